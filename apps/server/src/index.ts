@@ -1,0 +1,5 @@
+/** The server's parts, for tests and scripts. */
+export { createApp } from './app';
+export { openDatabase } from './store/db';
+export { cookStore } from './store/cooks';
+export { loadDemo } from './demo/load';

@@ -1,0 +1,58 @@
+/** Plain, dated steps. A step that has shipped is never edited; a new one is added below. */
+import type { Knex } from 'knex';
+
+interface Step {
+  name: string;
+  up(knex: Knex): Promise<void>;
+  down(knex: Knex): Promise<void>;
+}
+
+const STEPS: Step[] = [
+  {
+    name: '2026-11-23-first',
+    async up(knex) {
+      await knex.schema.createTable('pits', (t) => {
+        t.text('id').primary();
+        t.text('name').notNullable();
+        t.text('preset').notNullable();
+        t.text('overrides').notNullable();
+      });
+      await knex.schema.createTable('cooks', (t) => {
+        t.text('id').primary();
+        t.text('name').notNullable();
+        t.text('pit_name').notNullable();
+        t.integer('start_ms').notNullable();
+        t.integer('finished_ms');
+        t.text('plan').notNullable();
+        t.integer('clock_ms').notNullable();
+        t.float('speed').notNullable();
+      });
+      await knex.schema.createTable('entries', (t) => {
+        t.increments('seq');
+        t.text('id').notNullable().unique();
+        t.text('cook_id').notNullable().references('cooks.id').onDelete('CASCADE').index();
+        t.integer('at').notNullable();
+        t.text('body').notNullable();
+      });
+      await knex.schema.createTable('readings', (t) => {
+        t.text('cook_id').notNullable().references('cooks.id').onDelete('CASCADE');
+        t.integer('at').notNullable();
+        t.float('pit_c');
+        t.float('core_c');
+        t.primary(['cook_id', 'at']);
+      });
+    },
+    async down(knex) {
+      for (const table of ['readings', 'entries', 'cooks', 'pits']) {
+        await knex.schema.dropTableIfExists(table);
+      }
+    },
+  },
+];
+
+/** A static list for Knex: no directory is scanned. */
+export const migrationSource: Knex.MigrationSource<Step> = {
+  getMigrations: () => Promise.resolve(STEPS),
+  getMigrationName: (step) => step.name,
+  getMigration: (step) => Promise.resolve(step),
+};

@@ -1,0 +1,140 @@
+/**
+ * A cook as two CSV files (RFC 4180): its readings, and its actions headed by the cook itself.
+ * What is written reads back into an identical cook.
+ */
+import { ventWords, type Entry, type PlanLog } from '@ostrin/core';
+import Papa from 'papaparse';
+import type { Checked, FieldProblem } from './check';
+import type { CookDoc, Reading } from './cook';
+import { readCookDoc } from './read';
+
+const READING_FIELDS = ['at', 'pit_c', 'core_c'];
+const ACTION_FIELDS = ['id', 'at', 'kind', 'job', 'in_words', 'detail'];
+const CRLF = { newline: '\r\n' };
+
+const iso = (ms: number): string => new Date(ms).toISOString();
+
+/** Readings, one row each; empty cells where the thermometer said nothing. Times are UTC. */
+export const readingsCsv = (readings: readonly Reading[]): string =>
+  Papa.unparse(
+    { fields: READING_FIELDS, data: readings.map((r) => [iso(r.at), r.pitC ?? '', r.coreC ?? '']) },
+    CRLF,
+  ) + '\r\n';
+
+/** What an action is called in a list. */
+export function deedWords(a: PlanLog): string {
+  switch (a.do) {
+    case 'set-vents':
+      return `Bowl vent ${ventWords(a.intakeFraction)}, lid vent ${ventWords(a.exhaustFraction)}`;
+    case 'lid-open':
+      return `Lid open ${Math.round(a.seconds)} s`;
+    case 'add-fuel':
+      return `${Math.round(a.pieces)} ${a.lit ? 'lit ' : ''}briquettes`;
+    case 'add-wood':
+      return `${Math.round(a.massG)} g ${a.species}`;
+    case 'meat-on':
+      return 'Meat on';
+    case 'meat-off':
+      return 'Meat off';
+    case 'wrap':
+      return a.with === 'none' ? 'Unwrapped' : `Wrapped in ${a.with}`;
+    case 'unwrap':
+      return 'Unwrapped';
+  }
+}
+
+/** What an entry is called in a list. */
+export function entryWords(e: Entry): string {
+  switch (e.kind) {
+    case 'act':
+      return deedWords(e.action);
+    case 'note':
+      return `Note: ${e.text}`;
+    case 'job':
+      return 'Job done';
+    case 'undo':
+      return 'Undone';
+    case 'retime':
+      return 'Time corrected';
+    case 'finish':
+      return 'Finished';
+  }
+}
+
+/** Actions, one row each, with a first row for the cook itself (its name, pit, start and plan). */
+export function actionsCsv(cook: CookDoc): string {
+  const { entries, readings: _readings, ...head } = cook;
+  const rows = [
+    [cook.id, iso(cook.startMs), 'cook', '', `Cook: ${cook.name}`, JSON.stringify(head)],
+    ...entries.map((e) => {
+      const { id, at, jobId, kind, ...detail } = e;
+      return [id, iso(at), kind, jobId ?? '', entryWords(e), JSON.stringify(detail)];
+    }),
+  ];
+  return Papa.unparse({ fields: ACTION_FIELDS, data: rows }, CRLF) + '\r\n';
+}
+
+function table(csv: string, fields: string[], file: string, problems: FieldProblem[]) {
+  const parsed = Papa.parse<Record<string, string>>(csv.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: true,
+    delimiter: ',',
+  });
+  for (const e of parsed.errors.slice(0, 20)) {
+    problems.push({ field: `${file} line ${(e.row ?? 0) + 2}`, message: e.message });
+  }
+  for (const f of fields) {
+    if (!parsed.meta.fields?.includes(f)) {
+      problems.push({ field: `${file} line 1`, message: `the column ${f} is missing` });
+    }
+  }
+  return parsed.data;
+}
+
+const instant = (text: string): number => Date.parse(text);
+
+/** The cook that an actions file and a readings file came from, or every problem with its line. */
+export function cookFromCsv(actions: string, readings: string): Checked<CookDoc> {
+  const problems: FieldProblem[] = [];
+  const rows = table(actions, ACTION_FIELDS, 'actions', problems);
+  const values = table(readings, READING_FIELDS, 'readings', problems);
+  if (problems.length > 0) return { ok: false, problems };
+  const json = (text: string, line: number): Record<string, unknown> => {
+    try {
+      const value: unknown = JSON.parse(text);
+      if (typeof value === 'object' && value !== null) return value as Record<string, unknown>;
+    } catch {
+      // told below, with its line
+    }
+    problems.push({ field: `actions line ${line} detail`, message: 'is not a JSON object' });
+    return {};
+  };
+  const first = rows[0];
+  if (first?.kind !== 'cook') {
+    problems.push({ field: 'actions line 2', message: 'must be the row of kind cook' });
+    return { ok: false, problems };
+  }
+  const head = json(first.detail!, 2);
+  const entries = rows.slice(1).map((r, i) => ({
+    ...json(r.detail!, i + 3),
+    id: r.id,
+    at: instant(r.at!),
+    kind: r.kind,
+    ...(r.job ? { jobId: r.job } : {}),
+  }));
+  const number = (text: string, line: number, column: string): number | null => {
+    if (text === '') return null;
+    const value = Number(text);
+    if (!Number.isFinite(value)) {
+      problems.push({ field: `readings line ${line} ${column}`, message: 'is not a number' });
+    }
+    return value;
+  };
+  const list = values.map((r, i) => ({
+    at: instant(r.at!),
+    pitC: number(r.pit_c!, i + 2, 'pit_c'),
+    coreC: number(r.core_c!, i + 2, 'core_c'),
+  }));
+  if (problems.length > 0) return { ok: false, problems };
+  return readCookDoc({ ...head, entries, readings: list });
+}

@@ -1,0 +1,8 @@
+/** What app, server and command line say to each other. */
+export * from './check';
+export * from './cook';
+export * from './csv';
+export * from './read';
+export { RequestDto } from './request';
+export { ScenarioDto } from './scenario';
+export { PlanDto } from './plan';

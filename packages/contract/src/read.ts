@@ -1,0 +1,162 @@
+/** Documents from outside, checked whole: class rules first, then what spans several fields. */
+import {
+  entryProblem,
+  type Action,
+  type Entry,
+  type Plan,
+  type Request,
+  type Scenario,
+} from '@ostrin/core';
+import { check, type Checked, type FieldProblem } from './check';
+import { CookDocDto, EntriesDto, NewCookDto, type CookDoc } from './cook';
+import { RequestDto, toRequest } from './request';
+import { ScenarioDto, toScenario } from './scenario';
+import { PlanDto } from './plan';
+
+const fail = (problems: FieldProblem[]): { ok: false; problems: FieldProblem[] } => ({
+  ok: false,
+  problems,
+});
+
+/** Class instances as plain data, without undefined fields. */
+const plainOf = <T>(value: unknown): T => JSON.parse(JSON.stringify(value)) as T;
+
+/** A `scenario/1` document. */
+export function readScenario(plain: unknown): Checked<Scenario> {
+  const checked = check(ScenarioDto, plain);
+  if (!checked.ok) return checked;
+  const scenario = toScenario(checked.value);
+  const problems = scenarioProblems(scenario);
+  return problems.length > 0 ? fail(problems) : { ok: true, value: plainOf(scenario) };
+}
+
+function scenarioProblems(s: Scenario): FieldProblem[] {
+  const problems: FieldProblem[] = [];
+  if (s.control.mode === 'held') {
+    const schedule = s.control.schedule ?? [];
+    if (schedule.length === 0) {
+      problems.push({ field: 'control.schedule', message: 'a held pit needs at least one entry' });
+    }
+    if (schedule.some((p, i) => i > 0 && p.atMin <= schedule[i - 1]!.atMin)) {
+      problems.push({ field: 'control.schedule', message: 'must be in order of atMin' });
+    }
+  } else if (!s.fire) problems.push({ field: 'fire', message: 'is needed unless the pit is held' });
+  if (s.fire && s.fire.litPieces <= 0 && s.control.mode !== 'held') {
+    problems.push({ field: 'fire.litPieces', message: 'give litPieces or litMassKg above 0' });
+  }
+  const ids = s.meats.map((m) => m.id);
+  s.meats.forEach((m, i) => {
+    if (ids.indexOf(m.id) !== i) {
+      problems.push({ field: `meats[${i}].id`, message: `${m.id} is used twice` });
+    }
+    if (m.wrap && m.wrap.with !== 'none' && !m.wrap.when) {
+      problems.push({ field: `meats[${i}].wrap.when`, message: 'is needed with this wrap' });
+    }
+  });
+  s.actions.forEach((a, i) => problems.push(...actionProblems(a, i, ids)));
+  return problems;
+}
+
+function actionProblems(a: Action, i: number, ids: string[]): FieldProblem[] {
+  if ('meat' in a && !ids.includes(a.meat)) {
+    return [{ field: `actions[${i}].meat`, message: `no meat has the id ${a.meat}` }];
+  }
+  if (a.do === 'add-fuel' && !(a.pieces > 0)) {
+    return [{ field: `actions[${i}].pieces`, message: 'give pieces or massKg above 0' }];
+  }
+  return [];
+}
+
+/** A `request/1` document. */
+export function readRequest(plain: unknown): Checked<Request> {
+  const checked = check(RequestDto, plain);
+  if (!checked.ok) return checked;
+  const request = toRequest(checked.value);
+  const problems: FieldProblem[] = [];
+  if (request.pits.length !== 1) problems.push({ field: 'pits', message: 'must have one entry' });
+  if (request.meats.length !== 1) problems.push({ field: 'meats', message: 'must have one entry' });
+  return problems.length > 0 ? fail(problems) : { ok: true, value: request };
+}
+
+function planProblems(dto: PlanDto, field: string): FieldProblem[] {
+  const problems: FieldProblem[] = [];
+  const one = (list: unknown[], name: string): void => {
+    if (list.length !== 1) problems.push({ field: `${field}.${name}`, message: 'must have one entry' });
+  };
+  one(dto.scenarios, 'scenarios');
+  one(dto.fires, 'fires');
+  one(dto.ready, 'ready');
+  one(dto.request.pits, 'request.pits');
+  one(dto.request.meats, 'request.meats');
+  if (dto.scenarios.length === 1) {
+    problems.push(
+      ...scenarioProblems(toScenario(dto.scenarios[0]!)).map((p) => ({
+        field: `${field}.scenarios[0].${p.field}`,
+        message: p.message,
+      })),
+    );
+  }
+  return problems;
+}
+
+/** A cook to begin. */
+export function readNewCook(
+  plain: unknown,
+): Checked<{ name: string; pitName: string; plan: Plan }> {
+  const checked = check(NewCookDto, plain);
+  if (!checked.ok) return checked;
+  const problems = planProblems(checked.value.plan, 'plan');
+  return problems.length > 0 ? fail(problems) : { ok: true, value: plainOf(checked.value) };
+}
+
+/** Entries for the log of a cook that already has `existing`; those already there are let through. */
+export function readEntries(plain: unknown, existing: readonly Entry[]): Checked<Entry[]> {
+  const checked = check(EntriesDto, plain);
+  if (!checked.ok) return checked;
+  return followLog(plainOf<Entry[]>(checked.value.entries), existing, 'entries');
+}
+
+function followLog(
+  entries: Entry[],
+  existing: readonly Entry[],
+  field: string,
+): Checked<Entry[]> {
+  const known = [...existing];
+  const ids = new Set(known.map((e) => e.id));
+  const problems: FieldProblem[] = [];
+  entries.forEach((e, i) => {
+    if (ids.has(e.id)) return;
+    const problem = entryProblem(known, e);
+    if (problem) problems.push({ field: `${field}[${i}].${problem.field}`, message: problem.message });
+    if (e.kind === 'act' && e.action.do === 'add-fuel' && !(e.action.pieces > 0)) {
+      problems.push({
+        field: `${field}[${i}].action.pieces`,
+        message: 'give pieces or massKg above 0',
+      });
+    }
+    known.push(e);
+    ids.add(e.id);
+  });
+  return problems.length > 0 ? fail(problems) : { ok: true, value: entries };
+}
+
+/** A whole `cook/1` document. */
+export function readCookDoc(plain: unknown): Checked<CookDoc> {
+  const checked = check(CookDocDto, plain);
+  if (!checked.ok) return checked;
+  const problems = planProblems(checked.value.plan, 'plan');
+  const doc = plainOf<CookDoc>(checked.value);
+  const log = followLog(doc.entries, [], 'entries');
+  if (!log.ok) problems.push(...log.problems);
+  const ids = new Set<string>();
+  doc.entries.forEach((e, i) => {
+    if (ids.has(e.id)) problems.push({ field: `entries[${i}].id`, message: 'is used twice' });
+    ids.add(e.id);
+  });
+  doc.readings.forEach((r, i) => {
+    if (i > 0 && r.at <= doc.readings[i - 1]!.at) {
+      problems.push({ field: `readings[${i}].at`, message: 'must come after the one before' });
+    }
+  });
+  return problems.length > 0 ? fail(problems) : { ok: true, value: doc };
+}

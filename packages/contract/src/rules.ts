@@ -1,0 +1,131 @@
+/** Rules of our own, beside class-validator's. Messages say what to do, not only what is wrong. */
+import { knownZone } from '@ostrin/core';
+import {
+  IsArray,
+  IsNumber,
+  Max,
+  Min,
+  registerDecorator,
+  ValidateNested,
+  type ValidationArguments,
+} from 'class-validator';
+import { Type, type ClassConstructor } from 'class-transformer';
+import { applyAll } from './compose';
+
+function rule(
+  name: string,
+  holds: (value: unknown, args: ValidationArguments) => boolean,
+  message: string | ((args: ValidationArguments) => string),
+): PropertyDecorator {
+  return (target, property) =>
+    registerDecorator({
+      name,
+      target: target.constructor,
+      propertyName: String(property),
+      options: { message },
+      validator: { validate: (value, args) => holds(value, args!) },
+    });
+}
+
+/** A finite number between two bounds, both allowed. */
+export const InRange = (low: number, high: number): PropertyDecorator =>
+  applyAll(
+    IsNumber(
+      { allowNaN: false, allowInfinity: false },
+      { message: `must be a number from ${low} to ${high}` },
+    ),
+    Min(low, { message: `must be at least ${low}` }),
+    Max(high, { message: `must be at most ${high}` }),
+  );
+
+/** A name from a catalogue; names we know but cannot compute yet say so. */
+export const Known = (known: readonly string[], notYet: readonly string[] = []): PropertyDecorator =>
+  rule(
+    'known',
+    (v) => typeof v === 'string' && known.includes(v),
+    (args) =>
+      notYet.includes(String(args.value))
+        ? `not yet: ${String(args.value)} cannot be computed by this version (it can do ${known.join(', ')})`
+        : `must be one of ${known.join(', ')}`,
+  );
+
+/** An object with exactly one of these keys. */
+export const ExactlyOne = (...keys: string[]): PropertyDecorator =>
+  rule(
+    'exactlyOne',
+    (v) =>
+      typeof v === 'object' &&
+      v !== null &&
+      keys.filter((k) => (v as Record<string, unknown>)[k] !== undefined).length === 1,
+    `must have exactly one of ${keys.join(', ')}`,
+  );
+
+/** A nested document of one class. */
+export const Nested = (type: () => ClassConstructor<object>): PropertyDecorator =>
+  applyAll(
+    rule(
+      'nestedObject',
+      (v) => typeof v === 'object' && v !== null && !Array.isArray(v),
+      'must be an object',
+    ),
+    ValidateNested(),
+    Type(type),
+  );
+
+/** A list of nested documents, at most `most`. */
+export const NestedList = (type: () => ClassConstructor<object>, most: number): PropertyDecorator =>
+  applyAll(
+    IsArray({ message: 'must be a list' }),
+    rule(
+      'notTooMany',
+      (v) => !Array.isArray(v) || v.length <= most,
+      `must have at most ${most} entries`,
+    ),
+    rule(
+      'objects',
+      (v) => !Array.isArray(v) || v.every((x) => typeof x === 'object' && x !== null && !Array.isArray(x)),
+      'every entry must be an object',
+    ),
+    ValidateNested({ each: true }),
+    Type(type),
+  );
+
+/** One object, or a list of 1 to 100 of them. Goes with ValidateNested. */
+export const ObjectOrList = (): PropertyDecorator =>
+  rule(
+    'objectOrList',
+    (v) => {
+      const list = Array.isArray(v) ? v : [v];
+      return list.length > 0 && list.length <= 100 && list.every((x) => typeof x === 'object' && x !== null);
+    },
+    'must be an object or a list of 1 to 100 of them',
+  );
+
+/** A list of finite numbers or nulls, at most `most`. */
+export const Series = (most: number): PropertyDecorator =>
+  rule(
+    'series',
+    (v) =>
+      Array.isArray(v) && v.length <= most && v.every((x) => x === null || Number.isFinite(x)),
+    `must be a list of at most ${most} numbers or nulls`,
+  );
+
+/** A wall-clock time, `YYYY-MM-DDTHH:mm`, of a day that exists. */
+export const LocalTime = (): PropertyDecorator =>
+  rule(
+    'localTime',
+    (v) => {
+      if (typeof v !== 'string' || !/^\d{4}-\d\d-\d\dT\d\d:\d\d$/.test(v)) return false;
+      const d = new Date(`${v}:00Z`);
+      return !Number.isNaN(d.getTime()) && d.toISOString().slice(0, 16) === v;
+    },
+    'must be a time such as 2027-05-15T18:30',
+  );
+
+/** An IANA time zone known here. */
+export const Zone = (): PropertyDecorator =>
+  rule(
+    'zone',
+    (v) => typeof v === 'string' && v.length < 64 && knownZone(v),
+    'must be a time zone such as Europe/Ljubljana',
+  );

@@ -1,0 +1,186 @@
+/** The scenario document as it comes in from outside. */
+import 'reflect-metadata';
+import {
+  CHARCOALS,
+  CUTS,
+  NOT_YET_CUTS,
+  NOT_YET_PRESETS,
+  PRESETS,
+  WOODS,
+  type Control,
+  type Scenario,
+  type Weather,
+} from '@ostrin/core';
+import { Type } from 'class-transformer';
+import {
+  Equals,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { ActionDto, ACTIONS } from './actions';
+import { ExactlyOne, InRange, Known, Nested, NestedList, ObjectOrList } from './rules';
+
+export const NOT_YET_ARRANGEMENTS = ['side-basket', 'crescent', 'bowl', 'ring', 'coal-bed', 'hopper'];
+export const NOT_YET_WRAPS = ['boat', 'pan'];
+export const NOT_YET_RESTS = ['tented', 'warmer', 'oven'];
+export const REST_PLACES = ['open', 'counter', 'cool-box'];
+const MOST_MINUTES = 2880;
+
+export class OverridesDto {
+  @IsOptional() @InRange(0.3, 1.2) diameterM?: number;
+  @IsOptional() @InRange(1, 300) intakeCm2?: number;
+  @IsOptional() @InRange(1, 300) exhaustCm2?: number;
+  @IsOptional() @InRange(0.1, 100) leakCm2?: number;
+  @IsOptional() @InRange(0.2, 4) wallLossFactor?: number;
+  @IsOptional() @InRange(0.2, 4) spreadFactor?: number;
+  @IsOptional() @InRange(0, 0) waterKg?: number;
+  @IsOptional() @InRange(0.1, 3) bowlAreaM2?: number;
+  @IsOptional() @InRange(0.1, 3) lidAreaM2?: number;
+  @IsOptional() @InRange(0.3, 10) wallMm?: number;
+  @IsOptional() @InRange(0.2, 1.5) exhaustHeightM?: number;
+  @IsOptional() @InRange(0.1, 1) seamHeightM?: number;
+  @IsOptional() @InRange(0.1, 1) grateHeightM?: number;
+  @IsOptional() @InRange(500, 50000) metalJPerK?: number;
+  @IsOptional() @InRange(0.01, 1) volumeM3?: number;
+}
+
+export class CookerDto {
+  @Known(Object.keys(PRESETS), NOT_YET_PRESETS) preset!: string;
+  @IsOptional() @Nested(() => OverridesDto) overrides: OverridesDto = new OverridesDto();
+}
+
+export class ChunkDto {
+  @Known(Object.keys(WOODS)) species!: keyof typeof WOODS;
+  @InRange(5, 1000) massG!: number;
+  @InRange(0, 360) atArcDegrees!: number;
+}
+
+export class FireDto {
+  @Known(['snake'], NOT_YET_ARRANGEMENTS) arrangement!: 'snake';
+  @Known(Object.keys(CHARCOALS), ['lump', 'splits']) fuel!: keyof typeof CHARCOALS;
+  @IsInt() @Min(1) @Max(3) side!: number;
+  @IsInt() @Min(1) @Max(2) layers!: number;
+  @InRange(10, 350) arcDegrees!: number;
+  @IsOptional() @InRange(0, 400) litPieces?: number;
+  @IsOptional() @InRange(0, 10) litMassKg?: number;
+  @IsOptional() @Equals(0, { message: 'must be 0: time counts from lighting' }) litAtMin: number = 0;
+  @IsOptional() @NestedList(() => ChunkDto, 40) woodChunks: ChunkDto[] = [];
+}
+
+export class WeatherDto {
+  @IsOptional() @InRange(0, MOST_MINUTES) atMin?: number;
+  @InRange(-40, 55) airC!: number;
+  @InRange(0, 30) windMps!: number;
+  @InRange(0, 1) relativeHumidityFraction!: number;
+  @IsOptional() @InRange(-400, 5000) altitudeM: number = 0;
+  @IsOptional() @InRange(0, 100) rainMmPerH: number = 0;
+}
+
+class HeldPointDto {
+  @InRange(0, MOST_MINUTES) atMin!: number;
+  @InRange(20, 300) pitC!: number;
+}
+
+class HumidityDto {
+  @InRange(-20, 95) dewPointC!: number;
+}
+
+export class ControlDto {
+  @Known(['vents', 'held'], ['fan', 'tended']) mode!: 'vents' | 'held';
+  @IsOptional() @InRange(40, 300) targetC?: number;
+  @IsOptional() @NestedList(() => HeldPointDto, 200) schedule?: HeldPointDto[];
+  @IsOptional() @Nested(() => HumidityDto) pitHumidity?: HumidityDto;
+  @IsOptional() @InRange(0, 5) airSpeedMps?: number;
+}
+
+export class WhenDto {
+  @IsOptional() @InRange(0, 99) coreC?: number;
+  @IsOptional() @InRange(0, MOST_MINUTES) atMin?: number;
+  @IsOptional() @Equals(true) stalled?: true;
+  @IsOptional() @Equals(true) barkSet?: true;
+}
+
+export class WrapDto {
+  @Known(['none', 'paper', 'foil'], NOT_YET_WRAPS) with!: 'none' | 'paper' | 'foil';
+  @IsOptional()
+  @Nested(() => WhenDto)
+  @ExactlyOne('coreC', 'atMin', 'stalled', 'barkSet')
+  when?: WhenDto;
+}
+
+export class DoneDto {
+  @IsOptional() @InRange(40, 99) coreC?: number;
+  @IsOptional() @Equals(true) tender?: true;
+}
+
+export class RestDto {
+  @Known(REST_PLACES, NOT_YET_RESTS) where!: 'open' | 'counter' | 'cool-box';
+  @InRange(0, 1440) minutes!: number;
+}
+
+export class MeatDto {
+  @IsString() @Length(1, 40) id!: string;
+  @Known(Object.keys(CUTS), NOT_YET_CUTS) cut!: string;
+  @IsOptional() @IsInt() @Min(1) @Max(20) count?: number;
+  @InRange(0.2, 12) massKg!: number;
+  @IsOptional() @InRange(15, 300) thicknessMm?: number;
+  @IsOptional() @InRange(-2, 40) startC: number = 4;
+  @IsOptional() @Nested(() => WrapDto) wrap?: WrapDto;
+  @IsOptional() @Nested(() => DoneDto) @ExactlyOne('coreC', 'tender') done?: DoneDto;
+  @IsOptional() @Nested(() => RestDto) rest?: RestDto;
+}
+
+/** `scenario/1`. Use `readScenario`, which also checks what spans several fields. */
+export class ScenarioDto {
+  @Equals('scenario/1', { message: 'must be "scenario/1"' }) ostrin!: 'scenario/1';
+  @Nested(() => CookerDto) cooker!: CookerDto;
+  @IsOptional() @Nested(() => FireDto) fire?: FireDto;
+  @ObjectOrList() @ValidateNested({ each: true }) @Type(() => WeatherDto) weather!: WeatherDto | WeatherDto[];
+  @Nested(() => ControlDto) control!: ControlDto;
+  @IsOptional()
+  @IsArray({ message: 'must be a list' })
+  @ValidateNested({ each: true })
+  @Type(() => ActionDto, {
+    discriminator: { property: 'do', subTypes: [...ACTIONS] },
+    keepDiscriminatorProperty: true,
+  })
+  actions: ActionDto[] = [];
+  @IsOptional() @NestedList(() => MeatDto, 20) meats: MeatDto[] = [];
+  @InRange(1, MOST_MINUTES) untilMin!: number;
+  @IsOptional() @IsInt() @IsIn([1, 2, 3, 5, 10, 15, 30, 60]) everyMin: number = 1;
+}
+
+/** A checked document as the engine takes it: defaults filled in, kilograms turned into pieces. */
+export function toScenario(dto: ScenarioDto): Scenario {
+  const { fire } = dto;
+  const piece = fire ? CHARCOALS[fire.fuel].pieceKg : 1;
+  return {
+    ostrin: 'scenario/1',
+    cooker: { preset: dto.cooker.preset, overrides: { ...dto.cooker.overrides } },
+    fire: fire && {
+      arrangement: 'snake',
+      fuel: fire.fuel,
+      side: fire.side,
+      layers: fire.layers,
+      arcDegrees: fire.arcDegrees,
+      litPieces: fire.litPieces ?? (fire.litMassKg ?? 0) / piece,
+      litAtMin: 0,
+      woodChunks: fire.woodChunks.map((c) => ({ ...c })),
+    },
+    weather: Array.isArray(dto.weather)
+      ? dto.weather.map((w): Weather => ({ ...w }))
+      : { ...dto.weather },
+    control: { ...dto.control } as Control,
+    actions: dto.actions.map((a) => a.toAction()),
+    meats: dto.meats.map((m) => ({ ...m }) as Scenario['meats'][number]),
+    untilMin: dto.untilMin,
+    everyMin: dto.everyMin,
+  };
+}

@@ -1,0 +1,98 @@
+/**
+ * Draught: what the fire breathes. Every opening sees the same unknown internal pressure plus its
+ * own column of warm gas and its own share of the wind; what flows in must flow out.
+ */
+import { GRAVITY } from '../quantity/units';
+
+/** One hole in the pit's skin. Areas are free areas, heights above the intake. */
+export interface Opening {
+  areaM2: number;
+  heightM: number;
+  /** Wind pressure coefficient, share of the dynamic pressure (from memory, -0.6 to 0.8). */
+  windShare: number;
+}
+
+/** Sharp-edged orifice, fluid mechanics textbooks give 0.60-0.65. */
+export const DISCHARGE = 0.62;
+/** Pressure below which the square root is rounded off, Pa: keeps the slope finite at zero. */
+const SMOOTH_PA = 0.01;
+
+/** Mass flow through an orifice, kg/s, signed like `dpPa`: Cd A sqrt(2 rho |dp|). */
+export function orificeFlow(areaM2: number, density: number, dpPa: number): number {
+  return (
+    (DISCHARGE * areaM2 * Math.sqrt(2 * density) * dpPa) /
+    Math.sqrt(Math.sqrt(dpPa * dpPa + SMOOTH_PA * SMOOTH_PA))
+  );
+}
+
+/** Stack effect of a column, Pa: 3465 h (1/To - 1/Ti) (ASHRAE Fundamentals form). */
+export const stackPressure = (heightM: number, outsideK: number, insideK: number): number =>
+  3465 * heightM * (1 / outsideK - 1 / insideK);
+
+/** A pressure network with room for its flows, reused from step to step. */
+export interface Network {
+  openings: Opening[];
+  /** Buoyancy of the gas column from the intake up to each opening, Pa; filled by the caller. */
+  liftPa: Float64Array;
+  /** Signed flow of each opening, kg/s, positive into the pit. */
+  flow: Float64Array;
+  /** Internal pressure at the intake's height against outside, Pa; the warm start. */
+  pressurePa: number;
+}
+
+/** A network for `openings`, at rest. */
+export const network = (openings: Opening[]): Network => ({
+  openings,
+  liftPa: new Float64Array(openings.length),
+  flow: new Float64Array(openings.length),
+  pressurePa: 0,
+});
+
+/**
+ * Solves the one unknown pressure so that mass in = mass out and leaves the flows in `net.flow`.
+ * `windPa` is the wind's dynamic pressure, densities in kg/m3. Newton inside a shrinking bracket:
+ * the sum of flows falls monotonically with the pressure, so it cannot fail.
+ */
+export function solveDraught(
+  net: Network,
+  windPa: number,
+  outsideDensity: number,
+  insideDensity: number,
+): void {
+  const { openings, flow, liftPa } = net;
+  let low = -60;
+  let high = 60;
+  let p = net.pressurePa;
+  for (let iteration = 0; iteration < 50; iteration++) {
+    let sum = 0;
+    let slope = 0;
+    for (let i = 0; i < openings.length; i++) {
+      const o = openings[i]!;
+      const dp = o.windShare * windPa - p - liftPa[i]!;
+      const f = orificeFlow(o.areaM2, dp > 0 ? outsideDensity : insideDensity, dp);
+      flow[i] = f;
+      sum += f;
+      slope += (0.5 * Math.abs(f)) / (Math.abs(dp) + SMOOTH_PA);
+    }
+    if (Math.abs(sum) < 1e-8) break;
+    if (sum > 0) low = p;
+    else high = p;
+    const next = p + sum / Math.max(slope, 1e-9);
+    p = next > low && next < high ? next : (low + high) / 2;
+    if (high - low < 1e-9) break;
+  }
+  net.pressurePa = p;
+}
+
+/** Buoyancy of a column made of a lower and an upper gas, Pa, positive when warmer than outside. */
+export function columnLift(
+  heightM: number,
+  splitM: number,
+  lowerDensity: number,
+  upperDensity: number,
+  outsideDensity: number,
+): number {
+  const lower = Math.min(heightM, splitM);
+  const upper = Math.max(heightM - splitM, 0);
+  return GRAVITY * ((outsideDensity - lowerDensity) * lower + (outsideDensity - upperDensity) * upper);
+}

@@ -1,0 +1,84 @@
+/**
+ * The snake: briquettes in rows round the kettle's rim, lit at one end. The front walks along it at
+ * a pace set by how hot and how well aired the lit end is.
+ */
+import { dafShare, type Charcoal } from '../fuel/catalogue';
+import { clamp } from '../quantity/units';
+import type { Arrangement } from './types';
+
+/** How a snake lies in its kettle. */
+export interface SnakeLay {
+  /** Rows side by side. */
+  side: number;
+  /** Rows one on another. */
+  layers: number;
+  arcDegrees: number;
+}
+
+/** Length of snake that one briquette takes along the rim, m (common practice: pieces on edge, touching). */
+export const BRIQUETTE_PITCH_M = 0.047;
+/** Radius of the snake's centre line as a share of the kettle's inner radius (0.25 m in a 57 cm kettle). */
+export const CENTRE_LINE_SHARE = 0.877;
+/** A snake must leave a gap, or the fire meets its own tail. Degrees (common practice). */
+export const LONGEST_ARC = 330;
+
+/** Radius of the snake's centre line in a kettle of that diameter, m. */
+export const centreLineM = (kettleDiameterM: number): number =>
+  (kettleDiameterM / 2) * CENTRE_LINE_SHARE;
+
+/** Pieces that lie along one row over an arc. */
+export const piecesPerRow = (arcDegrees: number, kettleDiameterM: number): number =>
+  Math.round((arcDegrees * Math.PI * centreLineM(kettleDiameterM)) / 180 / BRIQUETTE_PITCH_M);
+
+/** Pieces in the whole snake, the lit ones included. */
+export const snakePieces = (lay: SnakeLay, kettleDiameterM: number): number =>
+  piecesPerRow(lay.arcDegrees, kettleDiameterM) * lay.side * lay.layers;
+
+/** Arc that so many pieces take up, degrees. */
+export const arcForPieces = (
+  pieces: number,
+  side: number,
+  layers: number,
+  kettleDiameterM: number,
+): number =>
+  ((pieces / (side * layers)) * BRIQUETTE_PITCH_M * 180) / (Math.PI * centreLineM(kettleDiameterM));
+
+/** A snake with `litPieces` of its pieces already burning at its head. Masses dry and ash-free. */
+export function createSnake(
+  lay: SnakeLay,
+  charcoal: Charcoal,
+  kettleDiameterM: number,
+  litPieces: number,
+): Arrangement & { litKg: number } {
+  const daf = charcoal.pieceKg * dafShare(charcoal);
+  const kgPerM = (lay.side * lay.layers * daf) / BRIQUETTE_PITCH_M;
+  const pieces = snakePieces(lay, kettleDiameterM);
+  const lit = Math.min(litPieces, pieces);
+  const state = { frontM: (lit * daf) / kgPerM, lengthM: (pieces * daf) / kgPerM };
+  return { ...snakeAt(state, kgPerM, centreLineM(kettleDiameterM)), litKg: lit * daf };
+}
+
+function snakeAt(
+  from: { frontM: number; lengthM: number },
+  kgPerM: number,
+  radiusM: number,
+): Arrangement {
+  const state = { ...from };
+  return {
+    kgPerM,
+    // One hand's width of front: a 2x2 needs about ten glowing pieces to walk at full pace.
+    strongFrontKg: 0.075 * kgPerM,
+    unlitKg: () => Math.max(state.lengthM - state.frontM, 0) * kgPerM,
+    advance(kg) {
+      const to = clamp(state.frontM + kg / kgPerM, 0, state.lengthM);
+      const moved = (to - state.frontM) * kgPerM;
+      state.frontM = to;
+      return moved;
+    },
+    extend(kg) {
+      state.lengthM += kg / kgPerM;
+    },
+    frontDegrees: () => (state.frontM / radiusM) * (180 / Math.PI),
+    clone: () => snakeAt(state, kgPerM, radiusM),
+  };
+}

@@ -1,0 +1,30 @@
+/** The core's public face. */
+export * from './quantity/units';
+export * from './quantity/random';
+export * from './quantity/statistics';
+export * from './quantity/time';
+export * from './quantity/words';
+export * from './fuel/catalogue';
+export * from './fire/snake';
+export * from './pit/types';
+export * from './pit/catalogue';
+export * from './meat/cuts';
+export * from './meat/wraps';
+export * from './cook/scenario';
+export {
+  advance,
+  coreReadingC,
+  createCook,
+  pitReadingC,
+  resultOf,
+  simulate,
+  type Cook,
+} from './cook/cook';
+export * from './plan/types';
+export * from './plan/amount';
+export { plan, type PlanOptions } from './plan/plan';
+export { drawMeat } from './plan/ensemble';
+export { ventWords, settledC } from './plan/vents';
+export * from './tend/log';
+export * from './tend/forecast';
+export * from './safety/cautions';

@@ -1,0 +1,20 @@
+/**
+ * The value below which a share `p` (0..1) of `sorted` lies, linear between neighbours
+ * (Hyndman and Fan type 7). NaN for an empty list; `sorted` must be ascending.
+ */
+export function quantile(sorted: readonly number[], p: number): number {
+  if (sorted.length === 0) return NaN;
+  const at = (sorted.length - 1) * p;
+  const low = Math.floor(at);
+  const a = sorted[low]!;
+  const b = sorted[Math.min(low + 1, sorted.length - 1)]!;
+  return a === b || at === low ? a : a + (b - a) * (at - low);
+}
+
+/** Ascending copy without NaN and infinities. */
+export const ascending = (values: readonly number[]): number[] =>
+  values.filter(Number.isFinite).sort((a, b) => a - b);
+
+/** Arithmetic mean; NaN when empty. */
+export const mean = (values: readonly number[]): number =>
+  values.reduce((sum, v) => sum + v, 0) / values.length;

@@ -1,0 +1,86 @@
+/**
+ * The log of a cook: an append-only list of entries. Undo and corrections are entries too, so that
+ * nothing is ever lost and a retry can never double anything.
+ */
+import type { Action } from '../cook/scenario';
+import { MINUTE_MS } from '../quantity/time';
+import type { PlanLog } from '../plan/types';
+
+/** What an entry says. `note` and `job` change no physics. */
+export type EntryBody =
+  | { kind: 'act'; action: PlanLog }
+  | { kind: 'note'; text: string }
+  | { kind: 'job' }
+  | { kind: 'undo'; target: string }
+  | { kind: 'retime'; target: string; to: number }
+  | { kind: 'finish' };
+
+/** One entry. `id` is chosen by whoever wrote it; `at` is the cook's clock, epoch ms. */
+export type Entry = { id: string; at: number; jobId?: string } & EntryBody;
+
+/** A line of the log as it stands after undo and corrections. */
+export interface Line {
+  id: string;
+  at: number;
+  jobId?: string;
+  body: Extract<EntryBody, { kind: 'act' | 'note' | 'job' }>;
+  corrected: boolean;
+}
+
+export interface Log {
+  lines: Line[];
+  finishedAt: number | null;
+  jobsDone: ReadonlySet<string>;
+}
+
+/** What the entries amount to, in order of time. Entries may arrive in any order; targets must exist. */
+export function foldLog(entries: readonly Entry[]): Log {
+  const undone = new Set(entries.flatMap((e) => (e.kind === 'undo' ? [e.target] : [])));
+  const lines = new Map<string, Line>();
+  let finishedAt: number | null = null;
+  for (const e of entries) {
+    if (undone.has(e.id)) continue;
+    if (e.kind === 'act' || e.kind === 'note' || e.kind === 'job') {
+      lines.set(e.id, { id: e.id, at: e.at, jobId: e.jobId, body: e, corrected: false });
+    } else if (e.kind === 'finish') finishedAt = e.at;
+  }
+  for (const e of entries) {
+    if (e.kind !== 'retime' || undone.has(e.id)) continue;
+    const line = lines.get(e.target);
+    if (line) {
+      line.at = e.to;
+      line.corrected = true;
+    }
+  }
+  const sorted = [...lines.values()].sort((a, b) => a.at - b.at);
+  const jobsDone = new Set(sorted.flatMap((l) => (l.jobId ? [l.jobId] : [])));
+  return { lines: sorted, finishedAt, jobsDone };
+}
+
+/** When the fire was lit on the cook's clock: the line that did the job "light". Null before that. */
+export const litAtMs = (log: Log): number | null =>
+  log.lines.find((l) => l.jobId === 'light')?.at ?? null;
+
+/** The physics of a log: its actions in minutes after `startMs`. */
+export function actionsOf(log: Log, startMs: number): Action[] {
+  return log.lines.flatMap((l) =>
+    l.body.kind === 'act'
+      ? [{ ...l.body.action, atMin: Math.max(0, (l.at - startMs) / MINUTE_MS) } as Action]
+      : [],
+  );
+}
+
+/** Problem with adding `entry` to `entries`, or null. Says which field is wrong. */
+export function entryProblem(
+  entries: readonly Entry[],
+  entry: Entry,
+): { field: string; message: string } | null {
+  if (entry.kind !== 'undo' && entry.kind !== 'retime') return null;
+  const target = entries.find((e) => e.id === entry.target);
+  if (!target) return { field: 'target', message: 'no entry of this cook has that id' };
+  if (target.kind === 'undo') return { field: 'target', message: 'an undo cannot be undone' };
+  if (entry.kind === 'retime' && (target.kind === 'retime' || target.kind === 'finish')) {
+    return { field: 'target', message: `the time of a ${target.kind} cannot be changed` };
+  }
+  return null;
+}

@@ -18,6 +18,8 @@ module.exports = {
         'band-edge': token('band-edge'),
         pit: token('pit'),
         'on-pit': token('on-pit'),
+        pad: token('pad'),
+        'on-pad': token('on-pad'),
       },
       fontFamily: {
         slab: ['ZillaSlab_500Medium'],

@@ -1,6 +1,5 @@
 /** A cook, its log and its readings: what app and server say to each other, and what is exported. */
 import 'reflect-metadata';
-import type { Entry, Plan } from '@ostrin/core';
 import { Type } from 'class-transformer';
 import {
   Equals,
@@ -121,74 +120,4 @@ export class CookDocDto {
 export class CsvPairDto {
   @IsString() @MaxLength(8_000_000) actionsCsv!: string;
   @IsString() @MaxLength(8_000_000) readingsCsv!: string;
-}
-
-/** One pair of readings; null where the thermometer said nothing. `at` is the cook's clock. */
-export interface Reading {
-  at: number;
-  pitC: number | null;
-  coreC: number | null;
-}
-
-/** The same as plain data, as the app and the exports hold it. */
-export interface CookDoc {
-  ostrin: 'cook/1';
-  id: string;
-  name: string;
-  pitName: string;
-  startMs: number;
-  plan: Plan;
-  entries: Entry[];
-  readings: Reading[];
-}
-
-/** One row of the list of cooks. */
-export interface CookSummary {
-  id: string;
-  name: string;
-  pitName: string;
-  startMs: number;
-  finishedAt: number | null;
-  people: number;
-  cut: string;
-  pieces: number;
-}
-
-/** Where a cook's clock stands: `cookMs` at the server's `realMs`, going `speed` times as fast. */
-export interface ClockState {
-  cookMs: number;
-  realMs: number;
-  speed: number;
-  running: boolean;
-}
-
-/** What the event stream sends. */
-export type LiveEvent =
-  | { type: 'hello'; clock: ClockState }
-  | { type: 'clock'; clock: ClockState }
-  | { type: 'readings'; readings: Reading[]; clock: ClockState }
-  | { type: 'entries'; entries: Entry[] };
-
-/** Paths of the API, in one place for both sides. */
-export const ROUTES = {
-  health: '/api/health',
-  pits: '/api/pits',
-  cooks: '/api/cooks',
-  cook: (id: string): string => `/api/cooks/${id}`,
-  entries: (id: string): string => `/api/cooks/${id}/entries`,
-  clock: (id: string): string => `/api/cooks/${id}/clock`,
-  events: (id: string): string => `/api/cooks/${id}/events`,
-  json: (id: string): string => `/api/cooks/${id}/cook.json`,
-  readingsCsv: (id: string): string => `/api/cooks/${id}/readings.csv`,
-  actionsCsv: (id: string): string => `/api/cooks/${id}/actions.csv`,
-  imports: '/api/imports',
-} as const;
-
-/** RFC 9457 problem details, with a field for every problem. */
-export interface ProblemDetails {
-  type: string;
-  title: string;
-  status: number;
-  detail?: string;
-  errors?: { field: string; message: string }[];
 }

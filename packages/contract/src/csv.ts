@@ -2,11 +2,11 @@
  * A cook as two CSV files (RFC 4180): its readings, and its actions headed by the cook itself.
  * What is written reads back into an identical cook.
  */
-import { ventWords, type Entry, type PlanLog } from '@ostrin/core';
 import Papa from 'papaparse';
 import type { Checked, FieldProblem } from './check';
-import type { CookDoc, Reading } from './cook';
 import { readCookDoc } from './read';
+import type { CookDoc, Reading } from './types';
+import { entryWords } from './words';
 
 const READING_FIELDS = ['at', 'pit_c', 'core_c'];
 const ACTION_FIELDS = ['id', 'at', 'kind', 'job', 'in_words', 'detail'];
@@ -20,46 +20,6 @@ export const readingsCsv = (readings: readonly Reading[]): string =>
     { fields: READING_FIELDS, data: readings.map((r) => [iso(r.at), r.pitC ?? '', r.coreC ?? '']) },
     CRLF,
   ) + '\r\n';
-
-/** What an action is called in a list. */
-export function deedWords(a: PlanLog): string {
-  switch (a.do) {
-    case 'set-vents':
-      return `Bowl vent ${ventWords(a.intakeFraction)}, lid vent ${ventWords(a.exhaustFraction)}`;
-    case 'lid-open':
-      return `Lid open ${Math.round(a.seconds)} s`;
-    case 'add-fuel':
-      return `${Math.round(a.pieces)} ${a.lit ? 'lit ' : ''}briquettes`;
-    case 'add-wood':
-      return `${Math.round(a.massG)} g ${a.species}`;
-    case 'meat-on':
-      return 'Meat on';
-    case 'meat-off':
-      return 'Meat off';
-    case 'wrap':
-      return a.with === 'none' ? 'Unwrapped' : `Wrapped in ${a.with}`;
-    case 'unwrap':
-      return 'Unwrapped';
-  }
-}
-
-/** What an entry is called in a list. */
-export function entryWords(e: Entry): string {
-  switch (e.kind) {
-    case 'act':
-      return deedWords(e.action);
-    case 'note':
-      return `Note: ${e.text}`;
-    case 'job':
-      return 'Job done';
-    case 'undo':
-      return 'Undone';
-    case 'retime':
-      return 'Time corrected';
-    case 'finish':
-      return 'Finished';
-  }
-}
 
 /** Actions, one row each, with a first row for the cook itself (its name, pit, start and plan). */
 export function actionsCsv(cook: CookDoc): string {

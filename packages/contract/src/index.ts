@@ -3,6 +3,8 @@ export * from './check';
 export * from './cook';
 export * from './csv';
 export * from './read';
+export * from './types';
+export * from './words';
 export { RequestDto } from './request';
 export { ScenarioDto } from './scenario';
 export { PlanDto } from './plan';

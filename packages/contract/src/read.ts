@@ -8,10 +8,11 @@ import {
   type Scenario,
 } from '@ostrin/core';
 import { check, type Checked, type FieldProblem } from './check';
-import { CookDocDto, EntriesDto, NewCookDto, type CookDoc } from './cook';
+import { CookDocDto, EntriesDto, NewCookDto } from './cook';
 import { RequestDto, toRequest } from './request';
 import { ScenarioDto, toScenario } from './scenario';
 import { PlanDto } from './plan';
+import type { CookDoc } from './types';
 
 const fail = (problems: FieldProblem[]): { ok: false; problems: FieldProblem[] } => ({
   ok: false,

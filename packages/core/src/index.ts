@@ -22,9 +22,11 @@ export {
 } from './cook/cook';
 export * from './plan/types';
 export * from './plan/amount';
-export { plan, type PlanOptions } from './plan/plan';
+export { plan, planning, type PlanOptions } from './plan/plan';
 export { drawMeat } from './plan/ensemble';
 export { ventWords, settledC } from './plan/vents';
 export * from './tend/log';
 export * from './tend/forecast';
+export * from './tend/diagnose';
+export * from './tend/summary';
 export * from './safety/cautions';

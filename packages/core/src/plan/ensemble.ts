@@ -39,20 +39,19 @@ export function drawMember(scenario: Scenario, physics: Pit, random: Random) {
   };
 }
 
-/** Runs `count` members one after another, telling of each. The first is the middle of the road. */
-export function runEnsemble(
+/** Runs `count` members one after another, yielding after each. The first is the middle of the road. */
+export function* runEnsemble(
   scenario: Scenario,
   physics: Pit,
   count: number,
   seed: number,
-  onMember: (done: number, of: number) => void = () => undefined,
-): Result[] {
+): Generator<number, Result[]> {
   const random = seeded(seed);
   const results: Result[] = [];
   for (let i = 0; i < count; i++) {
     const member = i === 0 ? { scenario, spreads: [] } : drawMember(scenario, physics, random);
     results.push(simulate(member.scenario, member.spreads));
-    onMember(i + 1, count);
+    yield (i + 1) / count;
   }
   return results;
 }

@@ -20,7 +20,6 @@ export interface PlanOptions {
   nowMs: number;
   /** Members of the ensemble; 1 gives a rough answer at once. */
   members: number;
-  onProgress?: (share: number) => void;
 }
 
 /** Longest cook that is planned, min. */
@@ -34,12 +33,21 @@ const ROUGH_LATE = 1.18;
 const EARLIEST_ON_MIN = 30;
 const SETTLE_MIN = 15;
 
-/**
- * The plan for a request. Never throws for a wish that cannot be met: `problems` says what stands in
- * the way and what would make it possible. Throws RangeError for names outside the catalogues.
- */
+/** The plan for a request, in one go. See `planning`. */
 export function plan(request: Request, options: PlanOptions): Plan {
-  const progress = options.onProgress ?? ((): void => undefined);
+  const work = planning(request, options);
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
+  }
+}
+
+/**
+ * The plan for a request, yielding the share done between simulations so that a worker can report it
+ * and break off. Never throws for a wish that cannot be met: `problems` says what stands in the way
+ * and what would make it possible. Throws RangeError for names outside the catalogues.
+ */
+export function* planning(request: Request, options: PlanOptions): Generator<number, Plan> {
   const pit = request.pits[0]!;
   const meat = request.meats[0]!;
   const cut = cutOf(meat.cut);
@@ -68,12 +76,13 @@ export function plan(request: Request, options: PlanOptions): Plan {
     overrides: {},
   };
   bringUp(request, choice);
+  yield 0.05;
   const vents = ventsFor(pit.pace.pitC, physics, (intakeFraction, exhaustFraction) =>
     scenarioOf(request, { ...choice, intakeFraction, exhaustFraction }),
   );
   choice.intakeFraction = vents.intakeFraction;
   choice.exhaustFraction = vents.exhaustFraction;
-  progress(0.15);
+  yield 0.15;
   if (!(Math.abs(vents.settlesC - pit.pace.pitC) <= 1.5 * pit.pace.bandC)) {
     problems.push(outOfReach(request, vents.settlesC));
   }
@@ -81,19 +90,21 @@ export function plan(request: Request, options: PlanOptions): Plan {
   choice.untilMin = LONGEST_MIN;
   const longRun = simulate(scenarioOf(request, choice));
   const fire = sizeFire(request, choice, longRun);
-  progress(0.22);
+  yield 0.22;
 
   // The members need not burn on for hours after the late end of the window.
   const central = longRun.meats[0]?.doneAtMin ?? LONGEST_MIN;
   choice.untilMin = Math.min(LONGEST_MIN, Math.ceil((central * 1.6 + 60) / 60) * 60);
   const scenario = scenarioOf(request, choice);
-  const members = runEnsemble(
+  const ensemble = runEnsemble(
     scenario,
     physics,
     options.members,
     seedFrom(meat.cut + meat.massKg + pit.pace.pitC),
-    (done, of) => progress(0.22 + (0.78 * done) / of),
   );
+  let step = ensemble.next();
+  for (; !step.done; step = ensemble.next()) yield 0.22 + 0.78 * step.value;
+  const members = step.value;
   const readyMin = members.map((r) => r.meats[0]?.doneAtMin ?? NaN);
   let window = tenFiftyNinety(readyMin);
   if (options.members === 1) {

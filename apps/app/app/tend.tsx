@@ -1,0 +1,1 @@
+export { TendScreen as default } from '../src/tend/TendScreen';

@@ -1,0 +1,50 @@
+/** One worker for the app, started when first asked. */
+import type { Forecast, ForecastInput, Plan, Request } from '@ostrin/core';
+import type { FromWorker, ToWorker } from './messages';
+
+type Listener = (message: FromWorker) => void;
+
+let worker: Worker | null = null;
+let lastId = 0;
+const listeners = new Map<number, Listener>();
+
+function send(message: ToWorker, listener: Listener): void {
+  if (!worker) {
+    worker = new Worker(new URL('./core.worker', import.meta.url));
+    worker.onmessage = ({ data }: MessageEvent<FromWorker>) => listeners.get(data.id)?.(data);
+  }
+  listeners.set(message.id, listener);
+  worker.postMessage(message);
+}
+
+/** Members of the ensemble behind a plan's windows. */
+export const PLAN_MEMBERS = 24;
+
+export interface PlanListener {
+  onProgress(share: number): void;
+  onPlan(plan: Plan, final: boolean): void;
+  onFail(message: string): void;
+}
+
+/** Asks for a plan: a rough one first, then the full one. Returns how to stop listening. */
+export function askPlan(request: Request, nowMs: number, to: PlanListener): () => void {
+  const id = ++lastId;
+  send({ id, kind: 'plan', request, nowMs, members: PLAN_MEMBERS }, (m) => {
+    if (m.kind === 'progress') to.onProgress(m.share ?? 0);
+    else if (m.kind === 'failed') to.onFail(m.message ?? '');
+    else to.onPlan(m.result as Plan, m.kind === 'done');
+  });
+  return () => listeners.delete(id);
+}
+
+/** Asks for a forecast. */
+export function askForecast(input: ForecastInput): Promise<Forecast> {
+  const id = ++lastId;
+  return new Promise((resolve, reject) => {
+    send({ id, kind: 'forecast', input }, (m) => {
+      listeners.delete(id);
+      if (m.kind === 'failed') reject(new Error(m.message));
+      else resolve(m.result as Forecast);
+    });
+  });
+}

@@ -1,0 +1,53 @@
+/** What is read from the server and kept fresh. */
+import { ROUTES, type ClockState, type CookDoc, type CookSummary } from '@ostrin/contract/types';
+import type { Plan } from '@ostrin/core';
+import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { call } from './http';
+
+export type CookView = CookDoc & { finishedAt: number | null; clock: ClockState };
+
+export interface Pit {
+  id: string;
+  name: string;
+  preset: string;
+  overrides: Record<string, number>;
+}
+
+export const queryClient = new QueryClient({
+  defaultOptions: { queries: { retry: 1, staleTime: 5_000, networkMode: 'always' }, mutations: { networkMode: 'always' } },
+});
+
+export const usePits = () =>
+  useQuery({ queryKey: ['pits'], queryFn: () => call<Pit[]>(ROUTES.pits), staleTime: Infinity });
+
+export const useCooks = () =>
+  useQuery({ queryKey: ['cooks'], queryFn: () => call<CookSummary[]>(ROUTES.cooks) });
+
+/** One whole cook; null id asks for nothing. */
+export const useCook = (id: string | null) =>
+  useQuery({
+    queryKey: ['cook', id],
+    queryFn: () => call<CookView>(ROUTES.cook(id!)),
+    enabled: id !== null,
+  });
+
+/** Begins a cook under an id of the caller's, so that a retry begins it once. */
+export function useStartCook() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (cook: { id: string; name: string; pitName: string; plan: Plan }) => {
+      const { id, ...body } = cook;
+      return call<{ id: string }>(ROUTES.cook(id), 'PUT', body);
+    },
+    onSuccess: () => client.invalidateQueries({ queryKey: ['cooks'] }),
+  });
+}
+
+/** Brings a cook in from its document or its pair of CSV files. */
+export function useImport() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (body: unknown) => call<{ id: string; already: boolean }>(ROUTES.imports, 'POST', body),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['cooks'] }),
+  });
+}

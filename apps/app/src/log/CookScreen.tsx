@@ -1,0 +1,180 @@
+/** One past cook: its figures beside the plan, its whole strip, its log, and taking it out. */
+import { ROUTES } from '@ostrin/contract/types';
+import {
+  cutOf,
+  foldLog,
+  localOf,
+  massWords,
+  MINUTE_MS,
+  spanOfTime,
+  summarise,
+  temperatureWords,
+} from '@ostrin/core';
+import { Link } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { Pressable, ScrollView, Text, View } from 'react-native';
+import { useCook, type CookView } from '../api/queries';
+import { useSettings } from '../store/settings';
+import { lineLabel, stripData } from '../strip/fromCook';
+import { Strip } from '../strip/Strip';
+import { Button } from '../ui/Button';
+import { useLayout } from '../ui/layout';
+import { Notice } from '../ui/Notice';
+import { useTheme } from '../ui/theme';
+import { Heading, Title } from '../ui/Title';
+import { clockOf, dayOf } from '../ui/words';
+
+export function CookScreen({ id }: { id: string }) {
+  const cook = useCook(id);
+  if (cook.data) return <Cook cook={cook.data} />;
+  return (
+    <View className="p-5 gap-4">
+      <Back />
+      {cook.isError ? (
+        <Notice tone="warn" title="This cook could not be read">
+          {cook.error.message}
+        </Notice>
+      ) : (
+        <Text className="font-sans text-soot text-[16px]">Opening the log.</Text>
+      )}
+    </View>
+  );
+}
+
+const Back = () => (
+  <Link href="/log" asChild>
+    <Pressable role="link" className="min-h-[48px] justify-center active:opacity-70">
+      <Text className="font-sans-semi text-ink text-[16px] underline">All cooks</Text>
+    </Pressable>
+  </Link>
+);
+
+function Cook({ cook }: { cook: CookView }) {
+  const theme = useTheme();
+  const units = useSettings((s) => s.units);
+  const { width, wide } = useLayout();
+  const log = useMemo(() => foldLog(cook.entries), [cook.entries]);
+  const figures = useMemo(() => summarise(cook.plan, log, cook.readings), [cook, log]);
+  const zone = cook.plan.request.timeZone;
+  const from = Math.min(cook.readings[0]?.at ?? cook.startMs, cook.startMs) - 10 * MINUTE_MS;
+  const to = Math.max(cook.readings.at(-1)?.at ?? 0, cook.finishedAt ?? 0, from + 60 * MINUTE_MS) + 10 * MINUTE_MS;
+  const data = stripData({
+    plan: cook.plan,
+    startMs: cook.startMs,
+    log,
+    readings: cook.readings,
+    forecast: null,
+    now: null,
+    from,
+    to,
+    theme,
+  });
+  const stripWidth = wide ? Math.min(width - 160, 1140) : width;
+  const hours = (to - from) / 3_600_000;
+  return (
+    <ScrollView className="flex-1" contentContainerClassName="pb-8 gap-5">
+      <View className="px-5 pt-2 gap-1">
+        <Back />
+        <Title>{cook.name}</Title>
+        <Text className="font-sans text-soot text-[16px]">
+          {`${dayOf(localOf(cook.startMs, zone))} · ${cook.pitName} · ${cook.plan.pieces} ${
+            cook.plan.pieces === 1
+              ? cutOf(cook.plan.request.meats[0]!.cut).name
+              : cutOf(cook.plan.request.meats[0]!.cut).plural
+          } for ${cook.plan.request.people}`}
+        </Text>
+      </View>
+      <Figures cook={cook} figures={figures} />
+      <View className="px-0">
+        <Strip
+          data={data}
+          width={stripWidth}
+          height={wide ? 520 : Math.max(520, Math.round(hours * 74))}
+          down={!wide}
+          units={units}
+          timeZone={zone}
+        />
+      </View>
+      <LogLines cook={cook} />
+      <TakeOut id={cook.id} />
+    </ScrollView>
+  );
+
+  function Figures({ figures: f }: { cook: CookView; figures: ReturnType<typeof summarise> }) {
+    const time = (ms: number | null): string => (ms === null ? 'not logged' : clockOf(localOf(ms, zone)));
+    const pace = cook.plan.request.pits[0]!.pace;
+    const rows: [string, string, string][] = [
+      [
+        'Time in band',
+        f.inBandFraction === null ? 'no readings' : `${Math.round(f.inBandFraction * 100)} %`,
+        `${spanOfTime(f.minutesBelow)} below, ${spanOfTime(f.minutesAbove)} above`,
+      ],
+      [
+        'Average pit',
+        f.averageC === null ? 'no readings' : temperatureWords(f.averageC, units),
+        `target ${temperatureWords(pace.pitC, units)}`,
+      ],
+      ['Fuel used', massWords(f.fuelKg, units), `planned ${massWords(cook.plan.fires[0]!.massKg, units)}`],
+      ['Fire lit', time(f.lit.actual), `planned ${time(f.lit.planned)}`],
+      ['Meat on', time(f.meatOn.actual), `planned ${time(f.meatOn.planned)}`],
+      ['Meat off', time(f.off.actual), `planned ${time(f.off.planned)}`],
+      ['Lid opened', `${f.lidOpenings} times`, ''],
+    ];
+    return (
+      <View className={`px-5 ${wide ? 'max-w-[720px]' : ''}`} testID="figures">
+        <Heading>How it went</Heading>
+        {rows.map(([name, value, beside]) => (
+          <View key={name} className="flex-row items-baseline gap-2 border-b border-rule py-2">
+            <Text className="font-sans text-ink text-[16px] w-[108px]">{name}</Text>
+            <Text className="font-slab-semi text-ink text-[18px] w-[92px]">{value}</Text>
+            <Text className="font-sans text-soot text-[14px] flex-1">{beside}</Text>
+          </View>
+        ))}
+      </View>
+    );
+  }
+
+  function LogLines({ cook: c }: { cook: CookView }) {
+    return (
+      <View className={`px-5 ${wide ? 'max-w-[720px]' : ''}`}>
+        <Heading>What was done</Heading>
+        {foldLog(c.entries).lines.map((l) => (
+          <View key={l.id} className="flex-row gap-3 border-b border-rule py-2">
+            <Text className="font-slab-semi text-ink text-[16px] w-[52px]">{clockOf(localOf(l.at, zone))}</Text>
+            <Text className="font-sans text-ink text-[16px] leading-[22px] flex-1">
+              {lineLabel(l)}
+              {l.corrected ? ' (time corrected)' : ''}
+            </Text>
+          </View>
+        ))}
+      </View>
+    );
+  }
+}
+
+/** Exports: the browser saves what the server answers. */
+function TakeOut({ id }: { id: string }) {
+  const [said, setSaid] = useState<string | null>(null);
+  const save = (path: string): void => {
+    const a = document.createElement('a');
+    a.href = path;
+    a.download = '';
+    a.click();
+    setSaid('Saved by your browser.');
+  };
+  return (
+    <View className="px-5 gap-2 max-w-[720px]">
+      <Heading>Take it out</Heading>
+      <View className="flex-row flex-wrap gap-2">
+        <Button label="Readings, CSV" onPress={() => save(ROUTES.readingsCsv(id))} />
+        <Button label="Actions, CSV" onPress={() => save(ROUTES.actionsCsv(id))} />
+        <Button label="Whole cook, JSON" onPress={() => save(ROUTES.json(id))} />
+      </View>
+      {said ? (
+        <Text role="status" className="font-sans text-soot text-[14px]">
+          {said}
+        </Text>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,34 @@
+/** The plan for the slip as it stands: redrawn by the worker whenever a choice changes. */
+import type { Plan, Request } from '@ostrin/core';
+import { useEffect, useMemo, useState } from 'react';
+import { askPlan } from '../api/core';
+
+export interface PlanState {
+  plan: Plan | null;
+  /** Whether `plan` answers the slip as it stands, and is the full one. */
+  settled: boolean;
+  progress: number;
+  failure: string | null;
+}
+
+/** Plans `request` anew when what it says changes; null plans nothing. */
+export function usePlan(request: Request | null): PlanState {
+  const text = useMemo(() => (request ? JSON.stringify(request) : null), [request]);
+  const [state, setState] = useState<PlanState>({
+    plan: null,
+    settled: false,
+    progress: 0,
+    failure: null,
+  });
+  useEffect(() => {
+    if (!text) return undefined;
+    return askPlan(JSON.parse(text) as Request, Date.now(), {
+      onProgress: (progress) => setState((s) => ({ ...s, progress, settled: false })),
+      onPlan: (plan, final) =>
+        setState({ plan, settled: final, progress: final ? 1 : 0.25, failure: null }),
+      onFail: (failure) => setState((s) => ({ ...s, failure, settled: false })),
+    });
+  }, [text]);
+  const current = state.plan !== null && JSON.stringify(state.plan.request) === text;
+  return { ...state, settled: state.settled && current };
+}

@@ -1,0 +1,188 @@
+/** A strip's data from a cook: readings, forecast or plan, log lines and jobs. */
+import type { Reading } from '@ostrin/contract/types';
+import { deedWords } from '@ostrin/contract/words';
+import {
+  cutOf,
+  litAtMs,
+  MINUTE_MS,
+  type Expected,
+  type Forecast,
+  type Line,
+  type Log,
+  type Plan,
+  type PlanJob,
+} from '@ostrin/core';
+import type { Theme } from '../ui/tokens';
+import { rangeOf, type FanPoint, type Mark, type MarkKind, type StripData, type Trace } from './model';
+
+const KIND_OF: Record<string, MarkKind> = {
+  'set-vents': 'vents',
+  'lid-open': 'lid',
+  'add-fuel': 'fuel',
+  'add-wood': 'fuel',
+  'meat-on': 'meat',
+  'meat-off': 'meat',
+  wrap: 'meat',
+  unwrap: 'meat',
+  'lay-fire': 'fuel',
+  light: 'fuel',
+  check: 'meat',
+  serve: 'watch',
+  'shut-down': 'vents',
+};
+
+const SHORT_JOB: Record<string, string> = {
+  lay: 'lay snake',
+  chimney: 'chimney',
+  light: 'tip coals in',
+  hold: 'vents down',
+  'meat-on': 'meat on',
+  lengthen: 'lengthen',
+  wrap: 'wrap window',
+  check: 'start probing',
+  off: 'off to rest',
+  shut: 'shut vents',
+  serve: 'serve',
+};
+
+/** What a log line is called on the strip. */
+export function lineLabel(line: Line): string {
+  if (line.body.kind === 'act') {
+    const a = line.body.action;
+    if (line.jobId === 'light') return 'fire lit';
+    if (a.do === 'set-vents') {
+      const q = (f: number): string => ['0', '¼', '½', '¾', '1'][Math.round(f * 4)] ?? '0';
+      return `vents ${q(a.intakeFraction)} ${q(a.exhaustFraction)}`;
+    }
+    return deedWords(a).toLowerCase();
+  }
+  if (line.body.kind === 'note') return line.body.text;
+  return SHORT_JOB[line.jobId ?? ''] ?? 'job done';
+}
+
+const lineKind = (line: Line): MarkKind =>
+  line.body.kind === 'act'
+    ? (KIND_OF[line.body.action.do] ?? 'note')
+    : line.body.kind === 'note'
+      ? 'note'
+      : line.jobId === 'lay' || line.jobId === 'chimney'
+        ? 'fuel'
+        : 'watch';
+
+const fanFrom = (
+  startMs: number,
+  everyMin: number,
+  mid: readonly (number | null)[],
+  low: readonly (number | null)[],
+  high: readonly (number | null)[],
+  fromMs: number,
+): FanPoint[] =>
+  mid
+    .map((c, i) => ({ t: startMs + i * everyMin * MINUTE_MS, c, low: low[i] ?? null, high: high[i] ?? null }))
+    .filter((p) => p.t >= fromMs);
+
+/** Where the jobs of a plan stand on the cook's clock: from the real lighting once it is lit. */
+export const jobMs = (job: PlanJob, zeroMs: number): number => zeroMs + job.atMin * MINUTE_MS;
+
+export interface StripInput {
+  plan: Plan;
+  startMs: number;
+  log: Log;
+  readings: readonly Reading[];
+  forecast: Forecast | null;
+  /** Cook's clock now; null for a finished cook. */
+  now: number | null;
+  from: number;
+  to: number;
+  theme: Theme;
+}
+
+/** Builds the strip. */
+export function stripData(input: StripInput): StripData {
+  const { plan, log, readings, forecast, now, theme } = input;
+  const zero = litAtMs(log) ?? Math.max(input.startMs, now ?? 0);
+  const { pitC: target, bandC } = plan.request.pits[0]!.pace;
+  const band: [number, number] = [target - bandC, target + bandC];
+  const name = cutOf(plan.request.meats[0]!.cut).name.split(' ')[0]!;
+  const meat: Trace = {
+    key: 'meat',
+    label: name,
+    colour: theme.meats[0],
+    past: readings.map((r) => ({ t: r.at, c: r.coreC })),
+    future: now === null ? [] : expected(plan.expected, forecast, zero, now, 'core'),
+    width: 2.5,
+  };
+  const pit: Trace = {
+    key: 'pit',
+    label: 'pit',
+    colour: theme.pit,
+    past: readings.map((r) => ({ t: r.at, c: r.pitC })),
+    future: now === null ? [] : expected(plan.expected, forecast, zero, now, 'pit'),
+    width: 2.5,
+  };
+  const inView = [pit, meat].flatMap((trace) => [
+    ...trace.past.filter((p) => p.t >= input.from && p.t <= input.to).map((p) => p.c),
+    ...trace.future.filter((p) => p.t <= input.to).map((p) => p.high),
+  ]);
+  return {
+    from: input.from,
+    to: input.to,
+    now,
+    bandC: band,
+    rangeC: rangeOf(inView, band),
+    traces: [pit, meat],
+    marks: [...done(log), ...(now === null ? [] : ahead(plan, log, zero, now, forecast))],
+  };
+}
+
+function expected(
+  planned: Expected,
+  forecast: Forecast | null,
+  zero: number,
+  now: number,
+  which: 'pit' | 'core',
+): FanPoint[] {
+  if (forecast) {
+    const start = zero + forecast.fromMin * MINUTE_MS;
+    return which === 'pit'
+      ? fanFrom(start, forecast.everyMin, forecast.pitC, forecast.pitLowC, forecast.pitHighC, start)
+      : fanFrom(start, forecast.everyMin, forecast.coreC, forecast.coreLowC, forecast.coreHighC, start);
+  }
+  return which === 'pit'
+    ? fanFrom(zero, planned.everyMin, planned.pitC, planned.pitLowC, planned.pitHighC, now)
+    : fanFrom(zero, planned.everyMin, planned.coreC, planned.coreLowC, planned.coreHighC, now);
+}
+
+/** What was logged; an opening that only served another line of the same moment is told once. */
+function done(log: Log): Mark[] {
+  return log.lines.map((line) => ({
+    key: line.id,
+    t: line.at,
+    kind: lineKind(line),
+    label: lineLabel(line),
+    done: true,
+    entryId: line.id,
+  }));
+}
+
+function ahead(plan: Plan, log: Log, zero: number, now: number, forecast: Forecast | null): Mark[] {
+  const shift = readyShift(plan, forecast);
+  return plan.jobs
+    .filter((j) => !log.jobsDone.has(j.id))
+    .map((j) => ({
+      key: `job-${j.id}`,
+      t: Math.max(jobMs(j, zero) + (LATE_JOBS.has(j.id) ? shift : 0), now),
+      kind: KIND_OF[j.do] ?? 'note',
+      label: SHORT_JOB[j.id] ?? j.inWords,
+      done: false,
+    }));
+}
+
+const LATE_JOBS = new Set(['check', 'off', 'shut']);
+
+/** How much later than planned the meat is now expected, ms. */
+export function readyShift(plan: Plan, forecast: Forecast | null): number {
+  const planned = plan.jobs.find((j) => j.id === 'off')?.atMin;
+  if (!forecast?.readyMin || planned === undefined) return 0;
+  return (forecast.readyMin[1] - planned) * MINUTE_MS;
+}

@@ -1,0 +1,103 @@
+/** The next job: what, when, and one tap to say it is done. */
+import { MINUTE_MS, spanOfTime, type Forecast, type Plan, type PlanJob } from '@ostrin/core';
+import { useState } from 'react';
+import { Text, View } from 'react-native';
+import { jobMs, readyShift } from '../strip/fromCook';
+import { Button } from '../ui/Button';
+import { useLayout } from '../ui/layout';
+import { Sheet } from '../ui/Sheet';
+import { doJob } from './actions';
+
+interface Props {
+  job: PlanJob | null;
+  zero: number;
+  now: number;
+  plan: Plan;
+  forecast: Forecast | null;
+  onFinish: () => void;
+}
+
+const LATER_MIN = 10;
+
+/** Count-down in words: `in 9 min`, `now`, `12 min ago`. */
+export function due(minutes: number): string {
+  const m = Math.round(minutes);
+  if (m > 0) return `in ${spanOfTime(m)}`;
+  return m > -2 ? 'now' : `${spanOfTime(-m)} ago`;
+}
+
+export function JobCard({ job, zero, now, plan, forecast, onFinish }: Props) {
+  const { wide } = useLayout();
+  const [why, setWhy] = useState(false);
+  const [later, setLater] = useState(0);
+  if (!job) {
+    return (
+      <View className="rounded-xl border-2 border-ink bg-sheet p-3 gap-2">
+        <Text className="font-slab-semi text-ink text-[20px]">All jobs done</Text>
+        <Button kind="primary" label="Finish this cook" onPress={onFinish} testID="finish-card" />
+      </View>
+    );
+  }
+  const shift = ['check', 'off', 'shut'].includes(job.id) ? readyShift(plan, forecast) : 0;
+  const minutes = Math.max((jobMs(job, zero) + shift - now) / MINUTE_MS, 0) + later;
+  const overdue = (jobMs(job, zero) + shift - now) / MINUTE_MS + later;
+  return (
+    <View className="rounded-xl border-2 border-ink bg-sheet p-3 gap-2" testID="job-card">
+      <View className="flex-row justify-between gap-3">
+        <Text role="heading" aria-level={2} className="font-slab-semi text-ink text-[20px] leading-[24px] flex-1">
+          {job.inWords}
+        </Text>
+        <Text testID="job-due" className="font-slab-bold text-ink text-[20px]">
+          {due(overdue < 0 ? overdue : minutes)}
+        </Text>
+      </View>
+      <Text numberOfLines={wide ? 6 : 1} className="font-sans text-soot text-[14px] leading-[19px]">
+        {job.detail}
+      </Text>
+      <View className="flex-row gap-2">
+        <View className="flex-[2]">
+          <Button
+            kind="primary"
+            label="Done"
+            hint={wide ? 'space' : undefined}
+            testID="job-done"
+            onPress={() => doJob(job, now)}
+          />
+        </View>
+        <View className="flex-1">
+          <Button tall label="Later" onPress={() => setLater((m) => m + LATER_MIN)} accessibilityLabel={`Later, ${LATER_MIN} minutes`} />
+        </View>
+        <View className="flex-1">
+          <Button tall label="Why?" onPress={() => setWhy(true)} />
+        </View>
+      </View>
+      {why ? (
+        <Sheet title={job.inWords} onClose={() => setWhy(false)}>
+          <Text className="font-sans text-ink text-[16px] leading-[23px]">{job.detail}</Text>
+          <Text className="font-sans text-ink text-[16px] leading-[23px]">{reason(job, plan, forecast)}</Text>
+          <Button label="Close" onPress={() => setWhy(false)} />
+        </Sheet>
+      ) : null}
+    </View>
+  );
+}
+
+/** The figures behind a job's time, and how sure they are. */
+function reason(job: PlanJob, plan: Plan, forecast: Forecast | null): string {
+  const members = `${plan.members} simulated cooks with other leaks, winds and pieces of meat`;
+  if (job.spanMin) {
+    const early = spanOfTime(Math.max(0, job.spanMin[0]));
+    return `In 8 of 10 of ${members} this came between ${early} and ${spanOfTime(job.spanMin[1])} after lighting.${
+      forecast?.coreOffK !== null && forecast?.coreOffK !== undefined
+        ? ` The meat now stands ${Math.abs(Math.round(forecast.coreOffK))} degrees C ${forecast.coreOffK < 0 ? 'behind' : 'ahead of'} the plan's middle.`
+        : ''
+    }`;
+  }
+  if (job.id === 'hold') {
+    return 'Closing down before the target lets the pit settle into the band instead of running past it. The setting is the one, in quarters, that the simulated pit settled nearest to the target with, in your weather.';
+  }
+  if (job.id === 'meat-on') {
+    return 'The smoke of the first chunk has thinned by now. Cold meat takes more smoke, so it goes on straight from the fridge.';
+  }
+  return `Its time comes from ${members}.`;
+}

@@ -1,0 +1,73 @@
+/** Wide screens: the jobs to come, the meat, and the log. */
+import {
+  localOf,
+  litAtMs,
+  type Forecast,
+  type Log,
+  type Plan,
+} from '@ostrin/core';
+import { Pressable, Text, View } from 'react-native';
+import { jobMs, lineLabel, readyShift } from '../strip/fromCook';
+import { Heading } from '../ui/Title';
+import { clockOf } from '../ui/words';
+import { jobsAhead } from './actions';
+import { readyWords } from './Reading';
+
+interface Props {
+  plan: Plan;
+  log: Log;
+  zero: number;
+  forecast: Forecast | null;
+  meatName: string;
+  onEdit: (entryId: string) => void;
+}
+
+export function JobsAhead({ plan, log, zero, forecast, meatName, onEdit }: Props) {
+  const zone = plan.request.timeZone;
+  const shift = readyShift(plan, forecast);
+  const time = (ms: number): string => clockOf(localOf(ms, zone));
+  return (
+    <View className="gap-5">
+      <View>
+        <Heading>Jobs ahead</Heading>
+        {jobsAhead(plan, log)
+          .slice(1)
+          .map((j) => (
+            <View key={j.id} className="flex-row gap-3 border-b border-rule py-2">
+              <Text className="font-slab-semi text-ink text-[17px] w-[50px]">
+                {time(jobMs(j, zero) + (['check', 'off', 'shut'].includes(j.id) ? shift : 0))}
+              </Text>
+              <Text className="font-sans-semi text-ink text-[16px] flex-1">{j.inWords}</Text>
+            </View>
+          ))}
+      </View>
+      <View>
+        <Heading>Meat</Heading>
+        <View className="flex-row justify-between py-1">
+          <Text className="font-sans-bold text-ink text-[16px]">{meatName}</Text>
+          <Text className="font-slab-semi text-ink text-[16px]">
+            {`ready ${readyWords(plan, forecast, litAtMs(log))}`}
+          </Text>
+        </View>
+      </View>
+      <View>
+        <Heading>Log</Heading>
+        {[...log.lines].reverse().map((l) => (
+          <Pressable
+            key={l.id}
+            role="button"
+            accessibilityLabel={`${lineLabel(l)} at ${time(l.at)}. Correct`}
+            onPress={() => onEdit(l.id)}
+            className="flex-row gap-3 border-b border-rule min-h-[48px] items-center active:opacity-70"
+          >
+            <Text className="font-slab text-ink text-[16px] w-[50px]">{time(l.at)}</Text>
+            <Text className="font-sans text-ink text-[16px] flex-1">
+              {lineLabel(l)}
+              {l.corrected ? ' (time corrected)' : ''}
+            </Text>
+          </Pressable>
+        ))}
+      </View>
+    </View>
+  );
+}

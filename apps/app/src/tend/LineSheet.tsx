@@ -1,0 +1,62 @@
+/** One line of the log: correct when it happened, or take it back. */
+import { localOf, MINUTE_MS, type Line, type Log } from '@ostrin/core';
+import { useState } from 'react';
+import { Text } from 'react-native';
+import { lineLabel } from '../strip/fromCook';
+import { Button } from '../ui/Button';
+import { Choice, Stepper } from '../ui/Choice';
+import { Sheet } from '../ui/Sheet';
+import { clockOf } from '../ui/words';
+import { retime, undo } from './actions';
+
+interface Props {
+  line: Line;
+  log: Log;
+  now: number;
+  timeZone: string;
+  onClose: () => void;
+}
+
+const AGO_MIN = [5, 10, 20, 30];
+
+export function LineSheet({ line, log, now, timeZone, onClose }: Props) {
+  const [at, setAt] = useState(line.at);
+  const say = (ms: number): string => clockOf(localOf(ms, timeZone));
+  return (
+    <Sheet title={lineLabel(line)} onClose={onClose}>
+      {line.body.kind === 'note' ? (
+        <Text className="font-sans text-ink text-[16px] leading-[23px]">{line.body.text}</Text>
+      ) : null}
+      <Stepper
+        label="Time"
+        shown={say(at)}
+        onStep={(by) => setAt(Math.min(now, at + by * MINUTE_MS))}
+        canDown
+        canUp={at + MINUTE_MS <= now}
+      />
+      <Choice
+        label="Or"
+        columns={4}
+        options={AGO_MIN.map((m) => ({ value: line.at - m * MINUTE_MS, label: `−${m} min` }))}
+        value={at}
+        onChange={setAt}
+      />
+      <Button
+        kind="primary"
+        label={at === line.at ? 'Keep this time' : `It was at ${say(at)}`}
+        testID="retime"
+        onPress={() => {
+          if (at !== line.at) retime(log, line, at, now);
+          onClose();
+        }}
+      />
+      <Button
+        label="Take it back"
+        onPress={() => {
+          undo([line.id], now);
+          onClose();
+        }}
+      />
+    </Sheet>
+  );
+}

@@ -1,0 +1,114 @@
+/** The log pad: Fuel, Vents, Lid, Meat, Note within reach of a thumb, and the last tap with its undo. */
+import { type Entry, type Log, type Plan, type PlanLog } from '@ostrin/core';
+import AlignVerticalSpaceAround from 'lucide-react-native/icons/align-vertical-space-around';
+import Beef from 'lucide-react-native/icons/beef';
+import Boxes from 'lucide-react-native/icons/boxes';
+import ConciergeBell from 'lucide-react-native/icons/concierge-bell';
+import StickyNote from 'lucide-react-native/icons/sticky-note';
+import { useEffect, useState } from 'react';
+import { Text, View } from 'react-native';
+import { lineLabel } from '../strip/fromCook';
+import { Button } from '../ui/Button';
+import { useLayout } from '../ui/layout';
+import { useTheme } from '../ui/theme';
+import { FUEL_TAP_PIECES, LID_TAP_SECONDS, logAction, nextMeat, undo, type PadKey } from './actions';
+import { NoteSheet } from './NoteSheet';
+import { usePadKeys } from './useKeys';
+import { VentSheet } from './VentSheet';
+
+/** The last tap can be taken back here for this long; later from its line in the log, ms. */
+const SHOWN_MS = 30_000;
+
+interface Props {
+  plan: Plan;
+  log: Log;
+  now: number;
+  onEdit: (entryId: string) => void;
+}
+
+export function LogPad({ plan, log, now, onEdit }: Props) {
+  const theme = useTheme();
+  const { wide } = useLayout();
+  const [last, setLast] = useState<Entry[]>([]);
+  useEffect(() => {
+    const timer = setTimeout(() => setLast([]), SHOWN_MS);
+    return () => clearTimeout(timer);
+  }, [last]);
+  const [sheet, setSheet] = useState<'vents' | 'note' | null>(null);
+  const meat = nextMeat(plan, log);
+  const put = (action: PlanLog): void => setLast(logAction(plan, log, action, now));
+  const tap = (key: PadKey): void => {
+    if (key === 'fuel') put({ do: 'add-fuel', fuel: plan.fires[0]!.fuel, pieces: FUEL_TAP_PIECES, lit: false });
+    else if (key === 'lid') put({ do: 'lid-open', seconds: LID_TAP_SECONDS });
+    else if (key === 'meat' && meat) put(meat);
+    else if (key === 'vents' || key === 'note') setSheet(key);
+  };
+  usePadKeys(tap, sheet === null);
+  const icon = { color: theme.onPad, size: 22 };
+  const meatLabel = !meat
+    ? 'Meat'
+    : meat.do === 'meat-on'
+      ? 'Meat on'
+      : meat.do === 'wrap'
+        ? 'Wrap'
+        : 'Meat off';
+  const buttons: { key: PadKey; label: string; hint: string; icon: React.ReactNode; says: string }[] = [
+    { key: 'fuel', label: 'Fuel', hint: 'F', icon: <Boxes {...icon} />, says: `Log fuel: ${FUEL_TAP_PIECES} briquettes` },
+    { key: 'vents', label: 'Vents', hint: 'V', icon: <AlignVerticalSpaceAround {...icon} />, says: 'Log vents' },
+    { key: 'lid', label: 'Lid', hint: 'L', icon: <ConciergeBell {...icon} />, says: `Log lid open ${LID_TAP_SECONDS} seconds` },
+    { key: 'meat', label: meatLabel, hint: 'M', icon: <Beef {...icon} />, says: `Log ${meatLabel}` },
+    { key: 'note', label: 'Note', hint: 'N', icon: <StickyNote {...icon} />, says: 'Log a note' },
+  ];
+  const shown = last.filter((e) => log.lines.some((l) => l.id === e.id));
+  const lastLine = shown.length > 0 ? log.lines.find((l) => l.id === shown.at(-1)!.id) : undefined;
+  return (
+    <View className={wide ? 'gap-2 pb-4' : 'border-t border-rule px-2 py-2 gap-2'}>
+      {lastLine ? (
+        <View className="flex-row items-center gap-2 px-1" role="status" testID="last-tap">
+          <Text numberOfLines={1} className="font-sans-semi text-ink text-[16px] flex-1">
+            {`Logged: ${lineLabel(lastLine)}`}
+          </Text>
+          <Button
+            label="Undo"
+            hint={wide ? 'Z' : undefined}
+            testID="undo"
+            onPress={() => {
+              undo(shown.map((e) => e.id), now);
+              setLast([]);
+            }}
+          />
+          <Button label="Correct" onPress={() => onEdit(lastLine.id)} />
+        </View>
+      ) : null}
+      <View className="flex-row gap-2">
+        {buttons.map((b) => (
+          <View key={b.key} className="flex-1">
+            <Button
+              kind="pad"
+              label={b.label}
+              hint={wide ? b.hint : undefined}
+              icon={b.icon}
+              accessibilityLabel={b.says}
+              testID={`pad-${b.key}`}
+              disabled={b.key === 'meat' && !meat}
+              onPress={() => tap(b.key)}
+            />
+          </View>
+        ))}
+      </View>
+      {sheet === 'vents' ? (
+        <VentSheet
+          log={log}
+          onSet={(action) => {
+            put(action);
+            setSheet(null);
+          }}
+          onClose={() => setSheet(null)}
+        />
+      ) : null}
+      {sheet === 'note' ? (
+        <NoteSheet now={now} onLogged={(e) => setLast([e])} onClose={() => setSheet(null)} />
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,128 @@
+/** The reading at arm's length, where it stands in its band, and what the fire is doing and why. */
+import {
+  changeOver,
+  fromC,
+  localOf,
+  MINUTE_MS,
+  spanFromK,
+  spanOfTime,
+  type Diagnosis,
+  type Forecast,
+  type Plan,
+} from '@ostrin/core';
+import type { Reading as ReadingRow } from '@ostrin/contract/types';
+import { Pressable, Text, View } from 'react-native';
+import { lastValue } from '../strip/model';
+import { useSettings } from '../store/settings';
+import { useLayout } from '../ui/layout';
+import { clockOf, degrees } from '../ui/words';
+import { BandScale } from './BandScale';
+
+interface Props {
+  plan: Plan;
+  name: string;
+  pitName: string;
+  readings: readonly ReadingRow[];
+  now: number;
+  lit: number | null;
+  state: Diagnosis;
+  forecast: Forecast | null;
+  stale: boolean;
+  speed: number;
+  onRun: () => void;
+}
+
+const HEADLINE: Record<Diagnosis['trend'], string> = {
+  unlit: 'Not lit',
+  'coming-up': 'Coming up',
+  steady: 'Steady',
+  rising: 'Climbing',
+  falling: 'Easing down',
+};
+/** After this long without a value the number is marked as old. */
+const OLD_MIN = 3;
+
+/** The ready window in words, from the forecast once there is one. */
+export function readyWords(plan: Plan, forecast: Forecast | null, litMs: number | null): string {
+  const zone = plan.request.timeZone;
+  if (forecast?.readyMin && litMs !== null) {
+    const say = (min: number): string =>
+      clockOf(localOf(Math.round((litMs + min * MINUTE_MS) / (5 * MINUTE_MS)) * 5 * MINUTE_MS, zone));
+    return `${say(forecast.readyMin[0])}–${say(forecast.readyMin[2])}`;
+  }
+  const r = plan.ready[0]!;
+  return `${clockOf(r.p10)}–${clockOf(r.p90)}`;
+}
+
+export function Reading(p: Props) {
+  const units = useSettings((s) => s.units);
+  const { wide } = useLayout();
+  const points = p.readings.map((r) => ({ t: r.at, c: r.pitC }));
+  const last = lastValue(points, p.now);
+  const core = lastValue(
+    p.readings.map((r) => ({ t: r.at, c: r.coreC })),
+    p.now,
+  );
+  const old = last !== null && p.now - last.t > OLD_MIN * MINUTE_MS;
+  const change = changeOver(p.readings, p.now);
+  const moved =
+    change !== null && (p.state.trend === 'rising' || p.state.trend === 'falling' || p.state.trend === 'coming-up')
+      ? `, ${Math.abs(Math.round(spanFromK(change, units.temperature)))}° in 10 min`
+      : '';
+  const pace = p.plan.request.pits[0]!.pace;
+  const elapsed = p.lit === null ? 'not lit' : spanOfTime((p.now - p.lit) / MINUTE_MS);
+  return (
+    <View className="gap-1">
+      <View className="flex-row items-start justify-between gap-3">
+        <Pressable
+          role="button"
+          accessibilityLabel={`${p.name}: clock and finishing`}
+          testID="this-cook"
+          onPress={p.onRun}
+          className="flex-1 min-h-[48px] active:opacity-70"
+        >
+          <Text role="heading" aria-level={1} numberOfLines={1} className="font-slab-semi text-ink text-[20px]">
+            {p.name}
+          </Text>
+          <Text numberOfLines={1} className="font-sans text-soot text-[14px]">
+            {wide ? `${p.pitName} · ${elapsed} · ` : `${elapsed} · `}
+            <Text className="font-sans-semi text-ink underline">{`${p.speed}× clock`}</Text>
+          </Text>
+        </Pressable>
+        <View className="items-end">
+          <Text className="font-sans text-soot text-[14px]">{`serve ${clockOf(p.plan.serveAt)}`}</Text>
+          <Text className="font-slab-semi text-ink text-[18px]" testID="ready">
+            {`ready ${readyWords(p.plan, p.forecast, p.lit)}`}
+          </Text>
+        </View>
+      </View>
+      <View className="flex-row items-center gap-4">
+        <Text
+          testID="pit-reading"
+          aria-label={`Pit ${last ? degrees(last.c, units) : 'no reading'}${p.stale || old ? ', old reading' : ''}`}
+          className={`font-slab-semi text-[80px] leading-[84px] ${p.stale || old ? 'text-soot' : 'text-ink'}`}
+          style={{ fontVariant: ['tabular-nums', 'lining-nums'] }}
+        >
+          {degrees(last?.c, units)}
+        </Text>
+        <View className="flex-1">
+          <Text className="font-sans-bold text-ink text-[18px]">
+            {p.stale || old ? 'Old reading' : HEADLINE[p.state.trend] + moved}
+          </Text>
+          <Text className="font-sans text-soot text-[16px] leading-[21px]">{p.state.cause}</Text>
+          {core ? (
+            <Text className="font-sans-semi text-ink text-[16px]">{`Meat ${degrees(core.c, units)}`}</Text>
+          ) : null}
+        </View>
+      </View>
+      {wide ? null : (
+        <BandScale
+          valueC={last?.c ?? null}
+          lowC={pace.pitC - pace.bandC}
+          highC={pace.pitC + pace.bandC}
+          say={(c) => String(Math.round(fromC(c, units.temperature)))}
+        />
+      )}
+    </View>
+  );
+}

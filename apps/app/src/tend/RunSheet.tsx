@@ -1,0 +1,65 @@
+/** The cook itself: how fast its practice clock goes, and its end. */
+import { ROUTES, type ClockState } from '@ostrin/contract/types';
+import { CAUTIONS } from '@ostrin/core';
+import { useMutation } from '@tanstack/react-query';
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { Text } from 'react-native';
+import { call } from '../api/http';
+import { queryClient } from '../api/queries';
+import { useLive } from '../store/live';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { Sheet } from '../ui/Sheet';
+import { Heading } from '../ui/Title';
+
+const SPEEDS = [1, 10, 60, 120, 240];
+
+export function RunSheet({ id, now, onClose }: { id: string; now: number; onClose: () => void }) {
+  const speed = useLive((s) => s.clock?.speed ?? 1);
+  const [ending, setEnding] = useState(false);
+  const set = useMutation({
+    mutationFn: (value: number) => call<ClockState>(ROUTES.clock(id), 'PUT', { speed: value }),
+    onSuccess: (clock) => useLive.getState().receive({ type: 'clock', clock }),
+  });
+  const finish = async (): Promise<void> => {
+    setEnding(true);
+    useLive.getState().log({ kind: 'finish' }, now);
+    await useLive.getState().flush();
+    await queryClient.invalidateQueries({ queryKey: ['cooks'] });
+    onClose();
+    router.navigate(`/log/${id}`);
+  };
+  return (
+    <Sheet title="This cook" onClose={onClose}>
+      <Heading>Practice thermometer</Heading>
+      <Text className="font-sans text-ink text-[16px] leading-[23px]">
+        A simulated pit, a little different from the planned one. It does what you log. Its clock can run
+        faster than life.
+      </Text>
+      <Choice
+        label="Clock speed"
+        columns={3}
+        options={SPEEDS.map((s) => ({ value: s, label: `${s}×` }))}
+        value={speed}
+        onChange={(s) => set.mutate(s)}
+      />
+      {set.isError ? (
+        <Text role="alert" className="font-sans-semi text-ink text-[16px]">
+          {set.error.message}
+        </Text>
+      ) : null}
+      <Heading>Finish</Heading>
+      <Text className="font-sans text-soot text-[16px] leading-[22px]">
+        {`Closes the log of this cook. ${CAUTIONS.hotAsh.text}`}
+      </Text>
+      <Button
+        kind="primary"
+        label={ending ? 'Finishing' : 'Finish this cook'}
+        disabled={ending}
+        testID="finish"
+        onPress={() => void finish()}
+      />
+    </Sheet>
+  );
+}

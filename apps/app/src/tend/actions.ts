@@ -1,0 +1,78 @@
+/** What the log pad and the job card write. One tap, one entry, sensible figures. */
+import {
+  litAtMs,
+  type Entry,
+  type EntryBody,
+  type Line,
+  type Log,
+  type Plan,
+  type PlanJob,
+  type PlanLog,
+} from '@ostrin/core';
+import { useLive } from '../store/live';
+
+/** What one tap on Fuel and on Lid means until corrected. */
+export const FUEL_TAP_PIECES = 6;
+export const LID_TAP_SECONDS = 60;
+
+export type PadKey = 'fuel' | 'vents' | 'lid' | 'meat' | 'note';
+
+/** Jobs still to do, in order. */
+export const jobsAhead = (plan: Plan, log: Log): PlanJob[] =>
+  plan.jobs.filter((j) => !log.jobsDone.has(j.id));
+
+/** The vents as last set, shut when never. */
+export function ventsNow(log: Log): { intakeFraction: number; exhaustFraction: number } {
+  for (const line of [...log.lines].reverse()) {
+    if (line.body.kind === 'act' && line.body.action.do === 'set-vents') return line.body.action;
+  }
+  return { intakeFraction: 0, exhaustFraction: 0 };
+}
+
+/** Where the meat is: what can be done with it next. */
+export function nextMeat(plan: Plan, log: Log): PlanLog | null {
+  const meat = plan.request.meats[0]!;
+  const done = (what: string): boolean =>
+    log.lines.some((l) => l.body.kind === 'act' && l.body.action.do === what);
+  if (!done('meat-on')) return { do: 'meat-on', meat: meat.id };
+  if (done('meat-off')) return null;
+  if (meat.wrap.with !== 'none' && !done('wrap')) {
+    return { do: 'wrap', meat: meat.id, with: meat.wrap.with };
+  }
+  return { do: 'meat-off', meat: meat.id };
+}
+
+/** Marks a job done: its actions in the log, or a plain line when it moves nothing. */
+export function doJob(job: PlanJob, at: number): Entry[] {
+  const { log } = useLive.getState();
+  if (job.logs.length === 0) return [log({ kind: 'job' }, at, job.id)];
+  return job.logs.map((action) => log({ kind: 'act', action }, at, job.id));
+}
+
+/** Whether an action is the very move that a job asks for, and not only part of how it is done. */
+export const isMoveOf = (job: PlanJob, action: PlanLog): boolean =>
+  job.do === action.do && job.logs.some((l) => JSON.stringify(l) === JSON.stringify(action));
+
+/** Logs an action; when it is the move that a job ahead asks for, that job is done with it. */
+export function logAction(plan: Plan, log: Log, action: PlanLog, at: number): Entry[] {
+  const expected = jobsAhead(plan, log).find((j) => isMoveOf(j, action));
+  // A job is not done out of turn by a tap that happens to look like it: the fire must be lit first.
+  if (expected && (litAtMs(log) !== null || expected.id === 'light')) return doJob(expected, at);
+  return [useLive.getState().log({ kind: 'act', action }, at)];
+}
+
+/** Takes entries back. */
+export function undo(ids: readonly string[], at: number): void {
+  for (const target of ids) useLive.getState().log({ kind: 'undo', target }, at);
+}
+
+/** Corrects when a line happened; lines of one job move together. */
+export function retime(log: Log, line: Line, to: number, at: number): void {
+  const together = line.jobId
+    ? log.lines.filter((l) => l.jobId === line.jobId && l.at === line.at)
+    : [line];
+  for (const l of together) {
+    const body: EntryBody = { kind: 'retime', target: l.id, to: Math.round(to) };
+    useLive.getState().log(body, at);
+  }
+}

@@ -1,0 +1,59 @@
+/** The frame: places below on a phone, at the left on a wide screen. */
+import { Link, usePathname } from 'expo-router';
+import BookOpen from 'lucide-react-native/icons/book-open';
+import ChartGantt from 'lucide-react-native/icons/chart-gantt';
+import TextAlignStart from 'lucide-react-native/icons/text-align-start';
+import { Pressable, Text, View } from 'react-native';
+import { useLayout } from './layout';
+import { useTheme } from './theme';
+
+const PLACES = [
+  { href: '/tend', name: 'Tend', icon: ChartGantt },
+  { href: '/', name: 'Plan', icon: TextAlignStart },
+  { href: '/log', name: 'Log', icon: BookOpen },
+] as const;
+
+const isAt = (path: string, href: string): boolean =>
+  href === '/' ? path === '/' : path === href || path.startsWith(`${href}/`);
+
+export function Shell({ children }: { children: React.ReactNode }) {
+  const path = usePathname();
+  const theme = useTheme();
+  const { wide } = useLayout();
+  const bar = (
+    <View
+      role="navigation"
+      aria-label="Places"
+      className={
+        wide ? 'w-[88px] border-r border-rule bg-sheet pt-4' : 'flex-row border-t border-rule bg-sheet'
+      }
+    >
+      {PLACES.map(({ href, name, icon: Icon }) => {
+        const on = isAt(path, href);
+        return (
+          <Link key={href} href={href} asChild>
+            <Pressable
+              role="link"
+              aria-current={on ? 'page' : undefined}
+              className={`items-center justify-center gap-1 active:opacity-70 ${wide ? 'h-[72px] border-l-4' : 'flex-1 h-[60px] border-t-4'} ${on ? 'border-pit' : 'border-transparent'}`}
+            >
+              <Icon color={on ? theme.ink : theme.soot} size={22} />
+              <Text className={`text-[14px] ${on ? 'font-sans-bold text-ink' : 'font-sans text-soot'}`}>
+                {name}
+              </Text>
+            </Pressable>
+          </Link>
+        );
+      })}
+    </View>
+  );
+  return (
+    <View className={`flex-1 bg-paper ${wide ? 'flex-row' : ''}`}>
+      {wide ? bar : null}
+      <View className="flex-1 min-h-0" role="main">
+        {children}
+      </View>
+      {wide ? null : bar}
+    </View>
+  );
+}

@@ -1,0 +1,22 @@
+/** Times and temperatures as the page says them. */
+import { fromC, type Units } from '@ostrin/core';
+import { format } from 'date-fns/format';
+
+/** A wall-clock text as a Date whose own fields show that clock, for date-fns. */
+const asDate = (local: string): Date => new Date(`${local}:00`);
+
+/** `18:30`. */
+export const clockOf = (local: string): string => local.slice(11, 16);
+/** `Sat 15 May`. */
+export const dayOf = (local: string): string => format(asDate(local), 'EEE d MMM');
+/** `18:30 Sat`. */
+export const clockAndDay = (local: string): string =>
+  `${clockOf(local)} ${format(asDate(local), 'EEE')}`;
+
+/** `121°` in the user's unit, whole. */
+export const degrees = (c: number | null | undefined, units: Units): string =>
+  c === null || c === undefined ? '–' : `${Math.round(fromC(c, units.temperature))}°`;
+
+const QUARTER = ['shut', '¼', '½', '¾', 'open'];
+/** A vent as a fraction sign. */
+export const quarter = (fraction: number): string => QUARTER[Math.round(fraction * 4)] ?? 'shut';

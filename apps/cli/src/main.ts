@@ -1,0 +1,85 @@
+/** `ostrin simulate|plan|facts|bench`: one JSON document on standard output, problems on standard error. */
+import { problemLine, readRequest, readScenario, type Checked } from '@ostrin/contract';
+import { epochOf, HOUR_MS, plan, simulate } from '@ostrin/core';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { runFacts, factsTable } from '../../../checks/run';
+import { bench } from './bench';
+
+const USAGE = `Usage: ostrin simulate <scenario.json | ->
+       ostrin plan <request.json | ->
+       ostrin facts [--json]
+       ostrin bench --json`;
+
+/** Bad input: said line by line, exit status 2. */
+class BadInput extends Error {}
+
+function readJson(file: string | undefined): unknown {
+  if (!file) throw new BadInput(USAGE);
+  const where = file === '-' ? 0 : path.resolve(process.env.OSTRIN_CWD ?? process.cwd(), file);
+  let text: string;
+  try {
+    text = readFileSync(where, 'utf8');
+  } catch {
+    throw new BadInput(`${file}: cannot be read`);
+  }
+  try {
+    return JSON.parse(text) as unknown;
+  } catch (error) {
+    throw new BadInput(`${file}: is not JSON: ${(error as Error).message}`);
+  }
+}
+
+function must<T>(checked: Checked<T>): T {
+  if (!checked.ok) throw new BadInput(checked.problems.map(problemLine).join('\n'));
+  return checked.value;
+}
+
+const print = (value: unknown): void => {
+  process.stdout.write(`${JSON.stringify(value)}\n`);
+};
+
+/** Runs one command; returns the exit status. */
+export function main(argv: readonly string[], now: () => number = () => performance.now()): number {
+  const [command, ...rest] = argv;
+  try {
+    switch (command) {
+      case 'simulate': {
+        const scenario = must(readScenario(readJson(rest[0])));
+        const began = now();
+        const result = simulate(scenario);
+        print({ ...result, computeMs: Math.round(now() - began) });
+        return 0;
+      }
+      case 'plan': {
+        const request = must(readRequest(readJson(rest[0])));
+        // A file has no "now": it is planned as if asked two days ahead, so that only the wish decides.
+        const serve = epochOf(request.serveAt, request.timeZone);
+        print(plan(request, { nowMs: serve - 48 * HOUR_MS, members: 60 }));
+        return 0;
+      }
+      case 'facts': {
+        const rows = runFacts();
+        if (rest.includes('--json')) print({ rows });
+        else process.stdout.write(factsTable(rows));
+        return 0;
+      }
+      case 'bench':
+        print(bench(now));
+        return 0;
+      default:
+        throw new BadInput(command ? `${command}: no such command\n${USAGE}` : USAGE);
+    }
+  } catch (error) {
+    if (error instanceof BadInput) {
+      process.stderr.write(`${error.message}\n`);
+      return 2;
+    }
+    process.stderr.write(`A fault of ours: ${(error as Error).stack ?? String(error)}\n`);
+    return 1;
+  }
+}
+
+if (process.argv[1] && import.meta.url.endsWith(path.basename(process.argv[1]))) {
+  process.exitCode = main(process.argv.slice(2));
+}

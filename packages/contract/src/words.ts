@@ -1,0 +1,42 @@
+/** What was done, in words. */
+import { ventWords, type Entry, type PlanLog } from '@ostrin/core';
+
+/** What an action is called in a list. */
+export function deedWords(a: PlanLog): string {
+  switch (a.do) {
+    case 'set-vents':
+      return `Bowl vent ${ventWords(a.intakeFraction)}, lid vent ${ventWords(a.exhaustFraction)}`;
+    case 'lid-open':
+      return `Lid open ${Math.round(a.seconds)} s`;
+    case 'add-fuel':
+      return `${Math.round(a.pieces)} ${a.lit ? 'lit ' : ''}briquettes`;
+    case 'add-wood':
+      return `${Math.round(a.massG)} g ${a.species}`;
+    case 'meat-on':
+      return 'Meat on';
+    case 'meat-off':
+      return 'Meat off';
+    case 'wrap':
+      return a.with === 'none' ? 'Unwrapped' : `Wrapped in ${a.with}`;
+    case 'unwrap':
+      return 'Unwrapped';
+  }
+}
+
+/** What an entry is called in a list. */
+export function entryWords(e: Entry): string {
+  switch (e.kind) {
+    case 'act':
+      return deedWords(e.action);
+    case 'note':
+      return `Note: ${e.text}`;
+    case 'job':
+      return 'Job done';
+    case 'undo':
+      return 'Undone';
+    case 'retime':
+      return 'Time corrected';
+    case 'finish':
+      return 'Finished';
+  }
+}

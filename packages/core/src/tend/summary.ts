@@ -1,0 +1,83 @@
+/** What a finished cook came to, beside what was planned. */
+import { CHARCOALS } from '../fuel/catalogue';
+import type { Plan } from '../plan/types';
+import { mean } from '../quantity/statistics';
+import { epochOf, MINUTE_MS } from '../quantity/time';
+import { litAtMs, type Log } from './log';
+
+export interface CookSummaryFigures {
+  /** Share of the settled time spent inside the band, 0..1; null without readings. */
+  inBandFraction: number | null;
+  averageC: number | null;
+  /** From closing down (or the first reading in the band) to taking the meat off, min. */
+  settledMin: number;
+  minutesBelow: number;
+  minutesAbove: number;
+  highestC: number | null;
+  /** Fuel laid and added, kg as bought. */
+  fuelKg: number;
+  lit: { planned: number; actual: number | null };
+  meatOn: { planned: number; actual: number | null };
+  off: { planned: number; actual: number | null };
+  lidOpenings: number;
+}
+
+/** Readings further apart than this count only for this long, min. */
+const MOST_GAP_MIN = 2;
+
+/** Figures of a cook from its plan, log and readings. Times are epoch ms on the cook's clock. */
+export function summarise(
+  plan: Plan,
+  log: Log,
+  readings: readonly { at: number; pitC: number | null }[],
+): CookSummaryFigures {
+  const { pitC: target, bandC } = plan.request.pits[0]!.pace;
+  const zone = plan.request.timeZone;
+  const act = (what: string): number | null =>
+    log.lines.find((l) => l.body.kind === 'act' && l.body.action.do === what)?.at ?? null;
+  const job = (id: string): number =>
+    epochOf(plan.jobs.find((j) => j.id === id)?.at ?? plan.lightAt, zone);
+  const lit = litAtMs(log);
+  const off = act('meat-off');
+  const end = off ?? log.finishedAt ?? readings.at(-1)?.at ?? 0;
+  const reached = readings.find(
+    (r) => lit !== null && r.at >= lit && r.pitC !== null && r.pitC >= target - bandC,
+  );
+  const from = reached?.at ?? Infinity;
+  let inside = 0;
+  let below = 0;
+  let above = 0;
+  const inTime: number[] = [];
+  for (let i = 0; i + 1 < readings.length; i++) {
+    const r = readings[i]!;
+    if (r.pitC === null || r.at < from || r.at > end) continue;
+    const minutes = Math.min((readings[i + 1]!.at - r.at) / MINUTE_MS, MOST_GAP_MIN);
+    inTime.push(r.pitC);
+    if (r.pitC < target - bandC) below += minutes;
+    else if (r.pitC > target + bandC) above += minutes;
+    else inside += minutes;
+  }
+  const settled = inside + below + above;
+  const fire = plan.fires[0]!;
+  const added = log.lines.reduce(
+    (kg, l) =>
+      l.body.kind === 'act' && l.body.action.do === 'add-fuel'
+        ? kg + l.body.action.pieces * CHARCOALS[l.body.action.fuel].pieceKg
+        : kg,
+    0,
+  );
+  return {
+    inBandFraction: settled > 0 ? inside / settled : null,
+    averageC: inTime.length > 0 ? mean(inTime) : null,
+    settledMin: settled,
+    minutesBelow: below,
+    minutesAbove: above,
+    highestC: inTime.length > 0 ? inTime.reduce((a, b) => Math.max(a, b)) : null,
+    fuelKg: (lit === null ? 0 : fire.massKg) + added,
+    lit: { planned: job('light'), actual: lit },
+    meatOn: { planned: job('meat-on'), actual: act('meat-on') },
+    off: { planned: job('off'), actual: off },
+    lidOpenings: log.lines.filter((l) => l.body.kind === 'act' && l.body.action.do === 'lid-open')
+      .length,
+  };
+}

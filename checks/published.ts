@@ -9,27 +9,12 @@ import {
 } from '@ostrin/core/air/moist';
 import { orificeFlow, stackPressure } from '@ostrin/core/air/draught';
 import { meatDensity, meatHeat } from '@ostrin/core/meat/properties';
-import { createPiece, stepPiece } from '@ostrin/core/meat/piece';
+import { logReductionsPerMin, SAFE_LOG_REDUCTION } from '@ostrin/core/safety/lethality';
 import { volatilesHeat, WOOD_CHAR_YIELD } from '@ostrin/core/fuel/catalogue';
 import psychrolib from 'psychrolib';
 import { row, type Row } from './types';
 
 const mega = (j: number): number => j / 1e6;
-
-/** Minutes a piece held at `c` throughout needs for 6.5 log of Salmonella. */
-function lethalMinutes(c: number): number {
-  const piece = createPiece(cutOf('pork-shoulder'), 1, c);
-  const air = { airC: c, wallC: c, humidity: 1, airSpeedMps: 0.1, draughtKgPerS: 1e-4, pressurePa: 101325 };
-  piece.wrap = 'foil';
-  let seconds = 0;
-  while (piece.logReduction < 6.5 && seconds < 4e4) {
-    piece.tempC.fill(c);
-    stepPiece(piece, air, 2);
-    piece.tempC.fill(c);
-    seconds += 2;
-  }
-  return seconds / 60;
-}
 
 /** Rows on air, combustion, food and safety. */
 export function publishedRows(): Row[] {
@@ -95,7 +80,7 @@ export function publishedRows(): Row[] {
   for (const [c, minutes] of [[54.4, 112], [57.2, 36], [60, 12], [62.8, 4], [65.6, 67 / 60], [68.3, 22 / 60]] as const) {
     rows.push(
       row(`P-lethal-${c}`, `6.5 log of Salmonella at ${c} C`, 'USDA FSIS Appendix A, from memory', [
-        { what: 'min', value: lethalMinutes(c), low: minutes, high: minutes * 1.25, digits: 2 },
+        { what: 'min', value: SAFE_LOG_REDUCTION / logReductionsPerMin(c), low: minutes, high: minutes * 1.25, digits: 2 },
       ]),
     );
   }

@@ -8,7 +8,14 @@ import type { Row } from './types';
  * Known not to be met, with the largest distance from the expected range that is not "worse".
  * A row that passes while listed here fails the test run too, so that the list stays true.
  */
-export const NOT_MET: Readonly<Record<string, number>> = {};
+export const NOT_MET: Readonly<Record<string, number>> = {
+  // Nearly closed, the leaky kettle settles at 100 C: char needs more heat than that little air gives.
+  T2: 6.2,
+  // Back in 4.5 min instead of 8: metal and meat give too little back to the grate's air.
+  T10: 3.6,
+  // In foil at 135 C the shoulder reads 95 C after 6.7 h instead of 7.5: foil lies too close.
+  M2: 1.05,
+};
 
 /** All rows, with what is known of them. */
 export function runFacts(): Row[] {

@@ -12,7 +12,8 @@ import {
 } from '../meat/piece';
 import { restSurroundings, startRest, type Rest } from '../meat/rest';
 import type { Surroundings } from '../meat/surface';
-import { CAUTIONS, SAFE_LOG_REDUCTION } from '../safety/cautions';
+import { CAUTIONS } from '../safety/cautions';
+import { SAFE_LOG_REDUCTION } from '../safety/lethality';
 import type { Action, MeatResult, MeatSpec } from './scenario';
 
 /** Slower than this is a stall, K per minute (4 C/h), between these core temperatures. */

@@ -4,6 +4,7 @@
  */
 import { vaporisationHeat } from '../air/moist';
 import { clamp, kelvin } from '../quantity/units';
+import { logReductionsPerMin } from '../safety/lethality';
 import { thicknessMm, type Cut } from './cuts';
 import { meatConductivity, meatDensity, meatHeat } from './properties';
 import { evaporation, facePaths, type Paths, type Surroundings } from './surface';
@@ -50,7 +51,7 @@ export const MEAT = {
   /** Water left in dried-out meat, kg per kg raw. */
   residualWater: 0.07,
   /** Conductivity of squeezed-out juice through the meat, m2/s (2e-8 to 2e-7). */
-  juiceM2PerS: 3.5e-8,
+  juiceM2PerS: 3.9e-8,
   /** Bound water creeping to the front, m2/s. */
   boundM2PerS: 6e-10,
   /** Most water the face can carry before it runs off, kg/m2. */
@@ -310,13 +311,7 @@ function stepChanges(p: Piece, dt: number): void {
   }
   p.fatLostKg = Math.max(p.fatLostKg, p.rawKg * p.cut.composition.fat * MEAT.fatRendered * turned);
   if (p.wrap === 'none') p.browningMin += minutes * relativeTo93(p.faceC, 95e3);
-  const coldest = p.tempC[0]!;
-  if (coldest >= 54.4) {
-    p.logReduction = Math.min(
-      p.logReduction + (minutes * Math.pow(10, (coldest - 60) / 5.75)) / 1.9,
-      99,
-    );
-  }
+  p.logReduction = Math.min(p.logReduction + minutes * logReductionsPerMin(p.tempC[0]!), 99);
 }
 
 /** What a good probe with its tip in the middle reads, C: the mean over 7.5 mm either way. */

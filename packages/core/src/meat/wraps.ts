@@ -15,5 +15,5 @@ export interface Wrap {
 export const WRAPS: Readonly<Record<WrapId, Wrap>> = {
   none: { name: 'no wrap', heatResistance: 0, permeance: Infinity, drains: 0 },
   paper: { name: 'paper', heatResistance: 0.019, permeance: 5.8e-10, drains: 0.6 },
-  foil: { name: 'foil', heatResistance: 0.06, permeance: 2e-11, drains: 0 },
+  foil: { name: 'foil', heatResistance: 0.05, permeance: 2e-11, drains: 0 },
 };

@@ -13,7 +13,7 @@ export const knownZone = (zone: string): boolean => !Number.isNaN(tzOffset(zone,
  * NaN when `local` is not a time.
  */
 export function epochOf(local: string, zone: string): number {
-  const asUtc = Date.parse(`${local}:00Z`);
+  const asUtc = /^\d{4}-\d\d-\d\dT\d\d:\d\d$/.test(local) ? Date.parse(`${local}:00Z`) : NaN;
   if (Number.isNaN(asUtc)) return NaN;
   const before = tzOffset(zone, new Date(asUtc - 24 * HOUR_MS));
   const guess = asUtc - before * MINUTE_MS;

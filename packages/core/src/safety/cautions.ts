@@ -35,6 +35,3 @@ export const CAUTIONS = {
     source: 'FDA Food Code 3-501.16 (57 C) and USDA consumer advice (60 C), from memory',
   },
 } as const satisfies Record<string, Caution>;
-
-/** Log reductions of Salmonella wanted at the coldest point of an intact red-meat cut. */
-export const SAFE_LOG_REDUCTION = 6.5;

@@ -1,0 +1,12 @@
+/** @type {import('jest').Config} */
+module.exports = {
+  displayName: 'app',
+  preset: 'jest-expo/web',
+  rootDir: __dirname,
+  testMatch: ['<rootDir>/test/**/*.test.ts?(x)'],
+  setupFiles: ['<rootDir>/test/setup.ts'],
+  transform: { '\\.mjs$': 'babel-jest' },
+  transformIgnorePatterns: [
+    '/node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|nativewind|react-native-css-interop|react-native-svg|lucide-react-native|d3-.*|internmap|@date-fns|@ostrin)/?)',
+  ],
+};

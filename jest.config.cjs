@@ -1,0 +1,39 @@
+const nodeTransform = {
+  '^.+\\.(t|j|mj)sx?$': [
+    'babel-jest',
+    {
+      configFile: false,
+      babelrc: false,
+      presets: [['@babel/preset-typescript', { allowDeclareFields: true }]],
+      plugins: [
+        ['@babel/plugin-proposal-decorators', { version: 'legacy' }],
+        '@babel/plugin-transform-class-properties',
+        '@babel/plugin-transform-modules-commonjs',
+        './scripts/babel-import-meta.cjs',
+      ],
+    },
+  ],
+};
+
+const node = (displayName, roots) => ({
+  displayName,
+  testEnvironment: 'node',
+  rootDir: __dirname,
+  roots: roots.map((r) => `<rootDir>/${r}`),
+  testMatch: ['**/*.test.ts'],
+  setupFiles: ['<rootDir>/scripts/jest-setup.cjs'],
+  transform: nodeTransform,
+  transformIgnorePatterns: ['/node_modules/(?!(@date-fns|@ostrin)/)'],
+});
+
+/** @type {import('jest').Config} */
+module.exports = {
+  testTimeout: 60_000,
+  projects: [
+    node('core', ['packages/core/test']),
+    node('contract', ['packages/contract/test']),
+    node('server', ['apps/server/test']),
+    node('cli', ['apps/cli/test', 'checks']),
+    '<rootDir>/apps/app/jest.config.cjs',
+  ],
+};

@@ -1,0 +1,203 @@
+import fc from 'fast-check';
+import { randomUUID } from 'node:crypto';
+import { plan, type Entry } from '@ostrin/core';
+import {
+  actionsCsv,
+  check,
+  ClockDto,
+  cookFromCsv,
+  entryWords,
+  problemLine,
+  readCookDoc,
+  readEntries,
+  readingsCsv,
+  readNewCook,
+  readRequest,
+  readScenario,
+  type CookDoc,
+} from '../src';
+import { kettle, request } from '../../core/test/scenarios';
+
+const fields = (checked: { ok: boolean; problems?: { field: string }[] }): string[] =>
+  (checked.problems ?? []).map((p) => p.field);
+const made = plan(request(), { nowMs: 0, members: 1 });
+const start = Date.UTC(2027, 4, 15, 7);
+
+function cook(entries: Entry[] = [], readings: CookDoc['readings'] = []): CookDoc {
+  return {
+    ostrin: 'cook/1',
+    id: randomUUID(),
+    name: 'Regatta lunch, "first" heat',
+    pitName: 'the Bosun',
+    startMs: start,
+    plan: made,
+    entries,
+    readings,
+  };
+}
+
+describe('scenario/1', () => {
+  it('reads what the engine writes and fills in defaults', () => {
+    const plain = JSON.parse(JSON.stringify(kettle())) as Record<string, unknown>;
+    expect(readScenario(plain)).toEqual({ ok: true, value: plain });
+    delete (plain.cooker as Record<string, unknown>).overrides;
+    delete (plain.weather as Record<string, unknown>).rainMmPerH;
+    const read = readScenario(plain);
+    expect(read.ok && read.value.weather).toMatchObject({ rainMmPerH: 0 });
+  });
+
+  it('turns kilograms into pieces', () => {
+    const s = kettle({
+      actions: [{ atMin: 30, do: 'add-fuel', fuel: 'briquette', massKg: 0.26 } as never],
+    });
+    const fire = { ...s.fire!, litPieces: undefined, litMassKg: 0.26 };
+    const read = readScenario({ ...s, fire });
+    expect(read.ok && read.value.fire!.litPieces).toBeCloseTo(10);
+    expect(read.ok && read.value.actions[0]).toMatchObject({ pieces: expect.closeTo(10) as number });
+  });
+
+  it('names every field that is wrong, at once', () => {
+    const bad = {
+      ...kettle(),
+      cooker: { preset: 'bullet-47' },
+      control: { mode: 'tended' },
+      weather: { airC: 'warm', windMps: 1, relativeHumidityFraction: 2 },
+      actions: [{ atMin: 0, do: 'dance' }, { atMin: -1, do: 'lid-open', seconds: 0 }, 7],
+      meats: [{ id: 'a', cut: 'brisket', massKg: 3, done: {} }],
+      surprise: 1,
+    };
+    const read = readScenario(bad);
+    expect(fields(read)).toEqual(
+      expect.arrayContaining([
+        'cooker.preset',
+        'control.mode',
+        'weather.airC',
+        'weather.relativeHumidityFraction',
+        'actions[0].do',
+        'actions[1].atMin',
+        'actions[1].seconds',
+        'actions[2]',
+        'meats[0].cut',
+        'meats[0].done',
+        'surprise',
+      ]),
+    );
+    const lines = read.ok ? '' : read.problems.map(problemLine).join('\n');
+    expect(lines).toMatch(/cooker\.preset: not yet: bullet-47/);
+  });
+
+  it('checks what spans fields', () => {
+    const meats = [{ id: 'a', cut: 'mutton-shoulder', massKg: 2.5, startC: 4, wrap: { with: 'foil' } }];
+    expect(
+      fields(
+        readScenario({
+          ...kettle(),
+          meats: [...meats, ...meats],
+          actions: [{ atMin: 1, do: 'meat-on', meat: 'b' }, { atMin: 1, do: 'add-fuel', fuel: 'briquette' }],
+        }),
+      ),
+    ).toEqual(expect.arrayContaining(['meats[1].id', 'meats[0].wrap.when', 'actions[0].meat', 'actions[1].pieces']));
+    expect(fields(readScenario({ ...kettle(), fire: undefined }))).toContain('fire');
+    expect(fields(readScenario({ ...kettle(), fire: undefined, control: { mode: 'held' } }))).toContain('control.schedule');
+    expect(fields(readScenario({ ...kettle(), weather: [] }))).toContain('weather');
+  });
+
+  it('never throws, whatever it is given', () => {
+    fc.assert(
+      fc.property(fc.anything(), (value) => {
+        expect(readScenario(value).ok).toBe(false);
+        expect(readRequest(value).ok).toBe(false);
+        expect(readCookDoc(value).ok).toBe(false);
+        expect(readEntries(value, []).ok).toBe(false);
+      }),
+    );
+    fc.assert(
+      fc.property(
+        fc.constantFrom('fire', 'weather', 'control', 'actions', 'meats', 'untilMin', 'cooker'),
+        fc.anything(),
+        (key, value) => {
+          expect(() => readScenario({ ...kettle(), [key]: value })).not.toThrow();
+        },
+      ),
+    );
+  });
+});
+
+describe('request/1', () => {
+  it('reads a wish and refuses a nonsense one', () => {
+    const plain = JSON.parse(JSON.stringify(request())) as unknown;
+    expect(readRequest(plain)).toEqual({ ok: true, value: plain });
+    const bad = request({ people: 0, serveAt: '2027-02-30T18:00', timeZone: 'Moon/Base', pits: [] });
+    expect(fields(readRequest(bad))).toEqual(expect.arrayContaining(['people', 'serveAt', 'timeZone']));
+    expect(fields(readRequest({ ...request(), pits: [] }))).toContain('pits');
+  });
+});
+
+describe('entries and cooks', () => {
+  it('takes a cook to begin, with its whole plan', () => {
+    const body = JSON.parse(JSON.stringify({ name: 'Lunch', pitName: 'the Bosun', plan: made })) as {
+      plan: { scenarios: unknown[]; jobs: { atMin: unknown }[] };
+    };
+    expect(readNewCook(body).ok).toBe(true);
+    body.plan.scenarios = [];
+    body.plan.jobs[0]!.atMin = 'soon';
+    expect(fields(readNewCook(body))).toContain('plan.jobs[0].atMin');
+  });
+
+  it('wants ids, times and targets that exist', () => {
+    const id = randomUUID();
+    const note = { id, at: start, kind: 'note', text: 'windy' };
+    expect(readEntries({ entries: [note] }, []).ok).toBe(true);
+    expect(fields(readEntries({ entries: [{ ...note, text: '' }] }, []))).toContain('entries[0].text');
+    expect(fields(readEntries({ entries: [{ ...note, id: 'x', at: 1.5 }] }, []))).toEqual(
+      expect.arrayContaining(['entries[0].id', 'entries[0].at']),
+    );
+    const undo = { id: randomUUID(), at: start, kind: 'undo', target: randomUUID() };
+    expect(fields(readEntries({ entries: [undo] }, []))).toEqual(['entries[0].target']);
+    expect(readEntries({ entries: [note, { ...undo, target: id }] }, []).ok).toBe(true);
+    expect(fields(check(ClockDto, { speed: 241 }))).toEqual(['speed']);
+  });
+
+  it('goes out as CSV and comes back the same', () => {
+    const reading = fc.record({
+      pitC: fc.option(fc.integer({ min: -200, max: 3000 }).map((v) => v / 10)),
+      coreC: fc.option(fc.integer({ min: 0, max: 990 }).map((v) => v / 10)),
+    });
+    const text = fc.string({ minLength: 1, maxLength: 60, unit: 'grapheme' }).filter((t) => t.length <= 200);
+    fc.assert(
+      fc.property(fc.array(reading, { maxLength: 30 }), fc.array(text, { maxLength: 6 }), (list, notes) => {
+        const doc = cook(
+          notes.map((t, i) => ({ id: randomUUID(), at: start + i * 1000, kind: 'note', text: t })),
+          list.map((r, i) => ({ at: start + i * 30_000, ...r })),
+        );
+        const back = cookFromCsv(actionsCsv(doc), readingsCsv(doc.readings));
+        expect(back).toEqual({ ok: true, value: JSON.parse(JSON.stringify(doc)) });
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('keeps to RFC 4180: CRLF, quotes doubled, one header', () => {
+    const entry: Entry = { id: randomUUID(), at: start, kind: 'note', text: 'a "quoted", b\nc' };
+    const csv = actionsCsv(cook([entry]));
+    expect(csv.startsWith('id,at,kind,job,in_words,detail\r\n')).toBe(true);
+    expect(csv).toContain('""quoted""');
+    expect(readingsCsv([{ at: start, pitC: 121.5, coreC: null }])).toBe(
+      'at,pit_c,core_c\r\n2027-05-15T07:00:00.000Z,121.5,\r\n',
+    );
+    expect(entryWords(entry)).toMatch(/^Note: /);
+  });
+
+  it('says which line of a file is wrong', () => {
+    const doc = cook([], [{ at: start, pitC: 20, coreC: null }]);
+    const readings = readingsCsv(doc.readings);
+    expect(fields(cookFromCsv('a,b\r\n1,2\r\n', readings))).toContain('actions line 1');
+    expect(fields(cookFromCsv(actionsCsv(doc), readings.replace(',20,', ',hot,')))).toEqual([
+      'readings line 2 pit_c',
+    ]);
+    const broken = actionsCsv(doc).replace(/"\{.*\}"/s, 'x');
+    expect(fields(cookFromCsv(broken, readings))).toContain('actions line 2 detail');
+    const twice = readingsCsv([...doc.readings, ...doc.readings]);
+    expect(fields(cookFromCsv(actionsCsv(doc), twice))).toEqual(['readings[1].at']);
+  });
+});

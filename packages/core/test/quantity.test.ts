@@ -1,0 +1,111 @@
+import fc from 'fast-check';
+import {
+  ascending,
+  countWords,
+  epochOf,
+  fromC,
+  fromKg,
+  knownZone,
+  localOf,
+  massWords,
+  quantile,
+  roundTo,
+  seeded,
+  seedFrom,
+  smallMassWords,
+  spanOfTime,
+  temperatureWords,
+  toC,
+  toKg,
+} from '../src';
+
+const F_LB = { temperature: 'F', mass: 'lb' } as const;
+const C_KG = { temperature: 'C', mass: 'kg' } as const;
+
+describe('units', () => {
+  it('turns a unit there and back', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -100, max: 2000, noNaN: true }), (v) => {
+        expect(toC(fromC(v, 'F'), 'F')).toBeCloseTo(v, 6);
+        expect(toKg(fromKg(v, 'lb'), 'lb')).toBeCloseTo(v, 6);
+      }),
+    );
+  });
+
+  it('knows the usual points', () => {
+    expect(fromC(121, 'F')).toBeCloseTo(249.8);
+    expect(fromKg(1, 'lb')).toBeCloseTo(2.2046, 4);
+    expect(roundTo(0.1 + 0.2, 0.1)).toBe(0.3);
+  });
+
+  it('says quantities as people do', () => {
+    expect(temperatureWords(121, C_KG)).toBe('121 C');
+    expect(temperatureWords(121, F_LB)).toBe('250 F');
+    expect(massWords(2.52, C_KG)).toBe('2.5 kg');
+    expect(massWords(2.5, F_LB)).toBe('5.5 lb');
+    expect(smallMassWords(60, F_LB)).toBe('2 oz');
+    expect(countWords(1, 'person', 'people')).toBe('1 person');
+    expect([0, 59, 60, 170, 125.6].map(spanOfTime)).toEqual(['0 min', '59 min', '1 h', '2 h 50', '2 h 06']);
+  });
+});
+
+describe('chance', () => {
+  it('repeats with its seed and differs with another', () => {
+    const draw = (seed: number): number[] => Array.from({ length: 5 }, seeded(seed).next);
+    expect(draw(7)).toEqual(draw(7));
+    expect(draw(7)).not.toEqual(draw(8));
+    expect(seedFrom('bosun')).not.toBe(seedFrom('bosum'));
+  });
+
+  it('has the moments it promises', () => {
+    const random = seeded(1);
+    const normals = Array.from({ length: 20000 }, random.normal);
+    const mean = normals.reduce((a, b) => a + b) / normals.length;
+    const variance = normals.reduce((a, b) => a + (b - mean) ** 2, 0) / normals.length;
+    expect(mean).toBeCloseTo(0, 1);
+    expect(variance).toBeCloseTo(1, 1);
+    const spreads = ascending(Array.from({ length: 4001 }, () => random.spread(0.2)));
+    expect(quantile(spreads, 0.5)).toBeCloseTo(1, 1);
+  });
+
+  it('takes quantiles within the data and in order', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: -1e6, max: 1e6, noNaN: true }), { minLength: 1 }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (list, p) => {
+          const sorted = ascending(list);
+          const q = quantile(sorted, p);
+          expect(q).toBeGreaterThanOrEqual(sorted[0]!);
+          expect(q).toBeLessThanOrEqual(sorted.at(-1)!);
+        },
+      ),
+    );
+    expect(quantile([1, 2, Infinity], 0.5)).toBe(2);
+    expect(quantile([1, Infinity, Infinity], 1)).toBe(Infinity);
+    expect(quantile([], 0.5)).toBeNaN();
+  });
+});
+
+describe('clocks', () => {
+  const zone = 'Europe/Ljubljana';
+
+  it('turns a wall clock there and back, whatever the season', () => {
+    for (const local of ['2027-01-15T08:00', '2027-07-15T23:45', '2028-02-29T12:00', '2027-03-28T05:00']) {
+      expect(localOf(epochOf(local, zone), zone)).toBe(local);
+    }
+    expect(epochOf('2027-07-15T12:00', zone)).toBe(Date.UTC(2027, 6, 15, 10));
+    expect(epochOf('2027-01-15T12:00', zone)).toBe(Date.UTC(2027, 0, 15, 11));
+  });
+
+  it('has an answer for the hour that is skipped and the hour that comes twice', () => {
+    expect(epochOf('2027-03-28T02:30', zone)).toBe(Date.UTC(2027, 2, 28, 1, 30));
+    expect(epochOf('2027-10-31T02:30', zone)).toBe(Date.UTC(2027, 9, 31, 0, 30));
+  });
+
+  it('knows zones and refuses nonsense', () => {
+    expect(knownZone(zone)).toBe(true);
+    expect(knownZone('Nowhere/Much')).toBe(false);
+    expect(epochOf('soon', zone)).toBeNaN();
+  });
+});

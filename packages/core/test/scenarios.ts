@@ -1,0 +1,77 @@
+/** Scenarios shared by tests. */
+import type { Action, Request, Scenario } from '../src';
+
+export const vents = (atMin: number, intakeFraction: number, exhaustFraction: number): Action => ({
+  atMin,
+  do: 'set-vents',
+  intakeFraction,
+  exhaustFraction,
+});
+
+/** A kettle with a 2x2 snake; parts may be replaced. */
+export function kettle(part: Partial<Scenario> = {}): Scenario {
+  return {
+    ostrin: 'scenario/1',
+    cooker: { preset: 'kettle-57', overrides: {} },
+    fire: {
+      arrangement: 'snake',
+      fuel: 'briquette',
+      side: 2,
+      layers: 2,
+      arcDegrees: 290,
+      litPieces: 12,
+      litAtMin: 0,
+      woodChunks: [{ species: 'cherry', massG: 60, atArcDegrees: 30 }],
+    },
+    weather: { airC: 10, windMps: 1, relativeHumidityFraction: 0.6, altitudeM: 0, rainMmPerH: 0 },
+    control: { mode: 'vents', targetC: 121 },
+    actions: [vents(0, 1, 1), vents(15, 0.25, 0.5)],
+    meats: [],
+    untilMin: 300,
+    everyMin: 1,
+    ...part,
+  };
+}
+
+/** A shoulder in a held pit. */
+export function held(pitC: number, meat: Partial<Scenario['meats'][number]> = {}): Scenario {
+  return kettle({
+    fire: undefined,
+    control: { mode: 'held', schedule: [{ atMin: 0, pitC }] },
+    actions: [{ atMin: 0, do: 'meat-on', meat: 'a' }],
+    meats: [{ id: 'a', cut: 'mutton-shoulder', massKg: 2.5, startC: 4, ...meat }],
+    untilMin: 720,
+  });
+}
+
+/** A request for mutton; parts may be replaced. */
+export function request(part: Partial<Request> = {}): Request {
+  return {
+    ostrin: 'request/1',
+    serveAt: '2027-05-15T18:30',
+    timeZone: 'Europe/Ljubljana',
+    people: 8,
+    appetiteG: 220,
+    pits: [
+      {
+        id: 'bosun',
+        cooker: { preset: 'kettle-57', overrides: {} },
+        fire: { fuel: 'briquette', species: 'cherry' },
+        pace: { pitC: 121, bandC: 8 },
+      },
+    ],
+    meats: [
+      {
+        id: 'mutton',
+        cut: 'mutton-shoulder',
+        massKg: 2.5,
+        wrap: { with: 'paper', when: { coreC: 74 } },
+        done: { tender: true },
+        rest: { where: 'cool-box', minutes: 60 },
+      },
+    ],
+    weather: { airC: 12, windMps: 2, relativeHumidityFraction: 0.6, altitudeM: 0, rainMmPerH: 0 },
+    chanceOnTimeFraction: 0.9,
+    ...part,
+  };
+}

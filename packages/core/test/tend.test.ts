@@ -1,0 +1,165 @@
+import fc from 'fast-check';
+import {
+  actionsOf,
+  diagnose,
+  entryProblem,
+  foldLog,
+  forecast,
+  litAtMs,
+  plan,
+  simulate,
+  summarise,
+  type Entry,
+} from '../src';
+import { kettle, request, vents } from './scenarios';
+
+const T0 = Date.UTC(2027, 4, 15, 8);
+const MIN = 60_000;
+const act = (id: string, min: number, action: object, jobId?: string): Entry =>
+  ({ id, at: T0 + min * MIN, kind: 'act', action, ...(jobId ? { jobId } : {}) }) as Entry;
+
+const LIT = act('lit', 0, { do: 'set-vents', intakeFraction: 1, exhaustFraction: 1 }, 'light');
+const LID = act('lid', 60, { do: 'lid-open', seconds: 60 });
+const NOTE: Entry = { id: 'note', at: T0 + 70 * MIN, kind: 'note', text: 'windy' };
+
+describe('the log', () => {
+  it('folds undo and corrections, in whatever order they arrive', () => {
+    const undo: Entry = { id: 'u', at: T0 + 80 * MIN, kind: 'undo', target: 'note' };
+    const move: Entry = { id: 'm', at: T0 + 81 * MIN, kind: 'retime', target: 'lid', to: T0 + 50 * MIN };
+    fc.assert(
+      fc.property(fc.shuffledSubarray([LIT, LID, NOTE, undo, move], { minLength: 5 }), (entries) => {
+        const log = foldLog(entries);
+        expect(log.lines.map((l) => l.id)).toEqual(['lit', 'lid']);
+        expect(log.lines[1]).toMatchObject({ at: T0 + 50 * MIN, corrected: true });
+        expect(log.finishedAt).toBeNull();
+        expect([...log.jobsDone]).toEqual(['light']);
+      }),
+    );
+  });
+
+  it('takes a correction back when that is undone', () => {
+    const move: Entry = { id: 'm', at: T0, kind: 'retime', target: 'lid', to: T0 };
+    const back: Entry = { id: 'b', at: T0, kind: 'undo', target: 'm' };
+    expect(foldLog([LIT, LID, move, back]).lines[1]).toMatchObject({ at: LID.at, corrected: false });
+  });
+
+  it('counts minutes from the lighting', () => {
+    const log = foldLog([LIT, LID, NOTE]);
+    expect(litAtMs(log)).toBe(T0);
+    expect(actionsOf(log, T0).map((a) => [a.atMin, a.do])).toEqual([
+      [0, 'set-vents'],
+      [60, 'lid-open'],
+    ]);
+    expect(litAtMs(foldLog([LID]))).toBeNull();
+  });
+
+  it('refuses what points nowhere', () => {
+    const undo = (target: string): Entry => ({ id: 'x', at: T0, kind: 'undo', target });
+    expect(entryProblem([LIT], undo('nobody'))).toMatchObject({ field: 'target' });
+    expect(entryProblem([LIT], undo('lit'))).toBeNull();
+    expect(entryProblem([undo('lit')], undo('x'))).toMatchObject({ field: 'target' });
+    const finish: Entry = { id: 'f', at: T0, kind: 'finish' };
+    expect(foldLog([finish]).finishedAt).toBe(T0);
+    expect(entryProblem([finish], { id: 'r', at: T0, kind: 'retime', target: 'f', to: T0 })).not.toBeNull();
+  });
+});
+
+describe('the diagnosis', () => {
+  const series = (from: number, perMin: number) =>
+    Array.from({ length: 40 }, (_, i) => ({ at: T0 + 300 * MIN + i * 30_000, pitC: from + (perMin * i) / 2 }));
+  const at = T0 + 320 * MIN;
+  const old = foldLog([LIT, act('v', 20, { do: 'set-vents', intakeFraction: 0.25, exhaustFraction: 0.5 })]).lines;
+  const say = (from: number, perMin: number, lines = old, fuel: number | null = 0.5) =>
+    diagnose(series(from, perMin), lines, at, T0, 121, 8, fuel);
+
+  it('knows steady from climbing and falling, and says how much', () => {
+    expect(say(121, 0)).toMatchObject({ trend: 'steady', place: 'in', cause: 'Nothing to do.' });
+    expect(say(112, 0.5)).toMatchObject({ trend: 'rising' });
+    expect(say(130, -0.6).changeK).toBeCloseTo(-6, 0);
+  });
+
+  it('names fuel, lid, meat and vents as causes before advising the vents', () => {
+    expect(say(130, -0.6, old, 0.02).cause).toMatch(/fuel is the cause/);
+    const after = (what: object) => [...old, ...foldLog([act('z', 312, what)]).lines];
+    expect(say(120, -0.6, after({ do: 'lid-open', seconds: 60 })).cause).toMatch(/lid was open/);
+    expect(say(120, -0.6, after({ do: 'meat-on', meat: 'a' })).cause).toMatch(/Cold meat/);
+    expect(
+      say(140, 0, after({ do: 'set-vents', intakeFraction: 0.5, exhaustFraction: 0.5 })).cause,
+    ).toMatch(/Wait before/);
+    expect(say(140, 0).cause).toMatch(/close the bowl vent/);
+    expect(say(100, 0).cause).toMatch(/open the bowl vent/);
+    expect(say(110, -0.6).cause).toMatch(/fuel or wind/);
+  });
+
+  it('waits with advice until there is a fire and a reading', () => {
+    expect(diagnose([], [], at, null, 121, 8, null)).toMatchObject({ trend: 'unlit', changeK: null });
+    expect(diagnose(series(40, 3), foldLog([LIT]).lines, at, T0, 121, 8, 1).trend).toBe('coming-up');
+  });
+});
+
+describe('the forecast', () => {
+  const scenario = kettle({
+    meats: [{ id: 'a', cut: 'mutton-shoulder', massKg: 2.5, startC: 4, done: { coreC: 84 } }],
+    untilMin: 1000,
+  });
+  const done = [...scenario.actions, { atMin: 30, do: 'meat-on', meat: 'a' } as const];
+  const truth = simulate({ ...scenario, actions: done });
+  const base = { scenario, done, ahead: [], nowMin: 180, members: 6, seed: 4 };
+
+  it('starts at the reading and stays inside its own fan', () => {
+    const f = forecast({ ...base, pitC: 130, coreC: truth.meats[0]!.coreC[180]! });
+    expect(f.pitC[0]).toBeCloseTo(130, 0);
+    f.pitC.forEach((c, i) => {
+      if (c === null) return;
+      expect(f.pitLowC[i]!).toBeLessThanOrEqual(c);
+      expect(f.pitHighC[i]!).toBeGreaterThanOrEqual(c);
+    });
+    expect(f.readyMin![0]).toBeLessThanOrEqual(f.readyMin![1]);
+    expect(f.fuelLeftFraction).toBeGreaterThan(0.3);
+  });
+
+  it('finds the truth when nothing differs, and moves later when the meat is behind', () => {
+    const same = forecast({ ...base, members: 1, pitC: truth.pitC[180]!, coreC: truth.meats[0]!.coreC[180]! });
+    expect(Math.abs(same.readyMin![1] - truth.meats[0]!.doneAtMin!)).toBeLessThan(12);
+    const behind = forecast({ ...base, members: 1, pitC: truth.pitC[180]!, coreC: truth.meats[0]!.coreC[180]! - 8 });
+    expect(behind.readyMin![1]).toBeGreaterThan(same.readyMin![1] + 20);
+    expect(behind.coreOffK).toBeCloseTo(-8, 0);
+  });
+
+  it('goes on without readings', () => {
+    const f = forecast({ ...base, members: 2, pitC: null, coreC: null });
+    expect(f.pitOffK).toBeNull();
+    expect(f.pitC[0]).not.toBeNull();
+  });
+});
+
+describe('the summary', () => {
+  it('weighs time in band, fuel and what was planned', () => {
+    const p = plan(request(), { nowMs: T0 - 864e5, members: 1 });
+    const log = foldLog([
+      LIT,
+      act('on', 30, { do: 'meat-on', meat: 'mutton' }),
+      act('fuel', 100, { do: 'add-fuel', fuel: 'briquette', pieces: 10, lit: false }),
+      act('off', 400, { do: 'meat-off', meat: 'mutton' }),
+    ]);
+    const readings = Array.from({ length: 500 }, (_, i) => ({
+      at: T0 + i * MIN,
+      pitC: i < 20 ? 20 + 5 * i : i < 220 ? 121 : i % 50 === 0 ? null : 140,
+    }));
+    const s = summarise(p, log, readings);
+    expect(s.inBandFraction).toBeCloseTo(200 / 380, 1);
+    expect(s.minutesAbove).toBeGreaterThan(150);
+    expect(s.fuelKg).toBeCloseTo(p.fires[0]!.massKg + 0.26, 6);
+    expect(s.off.actual).toBe(T0 + 400 * MIN);
+    expect(summarise(p, foldLog([]), [])).toMatchObject({ inBandFraction: null, averageC: null, fuelKg: 0 });
+  });
+});
+
+describe('engine bookkeeping', () => {
+  it('does what is told at its minute and tells it', () => {
+    const run = simulate(kettle({ actions: [vents(10, 0.5, 0.5), vents(0, 1, 1)] }));
+    expect(run.happened.map((a) => a.atMin)).toEqual([0, 10]);
+    expect(run.minutes).toHaveLength(301);
+    for (const series of [run.pitC, run.domeC, run.smoke]) expect(series).toHaveLength(301);
+  });
+});

@@ -101,7 +101,12 @@ export function pitRows(): Row[] {
   rows.push(
     row('T10', 'kettle at 121 C, lid off 90 s', COMMON, [
       { what: 'grate falls to C', value: fell, low: -Infinity, high: 75 },
-      { what: 'back within 5 C after min', value: back < 0 ? null : back - 241.5, low: 8, high: 25 },
+      {
+        what: 'back within 5 C after min',
+        value: back < 0 ? null : back - 241.5,
+        low: 8,
+        high: 25,
+      },
     ]),
   );
   rows.push(

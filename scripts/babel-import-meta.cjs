@@ -4,7 +4,8 @@ module.exports = ({ types: t, template }) => ({
     MetaProperty(path) {
       if (path.node.meta.name !== 'import') return;
       path.replaceWith(
-        template.expression.ast`({ url: require('url').pathToFileURL(__filename).href, dirname: __dirname })`,
+        template.expression
+          .ast`({ url: require('url').pathToFileURL(__filename).href, dirname: __dirname })`,
       );
       void t;
     },

@@ -26,7 +26,9 @@ for (const file of files(path.join(app, 'dist'))) {
   total += kb;
   process.stdout.write(`${kb.toFixed(1).padStart(8)} kB  ${path.relative(app, file)}\n`);
 }
-process.stdout.write(`${total.toFixed(1).padStart(8)} kB  first load, gzip (budget ${BUDGET_KB} kB)\n`);
+process.stdout.write(
+  `${total.toFixed(1).padStart(8)} kB  first load, gzip (budget ${BUDGET_KB} kB)\n`,
+);
 if (total > BUDGET_KB) {
   process.stderr.write(`The first load is over its budget of ${BUDGET_KB} kB.\n`);
   process.exit(1);

@@ -7,6 +7,10 @@ install(true);
 const result = spawnSync(
   process.execPath,
   ['--import', 'tsx', `${root}/apps/cli/src/main.ts`, ...process.argv.slice(2)],
-  { cwd: root, env: { ...quietEnv(), OSTRIN_CWD: process.env.INIT_CWD ?? process.cwd() }, stdio: 'inherit' },
+  {
+    cwd: root,
+    env: { ...quietEnv(), OSTRIN_CWD: process.env.INIT_CWD ?? process.cwd() },
+    stdio: 'inherit',
+  },
 );
 process.exit(result.status ?? 1);

@@ -56,7 +56,9 @@ function stamp(name, value) {
 export function install(quiet = false) {
   const [major, minor] = process.versions.node.split('.').map(Number);
   if (major < 20 || (major === 20 && minor < 19)) {
-    process.stderr.write(`Ostrin needs Node.js 20.19.4 or newer; this is ${process.versions.node}.\n`);
+    process.stderr.write(
+      `Ostrin needs Node.js 20.19.4 or newer; this is ${process.versions.node}.\n`,
+    );
     process.exit(1);
   }
   const lock = digest(readFileSync(path.join(root, 'package-lock.json')) + process.version);

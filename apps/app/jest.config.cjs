@@ -1,7 +1,7 @@
 /** @type {import('jest').Config} */
 module.exports = {
   displayName: 'app',
-  preset: 'jest-expo/web',
+  preset: 'jest-expo',
   rootDir: __dirname,
   testMatch: ['<rootDir>/test/**/*.test.ts?(x)'],
   setupFiles: ['<rootDir>/test/setup.ts'],

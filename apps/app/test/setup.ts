@@ -1,7 +1,14 @@
-/** What the browser has and the test's DOM lacks. */
+/** What the browser has and the test's world lacks. */
 import 'reflect-metadata';
 import { webcrypto } from 'node:crypto';
 
-if (!globalThis.crypto?.randomUUID) {
-  Object.defineProperty(globalThis, 'crypto', { value: webcrypto, configurable: true });
-}
+const globals = globalThis as unknown as Record<string, unknown>;
+if (!globalThis.crypto?.randomUUID) globals.crypto = webcrypto;
+const kept = new Map<string, string>();
+globals.localStorage ??= {
+  getItem: (k: string) => kept.get(k) ?? null,
+  setItem: (k: string, v: string) => void kept.set(k, v),
+  removeItem: (k: string) => void kept.delete(k),
+};
+globals.addEventListener ??= () => undefined;
+globals.removeEventListener ??= () => undefined;

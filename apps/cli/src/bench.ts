@@ -74,7 +74,10 @@ function medianMs(work: () => unknown, now: () => number, rounds = ROUNDS): numb
     work();
     times.push(now() - began);
   }
-  return quantile(times.sort((a, b) => a - b), 0.5);
+  return quantile(
+    times.sort((a, b) => a - b),
+    0.5,
+  );
 }
 
 /** All timings, ms (median), and as multiples of the kernel. */
@@ -96,8 +99,6 @@ export function bench(now: () => number) {
   return {
     ostrin: 'bench/1',
     medianMs: Object.fromEntries(Object.entries(ms).map(([k, v]) => [k, round(v)])),
-    timesKernel: Object.fromEntries(
-      Object.entries(ms).map(([k, v]) => [k, round(v / kernelMs)]),
-    ),
+    timesKernel: Object.fromEntries(Object.entries(ms).map(([k, v]) => [k, round(v / kernelMs)])),
   };
 }

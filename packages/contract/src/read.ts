@@ -82,7 +82,8 @@ export function readRequest(plain: unknown): Checked<Request> {
 function planProblems(dto: PlanDto, field: string): FieldProblem[] {
   const problems: FieldProblem[] = [];
   const one = (list: unknown[], name: string): void => {
-    if (list.length !== 1) problems.push({ field: `${field}.${name}`, message: 'must have one entry' });
+    if (list.length !== 1)
+      problems.push({ field: `${field}.${name}`, message: 'must have one entry' });
   };
   one(dto.scenarios, 'scenarios');
   one(dto.fires, 'fires');
@@ -117,18 +118,15 @@ export function readEntries(plain: unknown, existing: readonly Entry[]): Checked
   return followLog(plainOf<Entry[]>(checked.value.entries), existing, 'entries');
 }
 
-function followLog(
-  entries: Entry[],
-  existing: readonly Entry[],
-  field: string,
-): Checked<Entry[]> {
+function followLog(entries: Entry[], existing: readonly Entry[], field: string): Checked<Entry[]> {
   const known = [...existing];
   const ids = new Set(known.map((e) => e.id));
   const problems: FieldProblem[] = [];
   entries.forEach((e, i) => {
     if (ids.has(e.id)) return;
     const problem = entryProblem(known, e);
-    if (problem) problems.push({ field: `${field}[${i}].${problem.field}`, message: problem.message });
+    if (problem)
+      problems.push({ field: `${field}[${i}].${problem.field}`, message: problem.message });
     if (e.kind === 'act' && e.action.do === 'add-fuel' && !(e.action.pieces > 0)) {
       problems.push({
         field: `${field}[${i}].action.pieces`,

@@ -3,14 +3,7 @@ import 'reflect-metadata';
 import { CHARCOALS, CUTS, NOT_YET_CUTS, WOODS, type Request } from '@ostrin/core';
 import { Equals, IsIn, IsInt, IsOptional, IsString, Length, Max, Min } from 'class-validator';
 import { InRange, Known, LocalTime, Nested, NestedList, Zone } from './rules';
-import {
-  CookerDto,
-  DoneDto,
-  NOT_YET_ARRANGEMENTS,
-  RestDto,
-  WeatherDto,
-  WrapDto,
-} from './scenario';
+import { CookerDto, DoneDto, NOT_YET_ARRANGEMENTS, RestDto, WeatherDto, WrapDto } from './scenario';
 
 export class RequestFireDto {
   @Known(Object.keys(CHARCOALS), ['lump', 'splits']) fuel!: keyof typeof CHARCOALS;
@@ -65,5 +58,4 @@ export class RequestDto {
 }
 
 /** A checked document as the planner takes it: plain, without class instances. */
-export const toRequest = (dto: RequestDto): Request =>
-  JSON.parse(JSON.stringify(dto)) as Request;
+export const toRequest = (dto: RequestDto): Request => JSON.parse(JSON.stringify(dto)) as Request;

@@ -39,7 +39,10 @@ export const InRange = (low: number, high: number): PropertyDecorator =>
   );
 
 /** A name from a catalogue; names we know but cannot compute yet say so. */
-export const Known = (known: readonly string[], notYet: readonly string[] = []): PropertyDecorator =>
+export const Known = (
+  known: readonly string[],
+  notYet: readonly string[] = [],
+): PropertyDecorator =>
   rule(
     'known',
     (v) => typeof v === 'string' && known.includes(v),
@@ -83,7 +86,9 @@ export const NestedList = (type: () => ClassConstructor<object>, most: number): 
     ),
     rule(
       'objects',
-      (v) => !Array.isArray(v) || v.every((x) => typeof x === 'object' && x !== null && !Array.isArray(x)),
+      (v) =>
+        !Array.isArray(v) ||
+        v.every((x) => typeof x === 'object' && x !== null && !Array.isArray(x)),
       'every entry must be an object',
     ),
     ValidateNested({ each: true }),
@@ -96,7 +101,11 @@ export const ObjectOrList = (): PropertyDecorator =>
     'objectOrList',
     (v) => {
       const list = Array.isArray(v) ? v : [v];
-      return list.length > 0 && list.length <= 100 && list.every((x) => typeof x === 'object' && x !== null);
+      return (
+        list.length > 0 &&
+        list.length <= 100 &&
+        list.every((x) => typeof x === 'object' && x !== null)
+      );
     },
     'must be an object or a list of 1 to 100 of them',
   );
@@ -105,8 +114,7 @@ export const ObjectOrList = (): PropertyDecorator =>
 export const Series = (most: number): PropertyDecorator =>
   rule(
     'series',
-    (v) =>
-      Array.isArray(v) && v.length <= most && v.every((x) => x === null || Number.isFinite(x)),
+    (v) => Array.isArray(v) && v.length <= most && v.every((x) => x === null || Number.isFinite(x)),
     `must be a list of at most ${most} numbers or nulls`,
   );
 

@@ -27,7 +27,14 @@ import {
 import { ActionDto, ACTIONS } from './actions';
 import { ExactlyOne, InRange, Known, Nested, NestedList, ObjectOrList } from './rules';
 
-export const NOT_YET_ARRANGEMENTS = ['side-basket', 'crescent', 'bowl', 'ring', 'coal-bed', 'hopper'];
+export const NOT_YET_ARRANGEMENTS = [
+  'side-basket',
+  'crescent',
+  'bowl',
+  'ring',
+  'coal-bed',
+  'hopper',
+];
 export const NOT_YET_WRAPS = ['boat', 'pan'];
 export const NOT_YET_RESTS = ['tented', 'warmer', 'oven'];
 export const REST_PLACES = ['open', 'counter', 'cool-box'];
@@ -70,7 +77,8 @@ export class FireDto {
   @InRange(10, 350) arcDegrees!: number;
   @IsOptional() @InRange(0, 400) litPieces?: number;
   @IsOptional() @InRange(0, 10) litMassKg?: number;
-  @IsOptional() @Equals(0, { message: 'must be 0: time counts from lighting' }) litAtMin: number = 0;
+  @IsOptional() @Equals(0, { message: 'must be 0: time counts from lighting' }) litAtMin: number =
+    0;
   @IsOptional() @NestedList(() => ChunkDto, 40) woodChunks: ChunkDto[] = [];
 }
 
@@ -142,7 +150,8 @@ export class ScenarioDto {
   @Equals('scenario/1', { message: 'must be "scenario/1"' }) ostrin!: 'scenario/1';
   @Nested(() => CookerDto) cooker!: CookerDto;
   @IsOptional() @Nested(() => FireDto) fire?: FireDto;
-  @ObjectOrList() @ValidateNested({ each: true }) @Type(() => WeatherDto) weather!: WeatherDto | WeatherDto[];
+  @ObjectOrList() @ValidateNested({ each: true }) @Type(() => WeatherDto) weather!:
+    WeatherDto | WeatherDto[];
   @Nested(() => ControlDto) control!: ControlDto;
   @IsOptional()
   @IsArray({ message: 'must be a list' })

@@ -53,7 +53,9 @@ describe('scenario/1', () => {
     const fire = { ...s.fire!, litPieces: undefined, litMassKg: 0.26 };
     const read = readScenario({ ...s, fire });
     expect(read.ok && read.value.fire!.litPieces).toBeCloseTo(10);
-    expect(read.ok && read.value.actions[0]).toMatchObject({ pieces: expect.closeTo(10) as number });
+    expect(read.ok && read.value.actions[0]).toMatchObject({
+      pieces: expect.closeTo(10) as number,
+    });
   });
 
   it('names every field that is wrong, at once', () => {
@@ -87,18 +89,32 @@ describe('scenario/1', () => {
   });
 
   it('checks what spans fields', () => {
-    const meats = [{ id: 'a', cut: 'mutton-shoulder', massKg: 2.5, startC: 4, wrap: { with: 'foil' } }];
+    const meats = [
+      { id: 'a', cut: 'mutton-shoulder', massKg: 2.5, startC: 4, wrap: { with: 'foil' } },
+    ];
     expect(
       fields(
         readScenario({
           ...kettle(),
           meats: [...meats, ...meats],
-          actions: [{ atMin: 1, do: 'meat-on', meat: 'b' }, { atMin: 1, do: 'add-fuel', fuel: 'briquette' }],
+          actions: [
+            { atMin: 1, do: 'meat-on', meat: 'b' },
+            { atMin: 1, do: 'add-fuel', fuel: 'briquette' },
+          ],
         }),
       ),
-    ).toEqual(expect.arrayContaining(['meats[1].id', 'meats[0].wrap.when', 'actions[0].meat', 'actions[1].pieces']));
+    ).toEqual(
+      expect.arrayContaining([
+        'meats[1].id',
+        'meats[0].wrap.when',
+        'actions[0].meat',
+        'actions[1].pieces',
+      ]),
+    );
     expect(fields(readScenario({ ...kettle(), fire: undefined }))).toContain('fire');
-    expect(fields(readScenario({ ...kettle(), fire: undefined, control: { mode: 'held' } }))).toContain('control.schedule');
+    expect(
+      fields(readScenario({ ...kettle(), fire: undefined, control: { mode: 'held' } })),
+    ).toContain('control.schedule');
     expect(fields(readScenario({ ...kettle(), weather: [] }))).toContain('weather');
   });
 
@@ -127,15 +143,24 @@ describe('request/1', () => {
   it('reads a wish and refuses a nonsense one', () => {
     const plain = JSON.parse(JSON.stringify(request())) as unknown;
     expect(readRequest(plain)).toEqual({ ok: true, value: plain });
-    const bad = request({ people: 0, serveAt: '2027-02-30T18:00', timeZone: 'Moon/Base', pits: [] });
-    expect(fields(readRequest(bad))).toEqual(expect.arrayContaining(['people', 'serveAt', 'timeZone']));
+    const bad = request({
+      people: 0,
+      serveAt: '2027-02-30T18:00',
+      timeZone: 'Moon/Base',
+      pits: [],
+    });
+    expect(fields(readRequest(bad))).toEqual(
+      expect.arrayContaining(['people', 'serveAt', 'timeZone']),
+    );
     expect(fields(readRequest({ ...request(), pits: [] }))).toContain('pits');
   });
 });
 
 describe('entries and cooks', () => {
   it('takes a cook to begin, with its whole plan', () => {
-    const body = JSON.parse(JSON.stringify({ name: 'Lunch', pitName: 'the Bosun', plan: made })) as {
+    const body = JSON.parse(
+      JSON.stringify({ name: 'Lunch', pitName: 'the Bosun', plan: made }),
+    ) as {
       plan: { scenarios: unknown[]; jobs: { atMin: unknown }[] };
     };
     expect(readNewCook(body).ok).toBe(true);
@@ -148,7 +173,9 @@ describe('entries and cooks', () => {
     const id = randomUUID();
     const note = { id, at: start, kind: 'note', text: 'windy' };
     expect(readEntries({ entries: [note] }, []).ok).toBe(true);
-    expect(fields(readEntries({ entries: [{ ...note, text: '' }] }, []))).toContain('entries[0].text');
+    expect(fields(readEntries({ entries: [{ ...note, text: '' }] }, []))).toContain(
+      'entries[0].text',
+    );
     expect(fields(readEntries({ entries: [{ ...note, id: 'x', at: 1.5 }] }, []))).toEqual(
       expect.arrayContaining(['entries[0].id', 'entries[0].at']),
     );
@@ -163,16 +190,27 @@ describe('entries and cooks', () => {
       pitC: fc.option(fc.integer({ min: -200, max: 3000 }).map((v) => v / 10)),
       coreC: fc.option(fc.integer({ min: 0, max: 990 }).map((v) => v / 10)),
     });
-    const text = fc.string({ minLength: 1, maxLength: 60, unit: 'grapheme' }).filter((t) => t.length <= 200);
+    const text = fc
+      .string({ minLength: 1, maxLength: 60, unit: 'grapheme' })
+      .filter((t) => t.length <= 200);
     fc.assert(
-      fc.property(fc.array(reading, { maxLength: 30 }), fc.array(text, { maxLength: 6 }), (list, notes) => {
-        const doc = cook(
-          notes.map((t, i) => ({ id: randomUUID(), at: start + i * 1000, kind: 'note', text: t })),
-          list.map((r, i) => ({ at: start + i * 30_000, ...r })),
-        );
-        const back = cookFromCsv(actionsCsv(doc), readingsCsv(doc.readings));
-        expect(back).toEqual({ ok: true, value: JSON.parse(JSON.stringify(doc)) });
-      }),
+      fc.property(
+        fc.array(reading, { maxLength: 30 }),
+        fc.array(text, { maxLength: 6 }),
+        (list, notes) => {
+          const doc = cook(
+            notes.map((t, i) => ({
+              id: randomUUID(),
+              at: start + i * 1000,
+              kind: 'note',
+              text: t,
+            })),
+            list.map((r, i) => ({ at: start + i * 30_000, ...r })),
+          );
+          const back = cookFromCsv(actionsCsv(doc), readingsCsv(doc.readings));
+          expect(back).toEqual({ ok: true, value: JSON.parse(JSON.stringify(doc)) });
+        },
+      ),
       { numRuns: 30 },
     );
   });

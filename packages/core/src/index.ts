@@ -24,7 +24,7 @@ export * from './plan/types';
 export * from './plan/amount';
 export { plan, planning, type PlanOptions } from './plan/plan';
 export { drawMeat } from './plan/ensemble';
-export { ventWords, settledC } from './plan/vents';
+export { ventLadder, ventWords, settledC } from './plan/vents';
 export * from './tend/log';
 export * from './tend/forecast';
 export * from './tend/diagnose';

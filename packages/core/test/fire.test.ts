@@ -18,7 +18,12 @@ describe('the snake', () => {
         fc.integer({ min: 20, max: LONGEST_ARC }),
         fc.array(fc.double({ min: -0.3, max: 0.5, noNaN: true }), { maxLength: 20 }),
         (arcDegrees, moves) => {
-          const snake = createSnake({ side: 2, layers: 2, arcDegrees }, CHARCOALS.briquette, 0.57, 8);
+          const snake = createSnake(
+            { side: 2, layers: 2, arcDegrees },
+            CHARCOALS.briquette,
+            0.57,
+            8,
+          );
           const all = snake.unlitKg() + snake.litKg;
           let lit = snake.litKg;
           for (const m of moves) lit += snake.advance(m);
@@ -30,7 +35,12 @@ describe('the snake', () => {
   });
 
   it('is not changed by a copy', () => {
-    const snake = createSnake({ side: 2, layers: 1, arcDegrees: 200 }, CHARCOALS.briquette, 0.57, 8);
+    const snake = createSnake(
+      { side: 2, layers: 1, arcDegrees: 200 },
+      CHARCOALS.briquette,
+      0.57,
+      8,
+    );
     const before = snake.unlitKg();
     snake.clone().advance(0.4);
     expect(snake.unlitKg()).toBe(before);
@@ -50,11 +60,19 @@ describe('the kettle', () => {
     const warm = simulate(kettle());
     const cold = simulate(
       kettle({
-        weather: { airC: -8, windMps: 1, relativeHumidityFraction: 0.6, altitudeM: 0, rainMmPerH: 0 },
+        weather: {
+          airC: -8,
+          windMps: 1,
+          relativeHumidityFraction: 0.6,
+          altitudeM: 0,
+          rainMmPerH: 0,
+        },
       }),
     );
     expect(settledC(cold.pitC, 1)).toBeLessThan(settledC(warm.pitC, 1));
-    const shut = simulate(kettle({ actions: [vents(0, 1, 1), vents(15, 0.25, 0.5), vents(120, 0, 0)], untilMin: 600 }));
+    const shut = simulate(
+      kettle({ actions: [vents(0, 1, 1), vents(15, 0.25, 0.5), vents(120, 0, 0)], untilMin: 600 }),
+    );
     const open = simulate(kettle({ untilMin: 600 }));
     expect(shut.fuel.leftKg).toBeGreaterThan(open.fuel.leftKg + 0.3);
   });
@@ -103,8 +121,17 @@ describe('the kettle', () => {
     const fraction = fc.double({ min: 0, max: 1, noNaN: true });
     const atMin = fc.double({ min: 0, max: 420, noNaN: true });
     const action: fc.Arbitrary<Action> = fc.oneof(
-      fc.record({ atMin, do: fc.constant('set-vents' as const), intakeFraction: fraction, exhaustFraction: fraction }),
-      fc.record({ atMin, do: fc.constant('lid-open' as const), seconds: fc.integer({ min: 1, max: 1200 }) }),
+      fc.record({
+        atMin,
+        do: fc.constant('set-vents' as const),
+        intakeFraction: fraction,
+        exhaustFraction: fraction,
+      }),
+      fc.record({
+        atMin,
+        do: fc.constant('lid-open' as const),
+        seconds: fc.integer({ min: 1, max: 1200 }),
+      }),
       fc.record({
         atMin,
         do: fc.constant('add-fuel' as const),
@@ -131,7 +158,13 @@ describe('the kettle', () => {
           const run = simulate(
             kettle({
               cooker: { preset: 'kettle-57', overrides: { leakCm2 } },
-              weather: { airC, windMps, relativeHumidityFraction: 0.7, altitudeM: 300, rainMmPerH: 2 },
+              weather: {
+                airC,
+                windMps,
+                relativeHumidityFraction: 0.7,
+                altitudeM: 300,
+                rainMmPerH: 2,
+              },
               actions,
               meats: [{ id: 'a', cut: 'mutton-shoulder', massKg: 2.5, count: 2, startC: 4 }],
               untilMin: 480,

@@ -19,11 +19,15 @@ describe('a shoulder', () => {
 
   it('is never faster when thicker', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 60, max: 120 }), fc.integer({ min: 3, max: 30 }), (mm, more) => {
-        const thin = minutesTo(meat(121, { thicknessMm: mm }), 60);
-        const thick = minutesTo(meat(121, { thicknessMm: mm + more }), 60);
-        expect(thick).toBeGreaterThanOrEqual(thin);
-      }),
+      fc.property(
+        fc.integer({ min: 60, max: 120 }),
+        fc.integer({ min: 3, max: 30 }),
+        (mm, more) => {
+          const thin = minutesTo(meat(121, { thicknessMm: mm }), 60);
+          const thick = minutesTo(meat(121, { thicknessMm: mm + more }), 60);
+          expect(thick).toBeGreaterThanOrEqual(thin);
+        },
+      ),
       { numRuns: 12 },
     );
   });
@@ -39,8 +43,13 @@ describe('a shoulder', () => {
 
   it('stalls longer in dry air than in humid air', () => {
     const dry = held(114);
-    const humid = { ...dry, control: { ...dry.control, pitHumidity: { dewPointC: 60 } } } as typeof dry;
-    expect(minutesTo(simulate(humid).meats[0]!, 75)).toBeLessThan(minutesTo(simulate(dry).meats[0]!, 75));
+    const humid = {
+      ...dry,
+      control: { ...dry.control, pitHumidity: { dewPointC: 60 } },
+    } as typeof dry;
+    expect(minutesTo(simulate(humid).meats[0]!, 75)).toBeLessThan(
+      minutesTo(simulate(dry).meats[0]!, 75),
+    );
   });
 
   it('follows its wrap rule, is done, rests and comes to no harm', () => {
@@ -65,7 +74,9 @@ describe('a shoulder', () => {
   });
 
   it('wraps by the stall and by the bark where asked to', () => {
-    expect(meat(114, { wrap: { with: 'foil', when: { stalled: true } } }).wrappedAtMin).not.toBeNull();
+    expect(
+      meat(114, { wrap: { with: 'foil', when: { stalled: true } } }).wrappedAtMin,
+    ).not.toBeNull();
     const m = meat(121, { wrap: { with: 'foil', when: { barkSet: true } } });
     expect(m.bark[m.wrappedAtMin!]).toBe(1);
   });
@@ -80,7 +91,14 @@ describe('a shoulder', () => {
         (airC, humidity, wrap, dt) => {
           const piece = createPiece(cutOf('mutton-shoulder'), 2.5, 4);
           piece.wrap = wrap;
-          const air = { airC, wallC: airC - 8, humidity, airSpeedMps: 0.3, draughtKgPerS: 2e-3, pressurePa: 101325 };
+          const air = {
+            airC,
+            wallC: airC - 8,
+            humidity,
+            airSpeedMps: 0.3,
+            draughtKgPerS: 2e-3,
+            pressurePa: 101325,
+          };
           for (let s = 0; s < 4 * 3600; s += dt) stepPiece(piece, air, dt);
           expect(Math.abs(waterResidualKg(piece))).toBeLessThan(1e-9);
           expect(pieceKg(piece)).toBeGreaterThan(0.5);
@@ -94,7 +112,14 @@ describe('a shoulder', () => {
 
   it('sits near the wet bulb while its face is wet', () => {
     const piece = createPiece({ ...cutOf('mutton-shoulder'), cap: 0 }, 2.5, 30);
-    const air = { airC: 60, wallC: 60, humidity: 0.03, airSpeedMps: 3, draughtKgPerS: Infinity, pressurePa: 101325 };
+    const air = {
+      airC: 60,
+      wallC: 60,
+      humidity: 0.03,
+      airSpeedMps: 3,
+      draughtKgPerS: Infinity,
+      pressurePa: 101325,
+    };
     piece.filmKg = 0.05 * piece.faceM2;
     stepPiece(piece, air, 1);
     for (let i = 0; i < 5; i++) stepPiece(piece, air, 1);
@@ -104,7 +129,14 @@ describe('a shoulder', () => {
   it('hardly changes when its step is halved', () => {
     const run = (dt: number): number => {
       const piece = createPiece(cutOf('pork-shoulder'), 3.8, 4);
-      const air = { airC: 121, wallC: 113, humidity: 0.02, airSpeedMps: 0.3, draughtKgPerS: 5e-3, pressurePa: 101325 };
+      const air = {
+        airC: 121,
+        wallC: 113,
+        humidity: 0.02,
+        airSpeedMps: 0.3,
+        draughtKgPerS: 5e-3,
+        pressurePa: 101325,
+      };
       let s = 0;
       while (piece.tempC[0]! < 70 && s < 60000) {
         stepPiece(piece, air, dt);
@@ -116,7 +148,9 @@ describe('a shoulder', () => {
   });
 
   it('is thicker when heavier', () => {
-    expect(thicknessMm(cutOf('mutton-shoulder'), 3)).toBeGreaterThan(thicknessMm(cutOf('mutton-shoulder'), 2));
+    expect(thicknessMm(cutOf('mutton-shoulder'), 3)).toBeGreaterThan(
+      thicknessMm(cutOf('mutton-shoulder'), 2),
+    );
     expect(() => cutOf('shoe')).toThrow(/shoe/);
   });
 });

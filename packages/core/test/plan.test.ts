@@ -22,7 +22,14 @@ describe('a plan', () => {
   const p = quick();
 
   it('puts its times in order and is ready before serving', () => {
-    const times = [p.lightAt, p.meatOnAt[0]!, p.ready[0]!.p10, p.ready[0]!.p50, p.ready[0]!.p90, p.serveAt];
+    const times = [
+      p.lightAt,
+      p.meatOnAt[0]!,
+      p.ready[0]!.p10,
+      p.ready[0]!.p50,
+      p.ready[0]!.p90,
+      p.serveAt,
+    ];
     expect([...times].sort()).toEqual(times);
     expect(p.problems).toEqual([]);
     expect(p.restAvailableMin[0]).toBeGreaterThanOrEqual(55);

@@ -45,7 +45,13 @@ describe('units', () => {
     expect(massWords(2.5, F_LB)).toBe('5.5 lb');
     expect(smallMassWords(60, F_LB)).toBe('2 oz');
     expect(countWords(1, 'person', 'people')).toBe('1 person');
-    expect([0, 59, 60, 170, 125.6].map(spanOfTime)).toEqual(['0 min', '59 min', '1 h', '2 h 50', '2 h 06']);
+    expect([0, 59, 60, 170, 125.6].map(spanOfTime)).toEqual([
+      '0 min',
+      '59 min',
+      '1 h',
+      '2 h 50',
+      '2 h 06',
+    ]);
   });
 });
 
@@ -91,7 +97,12 @@ describe('clocks', () => {
   const zone = 'Europe/Ljubljana';
 
   it('turns a wall clock there and back, whatever the season', () => {
-    for (const local of ['2027-01-15T08:00', '2027-07-15T23:45', '2028-02-29T12:00', '2027-03-28T05:00']) {
+    for (const local of [
+      '2027-01-15T08:00',
+      '2027-07-15T23:45',
+      '2028-02-29T12:00',
+      '2027-03-28T05:00',
+    ]) {
       expect(localOf(epochOf(local, zone), zone)).toBe(local);
     }
     expect(epochOf('2027-07-15T12:00', zone)).toBe(Date.UTC(2027, 6, 15, 10));

@@ -25,22 +25,34 @@ const NOTE: Entry = { id: 'note', at: T0 + 70 * MIN, kind: 'note', text: 'windy'
 describe('the log', () => {
   it('folds undo and corrections, in whatever order they arrive', () => {
     const undo: Entry = { id: 'u', at: T0 + 80 * MIN, kind: 'undo', target: 'note' };
-    const move: Entry = { id: 'm', at: T0 + 81 * MIN, kind: 'retime', target: 'lid', to: T0 + 50 * MIN };
+    const move: Entry = {
+      id: 'm',
+      at: T0 + 81 * MIN,
+      kind: 'retime',
+      target: 'lid',
+      to: T0 + 50 * MIN,
+    };
     fc.assert(
-      fc.property(fc.shuffledSubarray([LIT, LID, NOTE, undo, move], { minLength: 5 }), (entries) => {
-        const log = foldLog(entries);
-        expect(log.lines.map((l) => l.id)).toEqual(['lit', 'lid']);
-        expect(log.lines[1]).toMatchObject({ at: T0 + 50 * MIN, corrected: true });
-        expect(log.finishedAt).toBeNull();
-        expect([...log.jobsDone]).toEqual(['light']);
-      }),
+      fc.property(
+        fc.shuffledSubarray([LIT, LID, NOTE, undo, move], { minLength: 5 }),
+        (entries) => {
+          const log = foldLog(entries);
+          expect(log.lines.map((l) => l.id)).toEqual(['lit', 'lid']);
+          expect(log.lines[1]).toMatchObject({ at: T0 + 50 * MIN, corrected: true });
+          expect(log.finishedAt).toBeNull();
+          expect([...log.jobsDone]).toEqual(['light']);
+        },
+      ),
     );
   });
 
   it('takes a correction back when that is undone', () => {
     const move: Entry = { id: 'm', at: T0, kind: 'retime', target: 'lid', to: T0 };
     const back: Entry = { id: 'b', at: T0, kind: 'undo', target: 'm' };
-    expect(foldLog([LIT, LID, move, back]).lines[1]).toMatchObject({ at: LID.at, corrected: false });
+    expect(foldLog([LIT, LID, move, back]).lines[1]).toMatchObject({
+      at: LID.at,
+      corrected: false,
+    });
   });
 
   it('counts minutes from the lighting', () => {
@@ -60,15 +72,23 @@ describe('the log', () => {
     expect(entryProblem([undo('lit')], undo('x'))).toMatchObject({ field: 'target' });
     const finish: Entry = { id: 'f', at: T0, kind: 'finish' };
     expect(foldLog([finish]).finishedAt).toBe(T0);
-    expect(entryProblem([finish], { id: 'r', at: T0, kind: 'retime', target: 'f', to: T0 })).not.toBeNull();
+    expect(
+      entryProblem([finish], { id: 'r', at: T0, kind: 'retime', target: 'f', to: T0 }),
+    ).not.toBeNull();
   });
 });
 
 describe('the diagnosis', () => {
   const series = (from: number, perMin: number) =>
-    Array.from({ length: 40 }, (_, i) => ({ at: T0 + 300 * MIN + i * 30_000, pitC: from + (perMin * i) / 2 }));
+    Array.from({ length: 40 }, (_, i) => ({
+      at: T0 + 300 * MIN + i * 30_000,
+      pitC: from + (perMin * i) / 2,
+    }));
   const at = T0 + 320 * MIN;
-  const old = foldLog([LIT, act('v', 20, { do: 'set-vents', intakeFraction: 0.25, exhaustFraction: 0.5 })]).lines;
+  const old = foldLog([
+    LIT,
+    act('v', 20, { do: 'set-vents', intakeFraction: 0.25, exhaustFraction: 0.5 }),
+  ]).lines;
   const say = (from: number, perMin: number, lines = old, fuel: number | null = 0.5) =>
     diagnose(series(from, perMin), lines, at, T0, 121, 8, fuel);
 
@@ -92,8 +112,13 @@ describe('the diagnosis', () => {
   });
 
   it('waits with advice until there is a fire and a reading', () => {
-    expect(diagnose([], [], at, null, 121, 8, null)).toMatchObject({ trend: 'unlit', changeK: null });
-    expect(diagnose(series(40, 3), foldLog([LIT]).lines, at, T0, 121, 8, 1).trend).toBe('coming-up');
+    expect(diagnose([], [], at, null, 121, 8, null)).toMatchObject({
+      trend: 'unlit',
+      changeK: null,
+    });
+    expect(diagnose(series(40, 3), foldLog([LIT]).lines, at, T0, 121, 8, 1).trend).toBe(
+      'coming-up',
+    );
   });
 });
 
@@ -119,9 +144,19 @@ describe('the forecast', () => {
   });
 
   it('finds the truth when nothing differs, and moves later when the meat is behind', () => {
-    const same = forecast({ ...base, members: 1, pitC: truth.pitC[180]!, coreC: truth.meats[0]!.coreC[180]! });
+    const same = forecast({
+      ...base,
+      members: 1,
+      pitC: truth.pitC[180]!,
+      coreC: truth.meats[0]!.coreC[180]!,
+    });
     expect(Math.abs(same.readyMin![1] - truth.meats[0]!.doneAtMin!)).toBeLessThan(12);
-    const behind = forecast({ ...base, members: 1, pitC: truth.pitC[180]!, coreC: truth.meats[0]!.coreC[180]! - 8 });
+    const behind = forecast({
+      ...base,
+      members: 1,
+      pitC: truth.pitC[180]!,
+      coreC: truth.meats[0]!.coreC[180]! - 8,
+    });
     expect(behind.readyMin![1]).toBeGreaterThan(same.readyMin![1] + 20);
     expect(behind.coreOffK).toBeCloseTo(-8, 0);
   });
@@ -151,7 +186,11 @@ describe('the summary', () => {
     expect(s.minutesAbove).toBeGreaterThan(150);
     expect(s.fuelKg).toBeCloseTo(p.fires[0]!.massKg + 0.26, 6);
     expect(s.off.actual).toBe(T0 + 400 * MIN);
-    expect(summarise(p, foldLog([]), [])).toMatchObject({ inBandFraction: null, averageC: null, fuelKg: 0 });
+    expect(summarise(p, foldLog([]), [])).toMatchObject({
+      inBandFraction: null,
+      averageC: null,
+      fuelKg: 0,
+    });
   });
 });
 

@@ -28,7 +28,12 @@ function answer(id: number, work: () => FromWorker['result']): void {
 
 const breathe = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
 
-async function runPlan(id: number, request: Request, nowMs: number, members: number): Promise<void> {
+async function runPlan(
+  id: number,
+  request: Request,
+  nowMs: number,
+  members: number,
+): Promise<void> {
   await breathe();
   try {
     const rough = await follow(id, planning(request, { nowMs, members: 1 }), 0, 0.25);

@@ -8,9 +8,10 @@ export class Refused extends Error {
     readonly problem: ProblemDetails,
   ) {
     super(
-      [problem.title, ...(problem.errors ?? []).slice(0, 4).map((e) => `${e.field} ${e.message}`.trim())].join(
-        '. ',
-      ),
+      [
+        problem.title,
+        ...(problem.errors ?? []).slice(0, 4).map((e) => `${e.field} ${e.message}`.trim()),
+      ].join('. '),
     );
   }
 }

@@ -14,7 +14,10 @@ export interface Pit {
 }
 
 export const queryClient = new QueryClient({
-  defaultOptions: { queries: { retry: 1, staleTime: 5_000, networkMode: 'always' }, mutations: { networkMode: 'always' } },
+  defaultOptions: {
+    queries: { retry: 1, staleTime: 5_000, networkMode: 'always' },
+    mutations: { networkMode: 'always' },
+  },
 });
 
 export const usePits = () =>
@@ -47,7 +50,8 @@ export function useStartCook() {
 export function useImport() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (body: unknown) => call<{ id: string; already: boolean }>(ROUTES.imports, 'POST', body),
+    mutationFn: (body: unknown) =>
+      call<{ id: string; already: boolean }>(ROUTES.imports, 'POST', body),
     onSuccess: () => client.invalidateQueries({ queryKey: ['cooks'] }),
   });
 }

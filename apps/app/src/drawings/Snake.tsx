@@ -67,7 +67,14 @@ export function SnakeDrawing({ fire, diameterM, cut, massKg, pieces, size }: Pro
       role="img"
       aria-label={`Snake from above: ${fire.pieces} briquettes over ${Math.round(fire.arcDegrees)} degrees, ${fire.litPieces} lit, ${fire.woodChunks.length} chunks of wood`}
     >
-      <Circle cx={centre} cy={centre} r={(diameterM / 2) * m} fill={theme.sheet} stroke={theme.ink} strokeWidth={2.5} />
+      <Circle
+        cx={centre}
+        cy={centre}
+        r={(diameterM / 2) * m}
+        fill={theme.sheet}
+        stroke={theme.ink}
+        strokeWidth={2.5}
+      />
       <Circle
         cx={centre}
         cy={centre}

@@ -7,7 +7,14 @@ import { useTheme } from '../ui/theme';
 const SLOTS = 4;
 const SLOT_DEG = 44;
 
-const wedge = (cx: number, cy: number, r0: number, r1: number, from: number, to: number): string => {
+const wedge = (
+  cx: number,
+  cy: number,
+  r0: number,
+  r1: number,
+  from: number,
+  to: number,
+): string => {
   const p = (r: number, deg: number): string => {
     const a = ((deg - 90) * Math.PI) / 180;
     return `${(cx + r * Math.cos(a)).toFixed(2)} ${(cy + r * Math.sin(a)).toFixed(2)}`;
@@ -16,7 +23,15 @@ const wedge = (cx: number, cy: number, r0: number, r1: number, from: number, to:
 };
 
 /** One vent with its name and setting below. */
-export function Vent({ name, fraction, size = 76 }: { name: string; fraction: number; size?: number }) {
+export function Vent({
+  name,
+  fraction,
+  size = 76,
+}: {
+  name: string;
+  fraction: number;
+  size?: number;
+}) {
   const theme = useTheme();
   const c = size / 2;
   return (

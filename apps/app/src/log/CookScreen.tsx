@@ -57,7 +57,9 @@ function Cook({ cook }: { cook: CookView }) {
   const figures = useMemo(() => summarise(cook.plan, log, cook.readings), [cook, log]);
   const zone = cook.plan.request.timeZone;
   const from = Math.min(cook.readings[0]?.at ?? cook.startMs, cook.startMs) - 10 * MINUTE_MS;
-  const to = Math.max(cook.readings.at(-1)?.at ?? 0, cook.finishedAt ?? 0, from + 60 * MINUTE_MS) + 10 * MINUTE_MS;
+  const to =
+    Math.max(cook.readings.at(-1)?.at ?? 0, cook.finishedAt ?? 0, from + 60 * MINUTE_MS) +
+    10 * MINUTE_MS;
   const data = stripData({
     plan: cook.plan,
     startMs: cook.startMs,
@@ -101,7 +103,8 @@ function Cook({ cook }: { cook: CookView }) {
   );
 
   function Figures({ figures: f }: { cook: CookView; figures: ReturnType<typeof summarise> }) {
-    const time = (ms: number | null): string => (ms === null ? 'not logged' : clockOf(localOf(ms, zone)));
+    const time = (ms: number | null): string =>
+      ms === null ? 'not logged' : clockOf(localOf(ms, zone));
     const pace = cook.plan.request.pits[0]!.pace;
     const rows: [string, string, string][] = [
       [
@@ -114,7 +117,11 @@ function Cook({ cook }: { cook: CookView }) {
         f.averageC === null ? 'no readings' : temperatureWords(f.averageC, units),
         `target ${temperatureWords(pace.pitC, units)}`,
       ],
-      ['Fuel used', massWords(f.fuelKg, units), `planned ${massWords(cook.plan.fires[0]!.massKg, units)}`],
+      [
+        'Fuel used',
+        massWords(f.fuelKg, units),
+        `planned ${massWords(cook.plan.fires[0]!.massKg, units)}`,
+      ],
       ['Fire lit', time(f.lit.actual), `planned ${time(f.lit.planned)}`],
       ['Meat on', time(f.meatOn.actual), `planned ${time(f.meatOn.planned)}`],
       ['Meat off', time(f.off.actual), `planned ${time(f.off.planned)}`],
@@ -140,7 +147,9 @@ function Cook({ cook }: { cook: CookView }) {
         <Heading>What was done</Heading>
         {foldLog(c.entries).lines.map((l) => (
           <View key={l.id} className="flex-row gap-3 border-b border-rule py-2">
-            <Text className="font-slab-semi text-ink text-[16px] w-[52px]">{clockOf(localOf(l.at, zone))}</Text>
+            <Text className="font-slab-semi text-ink text-[16px] w-[52px]">
+              {clockOf(localOf(l.at, zone))}
+            </Text>
             <Text className="font-sans text-ink text-[16px] leading-[22px] flex-1">
               {lineLabel(l)}
               {l.corrected ? ' (time corrected)' : ''}

@@ -5,7 +5,9 @@ import { useImport } from '../api/queries';
 import { Button } from '../ui/Button';
 
 /** The body to send for the chosen files, or what is wrong with the choice. */
-export async function importBody(files: readonly File[]): Promise<{ body: unknown } | { wrong: string }> {
+export async function importBody(
+  files: readonly File[],
+): Promise<{ body: unknown } | { wrong: string }> {
   const json = files.find((f) => f.name.toLowerCase().endsWith('.json'));
   if (json && files.length === 1) {
     try {
@@ -59,8 +61,11 @@ export function ImportButton() {
           e.target.value = '';
         }}
       />
-      <Button label={bring.isPending ? 'Reading' : 'Bring a cook in'} onPress={() => input.current?.click()} />
-      {wrong ?? bring.error?.message ? (
+      <Button
+        label={bring.isPending ? 'Reading' : 'Bring a cook in'}
+        onPress={() => input.current?.click()}
+      />
+      {(wrong ?? bring.error?.message) ? (
         <Text role="alert" className="font-sans-semi text-ink text-[16px]">
           {wrong ?? bring.error?.message}
         </Text>

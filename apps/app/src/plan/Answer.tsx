@@ -109,7 +109,11 @@ function Jobs({ plan }: { plan: Plan }) {
     <View>
       <Heading>Jobs</Heading>
       {plan.jobs.map((j) => (
-        <View key={j.id} className="flex-row gap-3 border-b border-rule py-2" testID={`job-${j.id}`}>
+        <View
+          key={j.id}
+          className="flex-row gap-3 border-b border-rule py-2"
+          testID={`job-${j.id}`}
+        >
           <Text className="font-slab-semi text-ink text-[18px] w-[52px]">{clockOf(j.at)}</Text>
           <View className="flex-1">
             <Text className="font-sans-semi text-ink text-[16px]">{j.inWords}</Text>

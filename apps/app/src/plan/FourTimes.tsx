@@ -32,12 +32,13 @@ export function FourTimes({ plan, settled, progress }: Props) {
           label={settled ? 'ready, 8 in 10' : 'ready, roughly'}
           value={ready ? `${clockOf(ready.p10)}–${clockOf(ready.p90)}` : '–'}
         />
-        <Cell
-          label="rest"
-          value={plan ? hourSpan(low, high) : '–'}
-        />
+        <Cell label="rest" value={plan ? hourSpan(low, high) : '–'} />
       </View>
-      <View className="h-[3px] mt-2 bg-pad" role="progressbar" aria-valuenow={Math.round(progress * 100)}>
+      <View
+        className="h-[3px] mt-2 bg-pad"
+        role="progressbar"
+        aria-valuenow={Math.round(progress * 100)}
+      >
         {settled ? null : (
           <View className="h-[3px] bg-on-pad" style={{ width: `${Math.round(progress * 100)}%` }} />
         )}

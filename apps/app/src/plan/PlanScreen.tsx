@@ -119,7 +119,15 @@ function Safety() {
 }
 
 /** Begins the cook; says what stands in the way. */
-function StartCook({ plan, ready, pitName }: { plan: Plan | null; ready: boolean; pitName: string }) {
+function StartCook({
+  plan,
+  ready,
+  pitName,
+}: {
+  plan: Plan | null;
+  ready: boolean;
+  pitName: string;
+}) {
   const start = useStartCook();
   const cooks = useCooks();
   // The same wish, pressed twice, is the same cook.

@@ -30,7 +30,9 @@ function Word({ label, says, onPress, after }: WordProps) {
       <View className="border-b-[3px] border-pit">
         <Text className="font-slab-bold text-ink text-[20px] leading-[28px]">{label}</Text>
       </View>
-      {after ? <Text className="font-slab text-ink text-[20px] leading-[28px]">{after}</Text> : null}
+      {after ? (
+        <Text className="font-slab text-ink text-[20px] leading-[28px]">{after}</Text>
+      ) : null}
     </Pressable>
   );
 }
@@ -50,9 +52,17 @@ export function SlipSentence({ pitName, cookerName }: { pitName: string; cookerN
     <View>
       <View className="flex-row flex-wrap items-center gap-x-[6px]" testID="slip">
         <Plain>Feed</Plain>
-        <Word label={countWords(slip.people, 'person', 'people')} says="People" onPress={() => setOpen('people')} />
+        <Word
+          label={countWords(slip.people, 'person', 'people')}
+          says="People"
+          onPress={() => setOpen('people')}
+        />
         <Plain>at</Plain>
-        <Word label={clockAndDay(slip.serveAt)} says="Serving time" onPress={() => setOpen('serveAt')} />
+        <Word
+          label={clockAndDay(slip.serveAt)}
+          says="Serving time"
+          onPress={() => setOpen('serveAt')}
+        />
         <Plain>with</Plain>
         <Word
           label={`${countWords(pieces, CUT.name, CUT.plural)} of ${massWords(slip.massKg, units)}`}
@@ -60,7 +70,11 @@ export function SlipSentence({ pitName, cookerName }: { pitName: string; cookerN
           onPress={() => setOpen('mass')}
         />
         <Plain>{`from ${pitName}, ${cookerName}, on a briquette snake with cherry, held at`}</Plain>
-        <Word label={temperatureWords(slip.pitC, units)} says="Pit" onPress={() => setOpen('pace')} />
+        <Word
+          label={temperatureWords(slip.pitC, units)}
+          says="Pit"
+          onPress={() => setOpen('pace')}
+        />
         <Plain>and</Plain>
         <Word label={wrap} says="Wrap" after="." onPress={() => setOpen('wrap')} />
         <Word

@@ -23,6 +23,7 @@ import {
 import { Button } from '../ui/Button';
 import { Choice, Stepper } from '../ui/Choice';
 import { Sheet } from '../ui/Sheet';
+import { useTick } from '../ui/useTick';
 import { clockOf, dayOf } from '../ui/words';
 
 export type SlipField = 'people' | 'serveAt' | 'mass' | 'pace' | 'wrap' | 'weather';
@@ -85,8 +86,9 @@ function People() {
 function ServeAt() {
   const { serveAt, timeZone, change } = useSlip();
   const ms = epochOf(serveAt, timeZone);
-  const today = localOf(Date.now(), timeZone).slice(0, 10);
-  const last = localOf(Date.now() + DAYS_AHEAD * 1440 * MINUTE_MS, timeZone).slice(0, 10);
+  const now = useTick(60_000);
+  const today = localOf(now, timeZone).slice(0, 10);
+  const last = localOf(now + DAYS_AHEAD * 1440 * MINUTE_MS, timeZone).slice(0, 10);
   // Days are stepped on the calendar and quarters on the clock, so that a clock change keeps the hour.
   const moveDay = (by: number): void => {
     const d = new Date(`${serveAt}:00Z`);

@@ -61,7 +61,10 @@ const NOTHING: Omit<LiveState, 'waiting'> = {
 };
 
 /** The cook's clock now, ms; it stands still while the line is down, as the readings do. */
-export function cookNow(s: Pick<LiveState, 'clock' | 'clockAt' | 'link' | 'lostAt'>, now: number): number {
+export function cookNow(
+  s: Pick<LiveState, 'clock' | 'clockAt' | 'link' | 'lostAt'>,
+  now: number,
+): number {
   if (!s.clock) return 0;
   if (!s.clock.running) return s.clock.cookMs;
   const until = s.link === 'lost' && s.lostAt !== null ? s.lostAt : now;
@@ -101,8 +104,7 @@ export const useLive = create<LiveStore>()(
           plan: view.plan,
           entries: view.entries,
           // What came over the line while this was on its way is not lost.
-          readings:
-            s.cookId === view.id ? mergeReadings(view.readings, s.readings) : view.readings,
+          readings: s.cookId === view.id ? mergeReadings(view.readings, s.readings) : view.readings,
           clock: view.clock,
           clockAt: Date.now(),
         }));

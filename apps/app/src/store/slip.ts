@@ -72,7 +72,8 @@ export const useSlip = create<SlipStore>()((set) => ({
 }));
 
 /** Pieces a slip amounts to. */
-export const piecesOf = (slip: Slip): number => piecesFor(slip.people, APPETITE_G, CUT, slip.massKg);
+export const piecesOf = (slip: Slip): number =>
+  piecesFor(slip.people, APPETITE_G, CUT, slip.massKg);
 
 /** Pieces that fit on the pit beside its fire. */
 export const roomOf = (slip: Slip, preset: string): number =>
@@ -105,7 +106,10 @@ export function requestOf(slip: Slip, pit: Pit, units: Units): Request {
         id: 'mutton',
         cut: CUT.id,
         massKg: slip.massKg,
-        wrap: slip.wrap === 'none' ? { with: 'none' } : { with: slip.wrap, when: { coreC: WRAP_WHEN_C } },
+        wrap:
+          slip.wrap === 'none'
+            ? { with: 'none' }
+            : { with: slip.wrap, when: { coreC: WRAP_WHEN_C } },
         done: { tender: true },
         rest: { where: 'cool-box', minutes: 60 },
       },

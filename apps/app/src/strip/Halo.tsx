@@ -24,7 +24,13 @@ export function Halo({ x, y, children, colour, size = 13, anchor = 'start', bold
   };
   return (
     <>
-      <SvgText {...common} stroke={halo ?? theme.sheet} strokeWidth={4} strokeLinejoin="round" fill="none">
+      <SvgText
+        {...common}
+        stroke={halo ?? theme.sheet}
+        strokeWidth={4}
+        strokeLinejoin="round"
+        fill="none"
+      >
         {children}
       </SvgText>
       <SvgText {...common} fill={colour ?? theme.ink}>

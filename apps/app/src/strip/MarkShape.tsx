@@ -19,7 +19,12 @@ export function MarkShape({ kind, x, y, done, colour, hollow }: Props) {
     case 'fuel':
       return <Rect x={x - R} y={y - R} width={2 * R} height={2 * R} rx={2} {...paint} />;
     case 'vents':
-      return <Path d={`M ${x} ${y - R - 1} L ${x + R + 1} ${y + R} L ${x - R - 1} ${y + R} Z`} {...paint} />;
+      return (
+        <Path
+          d={`M ${x} ${y - R - 1} L ${x + R + 1} ${y + R} L ${x - R - 1} ${y + R} Z`}
+          {...paint}
+        />
+      );
     case 'meat':
       return <Circle cx={x} cy={y} r={R} {...paint} />;
     case 'lid':
@@ -40,8 +45,18 @@ export function MarkShape({ kind, x, y, done, colour, hollow }: Props) {
     default:
       return (
         <G>
-          <Line x1={x - R + 2} y1={y - R} x2={x - R + 2} y2={y + R + 1} stroke={colour} strokeWidth={2} />
-          <Path d={`M ${x - R + 2} ${y - R} h ${2 * R - 2} l -3 4 l 3 4 h ${-(2 * R - 2)} Z`} {...paint} />
+          <Line
+            x1={x - R + 2}
+            y1={y - R}
+            x2={x - R + 2}
+            y2={y + R + 1}
+            stroke={colour}
+            strokeWidth={2}
+          />
+          <Path
+            d={`M ${x - R + 2} ${y - R} h ${2 * R - 2} l -3 4 l 3 4 h ${-(2 * R - 2)} Z`}
+            {...paint}
+          />
         </G>
       );
   }

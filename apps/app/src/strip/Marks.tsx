@@ -49,11 +49,20 @@ export function DownMarks({ marks, at, x, top, bottom, onMark }: DownProps) {
         return (
           <G key={m.key} onPress={touch}>
             <Line x1={x} y1={at(m.t)} x2={x + 8} y2={y} stroke={theme.edge} strokeWidth={1} />
-            <MarkShape kind={m.kind} x={x + 16} y={y} done={m.done} colour={theme.ink} hollow={theme.paper} />
+            <MarkShape
+              kind={m.kind}
+              x={x + 16}
+              y={y}
+              done={m.done}
+              colour={theme.ink}
+              hollow={theme.paper}
+            />
             <Halo x={x + 28} y={y + 5} colour={m.done ? theme.ink : theme.soot} halo={theme.paper}>
               {short(m.label)}
             </Halo>
-            {touch ? <Rect x={x} y={y - 11} width={130} height={22} fill="transparent" onPress={touch} /> : null}
+            {touch ? (
+              <Rect x={x} y={y - 11} width={130} height={22} fill="transparent" onPress={touch} />
+            ) : null}
           </G>
         );
       })}
@@ -94,13 +103,29 @@ export function AcrossMarks({ marks, at, left, right, top, onMark }: AcrossProps
               const touch = m.entryId && onMark ? () => onMark(m.entryId!) : undefined;
               return (
                 <G key={m.key} onPress={touch}>
-                  <MarkShape kind={m.kind} x={x} y={y} done={m.done} colour={theme.ink} hollow={theme.paper} />
+                  <MarkShape
+                    kind={m.kind}
+                    x={x}
+                    y={y}
+                    done={m.done}
+                    colour={theme.ink}
+                    hollow={theme.paper}
+                  />
                   {letters >= 4 ? (
                     <Halo x={x + 12} y={y + 5} size={12} colour={theme.soot} halo={theme.paper}>
                       {short(m.label, Math.min(letters, 22))}
                     </Halo>
                   ) : null}
-                  {touch ? <Rect x={x - 12} y={y - 13} width={24} height={26} fill="transparent" onPress={touch} /> : null}
+                  {touch ? (
+                    <Rect
+                      x={x - 12}
+                      y={y - 13}
+                      width={24}
+                      height={26}
+                      fill="transparent"
+                      onPress={touch}
+                    />
+                  ) : null}
                 </G>
               );
             })}

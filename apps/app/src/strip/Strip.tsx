@@ -30,7 +30,8 @@ const ACROSS = { left: 58, right: 16, top: 26, bottom: 28 + LANES.length * 27 };
 
 /** Whole hours (or every few) inside a span, at most `most`. */
 export function hourTicks(from: number, to: number, most: number, zone: string): number[] {
-  const offset = new Date(`${localOf(from, zone)}:00Z`).getTime() - Math.floor(from / 60000) * 60000;
+  const offset =
+    new Date(`${localOf(from, zone)}:00Z`).getTime() - Math.floor(from / 60000) * 60000;
   const step = [0.5, 1, 2, 3, 4, 6, 12].find((h) => (to - from) / (h * HOUR) <= most) ?? 24;
   const first = Math.ceil((from + offset) / (step * HOUR)) * step * HOUR - offset;
   const ticks: number[] = [];
@@ -39,7 +40,11 @@ export function hourTicks(from: number, to: number, most: number, zone: string):
 }
 
 /** Round temperatures in the user's unit, as C. */
-export function temperatureTicks(range: readonly [number, number], units: Units, most: number): number[] {
+export function temperatureTicks(
+  range: readonly [number, number],
+  units: Units,
+  most: number,
+): number[] {
   const [low, high] = range.map((c) => fromC(c, units.temperature)) as [number, number];
   return scaleLinear()
     .domain([low, high])
@@ -64,26 +69,46 @@ export function Strip({ data, width, height, down, units, timeZone, onMark }: Pr
   const degrees = temperatureTicks(data.rangeC, units, down ? 4 : 8);
   const say = (ms: number): string => clockOf(localOf(ms, timeZone));
   const nowAt = data.now === null ? null : t(data.now);
-  const clear = (at: number, room: number): boolean => nowAt === null || Math.abs(at - nowAt) > room;
+  const clear = (at: number, room: number): boolean =>
+    nowAt === null || Math.abs(at - nowAt) > room;
   const bandA = c(data.bandC[0]);
   const bandB = c(data.bandC[1]);
   return (
-    <Svg width={width} height={height} role="img" aria-label="Strip of the cook: temperatures over time">
+    <Svg
+      width={width}
+      height={height}
+      role="img"
+      aria-label="Strip of the cook: temperatures over time"
+    >
       <Defs>
         <ClipPath id={field}>
           <Rect x={m.left} y={m.top} width={right - m.left} height={bottom - m.top} />
         </ClipPath>
       </Defs>
-      <Rect x={m.left} y={m.top} width={right - m.left} height={bottom - m.top} fill={theme.sheet} />
+      <Rect
+        x={m.left}
+        y={m.top}
+        width={right - m.left}
+        height={bottom - m.top}
+        fill={theme.sheet}
+      />
       {down ? (
         <Rect x={bandA} y={m.top} width={bandB - bandA} height={bottom - m.top} fill={theme.band} />
       ) : (
-        <Rect x={m.left} y={bandB} width={right - m.left} height={bandA - bandB} fill={theme.band} />
+        <Rect
+          x={m.left}
+          y={bandB}
+          width={right - m.left}
+          height={bandA - bandB}
+          fill={theme.band}
+        />
       )}
       {[bandA, bandB].map((at) => (
         <Line
           key={at}
-          {...(down ? { x1: at, x2: at, y1: m.top, y2: bottom } : { x1: m.left, x2: right, y1: at, y2: at })}
+          {...(down
+            ? { x1: at, x2: at, y1: m.top, y2: bottom }
+            : { x1: m.left, x2: right, y1: at, y2: at })}
           stroke={theme.bandEdge}
           strokeWidth={1.5}
         />
@@ -94,7 +119,9 @@ export function Strip({ data, width, height, down, units, timeZone, onMark }: Pr
         return (
           <G key={v}>
             <Line
-              {...(down ? { x1: at, x2: at, y1: m.top, y2: bottom } : { x1: m.left, x2: right, y1: at, y2: at })}
+              {...(down
+                ? { x1: at, x2: at, y1: m.top, y2: bottom }
+                : { x1: m.left, x2: right, y1: at, y2: at })}
               stroke={theme.rule}
               strokeWidth={1}
             />
@@ -115,7 +142,9 @@ export function Strip({ data, width, height, down, units, timeZone, onMark }: Pr
         return (
           <G key={ms}>
             <Line
-              {...(down ? { x1: m.left, x2: right, y1: at, y2: at } : { x1: at, x2: at, y1: m.top, y2: height - 26 })}
+              {...(down
+                ? { x1: m.left, x2: right, y1: at, y2: at }
+                : { x1: at, x2: at, y1: m.top, y2: height - 26 })}
               stroke={theme.rule}
               strokeWidth={1}
             />
@@ -137,9 +166,23 @@ export function Strip({ data, width, height, down, units, timeZone, onMark }: Pr
         <Traces traces={data.traces} axes={axes} />
       </G>
       {down ? (
-        <DownMarks marks={data.marks} at={axes.t} x={right} top={m.top} bottom={bottom} onMark={onMark} />
+        <DownMarks
+          marks={data.marks}
+          at={axes.t}
+          x={right}
+          top={m.top}
+          bottom={bottom}
+          onMark={onMark}
+        />
       ) : (
-        <AcrossMarks marks={data.marks} at={axes.t} left={m.left} right={right} top={bottom} onMark={onMark} />
+        <AcrossMarks
+          marks={data.marks}
+          at={axes.t}
+          left={m.left}
+          right={right}
+          top={bottom}
+          onMark={onMark}
+        />
       )}
       <Now data={data} axes={axes} m={m} right={right} height={height} say={say} />
       <Names data={data} axes={axes} field={{ left: m.left, right, top: m.top, bottom }} />
@@ -172,7 +215,9 @@ function Now({ data, axes, m, right, height, say }: NowProps) {
   return (
     <G>
       <Line
-        {...(axes.down ? { x1: m.left - 2, x2: right + 4, y1: at, y2: at } : { x1: at, x2: at, y1: m.top - 2, y2: height - 26 })}
+        {...(axes.down
+          ? { x1: m.left - 2, x2: right + 4, y1: at, y2: at }
+          : { x1: at, x2: at, y1: m.top - 2, y2: height - 26 })}
         stroke={theme.ink}
         strokeWidth={2}
       />

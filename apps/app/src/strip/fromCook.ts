@@ -13,7 +13,14 @@ import {
   type PlanJob,
 } from '@ostrin/core';
 import type { Theme } from '../ui/tokens';
-import { rangeOf, type FanPoint, type Mark, type MarkKind, type StripData, type Trace } from './model';
+import {
+  rangeOf,
+  type FanPoint,
+  type Mark,
+  type MarkKind,
+  type StripData,
+  type Trace,
+} from './model';
 
 const KIND_OF: Record<string, MarkKind> = {
   'set-vents': 'vents',
@@ -78,7 +85,12 @@ const fanFrom = (
   fromMs: number,
 ): FanPoint[] =>
   mid
-    .map((c, i) => ({ t: startMs + i * everyMin * MINUTE_MS, c, low: low[i] ?? null, high: high[i] ?? null }))
+    .map((c, i) => ({
+      t: startMs + i * everyMin * MINUTE_MS,
+      c,
+      low: low[i] ?? null,
+      high: high[i] ?? null,
+    }))
     .filter((p) => p.t >= fromMs);
 
 /** Where the jobs of a plan stand on the cook's clock: from the real lighting once it is lit. */
@@ -146,7 +158,14 @@ function expected(
     const start = zero + forecast.fromMin * MINUTE_MS;
     return which === 'pit'
       ? fanFrom(start, forecast.everyMin, forecast.pitC, forecast.pitLowC, forecast.pitHighC, start)
-      : fanFrom(start, forecast.everyMin, forecast.coreC, forecast.coreLowC, forecast.coreHighC, start);
+      : fanFrom(
+          start,
+          forecast.everyMin,
+          forecast.coreC,
+          forecast.coreLowC,
+          forecast.coreHighC,
+          start,
+        );
   }
   return which === 'pit'
     ? fanFrom(zero, planned.everyMin, planned.pitC, planned.pitLowC, planned.pitHighC, now)

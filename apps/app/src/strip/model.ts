@@ -83,7 +83,10 @@ export function spreadLabels(
 }
 
 /** A temperature range on round numbers that holds all values and the band. */
-export function rangeOf(values: readonly (number | null)[], bandC: readonly [number, number]): [number, number] {
+export function rangeOf(
+  values: readonly (number | null)[],
+  bandC: readonly [number, number],
+): [number, number] {
   let low = Math.min(20, bandC[0]);
   let high = bandC[1] + 15;
   for (const v of values) {

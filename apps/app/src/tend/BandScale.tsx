@@ -22,7 +22,11 @@ export function BandScale({ valueC, lowC, highC, say }: Props) {
   const x = (c: number): number =>
     Math.min(width - 8, Math.max(8, ((c - middle) / (2 * span) + 0.5) * width));
   return (
-    <View aria-hidden onLayout={(e) => setWidth(e.nativeEvent.layout.width)} style={{ height: HEIGHT }}>
+    <View
+      aria-hidden
+      onLayout={(e) => setWidth(e.nativeEvent.layout.width)}
+      style={{ height: HEIGHT }}
+    >
       {width > 0 ? (
         <Svg width={width} height={HEIGHT}>
           <Line x1={0} x2={width} y1={30} y2={30} stroke={theme.edge} strokeWidth={1} />
@@ -42,7 +46,12 @@ export function BandScale({ valueC, lowC, highC, say }: Props) {
             {say(highC)}
           </Halo>
           {valueC === null ? null : (
-            <Path d={`M ${x(valueC)} 32 l -8 -16 h 16 Z`} fill={theme.pit} stroke={theme.sheet} strokeWidth={1.5} />
+            <Path
+              d={`M ${x(valueC)} 32 l -8 -16 h 16 Z`}
+              fill={theme.pit}
+              stroke={theme.sheet}
+              strokeWidth={1.5}
+            />
           )}
         </Svg>
       ) : null}

@@ -44,7 +44,11 @@ export function JobCard({ job, zero, now, plan, forecast, onFinish }: Props) {
   return (
     <View className="rounded-xl border-2 border-ink bg-sheet p-3 gap-2" testID="job-card">
       <View className="flex-row justify-between gap-3">
-        <Text role="heading" aria-level={2} className="font-slab-semi text-ink text-[20px] leading-[24px] flex-1">
+        <Text
+          role="heading"
+          aria-level={2}
+          className="font-slab-semi text-ink text-[20px] leading-[24px] flex-1"
+        >
           {job.inWords}
         </Text>
         <Text testID="job-due" className="font-slab-bold text-ink text-[20px]">
@@ -65,7 +69,12 @@ export function JobCard({ job, zero, now, plan, forecast, onFinish }: Props) {
           />
         </View>
         <View className="flex-1">
-          <Button tall label="Later" onPress={() => setLater((m) => m + LATER_MIN)} accessibilityLabel={`Later, ${LATER_MIN} minutes`} />
+          <Button
+            tall
+            label="Later"
+            onPress={() => setLater((m) => m + LATER_MIN)}
+            accessibilityLabel={`Later, ${LATER_MIN} minutes`}
+          />
         </View>
         <View className="flex-1">
           <Button tall label="Why?" onPress={() => setWhy(true)} />
@@ -74,7 +83,9 @@ export function JobCard({ job, zero, now, plan, forecast, onFinish }: Props) {
       {why ? (
         <Sheet title={job.inWords} onClose={() => setWhy(false)}>
           <Text className="font-sans text-ink text-[16px] leading-[23px]">{job.detail}</Text>
-          <Text className="font-sans text-ink text-[16px] leading-[23px]">{reason(job, plan, forecast)}</Text>
+          <Text className="font-sans text-ink text-[16px] leading-[23px]">
+            {reason(job, plan, forecast)}
+          </Text>
           <Button label="Close" onPress={() => setWhy(false)} />
         </Sheet>
       ) : null}

@@ -1,11 +1,5 @@
 /** Wide screens: the jobs to come, the meat, and the log. */
-import {
-  localOf,
-  litAtMs,
-  type Forecast,
-  type Log,
-  type Plan,
-} from '@ostrin/core';
+import { localOf, litAtMs, type Forecast, type Log, type Plan } from '@ostrin/core';
 import { Pressable, Text, View } from 'react-native';
 import { jobMs, lineLabel, readyShift } from '../strip/fromCook';
 import { Heading } from '../ui/Title';

@@ -14,7 +14,9 @@ export function LineState({ timeZone }: { timeZone: string }) {
       {link === 'lost' ? (
         <Notice tone="warn" testID="stale" title="No contact with the server">
           {`Shown as it was at ${lostAt ? clockOf(localOf(lostAt, timeZone)) : 'the last contact'}. ${
-            mine === 0 ? 'What you log is kept and sent when it is back.' : `${mine === 1 ? '1 tap waits' : `${mine} taps wait`} to be sent.`
+            mine === 0
+              ? 'What you log is kept and sent when it is back.'
+              : `${mine === 1 ? '1 tap waits' : `${mine} taps wait`} to be sent.`
           }`}
         </Notice>
       ) : null}

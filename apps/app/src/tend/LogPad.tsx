@@ -11,7 +11,14 @@ import { lineLabel } from '../strip/fromCook';
 import { Button } from '../ui/Button';
 import { useLayout } from '../ui/layout';
 import { useTheme } from '../ui/theme';
-import { FUEL_TAP_PIECES, LID_TAP_SECONDS, logAction, nextMeat, undo, type PadKey } from './actions';
+import {
+  FUEL_TAP_PIECES,
+  LID_TAP_SECONDS,
+  logAction,
+  nextMeat,
+  undo,
+  type PadKey,
+} from './actions';
 import { NoteSheet } from './NoteSheet';
 import { usePadKeys } from './useKeys';
 import { VentSheet } from './VentSheet';
@@ -38,7 +45,8 @@ export function LogPad({ plan, log, now, onEdit }: Props) {
   const meat = nextMeat(plan, log);
   const put = (action: PlanLog): void => setLast(logAction(plan, log, action, now));
   const tap = (key: PadKey): void => {
-    if (key === 'fuel') put({ do: 'add-fuel', fuel: plan.fires[0]!.fuel, pieces: FUEL_TAP_PIECES, lit: false });
+    if (key === 'fuel')
+      put({ do: 'add-fuel', fuel: plan.fires[0]!.fuel, pieces: FUEL_TAP_PIECES, lit: false });
     else if (key === 'lid') put({ do: 'lid-open', seconds: LID_TAP_SECONDS });
     else if (key === 'meat' && meat) put(meat);
     else if (key === 'vents' || key === 'note') setSheet(key);
@@ -52,11 +60,41 @@ export function LogPad({ plan, log, now, onEdit }: Props) {
       : meat.do === 'wrap'
         ? 'Wrap'
         : 'Meat off';
-  const buttons: { key: PadKey; label: string; hint: string; icon: React.ReactNode; says: string }[] = [
-    { key: 'fuel', label: 'Fuel', hint: 'F', icon: <Boxes {...icon} />, says: `Log fuel: ${FUEL_TAP_PIECES} briquettes` },
-    { key: 'vents', label: 'Vents', hint: 'V', icon: <AlignVerticalSpaceAround {...icon} />, says: 'Log vents' },
-    { key: 'lid', label: 'Lid', hint: 'L', icon: <ConciergeBell {...icon} />, says: `Log lid open ${LID_TAP_SECONDS} seconds` },
-    { key: 'meat', label: meatLabel, hint: 'M', icon: <Beef {...icon} />, says: `Log ${meatLabel}` },
+  const buttons: {
+    key: PadKey;
+    label: string;
+    hint: string;
+    icon: React.ReactNode;
+    says: string;
+  }[] = [
+    {
+      key: 'fuel',
+      label: 'Fuel',
+      hint: 'F',
+      icon: <Boxes {...icon} />,
+      says: `Log fuel: ${FUEL_TAP_PIECES} briquettes`,
+    },
+    {
+      key: 'vents',
+      label: 'Vents',
+      hint: 'V',
+      icon: <AlignVerticalSpaceAround {...icon} />,
+      says: 'Log vents',
+    },
+    {
+      key: 'lid',
+      label: 'Lid',
+      hint: 'L',
+      icon: <ConciergeBell {...icon} />,
+      says: `Log lid open ${LID_TAP_SECONDS} seconds`,
+    },
+    {
+      key: 'meat',
+      label: meatLabel,
+      hint: 'M',
+      icon: <Beef {...icon} />,
+      says: `Log ${meatLabel}`,
+    },
     { key: 'note', label: 'Note', hint: 'N', icon: <StickyNote {...icon} />, says: 'Log a note' },
   ];
   const shown = last.filter((e) => log.lines.some((l) => l.id === e.id));
@@ -73,7 +111,10 @@ export function LogPad({ plan, log, now, onEdit }: Props) {
             hint={wide ? 'Z' : undefined}
             testID="undo"
             onPress={() => {
-              undo(shown.map((e) => e.id), now);
+              undo(
+                shown.map((e) => e.id),
+                now,
+              );
               setLast([]);
             }}
           />

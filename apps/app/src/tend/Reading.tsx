@@ -47,7 +47,9 @@ export function readyWords(plan: Plan, forecast: Forecast | null, litMs: number 
   const zone = plan.request.timeZone;
   if (forecast?.readyMin && litMs !== null) {
     const say = (min: number): string =>
-      clockOf(localOf(Math.round((litMs + min * MINUTE_MS) / (5 * MINUTE_MS)) * 5 * MINUTE_MS, zone));
+      clockOf(
+        localOf(Math.round((litMs + min * MINUTE_MS) / (5 * MINUTE_MS)) * 5 * MINUTE_MS, zone),
+      );
     return `${say(forecast.readyMin[0])}–${say(forecast.readyMin[2])}`;
   }
   const r = plan.ready[0]!;
@@ -66,7 +68,8 @@ export function Reading(p: Props) {
   const old = last !== null && p.now - last.t > OLD_MIN * MINUTE_MS;
   const change = changeOver(p.readings, p.now);
   const moved =
-    change !== null && (p.state.trend === 'rising' || p.state.trend === 'falling' || p.state.trend === 'coming-up')
+    change !== null &&
+    (p.state.trend === 'rising' || p.state.trend === 'falling' || p.state.trend === 'coming-up')
       ? `, ${Math.abs(Math.round(spanFromK(change, units.temperature)))}° in 10 min`
       : '';
   const pace = p.plan.request.pits[0]!.pace;
@@ -81,7 +84,12 @@ export function Reading(p: Props) {
           onPress={p.onRun}
           className="flex-1 min-h-[48px] active:opacity-70"
         >
-          <Text role="heading" aria-level={1} numberOfLines={1} className="font-slab-semi text-ink text-[20px]">
+          <Text
+            role="heading"
+            aria-level={1}
+            numberOfLines={1}
+            className="font-slab-semi text-ink text-[20px]"
+          >
             {p.name}
           </Text>
           <Text numberOfLines={1} className="font-sans text-soot text-[14px]">

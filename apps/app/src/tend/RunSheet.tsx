@@ -34,8 +34,8 @@ export function RunSheet({ id, now, onClose }: { id: string; now: number; onClos
     <Sheet title="This cook" onClose={onClose}>
       <Heading>Practice thermometer</Heading>
       <Text className="font-sans text-ink text-[16px] leading-[23px]">
-        A simulated pit, a little different from the planned one. It does what you log. Its clock can run
-        faster than life.
+        A simulated pit, a little different from the planned one. It does what you log. Its clock
+        can run faster than life.
       </Text>
       <Choice
         label="Clock speed"

@@ -95,13 +95,19 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
   useKeys(plan, log, now, { editing: editing !== null || running });
 
   const zero = lit ?? Math.max(live.startMs, now);
-  const first = Math.min(live.startMs + plan.jobs[0]!.atMin * MINUTE_MS, live.readings[0]?.at ?? now);
+  const first = Math.min(
+    live.startMs + plan.jobs[0]!.atMin * MINUTE_MS,
+    live.readings[0]?.at ?? now,
+  );
   const serve = zero + plan.jobs.at(-1)!.atMin * MINUTE_MS;
   const span = wide
     ? { from: first - 10 * MINUTE_MS, to: Math.max(serve, now + 60 * MINUTE_MS) + 15 * MINUTE_MS }
     : {
         from: Math.max(now - SPAN.pastMin * MINUTE_MS, first - 10 * MINUTE_MS),
-        to: Math.max(now + SPAN.aheadMin * MINUTE_MS, first + (SPAN.pastMin + SPAN.aheadMin) * MINUTE_MS),
+        to: Math.max(
+          now + SPAN.aheadMin * MINUTE_MS,
+          first + (SPAN.pastMin + SPAN.aheadMin) * MINUTE_MS,
+        ),
       };
   const data = stripData({
     plan,
@@ -176,7 +182,10 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
           {strip(stripWidth, Math.max(360, Math.min(height - 300, 620)))}
           <LogPad plan={plan} log={log} now={now} onEdit={setEditing} />
         </View>
-        <ScrollView className="w-[330px] flex-none border-l border-rule" contentContainerClassName="p-4 gap-4">
+        <ScrollView
+          className="w-[330px] flex-none border-l border-rule"
+          contentContainerClassName="p-4 gap-4"
+        >
           {card}
           <JobsAhead
             plan={plan}

@@ -21,13 +21,21 @@ const BOX = {
   plain: 'border border-edge bg-sheet min-h-[48px]',
   pad: 'bg-pad min-h-[56px]',
 };
-const TEXT = { primary: 'text-on-pit text-[17px]', plain: 'text-ink text-[16px]', pad: 'text-on-pad text-[14px]' };
+const TEXT = {
+  primary: 'text-on-pit text-[17px]',
+  plain: 'text-ink text-[16px]',
+  pad: 'text-on-pad text-[14px]',
+};
 
 /** One button. `hint` is the key that does the same on a keyboard. */
 export function Button(props: Props) {
   const kind = props.kind ?? 'plain';
   const label = (
-    <Text className={`font-sans-semi text-center ${TEXT[kind]}`} numberOfLines={kind === 'pad' ? 1 : 2} selectable={false}>
+    <Text
+      className={`font-sans-semi text-center ${TEXT[kind]}`}
+      numberOfLines={kind === 'pad' ? 1 : 2}
+      selectable={false}
+    >
       {props.label}
     </Text>
   );

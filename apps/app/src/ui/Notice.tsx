@@ -16,7 +16,9 @@ export function Notice({ tone, title, children, testID }: Props) {
       className={`border-l-4 bg-sheet px-4 py-3 ${tone === 'warn' ? 'border-pit' : 'border-edge'}`}
     >
       <Text className="font-sans-bold text-ink text-[16px]">{title}</Text>
-      {children ? <Text className="font-sans text-ink text-[16px] leading-[22px]">{children}</Text> : null}
+      {children ? (
+        <Text className="font-sans text-ink text-[16px] leading-[22px]">{children}</Text>
+      ) : null}
     </View>
   );
 }

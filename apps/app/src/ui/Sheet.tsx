@@ -28,7 +28,11 @@ export function Sheet({ title, onClose, children }: Props) {
           style={{ maxHeight: height * 0.86 }}
         >
           <View className="flex-row items-center justify-between pl-5 pr-2 pt-2">
-            <Text role="heading" aria-level={2} className="font-slab-semi text-ink text-[22px] flex-1">
+            <Text
+              role="heading"
+              aria-level={2}
+              className="font-slab-semi text-ink text-[22px] flex-1"
+            >
               {title}
             </Text>
             <Pressable

@@ -1,9 +1,10 @@
 /** The frame: places below on a phone, at the left on a wide screen. */
-import { Link, usePathname } from 'expo-router';
+import { Link, router, usePathname } from 'expo-router';
 import BookOpen from 'lucide-react-native/icons/book-open';
 import ChartGantt from 'lucide-react-native/icons/chart-gantt';
 import TextAlignStart from 'lucide-react-native/icons/text-align-start';
 import { Pressable, Text, View } from 'react-native';
+import { useKeyDown } from './useKeyDown';
 import { useLayout } from './layout';
 import { useTheme } from './theme';
 
@@ -20,12 +21,18 @@ export function Shell({ children }: { children: React.ReactNode }) {
   const path = usePathname();
   const theme = useTheme();
   const { wide } = useLayout();
+  useKeyDown((e) => {
+    const place = PLACES[Number(e.key) - 1];
+    if (place) router.navigate(place.href);
+  });
   const bar = (
     <View
       role="navigation"
       aria-label="Places"
       className={
-        wide ? 'w-[88px] border-r border-rule bg-sheet pt-4' : 'flex-row border-t border-rule bg-sheet'
+        wide
+          ? 'w-[88px] border-r border-rule bg-sheet pt-4'
+          : 'flex-row border-t border-rule bg-sheet'
       }
     >
       {PLACES.map(({ href, name, icon: Icon }) => {
@@ -38,7 +45,9 @@ export function Shell({ children }: { children: React.ReactNode }) {
               className={`items-center justify-center gap-1 active:opacity-70 ${wide ? 'h-[72px] border-l-4' : 'flex-1 h-[60px] border-t-4'} ${on ? 'border-pit' : 'border-transparent'}`}
             >
               <Icon color={on ? theme.ink : theme.soot} size={22} />
-              <Text className={`text-[14px] ${on ? 'font-sans-bold text-ink' : 'font-sans text-soot'}`}>
+              <Text
+                className={`text-[14px] ${on ? 'font-sans-bold text-ink' : 'font-sans text-soot'}`}
+              >
                 {name}
               </Text>
             </Pressable>

@@ -3,7 +3,17 @@
  * comes from here, never from a pen.
  */
 import type { CookDoc, Reading } from '@ostrin/contract';
-import { epochOf, MINUTE_MS, type Entry, type Plan, type PlanLog, type Scenario } from '@ostrin/core';
+import {
+  epochOf,
+  mean,
+  MINUTE_MS,
+  presetOf,
+  ventLadder,
+  type Entry,
+  type Plan,
+  type PlanLog,
+  type Scenario,
+} from '@ostrin/core';
 import { READ_EVERY_MS, StandIn } from '../instruments/standIn';
 
 /** An invented cook: its plan, what went otherwise, and what the crew wrote down. */
@@ -20,12 +30,40 @@ export interface Story {
   extra: { atMin: number; action: PlanLog }[];
   /** The middle of the meat at which it was called done, C. */
   callAtC: number;
+  /** Whether somebody looked at the thermometer now and then and moved the vents a rung. */
+  trims: boolean;
   /** Given up on this fire, min after lighting. */
   offAtMin?: number;
 }
 
 /** Nobody stays up longer than this, min after lighting. */
 const LATEST_MIN = 900;
+
+/** When the crew first judges the pit, and how often after that, min (common practice). */
+const FIRST_TRIM_MIN = 70;
+const TRIM_EVERY_MIN = 40;
+
+interface Vents {
+  intakeFraction: number;
+  exhaustFraction: number;
+}
+
+/** One rung wider or tighter when the pit has left its band for ten minutes, or null. */
+function trim(plan: Plan, recent: Reading[], vents: Vents): Vents | null {
+  const { pitC: target, bandC } = plan.request.pits[0]!.pace;
+  const seen = recent.flatMap((r) => (r.pitC === null ? [] : [r.pitC]));
+  if (seen.length < 10) return null;
+  const off = mean(seen) - target;
+  if (Math.abs(off) < 0.75 * bandC) return null;
+  const ladder = ventLadder(presetOf(plan.request.pits[0]!.cooker.preset).pit);
+  const at = ladder.findIndex(
+    (v) => v.intakeFraction === vents.intakeFraction && v.exhaustFraction === vents.exhaustFraction,
+  );
+  const next = ladder[at + (off < 0 ? 1 : -1)];
+  return next
+    ? { intakeFraction: next.intakeFraction, exhaustFraction: next.exhaustFraction }
+    : null;
+}
 
 /** A fresh id for every entry; passed in, so that a test can hold it still. */
 export type NewId = () => string;
@@ -66,13 +104,24 @@ export function play(story: Story, newId: NewId): CookDoc {
     })),
   ].sort((a, b) => a.at - b.at);
   const wrap = plan.request.meats[0]!.wrap;
-  const wrapAtC = wrap.with === 'none' ? Infinity : wrap.when && 'coreC' in wrap.when ? wrap.when.coreC : 72;
+  const wrapAtC =
+    wrap.with === 'none' ? Infinity : wrap.when && 'coreC' in wrap.when ? wrap.when.coreC : 72;
   const offJob = plan.jobs.find((j) => j.id === 'off')!;
   const lastMs = startMs + (story.offAtMin ?? Math.min(LATEST_MIN, offJob.atMin + 150)) * MINUTE_MS;
   let wrapped = false;
-  for (let at = Math.ceil((startMs + (first - 1) * MINUTE_MS) / READ_EVERY_MS) * READ_EVERY_MS; ; ) {
+  let vents: Vents = plan.vents[0]!;
+  let trimAt = startMs + FIRST_TRIM_MIN * MINUTE_MS;
+  for (let at = Math.ceil((startMs + (first - 1) * MINUTE_MS) / READ_EVERY_MS) * READ_EVERY_MS; ;) {
     while (waiting.length > 0 && waiting[0]!.at <= at) waiting.shift()!.run(at);
     readings.push(...instrument.readUntil(at));
+    if (story.trims && at >= trimAt) {
+      const move = trim(plan, readings.slice(-20), vents);
+      trimAt = at + TRIM_EVERY_MIN * MINUTE_MS;
+      if (move) {
+        vents = move;
+        add({ id: newId(), at, kind: 'act', action: { do: 'set-vents', ...move } });
+      }
+    }
     const core = readings.at(-1)?.coreC ?? null;
     if (!wrapped && core !== null && core >= wrapAtC) {
       doJob('wrap', at);

@@ -70,7 +70,16 @@ export function stories(nowMs: number): Story[] {
       id: '5f0c1a52-3c1e-4d0e-9a3b-0d1f6b2c7a01',
       name: 'Regatta lunch',
       pitName: BOSUN.name,
-      plan: planned({ daysAgo: 9, serve: '13:30', people: 10, massKg: 2.6, pitC: 121, wrap: 'paper', airC: 14, windMps: 1.5 }),
+      plan: planned({
+        daysAgo: 9,
+        serve: '13:30',
+        people: 10,
+        massKg: 2.6,
+        pitC: 121,
+        wrap: 'paper',
+        airC: 14,
+        windMps: 1.5,
+      }),
       lateMin: { hold: 2, 'meat-on': 4 },
       notes: [
         { atMin: 180, text: 'Thin blue since the meat went on. Anka has the early watch.' },
@@ -78,12 +87,22 @@ export function stories(nowMs: number): Story[] {
       ],
       extra: [{ atMin: 240, action: { do: 'lid-open', seconds: 45 } }],
       callAtC: 94,
+      trims: true,
     },
     {
       id: '5f0c1a52-3c1e-4d0e-9a3b-0d1f6b2c7a02',
       name: 'Night before the race, short snake',
       pitName: BOSUN.name,
-      plan: planned({ daysAgo: 30, serve: '19:00', people: 8, massKg: 2.4, pitC: 121, wrap: 'none', airC: 7, windMps: 2 }),
+      plan: planned({
+        daysAgo: 30,
+        serve: '19:00',
+        people: 8,
+        massKg: 2.4,
+        pitC: 121,
+        wrap: 'none',
+        airC: 7,
+        windMps: 2,
+      }),
       // Gone wrong: the snake ended a third early and the wind got up off the water.
       really: (s) => ({
         ...s,
@@ -96,7 +115,10 @@ export function stories(nowMs: number): Story[] {
       lateMin: { hold: 9, 'meat-on': 12 },
       notes: [
         { atMin: 170, text: 'Wind off the lake. Moved the Bosun behind the boat rack.' },
-        { atMin: 300, text: 'Falling, and it is not the vents: Idris had laid the snake only two thirds round.' },
+        {
+          atMin: 300,
+          text: 'Falling, and it is not the vents: Idris had laid the snake only two thirds round.',
+        },
         { atMin: 428, text: 'Finished in the clubhouse oven. Late, but eaten.' },
       ],
       extra: [
@@ -104,17 +126,28 @@ export function stories(nowMs: number): Story[] {
         { atMin: 245, action: { do: 'set-vents', intakeFraction: 0.5, exhaustFraction: 0.5 } },
       ],
       callAtC: 94,
+      trims: false,
       offAtMin: 430,
     },
     {
       id: '5f0c1a52-3c1e-4d0e-9a3b-0d1f6b2c7a03',
       name: 'Harvest supper, first try',
       pitName: BOSUN.name,
-      plan: planned({ daysAgo: 58, serve: '18:00', people: 6, massKg: 2, pitC: 135, wrap: 'foil', airC: 17, windMps: 1 }),
+      plan: planned({
+        daysAgo: 58,
+        serve: '18:00',
+        people: 6,
+        massKg: 2,
+        pitC: 135,
+        wrap: 'foil',
+        airC: 17,
+        windMps: 1,
+      }),
       lateMin: { hold: 1, 'meat-on': 2, light: 3 },
       notes: [{ atMin: 150, text: 'Pell says hotter is fine for a small one.' }],
       extra: [],
       callAtC: 93,
+      trims: true,
     },
   ];
 }

@@ -31,7 +31,10 @@ const GAP_READINGS: readonly [number, number] = [3, 12];
 export const READ_EVERY_MS = 30_000;
 
 /** The scenario that is really true: another pit, another piece of meat, and nothing done by itself. */
-export function truthOf(id: string, plan: Plan): { scenario: Scenario; spreads: ReturnType<typeof drawMeat>[] } {
+export function truthOf(
+  id: string,
+  plan: Plan,
+): { scenario: Scenario; spreads: ReturnType<typeof drawMeat>[] } {
   const random = seeded(seedFrom(id));
   const planned = plan.scenarios[0]!;
   const preset = presetOf(planned.cooker.preset).pit;

@@ -63,7 +63,8 @@ export class Keeper {
   clock(head: CookHead): ClockState {
     const r = this.running.get(head.id);
     const real = this.now();
-    if (!r) return { cookMs: head.finishedAt ?? head.clockMs, realMs: real, speed: 1, running: false };
+    if (!r)
+      return { cookMs: head.finishedAt ?? head.clockMs, realMs: real, speed: 1, running: false };
     return { cookMs: this.cookNow(r), realMs: real, speed: r.speed, running: true };
   }
 

@@ -151,7 +151,10 @@ export function cookRoutes(store: CookStore, keeper: Keeper, hub: Hub): Router {
   });
 
   const fileName = (head: CookHead): string =>
-    head.name.replace(/[^A-Za-z0-9]+/g, '-').replace(/^-|-$/g, '').toLowerCase() || 'cook';
+    head.name
+      .replace(/[^A-Za-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '')
+      .toLowerCase() || 'cook';
 
   router.get('/:id/cook.json', async (req, res) => {
     const head = await headOf(req);
@@ -176,8 +179,10 @@ export function cookRoutes(store: CookStore, keeper: Keeper, hub: Hub): Router {
 
 /** An entry with its fields in one order, for comparing. */
 const sorted = (entry: Entry): unknown =>
-  JSON.parse(JSON.stringify(entry, (_key, value: unknown) =>
-    value && typeof value === 'object' && !Array.isArray(value)
-      ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : value,
-  ));
+  JSON.parse(
+    JSON.stringify(entry, (_key, value: unknown) =>
+      value && typeof value === 'object' && !Array.isArray(value)
+        ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+        : value,
+    ),
+  );

@@ -164,7 +164,8 @@ export function cookStore(db: Knex) {
           await trx('entries').insert(entryRow(id, e));
           added.push(e);
         }
-        if (finishedMs !== null) await trx('cooks').where({ id }).update({ finished_ms: finishedMs });
+        if (finishedMs !== null)
+          await trx('cooks').where({ id }).update({ finished_ms: finishedMs });
         return added;
       }),
 

@@ -60,8 +60,8 @@ export function solveDraught(
   insideDensity: number,
 ): void {
   const { openings, flow, liftPa } = net;
-  let low = -60;
-  let high = 60;
+  let low = -500;
+  let high = 500;
   let p = net.pressurePa;
   for (let iteration = 0; iteration < 50; iteration++) {
     let sum = 0;
@@ -94,5 +94,7 @@ export function columnLift(
 ): number {
   const lower = Math.min(heightM, splitM);
   const upper = Math.max(heightM - splitM, 0);
-  return GRAVITY * ((outsideDensity - lowerDensity) * lower + (outsideDensity - upperDensity) * upper);
+  return (
+    GRAVITY * ((outsideDensity - lowerDensity) * lower + (outsideDensity - upperDensity) * upper)
+  );
 }

@@ -42,10 +42,7 @@ export type Action = { atMin: number } & (
 );
 
 export type WrapWhen =
-  | { coreC: number }
-  | { atMin: number }
-  | { stalled: true }
-  | { barkSet: true };
+  { coreC: number } | { atMin: number } | { stalled: true } | { barkSet: true };
 
 export type RestWhere = 'open' | 'counter' | 'cool-box';
 

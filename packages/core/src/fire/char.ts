@@ -39,7 +39,8 @@ export const sherwood = (re: number): number =>
 
 /** Burning rate per kg of lit fuel, 1/s: film diffusion in series with kinetics, times supply. */
 export function burnPerS(layerK: number, sh: number, oxygen: number): number {
-  const diffusion = CHAR.diffusionPerS * (sh / 4.5) * Math.pow(clamp(layerK, 500, 1500) / 1000, 0.75);
+  const diffusion =
+    CHAR.diffusionPerS * (sh / 4.5) * Math.pow(clamp(layerK, 500, 1500) / 1000, 0.75);
   const kinetic =
     CHAR.kineticPerS *
     Math.exp(clamp(-CHAR.activationK * (1 / layerK - 1 / CHAR.kineticK), -60, 12));

@@ -91,8 +91,7 @@ export function stepChunk(
   const gGas = CHUNK.gasWPerM2K * area;
   const capacity = Math.max(c.dryKg * CHUNK.specificHeat + c.waterKg * 4186, 1);
   const old = c.tempK;
-  let t =
-    (capacity * old + dt * (gCoal * coalK + gGas * gasK)) / (capacity + dt * (gCoal + gGas));
+  let t = (capacity * old + dt * (gCoal * coalK + gGas * gasK)) / (capacity + dt * (gCoal + gGas));
   out.fromCoalsJ += dt * gCoal * (coalK - t);
   out.fromGasJ += dt * gGas * (gasK - t);
   // Water leaves at 100 C with whatever heat would have gone above it.

@@ -118,8 +118,7 @@ export function createPiece(
   const share = new Float64Array(CELLS);
   const outerM2 = new Float64Array(CELLS);
   for (let i = 0; i < CELLS; i++) {
-    share[i] =
-      Math.pow((i + 1) / CELLS, cut.shape + 1) - Math.pow(i / CELLS, cut.shape + 1);
+    share[i] = Math.pow((i + 1) / CELLS, cut.shape + 1) - Math.pow(i / CELLS, cut.shape + 1);
     outerM2[i] = faceM2 * Math.pow((i + 1) / CELLS, cut.shape);
   }
   return {
@@ -323,8 +322,7 @@ export function coreC(p: Piece): number {
 }
 
 /** Mass now, kg. */
-export const pieceKg = (p: Piece): number =>
-  p.rawKg - p.evaporatedKg - p.drippedKg - p.fatLostKg;
+export const pieceKg = (p: Piece): number => p.rawKg - p.evaporatedKg - p.drippedKg - p.fatLostKg;
 
 /** 1 = probe tender at the centre. */
 export const tenderness = (p: Piece): number => p.dose[0]! / (p.cut.tenderMin * p.spread.tender);

@@ -19,7 +19,12 @@ export interface Rest {
 export const startRest = (where: RestWhere): Rest => ({ where, boxC: ROOM_C + 5 });
 
 /** Advances the box by `dt` seconds and says what the piece lies in. */
-export function restSurroundings(rest: Rest, p: Piece, altitudeM: number, dt: number): Surroundings {
+export function restSurroundings(
+  rest: Rest,
+  p: Piece,
+  altitudeM: number,
+  dt: number,
+): Surroundings {
   const pressurePa = pressureAt(altitudeM);
   const humidity = humidityRatio(0.5 * saturationPressure(ROOM_C), pressurePa);
   if (rest.where !== 'cool-box') {

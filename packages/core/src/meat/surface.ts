@@ -98,7 +98,8 @@ export function facePaths(
  */
 export function evaporation(c: number, p: Paths, pressurePa: number, activity: number): number {
   const ps = Math.min(activity * saturationPressure(c), 0.995 * pressurePa);
-  const e = (pressurePa * Math.log((pressurePa - p.vapourPa) / (pressurePa - ps))) / p.vapourResistance;
+  const e =
+    (pressurePa * Math.log((pressurePa - p.vapourPa) / (pressurePa - ps))) / p.vapourResistance;
   return e > 0 ? e : 0;
 }
 

@@ -162,7 +162,8 @@ export function stepPit(s: PitState, w: Weather, food: FoodLoad, dt: number): nu
   const unburnt = unburntShare(s.oxygen[FIRE]!);
   const netHeat = s.charcoal.heatJPerKg * (1 - unburnt);
   const oxygenPerKg = netHeat / OXYGEN_HEAT.charcoal;
-  const firePower = ledger.releasedJ > 0 ? unitRate * (s.oxygen[FIRE]! / OXYGEN_IN_AIR) * netHeat : 0;
+  const firePower =
+    ledger.releasedJ > 0 ? unitRate * (s.oxygen[FIRE]! / OXYGEN_IN_AIR) * netHeat : 0;
   const plume =
     INSIDE.plumeConstant *
     Math.cbrt(Math.max((INSIDE.convectiveShare * firePower) / 1000, 0.02)) *
@@ -260,12 +261,12 @@ export function stepPit(s: PitState, w: Weather, food: FoodLoad, dt: number): nu
   const ashGone = (burnt * ash * CHAR.specificHeat * bedExcess) / dt;
   const outGone = (wentOut * outC * coldOut) / dt;
   const moistureKg =
-    lit * (s.charcoal.moistureFraction / (1 - s.charcoal.ashFraction - s.charcoal.moistureFraction));
+    lit *
+    (s.charcoal.moistureFraction / (1 - s.charcoal.ashFraction - s.charcoal.moistureFraction));
   const dryingW = (moistureKg * DRYING_J) / dt;
   rhs[COALS]! +=
     (CHAR.bedShare * heatJ - wood.fromCoalsJ) / dt - charGone - ashGone - outGone - dryingW;
-  rhs[FIRE]! +=
-    ((1 - CHAR.bedShare) * heatJ + 0.5 * woodHeatJ - wood.fromGasJ) / dt + charGone;
+  rhs[FIRE]! += ((1 - CHAR.bedShare) * heatJ + 0.5 * woodHeatJ - wood.fromGasJ) / dt + charGone;
   rhs[DOME]! += (0.5 * woodHeatJ) / dt;
   rhs[BOWL]! += ashGone + outGone;
   rhs[GRATE]! -= food.fromGasW;
@@ -383,7 +384,7 @@ function lose(node: number, g: number, airRel: number): void {
 
 /** Rain on the lid, W/K: warmed and partly boiled off, about 2.5 kJ/kg per K of excess (from memory). */
 const rainPerM2K = (w: Weather, diameterM: number): number =>
-  ((w.rainMmPerH / 3600) * 0.785 * diameterM * diameterM) * 9000;
+  (w.rainMmPerH / 3600) * 0.785 * diameterM * diameterM * 9000;
 
 /** Mean temperature of what the food sees, C. */
 export const radiantC = (s: PitState, airC: number): number =>

@@ -28,7 +28,12 @@ export function footprintM2(cut: Cut, massKg: number, thickness?: number): numbe
 }
 
 /** Most pieces that fit inside the ring of fire of a kettle. */
-export function piecesThatFit(preset: Preset, cut: Cut, massKg: number, thickness?: number): number {
+export function piecesThatFit(
+  preset: Preset,
+  cut: Cut,
+  massKg: number,
+  thickness?: number,
+): number {
   const radius = (preset.pit.diameterM / 2) * CENTRE_LINE_SHARE - OVER_FIRE_M;
   return Math.floor((PACKING * Math.PI * radius * radius) / footprintM2(cut, massKg, thickness));
 }

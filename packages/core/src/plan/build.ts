@@ -56,7 +56,10 @@ export function meatSpec(m: RequestMeat, pieces: number): MeatSpec {
     massKg: m.massKg,
     thicknessMm: m.thicknessMm,
     startC: FRIDGE_C,
-    wrap: m.wrap.with === 'none' ? undefined : { with: m.wrap.with, when: m.wrap.when ?? { coreC: 74 } },
+    wrap:
+      m.wrap.with === 'none'
+        ? undefined
+        : { with: m.wrap.with, when: m.wrap.when ?? { coreC: 74 } },
     done: m.done,
     rest: m.rest,
   };

@@ -105,9 +105,7 @@ export function jobsOf(
       do: 'add-fuel',
       inWords: `Lengthen the snake by ${choice.lengthenPieces} briquettes`,
       detail: 'Unlit, at the tail, round into the gap the fire has left. Clear the ash first.',
-      logs: [
-        { do: 'add-fuel', fuel: fire.fuel, pieces: choice.lengthenPieces, lit: false },
-      ],
+      logs: [{ do: 'add-fuel', fuel: fire.fuel, pieces: choice.lengthenPieces, lit: false }],
     });
   }
   const wrapWith = meat.wrap.with;
@@ -177,9 +175,7 @@ export const CLOSE_BELOW_K = 12;
 /** Visits and the longest stretch without one, from the jobs between lighting and taking off. */
 export function watchOf(jobs: PlanJob[]): Plan['watch'] {
   const times = [
-    ...new Set(
-      jobs.filter((j) => j.do !== 'serve' && j.atMin >= -CHIMNEY_MIN).map((j) => j.atMin),
-    ),
+    ...new Set(jobs.filter((j) => j.do !== 'serve' && j.atMin >= -CHIMNEY_MIN).map((j) => j.atMin)),
   ];
   let longest = 0;
   for (let i = 1; i < times.length; i++) longest = Math.max(longest, times[i]! - times[i - 1]!);

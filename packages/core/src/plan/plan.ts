@@ -115,7 +115,10 @@ export function* planning(request: Request, options: PlanOptions): Generator<num
     options.members === 1
       ? window[2]
       : quantile(
-          [...ascending(readyMin), ...readyMin.filter((v) => !Number.isFinite(v)).map(() => Infinity)],
+          [
+            ...ascending(readyMin),
+            ...readyMin.filter((v) => !Number.isFinite(v)).map(() => Infinity),
+          ],
           request.chanceOnTimeFraction,
         );
   if (!Number.isFinite(onTime)) problems.push(neverDone(request));
@@ -234,7 +237,8 @@ function sizeFire(request: Request, choice: Choice, run: Result): PlannedFire {
     run.frontDegrees[Math.min(Math.round(min / EVERY_MIN), run.frontDegrees.length - 1)] ?? 0;
   const pace = (front(240) - front(90)) / 150;
   const needed = Math.max(front(90) + pace * (untilMin - 90), 3 * litDegrees(physics));
-  const perArc = (arc: number): number => snakePieces({ ...LAY, arcDegrees: arc }, physics.diameterM);
+  const perArc = (arc: number): number =>
+    snakePieces({ ...LAY, arcDegrees: arc }, physics.diameterM);
   const arcDegrees = Math.min(LONGEST_ARC, needed);
   const row = LAY.side * LAY.layers;
   const pieces = Math.min(Math.ceil(perArc(arcDegrees) / row) * row, perArc(LONGEST_ARC));
@@ -256,7 +260,11 @@ function sizeFire(request: Request, choice: Choice, run: Result): PlannedFire {
     woodChunks: scenario.fire!.woodChunks,
     lengthenPieces: choice.lengthenPieces,
     lastsMin: Math.round(
-      90 + (choice.arcDegrees + arcForPieces(choice.lengthenPieces, LAY.side, LAY.layers, physics.diameterM) - front(90)) / pace,
+      90 +
+        (choice.arcDegrees +
+          arcForPieces(choice.lengthenPieces, LAY.side, LAY.layers, physics.diameterM) -
+          front(90)) /
+          pace,
     ),
   };
 }

@@ -1,5 +1,5 @@
 /** The request and plan documents as plain types; names as in the open format (docs/formats.md). */
-import type { Action, Control, RestWhere, Scenario, Weather } from '../cook/scenario';
+import type { Action, RestWhere, Scenario, Weather } from '../cook/scenario';
 import type { CharcoalId, WoodId } from '../fuel/catalogue';
 import type { WrapId } from '../meat/wraps';
 import type { Pit } from '../pit/types';
@@ -132,5 +132,3 @@ export interface Plan {
   /** Members of the ensemble behind the windows; 1 for a first rough answer. */
   members: number;
 }
-
-export type { Control };

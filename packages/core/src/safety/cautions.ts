@@ -22,7 +22,8 @@ export const CAUTIONS = {
   notSafeYet: {
     id: 'notSafeYet',
     text: 'The centre has not yet been hot enough for long enough for an intact cut. Do not serve it before it has.',
-    source: 'USDA FSIS safe minimum temperatures (62.8 C and 3 min rest) and Appendix A, from memory',
+    source:
+      'USDA FSIS safe minimum temperatures (62.8 C and 3 min rest) and Appendix A, from memory',
   },
   startWarm: {
     id: 'startWarm',

@@ -56,7 +56,11 @@ export function diagnose(
   const changeK = changeOver(readings, nowMs);
   const latest = [...readings].reverse().find((r) => r.pitC !== null)?.pitC ?? null;
   const place =
-    latest === null || latest < targetC - bandC ? 'below' : latest > targetC + bandC ? 'above' : 'in';
+    latest === null || latest < targetC - bandC
+      ? 'below'
+      : latest > targetC + bandC
+        ? 'above'
+        : 'in';
   if (litMs === null) {
     return { trend: 'unlit', changeK, place, cause: 'The fire is not lit yet.' };
   }
@@ -84,15 +88,18 @@ function causeOf(
   vents: number,
   running: boolean,
 ): string {
-  if (running && trend !== 'rising') return 'The snake is nearly through: fuel is the cause, not the vents.';
+  if (running && trend !== 'rising')
+    return 'The snake is nearly through: fuel is the cause, not the vents.';
   if (lid < FELT_MIN.lid) {
     return trend === 'rising'
       ? 'Coming back after the lid was open. Leave it shut.'
       : 'The lid was open. It comes back by itself.';
   }
-  if (meat < FELT_MIN.meat && trend !== 'rising') return 'Cold meat just went on. It comes back by itself.';
+  if (meat < FELT_MIN.meat && trend !== 'rising')
+    return 'Cold meat just went on. It comes back by itself.';
   if (vents < FELT_MIN.vents) return 'The vents were moved. Wait before moving them again.';
-  if (place === 'in') return trend === 'steady' ? 'Nothing to do.' : 'Inside the band: leave the vents.';
+  if (place === 'in')
+    return trend === 'steady' ? 'Nothing to do.' : 'Inside the band: leave the vents.';
   if (place === 'above') {
     return trend === 'falling'
       ? 'High, but already on its way down.'

@@ -72,8 +72,7 @@ export function forecast(input: ForecastInput): Forecast {
   let coreOffK: number | null = null;
   let fuelLeft: number | null = null;
   for (let i = 0; i < input.members; i++) {
-    const member =
-      i === 0 ? { scenario: base, spreads: [] } : drawMember(base, physics, random);
+    const member = i === 0 ? { scenario: base, spreads: [] } : drawMember(base, physics, random);
     const run = simulate(member.scenario, member.spreads);
     const pitNow = run.pitC[now] ?? null;
     const meat = run.meats[0];
@@ -84,7 +83,8 @@ export function forecast(input: ForecastInput): Forecast {
       pitOffK = input.pitC !== null && pitNow !== null ? off : null;
       coreOffK = input.coreC !== null && coreNow !== null ? input.coreC - coreNow : null;
       const walked = run.frontDegrees[now] ?? null;
-      fuelLeft = walked === null ? null : clamp(1 - walked / (scenario.fire?.arcDegrees ?? 1), 0, 1);
+      fuelLeft =
+        walked === null ? null : clamp(1 - walked / (scenario.fire?.arcDegrees ?? 1), 0, 1);
     }
     pits.push(
       sample(rows, (min) => {

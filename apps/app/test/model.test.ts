@@ -1,0 +1,111 @@
+import fc from 'fast-check';
+import { lastValue, rangeOf, spreadLabels, thin } from '../src/strip/model';
+import { hourTicks, temperatureTicks } from '../src/strip/Strip';
+import { short } from '../src/strip/Marks';
+import { COLOUR_NAMES, contrast, DAY, NIGHT } from '../src/ui/tokens';
+import { hourSpan } from '../src/plan/FourTimes';
+import { due } from '../src/tend/JobCard';
+import { clockAndDay, degrees, quarter } from '../src/ui/words';
+import { halfAxes, places } from '../src/drawings/Snake';
+import { CUTS, piecesThatFit, presetOf } from '@ostrin/core';
+
+describe('labels', () => {
+  it('never collide while there is room, keep their order and their field', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 0, max: 400, noNaN: true }), { maxLength: 12 }),
+        (wanted) => {
+          const at = spreadLabels(wanted, 22, 10, 390);
+          const sorted = [...at].sort((a, b) => a - b);
+          for (let i = 1; i < sorted.length; i++)
+            expect(sorted[i]! - sorted[i - 1]!).toBeGreaterThan(21.99);
+          for (const a of at) {
+            expect(a).toBeGreaterThan(9.99);
+            expect(a).toBeLessThan(390.01);
+          }
+        },
+      ),
+    );
+  });
+
+  it('do not collide for five pieces that end together, and long names are cut', () => {
+    const at = spreadLabels([200, 200, 200, 200, 200], 19, 30, 300);
+    expect(new Set(at).size).toBe(5);
+    expect(short('the very long name of a shoulder')).toHaveLength(13);
+    expect(short('short')).toBe('short');
+  });
+});
+
+describe('the strip', () => {
+  it('thins a long trace but keeps its ends and gaps', () => {
+    const points = Array.from({ length: 5000 }, (_, i) => ({ t: i, c: i === 2500 ? null : i }));
+    const few = thin(points, 400);
+    expect(few.length).toBeLessThan(420);
+    expect([few[0]!.t, few.at(-1)!.t]).toEqual([0, 4999]);
+    expect(few.some((p) => p.c === null)).toBe(true);
+    expect(lastValue(points, 2500)!.c).toBe(2499);
+  });
+
+  it('has a scale on round figures in either unit, and hours on the clock', () => {
+    expect(rangeOf([null, 7, 163], [113, 129])).toEqual([0, 180]);
+    const f = temperatureTicks([0, 180], { temperature: 'F', mass: 'lb' }, 4);
+    for (const c of f) expect((c * 1.8 + 32) % 50).toBeCloseTo(0, 6);
+    const from = Date.UTC(2027, 6, 1, 6, 20);
+    const ticks = hourTicks(from, from + 5 * 3_600_000, 6, 'Europe/Ljubljana');
+    expect(ticks).toHaveLength(5);
+    expect(new Date(ticks[0]!).toISOString()).toBe('2027-07-01T07:00:00.000Z');
+    expect(
+      hourTicks(from, from + 3_600_000, 3, 'Asia/Kolkata').every((t) => t % 1_800_000 === 0),
+    ).toBe(true);
+  });
+});
+
+describe('colours', () => {
+  const paperOf = (t: typeof DAY) => [t.paper, t.sheet];
+  it.each([
+    ['day', DAY],
+    ['night', NIGHT],
+  ])('%s can be read: readings 7:1, the rest 4.5:1, lines 3:1', (_name, t) => {
+    for (const paper of paperOf(t)) {
+      expect(contrast(t.ink, paper)).toBeGreaterThanOrEqual(7);
+      expect(contrast(t.soot, paper)).toBeGreaterThanOrEqual(4.5);
+      for (const meat of t.meats) expect(contrast(meat, paper)).toBeGreaterThanOrEqual(4.5);
+      expect(contrast(t.pit, paper)).toBeGreaterThanOrEqual(3);
+      expect(contrast(t.edge, paper)).toBeGreaterThanOrEqual(3);
+    }
+    expect(contrast(t.onPit, t.pit)).toBeGreaterThanOrEqual(4.5);
+    expect(contrast(t.onPad, t.pad)).toBeGreaterThanOrEqual(7);
+    expect(contrast(t.bandEdge, t.band)).toBeGreaterThanOrEqual(2.5);
+    for (const key of Object.keys(COLOUR_NAMES)) expect(t).toHaveProperty(key);
+  });
+});
+
+describe('words', () => {
+  it('says times, spans and settings as a hand can use them', () => {
+    expect(clockAndDay('2027-05-15T18:30')).toBe('18:30 Sat');
+    expect(degrees(121.4, { temperature: 'F', mass: 'lb' })).toBe('251°');
+    expect(degrees(null, { temperature: 'C', mass: 'kg' })).toBe('–');
+    expect([0, 0.25, 0.5, 0.75, 1].map(quarter)).toEqual(['shut', '¼', '½', '¾', 'open']);
+    expect(hourSpan(60, 200)).toBe('1–3¼ h');
+    expect(hourSpan(0, 45)).toBe('0–¾ h');
+    expect([9.2, 0.3, -0.5, -12, 75].map(due)).toEqual([
+      'in 9 min',
+      'now',
+      'now',
+      '12 min ago',
+      'in 1 h 15',
+    ]);
+  });
+});
+
+describe('the drawing', () => {
+  it('lays the pieces that fit inside the ring of fire, apart from each other', () => {
+    const cut = CUTS['mutton-shoulder']!;
+    const n = piecesThatFit(presetOf('kettle-57'), cut, 2.5);
+    expect(n).toBeGreaterThanOrEqual(2);
+    const [wide, high] = halfAxes(cut, 2.5);
+    expect(wide).toBeLessThan(high);
+    const spots = places(n, n === 2 ? wide * 1.06 : high * 1.05);
+    for (const s of spots) expect(Math.hypot(s.x, s.y) + wide).toBeLessThan(0.285);
+  });
+});

@@ -1,0 +1,182 @@
+import { foldLog, plan, type Entry } from '@ostrin/core';
+import { act, fireEvent, render, screen } from '@testing-library/react-native';
+import { SlipSentence } from '../src/plan/SlipSentence';
+import { useSettings } from '../src/store/settings';
+import { firstSlip, piecesOf, requestOf, stepMass, useSlip } from '../src/store/slip';
+import { allEntries, useLive } from '../src/store/live';
+import { LogPad } from '../src/tend/LogPad';
+import { JobCard } from '../src/tend/JobCard';
+import { isMoveOf, logAction, nextMeat, retime, ventsNow } from '../src/tend/actions';
+import { importBody } from '../src/log/ImportButton';
+import { taken } from '../src/ui/useKeyDown';
+
+const PIT = { id: 'bosun', name: 'the Bosun', preset: 'kettle-57', overrides: {} };
+const METRIC = { temperature: 'C', mass: 'kg' } as const;
+const wish = requestOf({ ...firstSlip(Date.UTC(2027, 4, 14), 'UTC') }, PIT, METRIC);
+const PLAN = plan(wish, { nowMs: 0, members: 1 });
+const T0 = Date.UTC(2027, 4, 15, 8);
+
+const log = () => foldLog(allEntries(useLive.getState()));
+const press = (name: string | RegExp) => fireEvent.press(screen.getByRole('button', { name }));
+
+beforeEach(() => {
+  global.fetch = jest.fn(() => new Promise(() => undefined)) as unknown as typeof fetch;
+  useSlip.setState(firstSlip(Date.UTC(2027, 4, 14), 'UTC'));
+  useSettings.setState({ units: METRIC });
+  useLive.setState({ cookId: 'c', entries: [], waiting: [], plan: PLAN, link: 'live' });
+});
+
+describe('the slip', () => {
+  it('is a whole, sensible sentence at first sight', () => {
+    render(<SlipSentence pitName="the Bosun" cookerName="57 cm kettle" />);
+    for (const word of [
+      /^People: 8 people/,
+      /18:30/,
+      /2 mutton shoulders of 2.5 kg/,
+      /^Pit: 121 C/,
+      /in paper at 74 C/,
+      /12 C, light wind/,
+    ]) {
+      expect(screen.getByRole('button', { name: word })).toBeTruthy();
+    }
+    expect(PLAN.problems).toEqual([]);
+  });
+
+  it('changes with a touch, in the units of the user', () => {
+    render(<SlipSentence pitName="the Bosun" cookerName="57 cm kettle" />);
+    press(/^People/);
+    fireEvent.press(screen.getByRole('button', { name: 'People: more' }));
+    fireEvent.press(screen.getByRole('radio', { name: '12' }));
+    expect(useSlip.getState().people).toBe(12);
+    press('Done');
+    act(() => useSettings.setState({ units: { temperature: 'F', mass: 'lb' } }));
+    expect(screen.getByRole('button', { name: /^Pit: 250 F/ })).toBeTruthy();
+    press(/^Pit/);
+    fireEvent.press(screen.getByRole('radio', { name: /^275 F/ }));
+    expect(useSlip.getState().pitC).toBe(135);
+  });
+
+  it('keeps masses in the cut’s range and counts pieces from people', () => {
+    expect(stepMass(4.5, 1)).toBe(4.5);
+    expect(stepMass(2.5, -1)).toBe(2.4);
+    const slip = firstSlip(0, 'UTC');
+    expect(piecesOf({ ...slip, people: 1 })).toBe(1);
+    expect(piecesOf({ ...slip, people: 40 })).toBeGreaterThan(5);
+  });
+});
+
+describe('the log pad', () => {
+  const Pad = () => {
+    useLive();
+    return <LogPad plan={PLAN} log={log()} now={T0} onEdit={() => undefined} />;
+  };
+
+  it('logs with one tap and takes it back with one more', () => {
+    render(<Pad />);
+    press(/^Log lid/);
+    expect(log().lines.map((l) => l.body)).toEqual([
+      expect.objectContaining({ kind: 'act', action: { do: 'lid-open', seconds: 60 } }),
+    ]);
+    expect(screen.getByTestId('last-tap')).toBeTruthy();
+    press('Undo');
+    expect(log().lines).toEqual([]);
+  });
+
+  it('logs fuel, vents and notes', async () => {
+    render(<Pad />);
+    press(/^Log fuel/);
+    press('Log vents');
+    press('Lid vent ½');
+    press('Log a note');
+    press('Log this note');
+    expect(await screen.findByRole('alert')).toBeTruthy();
+    fireEvent.changeText(screen.getByTestId('note-text'), 'thin blue');
+    await act(async () => {
+      press('Log this note');
+      await Promise.resolve();
+    });
+    await screen.findByTestId('last-tap');
+    const said = log().lines.map((l) => (l.body.kind === 'act' ? l.body.action.do : l.body.kind));
+    expect(said).toEqual(expect.arrayContaining(['add-fuel', 'set-vents', 'note']));
+    expect(ventsNow(log())).toMatchObject({ exhaustFraction: 0.5 });
+  });
+
+  it('does the job with the move that the job asks for, and only then', () => {
+    const light = PLAN.jobs.find((j) => j.id === 'light')!;
+    const meatOn = PLAN.jobs.find((j) => j.id === 'meat-on')!;
+    expect(isMoveOf(meatOn, { do: 'lid-open', seconds: 60 })).toBe(false);
+    expect(isMoveOf(light, light.logs[0]!)).toBe(true);
+    logAction(PLAN, log(), light.logs[0]!, T0);
+    expect(log().jobsDone.has('light')).toBe(true);
+    logAction(PLAN, log(), nextMeat(PLAN, log())!, T0 + 1);
+    expect(log().jobsDone.has('meat-on')).toBe(true);
+    expect(nextMeat(PLAN, log())).toMatchObject({ do: 'wrap' });
+    const line = log().lines.find((l) => l.jobId === 'meat-on')!;
+    retime(log(), line, T0 - 60_000, T0 + 2);
+    expect(
+      log()
+        .lines.filter((l) => l.jobId === 'meat-on')
+        .every((l) => l.at === T0 - 60_000),
+    ).toBe(true);
+  });
+});
+
+describe('the job card', () => {
+  it('counts down, can wait, says why, and is done with one tap', () => {
+    const job = PLAN.jobs.find((j) => j.id === 'wrap')!;
+    const zero = T0 - (job.atMin - 9) * 60_000;
+    render(
+      <JobCard
+        job={job}
+        zero={zero}
+        now={T0}
+        plan={PLAN}
+        forecast={null}
+        onFinish={() => undefined}
+      />,
+    );
+    expect(screen.getByTestId('job-due')).toHaveTextContent('in 9 min');
+    press(/^Later/);
+    expect(screen.getByTestId('job-due')).toHaveTextContent('in 19 min');
+    press('Why?');
+    expect(screen.getByText(/8 of 10/)).toBeTruthy();
+    fireEvent.press(screen.getAllByRole('button', { name: 'Close' })[0]!);
+    fireEvent.press(screen.getByTestId('job-done'));
+    const done = allEntries(useLive.getState()) as (Entry & { jobId: string })[];
+    expect(done.map((e) => e.jobId)).toEqual(['wrap', 'wrap']);
+  });
+
+  it('ends with finishing when all is done', () => {
+    const finish = jest.fn();
+    render(<JobCard job={null} zero={0} now={T0} plan={PLAN} forecast={null} onFinish={finish} />);
+    press('Finish this cook');
+    expect(finish).toHaveBeenCalled();
+  });
+});
+
+describe('bringing in and keys', () => {
+  const file = (name: string, text: string): File =>
+    ({ name, text: () => Promise.resolve(text) }) as File;
+
+  it('tells a document from a pair of tables and refuses the rest', async () => {
+    expect(await importBody([file('a.json', '{"a":1}')])).toEqual({ body: { a: 1 } });
+    const pair = [file('r.csv', 'at,pit_c\n'), file('a.csv', 'id,at\n')];
+    expect(await importBody(pair)).toEqual({
+      body: { actionsCsv: 'id,at\n', readingsCsv: 'at,pit_c\n' },
+    });
+    for (const files of [[file('a.json', '{')], [pair[0]!], [file('x.txt', '')], []]) {
+      expect(await importBody(files)).toHaveProperty('wrong');
+    }
+  });
+
+  it('leaves keys alone while somebody types or a control has focus', () => {
+    const key = (k: string, tagName: string | null, ctrlKey = false) =>
+      taken({ key: k, ctrlKey, target: tagName ? { tagName } : null } as unknown as KeyboardEvent);
+    expect(key('f', 'TEXTAREA')).toBe(true);
+    expect(key('f', 'DIV')).toBe(false);
+    expect(key(' ', 'BODY')).toBe(false);
+    expect(key('f', 'DIV', true)).toBe(true);
+    expect(key(' ', 'BUTTON')).toBe(true);
+    expect(key(' ', null)).toBe(false);
+  });
+});

@@ -1,0 +1,72 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { main } from '../src';
+import { referenceKernel } from '../src/kernel';
+import { kettle, request } from '../../../packages/core/test/scenarios';
+
+const folder = mkdtempSync(path.join(tmpdir(), 'ostrin-cli-'));
+
+function run(command: string, document: unknown): { status: number; out: string; err: string } {
+  const file = path.join(folder, 'in.json');
+  writeFileSync(file, typeof document === 'string' ? document : JSON.stringify(document));
+  let out = '';
+  let err = '';
+  const spies = [
+    jest.spyOn(process.stdout, 'write').mockImplementation((t) => ((out += String(t)), true)),
+    jest.spyOn(process.stderr, 'write').mockImplementation((t) => ((err += String(t)), true)),
+  ];
+  const status = main([command, file]);
+  for (const s of spies) s.mockRestore();
+  return { status, out, err };
+}
+
+it('simulates a scenario and prints one document', () => {
+  const { status, out, err } = run('simulate', kettle({ untilMin: 60 }));
+  expect([status, err]).toEqual([0, '']);
+  const result = JSON.parse(out) as Record<string, unknown>;
+  expect(result).toMatchObject({ ostrin: 'result/1' });
+  expect(result.minutes).toHaveLength(61);
+  expect(Object.keys(result)).toEqual(
+    expect.arrayContaining([
+      'pitC',
+      'domeC',
+      'grate',
+      'smoke',
+      'fuel',
+      'balance',
+      'happened',
+      'computeMs',
+    ]),
+  );
+  expect(out.trim().split('\n')).toHaveLength(1);
+  expect(out).not.toMatch(/NaN|Infinity/);
+});
+
+it('plans a request and its scenario is one that simulate takes', () => {
+  const { status, out } = run('plan', request());
+  expect(status).toBe(0);
+  const plan = JSON.parse(out) as { ostrin: string; scenarios: unknown[] };
+  expect(plan.ostrin).toBe('plan/1');
+  expect(run('simulate', plan.scenarios[0]).status).toBe(0);
+});
+
+it('ends with 2 and one line a problem for bad input', () => {
+  const bad = run('simulate', {
+    ...kettle(),
+    cooker: { preset: 'kamado-46' },
+    control: { mode: 'fan' },
+  });
+  expect(bad.status).toBe(2);
+  expect(bad.out).toBe('');
+  expect(bad.err).toMatch(/^cooker\.preset: not yet/m);
+  expect(bad.err).toMatch(/^control\.mode: not yet/m);
+  expect(run('simulate', '{').status).toBe(2);
+  expect(run('plan', []).status).toBe(2);
+  expect(run('dance', {}).err).toMatch(/no such command/);
+});
+
+it('keeps a reference kernel that heats its centre', () => {
+  expect(referenceKernel()).toBeGreaterThan(90);
+  expect(referenceKernel()).toBeLessThan(121);
+});

@@ -1,0 +1,24 @@
+import { readCookDoc } from '@ostrin/contract';
+import { foldLog, summarise } from '@ostrin/core';
+import { cookStore, loadDemo, openDatabase } from '../src';
+
+it('loads at least three past cooks, played by the engine, one gone wrong, and only once', async () => {
+  const db = await openDatabase(':memory:');
+  const now = Date.UTC(2027, 5, 1);
+  expect(await loadDemo(db, now)).toBeGreaterThanOrEqual(3);
+  expect(await loadDemo(db, now)).toBe(0);
+  const store = cookStore(db);
+  const figures = [];
+  for (const { id } of await store.list()) {
+    const doc = (await store.doc(id))!;
+    const read = readCookDoc(JSON.parse(JSON.stringify(doc)));
+    expect(read).toMatchObject({ ok: true });
+    expect(doc.readings.length).toBeGreaterThan(400);
+    expect(doc.readings.some((r) => r.pitC === null || r.coreC === null)).toBe(true);
+    figures.push(summarise(doc.plan, foldLog(doc.entries), doc.readings));
+  }
+  const inBand = figures.map((f) => f.inBandFraction!).sort((a, b) => a - b);
+  expect(inBand[0]).toBeLessThan(0.5);
+  expect(inBand.at(-1)).toBeGreaterThan(0.6);
+  await db.destroy();
+}, 60_000);

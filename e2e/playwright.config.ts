@@ -1,0 +1,53 @@
+import { defineConfig, devices } from '@playwright/test';
+import { existsSync, mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+
+const root = path.resolve(import.meta.dirname, '..');
+const port = Number(process.env.E2E_PORT ?? 8651);
+const scratch = (process.env.E2E_SCRATCH ??= mkdtempSync(path.join(tmpdir(), 'ostrin-e2e-')));
+const browser =
+  process.env.CHROMIUM ??
+  ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((p) => existsSync(p));
+
+export default defineConfig({
+  testDir: import.meta.dirname,
+  timeout: 240_000,
+  expect: { timeout: 20_000 },
+  workers: 1,
+  reporter: [['list'], ['json', { outputFile: path.join(root, 'test-results/e2e.json') }]],
+  outputDir: path.join(root, 'test-results/e2e'),
+  use: {
+    ...devices['Desktop Chrome'],
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 390, height: 844 },
+    timezoneId: 'Europe/Ljubljana',
+    launchOptions: {
+      executablePath: browser,
+      args: [
+        '--headless',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: `"${process.execPath}" --import tsx apps/server/src/main.ts`,
+    cwd: root,
+    url: `http://127.0.0.1:${port}/api/health`,
+    timeout: 60_000,
+    env: {
+      ...(process.env as Record<string, string>),
+      PORT: String(port),
+      OSTRIN_DB: path.join(scratch, 'e2e.sqlite'),
+      OSTRIN_DEMO: '1',
+      LOG_LEVEL: 'warn',
+      TSX_TSCONFIG_PATH: path.join(root, 'apps/server/tsconfig.json'),
+    },
+  },
+});

@@ -1,0 +1,186 @@
+/** The whole story in a real browser: plan, start, tend in two windows, finish, take out, bring in. */
+import { expect, test, type Page } from '@playwright/test';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+
+const root = path.resolve(import.meta.dirname, '..');
+
+const job = (page: Page) => page.getByTestId('job-card');
+
+/** Waits until the card shows this job and says it is done. */
+async function doJob(page: Page, words: RegExp): Promise<void> {
+  await expect(job(page)).toContainText(words);
+  await page.getByTestId('job-done').click();
+  await expect(page.getByTestId('job-card').getByText(words)).toHaveCount(0);
+}
+
+async function setSpeed(page: Page, label: string): Promise<void> {
+  await page.getByTestId('this-cook').click();
+  await page.getByRole('radio', { name: label, exact: true }).click();
+  await expect(page.getByRole('radio', { name: label, exact: true })).toBeChecked();
+  await page.getByRole('button', { name: 'Close' }).click();
+}
+
+const reading = async (page: Page): Promise<number> =>
+  Number.parseInt((await page.getByTestId('pit-reading').textContent()) ?? '', 10);
+
+function startSecondServer(port: number): ChildProcess {
+  return spawn(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts'], {
+    cwd: root,
+    env: {
+      ...process.env,
+      PORT: String(port),
+      OSTRIN_DB: ':memory:',
+      LOG_LEVEL: 'silent',
+      TSX_TSCONFIG_PATH: path.join(root, 'apps/server/tsconfig.json'),
+    },
+    stdio: 'ignore',
+  });
+}
+
+test('plan a cook, tend it, keep it', async ({ page, context }) => {
+  const faults: string[] = [];
+  page.on('pageerror', (e) => faults.push(e.message));
+
+  // Plan: a whole sentence at first sight, and an answer from the worker.
+  await page.goto('/');
+  await expect(page.getByTestId('slip')).toContainText('8 people');
+  const times = page.getByTestId('four-times');
+  await expect(times).toContainText('ready, 8 in 10');
+  const before = await times.textContent();
+  await page.getByRole('button', { name: /^People/ }).click();
+  await page.getByRole('radio', { name: '4', exact: true }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByTestId('slip')).toContainText('1 mutton shoulder');
+  await page.getByRole('button', { name: /^Meat/ }).click();
+  await page.getByRole('radio', { name: '3 kg', exact: true }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('button', { name: /^Weather/ }).click();
+  await page.getByRole('radio', { name: 'windy', exact: true }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(times).toHaveAttribute('aria-busy', 'false');
+  await expect(times).not.toHaveText(before!);
+  await expect(page.getByRole('img', { name: /Snake from above/ })).toBeVisible();
+  await page.getByRole('radio', { name: 'F', exact: true }).click();
+  await expect(page.getByTestId('slip')).toContainText('250 F');
+  await page.getByRole('radio', { name: 'C', exact: true }).click();
+  await expect(times).toHaveAttribute('aria-busy', 'false');
+
+  // A wish that cannot be met is refused with a way out.
+  await page.getByRole('button', { name: /^People/ }).click();
+  await page.getByRole('radio', { name: '24', exact: true }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('alert')).toContainText('fit beside the fire');
+  await expect(page.getByTestId('start-cook')).toBeDisabled();
+  await page.getByRole('button', { name: /^People/ }).click();
+  await page.getByRole('radio', { name: '4', exact: true }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(times).toHaveAttribute('aria-busy', 'false');
+
+  // Start, and tend on the strip with a fast clock.
+  await page.getByTestId('start-cook').click();
+  await expect(page).toHaveURL(/\/tend$/);
+  await doJob(page, /Lay the snake/);
+  await doJob(page, /in the chimney/);
+  await doJob(page, /Tip the lit ones/);
+  await setSpeed(page, '240×');
+  await expect.poll(() => reading(page), { timeout: 30_000 }).toBeGreaterThan(90);
+  await doJob(page, /Bowl vent/);
+  await page.getByTestId('pad-meat').click();
+  await expect(page.getByTestId('last-tap')).toContainText('meat on');
+
+  // A second window sees the same cook, and what it logs arrives here.
+  const second = await context.newPage();
+  await second.setViewportSize({ width: 1280, height: 800 });
+  await second.goto('/tend');
+  await expect(second.getByTestId('job-card')).toBeVisible();
+  await second.keyboard.press('n');
+  await second.getByTestId('note-text').fill('Seen from the boathouse');
+  await second.getByTestId('note-save').click();
+  await expect(page.getByText(/Seen from the/)).toBeVisible();
+
+  // One tap, undo, and a corrected time.
+  await page.getByTestId('pad-lid').click();
+  await expect(page.getByTestId('last-tap')).toContainText('lid open');
+  await page.getByTestId('undo').click();
+  await expect(page.getByTestId('last-tap')).toHaveCount(0);
+  await page.getByTestId('pad-fuel').click();
+  await page.getByTestId('last-tap').getByRole('button', { name: 'Correct' }).click();
+  await page.getByRole('radio', { name: '−10 min' }).click();
+  await page.getByTestId('retime').click();
+  await expect(second.getByText(/briquettes \(time corrected\)/)).toBeVisible();
+
+  // The server goes away: said, shown as old, taps kept and sent on return.
+  await setSpeed(page, '60×');
+  await context.setOffline(true);
+  await page.getByTestId('pad-lid').click();
+  await expect(page.getByTestId('stale')).toContainText('1 tap waits');
+  await expect(page.getByTestId('pit-reading')).toHaveAttribute('aria-label', /old reading/);
+  await context.setOffline(false);
+  await expect(page.getByTestId('stale')).toHaveCount(0);
+  await expect(second.getByText(/lid open 60 s/).first()).toBeVisible();
+
+  // Finish: the log opens with strip and figures.
+  await page.getByTestId('this-cook').click();
+  await page.getByTestId('finish').click();
+  await expect(page).toHaveURL(/\/log\//);
+  await expect(page.getByTestId('figures')).toContainText('Time in band');
+  await expect(page.getByRole('img', { name: /Strip of the cook/ })).toBeVisible();
+
+  // Take it out, bring it in elsewhere, and find it identical.
+  const save = async (name: string): Promise<string> => {
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name }).click(),
+    ]);
+    const file = path.join(root, 'test-results', download.suggestedFilename());
+    await download.saveAs(file);
+    return file;
+  };
+  const json = await save('Whole cook, JSON');
+  const actions = await save('Actions, CSV');
+  const readings = await save('Readings, CSV');
+  const doc = JSON.parse(readFileSync(json, 'utf8')) as { id: string; readings: unknown[] };
+  expect(doc.readings.length).toBeGreaterThan(50);
+  const port = Number(process.env.E2E_PORT ?? 8651) + 1;
+  const elsewhere = startSecondServer(port);
+  try {
+    const url = `http://127.0.0.1:${port}`;
+    await expect
+      .poll(
+        () =>
+          fetch(`${url}/api/health`).then(
+            (r) => r.status,
+            () => 0,
+          ),
+        { timeout: 30_000 },
+      )
+      .toBe(200);
+    await page.goto(`${url}/log`);
+    await expect(page.getByText(/No cooks yet/)).toBeVisible();
+    await page.getByTestId('import-files').setInputFiles([readings, actions]);
+    await expect(page.getByText('Brought in.')).toBeVisible();
+    const back = await fetch(`${url}/api/cooks/${doc.id}/cook.json`).then((r) => r.json());
+    expect(back).toEqual(doc);
+    await page.getByTestId('import-files').setInputFiles(json);
+    await expect(page.getByText(/in the log already/)).toBeVisible();
+  } finally {
+    elsewhere.kill('SIGKILL');
+  }
+  expect(faults).toEqual([]);
+});
+
+test('every place opens on a wide screen, by keyboard, and past cooks are there', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto('/log');
+  await page.getByRole('link', { name: /short snake/ }).click();
+  await expect(page.getByTestId('figures')).toContainText('Average pit');
+  await expect(page.getByText(/Finished in the clubhouse oven/).first()).toBeVisible();
+  await page.keyboard.press('2');
+  await expect(page.getByTestId('slip')).toBeVisible();
+  await page.keyboard.press('1');
+  await expect(page.getByText(/No fire is lit/)).toBeVisible();
+});

@@ -98,7 +98,7 @@ test('plan a cook, tend it, keep it', async ({ page, context }) => {
   await second.keyboard.press('n');
   await second.getByTestId('note-text').fill('Seen from the boathouse');
   await second.getByTestId('note-save').click();
-  await expect(page.getByText(/Seen from the/)).toBeVisible();
+  await expect(page.getByText(/Seen from/).first()).toBeVisible();
 
   // One tap, undo, and a corrected time.
   await page.getByTestId('pad-lid').click();

@@ -16,12 +16,14 @@ function rule(
   name: string,
   holds: (value: unknown, args: ValidationArguments) => boolean,
   message: string | ((args: ValidationArguments) => string),
+  constraints: unknown[] = [],
 ): PropertyDecorator {
   return (target, property) =>
     registerDecorator({
       name,
       target: target.constructor,
       propertyName: String(property),
+      constraints,
       options: { message },
       validator: { validate: (value, args) => holds(value, args!) },
     });
@@ -50,6 +52,7 @@ export const Known = (
       notYet.includes(String(args.value))
         ? `not yet: ${String(args.value)} cannot be computed by this version (it can do ${known.join(', ')})`
         : `must be one of ${known.join(', ')}`,
+    [known],
   );
 
 /** An object with exactly one of these keys. */

@@ -29,6 +29,8 @@ export interface LiveState {
   clockAt: number;
   link: Link;
   lostAt: number | null;
+  /** Whether the event stream is open; the line is up only when sending works too. */
+  streaming: boolean;
   waiting: Waiting[];
   /** What the server refused, in words. */
   refusal: string | null;
@@ -57,6 +59,7 @@ const NOTHING: Omit<LiveState, 'waiting'> = {
   clockAt: 0,
   link: 'none',
   lostAt: null,
+  streaming: false,
   refusal: null,
 };
 
@@ -87,7 +90,11 @@ export function mergeReadings(old: Reading[], fresh: readonly Reading[]): Readin
   return [...byTime.values()].sort((a, b) => a.at - b.at);
 }
 
+/** A send that failed is tried again after this long, ms. */
+const RESEND_MS = 1500;
+
 let flushing: Promise<void> | null = null;
+let resend: ReturnType<typeof setTimeout> | null = null;
 
 export const useLive = create<LiveStore>()(
   persist(
@@ -130,6 +137,7 @@ export const useLive = create<LiveStore>()(
       setLink(link) {
         set((s) => ({
           link,
+          streaming: link === 'live',
           lostAt: link === 'lost' ? (s.lostAt ?? Date.now()) : link === 'live' ? null : s.lostAt,
         }));
         if (link === 'live') void get().flush();
@@ -180,6 +188,10 @@ async function sendAll(get: Get, set: Set_): Promise<void> {
     } catch (error) {
       if (!(error instanceof Refused) || error.status >= 500) {
         set((s) => ({ link: s.link === 'live' ? 'lost' : s.link, lostAt: s.lostAt ?? Date.now() }));
+        resend ??= setTimeout(() => {
+          resend = null;
+          void get().flush();
+        }, RESEND_MS);
         return;
       }
       set({ refusal: error.message });
@@ -192,6 +204,7 @@ async function sendAll(get: Get, set: Set_): Promise<void> {
         s.cookId === first.cookId && !s.entries.some((e) => e.id === first.entry.id)
           ? [...s.entries, first.entry]
           : s.entries,
+      ...(s.streaming ? { link: 'live' as const, lostAt: null } : {}),
     }));
   }
 }

@@ -1,0 +1,79 @@
+/**
+ * JSON Schemas (draft 2020-12) made from the classes that validate. What spans several fields, and
+ * names known but not computed yet, only the `read*` functions can tell.
+ */
+import 'reflect-metadata';
+import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
+import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+import { CookDocDto } from './cook';
+import { PlanDto } from './plan';
+import { RequestDto } from './request';
+import { ScenarioDto } from './scenario';
+
+/** Documents by the name of their file. */
+export const SCHEMAS: Readonly<Record<string, new () => object>> = {
+  scenario: ScenarioDto,
+  request: RequestDto,
+  plan: PlanDto,
+  cook: CookDocDto,
+};
+
+type Json = Record<string, unknown>;
+
+/** Every definition, once. */
+function definitions(): Record<string, Json> {
+  const all = validationMetadatasToSchemas({
+    classTransformerMetadataStorage: defaultMetadataStorage,
+    refPointerPrefix: '#/$defs/',
+    additionalConverters: {
+      known: (meta) => ({ type: 'string', enum: (meta.constraints as [string[]])[0] }),
+      nestedObject: () => ({}),
+      objects: () => ({}),
+      notTooMany: () => ({}),
+      objectOrList: () => ({}),
+      exactlyOne: () => ({ minProperties: 1, maxProperties: 1 }),
+      series: () => ({ type: 'array', items: { type: ['number', 'null'] } }),
+      localTime: () => ({ type: 'string', pattern: '^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d$' }),
+      zone: () => ({ type: 'string' }),
+    },
+  }) as unknown as Record<string, Json>;
+  // One object or a list of them: the generator knows only the list.
+  const one = { $ref: '#/$defs/WeatherDto' };
+  const scenario = all.ScenarioDto!.properties as Json;
+  scenario.weather = { anyOf: [one, { type: 'array', items: one, minItems: 1 }] };
+  // A thermometer that says nothing says null.
+  const reading = all.ReadingDto!.properties as Record<string, Json>;
+  for (const key of ['pitC', 'coreC']) reading[key] = { ...reading[key], type: ['number', 'null'] };
+  return all;
+}
+
+/** The schema of one document, with the definitions it needs. */
+export function schemaOf(name: string): Json {
+  const cls = SCHEMAS[name];
+  if (!cls) throw new RangeError(`${name}: no such document`);
+  const all = definitions();
+  const used = new Map<string, Json>();
+  const visit = (node: unknown): void => {
+    if (typeof node !== 'object' || node === null) return;
+    for (const [key, value] of Object.entries(node)) {
+      if (key === '$ref' && typeof value === 'string') {
+        const id = value.replace('#/$defs/', '');
+        const found = all[id];
+        if (found && !used.has(id)) {
+          used.set(id, found);
+          visit(found);
+        }
+      } else visit(value);
+    }
+  };
+  const own = all[cls.name]!;
+  visit(own);
+  return {
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    title: name,
+    ...own,
+    ...(used.size > 0
+      ? { $defs: Object.fromEntries([...used].sort(([a], [b]) => (a < b ? -1 : 1))) }
+      : {}),
+  };
+}

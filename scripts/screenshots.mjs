@@ -1,0 +1,103 @@
+/** Takes the pictures in docs/screenshots from the demo data, on a scratch database. */
+import { chromium } from '@playwright/test';
+import { spawn } from 'node:child_process';
+import { existsSync, mkdirSync } from 'node:fs';
+import path from 'node:path';
+import process from 'node:process';
+import { setTimeout as wait } from 'node:timers/promises';
+import { buildWeb, install, quietEnv, root } from './setup.mjs';
+
+const PORT = 8661;
+const url = `http://127.0.0.1:${PORT}`;
+const out = path.join(root, 'docs/screenshots');
+const PHONE = { width: 390, height: 844 };
+const WIDE = { width: 1280, height: 800 };
+
+install();
+buildWeb();
+mkdirSync(out, { recursive: true });
+const server = spawn(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts'], {
+  cwd: root,
+  env: {
+    ...quietEnv(),
+    PORT: String(PORT),
+    OSTRIN_DB: ':memory:',
+    OSTRIN_DEMO: '1',
+    LOG_LEVEL: 'warn',
+  },
+  stdio: 'inherit',
+});
+const browser = await chromium.launch({
+  executablePath:
+    process.env.CHROMIUM ??
+    ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((p) => existsSync(p)),
+  args: [
+    '--headless',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
+
+async function open(place, viewport, colorScheme = 'light') {
+  const page = await browser.newPage({ viewport, colorScheme, timezoneId: 'Europe/Ljubljana' });
+  await page.goto(url + place);
+  return page;
+}
+
+async function shoot(name, place, viewport, colorScheme, before = async () => undefined) {
+  const page = await open(place, viewport, colorScheme);
+  await wait(2500);
+  await before(page);
+  await page.screenshot({ path: path.join(out, `${name}.png`) });
+  await page.close();
+}
+
+const planned = (page) =>
+  page.getByTestId('four-times').and(page.locator('[aria-busy=false]')).waitFor();
+
+try {
+  for (let i = 0; i < 100 && !(await fetch(`${url}/api/health`).catch(() => null)); i++)
+    await wait(200);
+  await shoot('plan-phone', '/', PHONE, 'light', planned);
+  await shoot('plan-wide', '/', WIDE, 'light', planned);
+  await shoot('log', '/log', PHONE);
+
+  // A cook four hours in, with its jobs done as they come.
+  const page = await open('/', PHONE);
+  await planned(page);
+  await page.getByTestId('start-cook').click();
+  for (let i = 0; i < 3; i++) {
+    await page.getByTestId('job-done').click();
+    await wait(400);
+  }
+  await page.getByTestId('this-cook').click();
+  await page.getByRole('radio', { name: '240×' }).click();
+  await page.getByRole('button', { name: 'Close' }).click();
+  const began = Date.now();
+  while (Date.now() - began < 68_000) {
+    const due = (await page.getByTestId('job-due').textContent()) ?? '';
+    if (due === 'now' || due.includes('ago')) await page.getByTestId('job-done').click();
+    await wait(150);
+  }
+  await page.getByTestId('this-cook').click();
+  await page.getByRole('radio', { name: '1×', exact: true }).click();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await page.close();
+  await shoot('tend-day', '/tend', PHONE);
+  await shoot('tend-night', '/tend', PHONE, 'dark');
+  await shoot('tend-wide', '/tend', WIDE);
+  const cook = async (page) => {
+    await page.getByRole('link', { name: /Regatta lunch/ }).click();
+    await wait(1500);
+  };
+  await shoot('log-cook', '/log', PHONE, 'light', cook);
+  await shoot('log-cook-wide', '/log', WIDE, 'dark', cook);
+} finally {
+  await browser.close();
+  server.kill('SIGTERM');
+}

@@ -1,4 +1,4 @@
 /** The one internal of class-transformer that the schema generator asks its users for. */
 declare module 'class-transformer/cjs/storage.js' {
-  export const defaultMetadataStorage: unknown;
+  export { defaultMetadataStorage } from 'class-transformer/types/storage';
 }

@@ -3,6 +3,7 @@ import type { Reading } from '@ostrin/contract/types';
 import { deedWords } from '@ostrin/contract/words';
 import {
   cutOf,
+  epochOf,
   litAtMs,
   MINUTE_MS,
   type Expected,
@@ -93,8 +94,15 @@ const fanFrom = (
     }))
     .filter((p) => p.t >= fromMs);
 
-/** Where the jobs of a plan stand on the cook's clock: from the real lighting once it is lit. */
-export const jobMs = (job: PlanJob, zeroMs: number): number => zeroMs + job.atMin * MINUTE_MS;
+/**
+ * Where a job stands on the cook's clock: counted from the real lighting once it is lit, moved with
+ * the forecast when it waits for the meat. People sit down when they were asked to.
+ */
+export function jobMs(plan: Plan, job: PlanJob, zeroMs: number, forecast: Forecast | null): number {
+  if (job.id === 'serve') return epochOf(plan.serveAt, plan.request.timeZone);
+  const shift = LATE_JOBS.has(job.id) ? readyShift(plan, forecast) : 0;
+  return zeroMs + job.atMin * MINUTE_MS + shift;
+}
 
 export interface StripInput {
   plan: Plan;
@@ -185,12 +193,11 @@ function done(log: Log): Mark[] {
 }
 
 function ahead(plan: Plan, log: Log, zero: number, now: number, forecast: Forecast | null): Mark[] {
-  const shift = readyShift(plan, forecast);
   return plan.jobs
     .filter((j) => !log.jobsDone.has(j.id))
     .map((j) => ({
       key: `job-${j.id}`,
-      t: Math.max(jobMs(j, zero) + (LATE_JOBS.has(j.id) ? shift : 0), now),
+      t: Math.max(jobMs(plan, j, zero, forecast), now),
       kind: KIND_OF[j.do] ?? 'note',
       label: SHORT_JOB[j.id] ?? j.inWords,
       done: false,
@@ -200,7 +207,7 @@ function ahead(plan: Plan, log: Log, zero: number, now: number, forecast: Foreca
 const LATE_JOBS = new Set(['check', 'off', 'shut']);
 
 /** How much later than planned the meat is now expected, ms. */
-export function readyShift(plan: Plan, forecast: Forecast | null): number {
+function readyShift(plan: Plan, forecast: Forecast | null): number {
   const planned = plan.jobs.find((j) => j.id === 'off')?.atMin;
   if (!forecast?.readyMin || planned === undefined) return 0;
   return (forecast.readyMin[1] - planned) * MINUTE_MS;

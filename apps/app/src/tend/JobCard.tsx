@@ -2,7 +2,7 @@
 import { MINUTE_MS, spanOfTime, type Forecast, type Plan, type PlanJob } from '@ostrin/core';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
-import { jobMs, readyShift } from '../strip/fromCook';
+import { jobMs } from '../strip/fromCook';
 import { Button } from '../ui/Button';
 import { useLayout } from '../ui/layout';
 import { Sheet } from '../ui/Sheet';
@@ -38,9 +38,7 @@ export function JobCard({ job, zero, now, plan, forecast, onFinish }: Props) {
       </View>
     );
   }
-  const shift = ['check', 'off', 'shut'].includes(job.id) ? readyShift(plan, forecast) : 0;
-  const minutes = Math.max((jobMs(job, zero) + shift - now) / MINUTE_MS, 0) + later;
-  const overdue = (jobMs(job, zero) + shift - now) / MINUTE_MS + later;
+  const minutes = (jobMs(plan, job, zero, forecast) - now) / MINUTE_MS + later;
   return (
     <View className="rounded-xl border-2 border-ink bg-sheet p-3 gap-2" testID="job-card">
       <View className="flex-row justify-between gap-3">
@@ -52,14 +50,14 @@ export function JobCard({ job, zero, now, plan, forecast, onFinish }: Props) {
           {job.inWords}
         </Text>
         <Text testID="job-due" className="font-slab-bold text-ink text-[20px]">
-          {due(overdue < 0 ? overdue : minutes)}
+          {due(minutes)}
         </Text>
       </View>
       <Text numberOfLines={wide ? 6 : 1} className="font-sans text-soot text-[14px] leading-[19px]">
         {job.detail}
       </Text>
-      <View className="flex-row gap-2">
-        <View className="flex-[2]">
+      <View className={`flex-row gap-2 ${wide ? 'flex-wrap' : ''}`}>
+        <View className={wide ? 'w-full' : 'flex-[2]'}>
           <Button
             kind="primary"
             label="Done"

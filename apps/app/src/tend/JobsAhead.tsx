@@ -1,7 +1,7 @@
 /** Wide screens: the jobs to come, the meat, and the log. */
 import { localOf, litAtMs, type Forecast, type Log, type Plan } from '@ostrin/core';
 import { Pressable, Text, View } from 'react-native';
-import { jobMs, lineLabel, readyShift } from '../strip/fromCook';
+import { jobMs, lineLabel } from '../strip/fromCook';
 import { Heading } from '../ui/Title';
 import { clockOf } from '../ui/words';
 import { jobsAhead } from './actions';
@@ -18,7 +18,6 @@ interface Props {
 
 export function JobsAhead({ plan, log, zero, forecast, meatName, onEdit }: Props) {
   const zone = plan.request.timeZone;
-  const shift = readyShift(plan, forecast);
   const time = (ms: number): string => clockOf(localOf(ms, zone));
   return (
     <View className="gap-5">
@@ -29,7 +28,7 @@ export function JobsAhead({ plan, log, zero, forecast, meatName, onEdit }: Props
           .map((j) => (
             <View key={j.id} className="flex-row gap-3 border-b border-rule py-2">
               <Text className="font-slab-semi text-ink text-[17px] w-[50px]">
-                {time(jobMs(j, zero) + (['check', 'off', 'shut'].includes(j.id) ? shift : 0))}
+                {time(jobMs(plan, j, zero, forecast))}
               </Text>
               <Text className="font-sans-semi text-ink text-[16px] flex-1">{j.inWords}</Text>
             </View>

@@ -1,21 +1,12 @@
 /** Tend: the reading, the next job, the strip and the log pad of the cook under way. */
-import {
-  cutOf,
-  diagnose,
-  foldLog,
-  litAtMs,
-  MINUTE_MS,
-  type Line,
-  type Log,
-  type Plan,
-} from '@ostrin/core';
+import { cutOf, diagnose, foldLog, litAtMs, MINUTE_MS, type Line, type Plan } from '@ostrin/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 import { useCooks } from '../api/queries';
 import { allEntries, cookNow, useLive } from '../store/live';
 import { useSettings } from '../store/settings';
-import { stripData } from '../strip/fromCook';
+import { jobMs, stripData } from '../strip/fromCook';
 import { Strip } from '../strip/Strip';
 import { Button } from '../ui/Button';
 import { useLayout } from '../ui/layout';
@@ -99,7 +90,7 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
     live.startMs + plan.jobs[0]!.atMin * MINUTE_MS,
     live.readings[0]?.at ?? now,
   );
-  const serve = zero + plan.jobs.at(-1)!.atMin * MINUTE_MS;
+  const serve = jobMs(plan, plan.jobs.at(-1)!, zero, forecast);
   const span = wide
     ? { from: first - 10 * MINUTE_MS, to: Math.max(serve, now + 60 * MINUTE_MS) + 15 * MINUTE_MS }
     : {
@@ -220,5 +211,3 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
     </View>
   );
 }
-
-export type { Log };

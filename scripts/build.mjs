@@ -9,7 +9,7 @@ import { root, run } from './setup.mjs';
 const BUDGET_KB = 670;
 
 const app = path.join(root, 'apps/app');
-run('npx', ['expo', 'export', '-p', 'web', '--clear'], { cwd: app });
+run('npx', ['expo', 'export', '-p', 'web'], { cwd: app });
 
 function* files(folder) {
   for (const e of readdirSync(folder, { withFileTypes: true })) {

@@ -1,0 +1,97 @@
+import { plan, type Plan, type Request } from '@ostrin/core';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
+import type { PlanListener } from '../src/api/core';
+import { PlanScreen } from '../src/plan/PlanScreen';
+import { firstSlip, useSlip } from '../src/store/slip';
+
+let mockAsked: { request: Request; to: PlanListener }[] = [];
+jest.mock('../src/api/core', () => ({
+  askPlan: (request: Request, _now: number, to: PlanListener) => {
+    mockAsked.push({ request, to });
+    return () => undefined;
+  },
+}));
+jest.mock('expo-router', () => ({ router: { navigate: jest.fn() } }));
+
+const PIT = { id: 'bosun', name: 'the Bosun', preset: 'kettle-57', overrides: {} };
+const NOW = Date.UTC(2027, 4, 14, 12);
+let sent: { path: string; method: string }[] = [];
+
+function open() {
+  global.fetch = jest.fn((path: string, init?: RequestInit) => {
+    sent.push({ path, method: init?.method ?? 'GET' });
+    const body = path === '/api/pits' ? [PIT] : path === '/api/cooks' ? [] : { id: 'x' };
+    return Promise.resolve({
+      ok: true,
+      status: 200,
+      text: () => Promise.resolve(JSON.stringify(body)),
+    });
+  }) as unknown as typeof fetch;
+  const client = new QueryClient({ defaultOptions: { queries: { gcTime: 0 } } });
+  return render(
+    <QueryClientProvider client={client}>
+      <PlanScreen />
+    </QueryClientProvider>,
+  );
+}
+const answer = (members: number, final: boolean): Plan => {
+  const { request, to } = mockAsked.at(-1)!;
+  const made = plan(request, { nowMs: NOW, members });
+  act(() => to.onPlan(made, final));
+  return made;
+};
+
+beforeEach(() => {
+  mockAsked = [];
+  sent = [];
+  useSlip.setState({ ...firstSlip(NOW, 'UTC') });
+});
+
+it('asks for a plan at once, shows the rough one, then the full one, and starts it', async () => {
+  open();
+  await waitFor(() => expect(mockAsked).toHaveLength(1));
+  act(() => mockAsked[0]!.to.onProgress(0.1));
+  const rough = answer(1, false);
+  expect(screen.getByTestId('four-times')).toHaveTextContent(/roughly/);
+  expect(screen.getByTestId('start-cook').props.accessibilityState?.disabled ?? true).toBe(true);
+  const made = answer(2, true);
+  expect(made.fires[0]!.pieces).toBe(rough.fires[0]!.pieces);
+  expect(screen.getByTestId('four-times')).toHaveTextContent(/ready, 8 in 10/);
+  expect(screen.getByTestId('job-lay')).toHaveTextContent(
+    new RegExp(`${made.fires[0]!.pieces} briquettes`),
+  );
+  expect(screen.getByTestId('job-hold')).toHaveTextContent(/Bowl vent/);
+  fireEvent.press(screen.getByTestId('start-cook'));
+  await waitFor(() => expect(sent.some((s) => s.method === 'PUT')).toBe(true));
+});
+
+it('asks anew when the slip changes, and refuses to start what cannot be', async () => {
+  open();
+  await waitFor(() => expect(mockAsked).toHaveLength(1));
+  answer(1, true);
+  act(() => useSlip.getState().change({ people: 60 }));
+  await waitFor(() => expect(mockAsked).toHaveLength(2));
+  expect(mockAsked[1]!.request.people).toBe(60);
+  answer(1, true);
+  expect(screen.getByText(/fit beside the fire/)).toBeTruthy();
+  fireEvent.press(screen.getByTestId('start-cook'));
+  expect(sent.some((s) => s.method === 'PUT')).toBe(false);
+});
+
+it('says when the worker fails and when the server is away', async () => {
+  const view = open();
+  await waitFor(() => expect(mockAsked).toHaveLength(1));
+  act(() => mockAsked[0]!.to.onFail('the engine stumbled'));
+  expect(screen.getByText('the engine stumbled')).toBeTruthy();
+  view.unmount();
+  open();
+  global.fetch = jest.fn(() => Promise.reject(new TypeError('down'))) as unknown as typeof fetch;
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false, gcTime: 0 } } });
+  render(
+    <QueryClientProvider client={client}>
+      <PlanScreen />
+    </QueryClientProvider>,
+  );
+  expect(await screen.findByText('No answer from the server')).toBeTruthy();
+});

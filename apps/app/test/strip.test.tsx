@@ -1,0 +1,156 @@
+import { epochOf, foldLog, forecast, MINUTE_MS, plan, type Entry } from '@ostrin/core';
+import { render, screen } from '@testing-library/react-native';
+import { firstSlip, requestOf } from '../src/store/slip';
+import { jobMs, lineLabel, stripData } from '../src/strip/fromCook';
+import type { Mark, StripData } from '../src/strip/model';
+import { Strip } from '../src/strip/Strip';
+import { readyWords } from '../src/tend/Reading';
+import { DAY } from '../src/ui/tokens';
+
+const UNITS = { temperature: 'C', mass: 'kg' } as const;
+const PIT = { id: 'bosun', name: 'the Bosun', preset: 'kettle-57', overrides: {} };
+const PLAN = plan(requestOf(firstSlip(Date.UTC(2027, 4, 14), 'UTC'), PIT, UNITS), {
+  nowMs: 0,
+  members: 2,
+});
+const T0 = epochOf(PLAN.lightAt, 'UTC');
+const act = (id: string, min: number, action: object, jobId?: string): Entry =>
+  ({ id, at: T0 + min * MINUTE_MS, kind: 'act', action, ...(jobId ? { jobId } : {}) }) as Entry;
+const ENTRIES: Entry[] = [
+  act('a', 0, { do: 'set-vents', intakeFraction: 1, exhaustFraction: 1 }, 'light'),
+  act('b', 12, { do: 'set-vents', intakeFraction: 0.25, exhaustFraction: 0.5 }, 'hold'),
+  act('c', 35, { do: 'meat-on', meat: 'mutton' }, 'meat-on'),
+  { id: 'd', at: T0 + 50 * MINUTE_MS, kind: 'note', text: 'a note with quite a long text to it' },
+];
+const LOG = foldLog(ENTRIES);
+const NOW = T0 + 120 * MINUTE_MS;
+const READINGS = Array.from({ length: 240 }, (_, i) => ({
+  at: T0 + i * 30_000,
+  pitC: i % 50 === 0 ? null : 119 + (i % 3),
+  coreC: i < 70 ? null : i / 5,
+}));
+const FORECAST = forecast({
+  scenario: PLAN.scenarios[0]!,
+  done: [],
+  ahead: [],
+  nowMin: 120,
+  pitC: 120,
+  coreC: null,
+  members: 1,
+  seed: 1,
+});
+
+const build = (part: Partial<Parameters<typeof stripData>[0]> = {}): StripData =>
+  stripData({
+    plan: PLAN,
+    startMs: T0,
+    log: LOG,
+    readings: READINGS,
+    forecast: null,
+    now: NOW,
+    from: T0 - 20 * MINUTE_MS,
+    to: NOW + 90 * MINUTE_MS,
+    theme: DAY,
+    ...part,
+  });
+
+describe('what the strip is made of', () => {
+  it('joins what happened, what is expected and what is to do', () => {
+    const data = build();
+    const [pit, meat] = data.traces;
+    expect([pit!.label, meat!.label]).toEqual(['pit', 'mutton']);
+    expect(pit!.past).toHaveLength(READINGS.length);
+    expect(pit!.future[0]!.t).toBeGreaterThanOrEqual(NOW);
+    expect(data.bandC).toEqual([113, 129]);
+    const marks = new Map(data.marks.map((m) => [m.key, m]));
+    expect(marks.get('b')).toMatchObject({ kind: 'vents', done: true, label: 'vents ¼ ½' });
+    expect(marks.get('d')).toMatchObject({ kind: 'note' });
+    expect(marks.get('job-wrap')).toMatchObject({ kind: 'meat', done: false });
+    expect(marks.has('job-hold')).toBe(false);
+    expect(data.marks.filter((m) => !m.done).every((m) => m.t >= NOW)).toBe(true);
+  });
+
+  it('anchors the future to the forecast once there is one', () => {
+    const future = build({ forecast: FORECAST }).traces[0]!.future;
+    expect(future[0]).toMatchObject({ t: NOW });
+    expect(future[0]!.c).toBeCloseTo(120, 0);
+  });
+
+  it('shows a finished cook without a now or a future', () => {
+    const data = build({ now: null });
+    expect(data.traces.every((t) => t.future.length === 0)).toBe(true);
+    expect(data.marks.every((m) => m.done)).toBe(true);
+  });
+
+  it('serves when people sit down, whenever the fire was lit', () => {
+    const serve = PLAN.jobs.find((j) => j.id === 'serve')!;
+    expect(jobMs(PLAN, serve, T0 + 3_600_000, null)).toBe(epochOf(PLAN.serveAt, 'UTC'));
+    const meat = PLAN.jobs.find((j) => j.id === 'meat-on')!;
+    expect(jobMs(PLAN, meat, T0 + 3_600_000, null) - jobMs(PLAN, meat, T0, null)).toBe(3_600_000);
+  });
+
+  it('names lines and windows in words', () => {
+    expect(LOG.lines.map(lineLabel).slice(0, 3)).toEqual(['fire lit', 'vents ¼ ½', 'meat on']);
+    expect(readyWords(PLAN, null, null)).toMatch(/^\d\d:\d\d–\d\d:\d\d$/);
+    expect(
+      readyWords(PLAN, { ...FORECAST, readyMin: [60, 90, 120] }, Date.UTC(2027, 0, 1, 8)),
+    ).toBe('09:00–10:00');
+  });
+});
+
+describe('the strip drawn', () => {
+  const crowd = (n: number): Mark[] =>
+    Array.from({ length: n }, (_, i) => ({
+      key: `m${i}`,
+      t: NOW + i * 1000,
+      kind: (['fuel', 'vents', 'lid', 'meat', 'note', 'watch'] as const)[i % 6]!,
+      label: `a very long remark number ${i}`,
+      done: i % 2 === 0,
+    }));
+  const five = (data: StripData): StripData => ({
+    ...data,
+    traces: Array.from({ length: 5 }, (_, i) => ({
+      ...data.traces[i % 2]!,
+      key: `t${i}`,
+      label: `shoulder ${i}`,
+    })),
+    marks: crowd(40),
+  });
+
+  it.each([
+    ['down', true, 390, 420],
+    ['across', false, 900, 520],
+  ])('%s: with five pieces, forty remarks and both ends of time', (_name, down, width, height) => {
+    render(
+      <Strip
+        data={five(build())}
+        width={width}
+        height={height}
+        down={down}
+        units={UNITS}
+        timeZone="UTC"
+      />,
+    );
+    const tree = JSON.stringify(screen.toJSON());
+    expect(tree).not.toMatch(/NaN/);
+    for (let i = 0; i < 5; i++) expect(tree).toContain(`shoulder ${i}`);
+    expect(tree).toMatch(/100°/);
+    expect(tree).toMatch(/\d\d:00/);
+  });
+
+  it('draws an empty cook and a scale in F', () => {
+    render(
+      <Strip
+        data={build({ readings: [], log: foldLog([]) })}
+        width={390}
+        height={400}
+        down
+        units={{ temperature: 'F', mass: 'lb' }}
+        timeZone="UTC"
+      />,
+    );
+    const tree = JSON.stringify(screen.toJSON());
+    expect(tree).not.toMatch(/NaN/);
+    expect(tree).toMatch(/200°/);
+  });
+});

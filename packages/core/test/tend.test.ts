@@ -124,7 +124,7 @@ describe('the diagnosis', () => {
 
 describe('the forecast', () => {
   const scenario = kettle({
-    meats: [{ id: 'a', cut: 'mutton-shoulder', massKg: 2.5, startC: 4, done: { coreC: 84 } }],
+    meats: [{ id: 'a', cut: 'mutton-shoulder', massKg: 2.5, startC: 4, done: { coreC: 72 } }],
     untilMin: 1000,
   });
   const done = [...scenario.actions, { atMin: 30, do: 'meat-on', meat: 'a' } as const];

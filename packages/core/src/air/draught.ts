@@ -25,6 +25,15 @@ export function orificeFlow(areaM2: number, density: number, dpPa: number): numb
   );
 }
 
+/** How an orifice's flow changes with the pressure, kg/sPa. */
+export function orificeSlope(areaM2: number, density: number, dpPa: number): number {
+  const w = dpPa * dpPa + SMOOTH_PA * SMOOTH_PA;
+  return (
+    ((DISCHARGE * areaM2 * Math.sqrt(2 * density)) / Math.sqrt(Math.sqrt(w))) *
+    (1 - (0.5 * dpPa * dpPa) / w)
+  );
+}
+
 /** Stack effect of a column, Pa: 3465 h (1/To - 1/Ti) (ASHRAE Fundamentals form). */
 export const stackPressure = (heightM: number, outsideK: number, insideK: number): number =>
   3465 * heightM * (1 / outsideK - 1 / insideK);
@@ -63,7 +72,8 @@ export function solveDraught(
   let low = -500;
   let high = 500;
   let p = net.pressurePa;
-  for (let iteration = 0; iteration < 50; iteration++) {
+  let lastStep = high - low;
+  for (let iteration = 0; iteration < 120; iteration++) {
     let sum = 0;
     let slope = 0;
     for (let i = 0; i < openings.length; i++) {
@@ -72,14 +82,19 @@ export function solveDraught(
       const f = orificeFlow(o.areaM2, dp > 0 ? outsideDensity : insideDensity, dp);
       flow[i] = f;
       sum += f;
-      slope += (0.5 * Math.abs(f)) / (Math.abs(dp) + SMOOTH_PA);
+      slope += orificeSlope(o.areaM2, dp > 0 ? outsideDensity : insideDensity, dp);
     }
-    if (Math.abs(sum) < 1e-8) break;
+    if (Math.abs(sum) < 1e-9) break;
     if (sum > 0) low = p;
     else high = p;
-    const next = p + sum / Math.max(slope, 1e-9);
-    p = next > low && next < high ? next : (low + high) / 2;
-    if (high - low < 1e-9) break;
+    // Newton where it closes in fast, halving where it would only circle.
+    const newton = sum / Math.max(slope, 1e-12);
+    const next = p + newton;
+    const closing = Math.abs(newton) < 0.5 * Math.abs(lastStep);
+    const to = closing && next > low && next < high ? next : (low + high) / 2;
+    lastStep = to - p;
+    p = to;
+    if (high - low < 1e-12) break;
   }
   net.pressurePa = p;
 }

@@ -180,7 +180,7 @@ function expected(
     : fanFrom(zero, planned.everyMin, planned.coreC, planned.coreLowC, planned.coreHighC, now);
 }
 
-/** What was logged; an opening that only served another line of the same moment is told once. */
+/** What was logged, one remark a line. */
 function done(log: Log): Mark[] {
   return log.lines.map((line) => ({
     key: line.id,

@@ -1,6 +1,5 @@
 /** The reading at arm's length, where it stands in its band, and what the fire is doing and why. */
 import {
-  changeOver,
   fromC,
   localOf,
   MINUTE_MS,
@@ -66,7 +65,7 @@ export function Reading(p: Props) {
     p.now,
   );
   const old = last !== null && p.now - last.t > OLD_MIN * MINUTE_MS;
-  const change = changeOver(p.readings, p.now);
+  const change = p.state.changeK;
   const moved =
     change !== null &&
     (p.state.trend === 'rising' || p.state.trend === 'falling' || p.state.trend === 'coming-up')

@@ -16,10 +16,12 @@ export {
   coreReadingC,
   createCook,
   pitReadingC,
-  resultOf,
   simulate,
   type Cook,
 } from './cook/cook';
+export { act } from './cook/act';
+export { resultOf } from './cook/result';
+export { ARRANGEMENTS } from './fire/catalogue';
 export * from './plan/types';
 export * from './plan/amount';
 export { plan, planning, type PlanOptions } from './plan/plan';

@@ -2,7 +2,6 @@
  * Draught: what the fire breathes. Every opening sees the same unknown internal pressure plus its
  * own column of warm gas and its own share of the wind; what flows in must flow out.
  */
-import { GRAVITY } from '../quantity/units';
 
 /** One hole in the pit's skin. Areas are free areas, heights above the intake. */
 export interface Opening {
@@ -10,6 +9,8 @@ export interface Opening {
   heightM: number;
   /** Wind pressure coefficient, share of the dynamic pressure (from memory, -0.6 to 0.8). */
   windShare: number;
+  /** Pressure of a fan behind it, Pa. */
+  pushPa?: number;
 }
 
 /** Sharp-edged orifice, fluid mechanics textbooks give 0.60-0.65. */
@@ -43,6 +44,8 @@ export interface Network {
   openings: Opening[];
   /** Buoyancy of the gas column from the intake up to each opening, Pa; filled by the caller. */
   liftPa: Float64Array;
+  /** Density of the gas behind each opening, kg/m3; filled by the caller. */
+  insideDensity: Float64Array;
   /** Signed flow of each opening, kg/s, positive into the pit. */
   flow: Float64Array;
   /** Internal pressure at the intake's height against outside, Pa; the warm start. */
@@ -53,6 +56,7 @@ export interface Network {
 export const network = (openings: Opening[]): Network => ({
   openings,
   liftPa: new Float64Array(openings.length),
+  insideDensity: new Float64Array(openings.length).fill(1),
   flow: new Float64Array(openings.length),
   pressurePa: 0,
 });
@@ -62,13 +66,8 @@ export const network = (openings: Opening[]): Network => ({
  * `windPa` is the wind's dynamic pressure, densities in kg/m3. Newton inside a shrinking bracket:
  * the sum of flows falls monotonically with the pressure, so it cannot fail.
  */
-export function solveDraught(
-  net: Network,
-  windPa: number,
-  outsideDensity: number,
-  insideDensity: number,
-): void {
-  const { openings, flow, liftPa } = net;
+export function solveDraught(net: Network, windPa: number, outsideDensity: number): void {
+  const { openings, flow, liftPa, insideDensity } = net;
   let low = -500;
   let high = 500;
   let p = net.pressurePa;
@@ -78,11 +77,16 @@ export function solveDraught(
     let slope = 0;
     for (let i = 0; i < openings.length; i++) {
       const o = openings[i]!;
-      const dp = o.windShare * windPa - p - liftPa[i]!;
-      const f = orificeFlow(o.areaM2, dp > 0 ? outsideDensity : insideDensity, dp);
+      if (o.areaM2 === 0) {
+        flow[i] = 0;
+        continue;
+      }
+      const dp = o.windShare * windPa + (o.pushPa ?? 0) - p - liftPa[i]!;
+      const density = dp > 0 ? outsideDensity : insideDensity[i]!;
+      const f = orificeFlow(o.areaM2, density, dp);
       flow[i] = f;
       sum += f;
-      slope += orificeSlope(o.areaM2, dp > 0 ? outsideDensity : insideDensity, dp);
+      slope += orificeSlope(o.areaM2, density, dp);
     }
     if (Math.abs(sum) < 1e-9) break;
     if (sum > 0) low = p;
@@ -97,19 +101,4 @@ export function solveDraught(
     if (high - low < 1e-12) break;
   }
   net.pressurePa = p;
-}
-
-/** Buoyancy of a column made of a lower and an upper gas, Pa, positive when warmer than outside. */
-export function columnLift(
-  heightM: number,
-  splitM: number,
-  lowerDensity: number,
-  upperDensity: number,
-  outsideDensity: number,
-): number {
-  const lower = Math.min(heightM, splitM);
-  const upper = Math.max(heightM - splitM, 0);
-  return (
-    GRAVITY * ((outsideDensity - lowerDensity) * lower + (outsideDensity - upperDensity) * upper)
-  );
 }

@@ -88,3 +88,22 @@ export function wetBulb(dryC: number, ratio: number, pressurePa: number): number
 
 /** Density of air or flue gas as an ideal gas, kg/m3. */
 export const gasDensity = (k: number, pressurePa: number): number => pressurePa / (R_AIR * k);
+
+/**
+ * Vapour leaving a wet surface, kg/m2s, by Stefan flow through a resistance in m2sPa/kg: boiling limits
+ * itself and altitude comes for free. Never condenses.
+ */
+export function stefanFlow(
+  surfacePa: number,
+  vapourPa: number,
+  resistance: number,
+  pressurePa: number,
+): number {
+  const ps = Math.min(surfacePa, 0.995 * pressurePa);
+  const e = (pressurePa * Math.log((pressurePa - vapourPa) / (pressurePa - ps))) / resistance;
+  return e > 0 ? e : 0;
+}
+
+/** Resistance of the still air over a wet surface with that heat film, m2sPa/kg (Lewis). */
+export const filmResistance = (wPerM2K: number, pressurePa: number): number =>
+  (1007 * 0.9 * pressurePa) / (0.622 * wPerM2K);

@@ -1,6 +1,6 @@
 /** The scenario and result documents as plain types; names as in the open format (docs/formats.md). */
 import type { CharcoalId, WoodId } from '../fuel/catalogue';
-import type { Pit } from '../pit/types';
+import type { ArrangementId, Pit, Position } from '../pit/types';
 import type { WrapId } from '../meat/wraps';
 
 export interface Weather {
@@ -15,10 +15,16 @@ export interface Weather {
 export interface WoodChunkSpec {
   species: WoodId;
   massG: number;
-  atArcDegrees: number;
+  /** Where it lies on a snake, degrees from the lit end. */
+  atArcDegrees?: number;
+  /** How deep it is buried in a heap: 0 on top to 1 at the bottom. */
+  depthFraction?: number;
+  /** Wet basis; seasoned when left out. */
+  moistureFraction?: number;
 }
 
-export interface FireSpec {
+/** A snake of briquettes, described by how it lies. */
+export interface SnakeFire {
   arrangement: 'snake';
   fuel: CharcoalId;
   side: number;
@@ -29,17 +35,54 @@ export interface FireSpec {
   woodChunks: WoodChunkSpec[];
 }
 
+/** Any other fire, described by what was weighed in. */
+export interface HeapFire {
+  arrangement: Exclude<ArrangementId, 'snake'>;
+  fuel: CharcoalId;
+  /** All charcoal, the lit part included. */
+  massKg: number;
+  litMassKg: number;
+  litPlace: 'top' | 'middle';
+  litAtMin: number;
+  woodChunks: WoodChunkSpec[];
+}
+
+export type FireSpec = SnakeFire | HeapFire;
+
+/** Charcoal or splits put on. `massKg` is all of it; charcoal may be counted in pieces instead. */
+export interface AddFuel {
+  do: 'add-fuel';
+  fuel: CharcoalId | 'splits';
+  pieces: number;
+  massKg?: number;
+  lit: boolean;
+  /** Splits: wood, moisture (wet basis), and whether they lay warming on the firebox. */
+  species?: WoodId;
+  moistureFraction?: number;
+  preheated?: boolean;
+}
+
 /** What somebody does at a minute. Undo and corrections are the log's business, not the engine's. */
 export type Action = { atMin: number } & (
   | { do: 'set-vents'; intakeFraction: number; exhaustFraction: number }
   | { do: 'lid-open'; seconds: number }
-  | { do: 'add-fuel'; fuel: CharcoalId; pieces: number; lit: boolean }
-  | { do: 'add-wood'; species: WoodId; massG: number }
+  | { do: 'door'; openFraction: number; seconds?: number }
+  | AddFuel
+  | { do: 'add-wood'; species: WoodId; massG: number; moistureFraction?: number }
+  | { do: 'rake' }
+  | { do: 'fill-water'; massKg: number }
   | { do: 'meat-on'; meat: string }
   | { do: 'meat-off'; meat: string }
+  | { do: 'turn'; meat: string }
+  | { do: 'spritz'; meat: string }
   | { do: 'wrap'; meat: string; with: WrapId }
   | { do: 'unwrap'; meat: string }
+  | { do: 'set-target'; targetC: number }
+  | { do: 'fan'; on: boolean }
 );
+
+/** What is told of a cook besides what somebody did. */
+export type Happening = Action | { atMin: number; do: 'flare' | 'pan-dry' | 'fire-out' };
 
 export type WrapWhen =
   { coreC: number } | { atMin: number } | { stalled: true } | { barkSet: true };
@@ -62,6 +105,7 @@ export interface MeatSpec {
 
 export type Control =
   | { mode: 'vents'; targetC?: number }
+  | { mode: 'fan' | 'tended'; targetC: number }
   | {
       mode: 'held';
       targetC?: number;
@@ -105,9 +149,12 @@ export interface Result {
   pitC: (number | null)[];
   domeC: (number | null)[];
   fireC: (number | null)[];
-  grate: { at: 'middle'; C: (number | null)[] }[];
+  grate: { at: Position['at']; C: (number | null)[] }[];
   smoke: Smoke[];
   smokeUnburntGPerM3: (number | null)[];
+  /** Oxygen at the coals, share by mass, and air drawn through the pit, g/s. */
+  oxygenFraction: (number | null)[];
+  draughtGPerS: (number | null)[];
   /** Where the front of the snake is, degrees from the lit end. */
   frontDegrees: (number | null)[];
   meats: MeatResult[];
@@ -116,11 +163,20 @@ export interface Result {
     addedKg: number;
     burnedKg: number;
     leftKg: number;
+    unlitKg: number;
+    /** Splits and chunks, kg dry. */
+    woodGivenKg: number;
+    woodLeftKg: number;
+    waterLeftKg: number;
     ashKg: number;
     outAtMin: number | null;
   };
   balance: { energyResidualFraction: number; massResidualFraction: number };
-  happened: Action[];
+  happened: Happening[];
+  /** Smoke taken up by the food's place, gram-minutes per m3 weighed by the wood's strength. */
+  smokeDose: number | null;
+  /** Charcoal left unlit and lit, whole pieces of the first fuel; splits still burning. */
+  piecesLeft: { unlit: number; lit: number; splits: number } | null;
 }
 
 /** The weather in force at a minute: the last entry that has begun, or the first. */

@@ -20,7 +20,7 @@ export const CHAR = {
   layerLagS: 120,
   maxLayerK: 500,
   /** Layer temperature at which half the bed is going out, K, and how sharp that is. */
-  outK: 625,
+  outK: 600,
   outWidthK: 50,
   outS: 200,
   /** Share of the combustion heat that stays in the bed (0.75-0.95). */
@@ -30,7 +30,7 @@ export const CHAR = {
   bulkDensity: 215,
   specificHeat: 1100,
   /** Pace of the front into touching briquettes at full oxygen and readiness 1, m/s (0.15-0.3 m/h). */
-  frontMps: 0.163 / 3600,
+  frontMps: 0.166 / 3600,
 } as const;
 
 /** Sherwood number around pieces: free and forced parts joined by cubes. `re` on piece size. */
@@ -47,9 +47,13 @@ export function burnPerS(layerK: number, sh: number, oxygen: number): number {
   return ((diffusion * kinetic) / (diffusion + kinetic)) * (oxygen / OXYGEN_IN_AIR);
 }
 
-/** Share of the heat of combustion that leaves unburnt as carbon monoxide. */
-export const unburntShare = (oxygen: number): number =>
-  clamp(0.03 + 0.19 * (1 - oxygen / OXYGEN_IN_AIR), 0.03, 0.22);
+/**
+ * Share of the heat of combustion that leaves unburnt as carbon monoxide: more with little oxygen, and
+ * above 1450 K by the Boudouard reaction, which takes heat and so caps the layer.
+ */
+export const unburntShare = (oxygen: number, layerK: number): number =>
+  clamp(0.03 + 0.19 * (1 - oxygen / OXYGEN_IN_AIR), 0.03, 0.22) +
+  0.5 * clamp((layerK - 1450) / 400, 0, 1);
 
 /** How ready unlit fuel is to catch from a layer this hot, 0 to 1.6. */
 export const ignitionReadiness = (layerK: number): number => clamp((layerK - 690) / 380, 0, 1.6);
@@ -60,6 +64,6 @@ export const goingOutPerS = (layerK: number): number =>
 
 /** Radiating area of a lit bed, m2; cooled outer pieces darken and shield the core. */
 export function radiatingArea(litKg: number, bedK: number): number {
-  const area = 4.84 * Math.pow(litKg / CHAR.bulkDensity, 2 / 3);
+  const area = 4.84 * Math.pow(Math.max(litKg, 0) / CHAR.bulkDensity, 2 / 3);
   return area * clamp(0.2 + 0.8 * ((bedK - 650) / 150), 0.2, 1);
 }

@@ -3,7 +3,6 @@
  * a pace set by how hot and how well aired the lit end is.
  */
 import { dafShare, type Charcoal } from '../fuel/catalogue';
-import { clamp } from '../quantity/units';
 import type { Arrangement } from './types';
 
 /** How a snake lies in its kettle. */
@@ -43,42 +42,25 @@ export const arcForPieces = (
 ): number =>
   ((pieces / (side * layers)) * BRIQUETTE_PITCH_M * 180) / (Math.PI * centreLineM(kettleDiameterM));
 
-/** A snake with `litPieces` of its pieces already burning at its head. Masses dry and ash-free. */
-export function createSnake(
+/** A snake of that lay and charcoal; `totalKg` is all its fuel, dry and ash-free. */
+export function snake(
   lay: SnakeLay,
   charcoal: Charcoal,
   kettleDiameterM: number,
-  litPieces: number,
-): Arrangement & { litKg: number } {
-  const daf = charcoal.pieceKg * dafShare(charcoal);
-  const kgPerM = (lay.side * lay.layers * daf) / BRIQUETTE_PITCH_M;
-  const pieces = snakePieces(lay, kettleDiameterM);
-  const lit = Math.min(litPieces, pieces);
-  const state = { frontM: (lit * daf) / kgPerM, lengthM: (pieces * daf) / kgPerM };
-  return { ...snakeAt(state, kgPerM, centreLineM(kettleDiameterM)), litKg: lit * daf };
-}
-
-function snakeAt(
-  from: { frontM: number; lengthM: number },
-  kgPerM: number,
-  radiusM: number,
+  totalKg: number,
 ): Arrangement {
-  const state = { ...from };
+  const kgPerM =
+    (lay.side * lay.layers * charcoal.pieceKg * dafShare(charcoal)) / BRIQUETTE_PITCH_M;
+  const degreesPerKg = 180 / (Math.PI * centreLineM(kettleDiameterM) * kgPerM);
+  const totalDegrees = totalKg * degreesPerKg;
   return {
     kgPerM,
     // One hand's width of front: a 2x2 needs about ten glowing pieces to walk at full pace.
     strongFrontKg: 0.075 * kgPerM,
-    unlitKg: () => Math.max(state.lengthM - state.frontM, 0) * kgPerM,
-    advance(kg) {
-      const to = clamp(state.frontM + kg / kgPerM, 0, state.lengthM);
-      const moved = (to - state.frontM) * kgPerM;
-      state.frontM = to;
-      return moved;
-    },
-    extend(kg) {
-      state.lengthM += kg / kgPerM;
-    },
-    frontDegrees: () => (state.frontM / radiusM) * (180 / Math.PI),
-    clone: () => snakeAt(state, kgPerM, radiusM),
+    remnantKg: 0.01,
+    mostLitKg: Infinity,
+    exposed: 1,
+    frontDegrees: (passedKg) => passedKg * degreesPerKg,
+    reachedAt: (place) => (place.atArcDegrees ?? 0) / Math.max(totalDegrees, 1),
   };
 }

@@ -91,6 +91,8 @@ export interface Piece {
   drippedKg: number;
   fatLostKg: number;
   filmKg: number;
+  /** Water sprayed on, kg. */
+  sprayedKg: number;
   browningMin: number;
   /** Salmonella reduction at the slowest point, log10. */
   logReduction: number;
@@ -141,6 +143,7 @@ export function createPiece(
     drippedKg: 0,
     fatLostKg: 0,
     filmKg: 0,
+    sprayedKg: 0,
     browningMin: 0,
     logReduction: 0,
     heatW: 0,
@@ -322,7 +325,8 @@ export function coreC(p: Piece): number {
 }
 
 /** Mass now, kg. */
-export const pieceKg = (p: Piece): number => p.rawKg - p.evaporatedKg - p.drippedKg - p.fatLostKg;
+export const pieceKg = (p: Piece): number =>
+  p.rawKg + p.sprayedKg - p.evaporatedKg - p.drippedKg - p.fatLostKg;
 
 /** 1 = probe tender at the centre. */
 export const tenderness = (p: Piece): number => p.dose[0]! / (p.cut.tenderMin * p.spread.tender);
@@ -334,5 +338,23 @@ export const bark = (p: Piece): number => Math.min(p.crustM / 4e-4, p.browningMi
 export function waterResidualKg(p: Piece): number {
   let held = 0;
   for (let i = 0; i < CELLS; i++) held += p.water[i]! * p.share[i]! * p.rawKg;
-  return p.cut.composition.water * p.rawKg - held - p.filmKg - p.evaporatedKg - p.drippedKg;
+  return (
+    p.cut.composition.water * p.rawKg +
+    p.sprayedKg -
+    held -
+    p.filmKg -
+    p.evaporatedKg -
+    p.drippedKg
+  );
+}
+
+/** What a spray leaves on the face, kg/m2 (a mist that just does not run off, from memory). */
+const SPRAY_KG_PER_M2 = 0.05;
+
+/** Sprays an unwrapped piece. */
+export function spritzPiece(p: Piece): void {
+  if (p.wrap !== 'none') return;
+  const kg = SPRAY_KG_PER_M2 * p.faceM2;
+  p.filmKg += kg;
+  p.sprayedKg += kg;
 }

@@ -2,7 +2,14 @@
  * The meat's face: heat arriving by air and radiation, water leaving through still air, crust and
  * wrap. One physics of the surrounding air for every cooker, every rest.
  */
-import { saturationPressure, vapourPressure, vaporisationHeat, wetBulb } from '../air/moist';
+import {
+  filmResistance,
+  saturationPressure,
+  stefanFlow,
+  vapourPressure,
+  vaporisationHeat,
+  wetBulb,
+} from '../air/moist';
 import { kelvin } from '../quantity/units';
 
 /** What the piece sits in during one step. */
@@ -30,9 +37,6 @@ export const FACE = {
   /** Conductivity of dry crust, W/mK. */
   crustConductivity: 0.25,
 };
-const CP_AIR = 1007;
-/** Lewis number to the 2/3, water vapour in air. */
-const LEWIS = 0.9;
 
 /** Convection from air to a piece of face area A, W/m2K: forced and natural joined by cubes. */
 export function convection(airC: number, faceC: number, speed: number, areaM2: number): number {
@@ -83,12 +87,11 @@ export function facePaths(
   out.airShare = hc / (hc + hr);
   out.drivingC = (hc * s.airC + hr * s.wallC) / (hc + hr);
   out.u = 1 / (1 / (hc + hr) + crustM / FACE.crustConductivity + wrapHeat);
-  const film = (0.622 * hc) / (CP_AIR * LEWIS * s.pressurePa);
   const draught = Number.isFinite(s.draughtKgPerS)
     ? (s.pressurePa * areaM2) / (Math.max(s.draughtKgPerS, 2e-4) * (0.622 + s.humidity))
     : 0;
   out.vapourResistance =
-    1 / film + crustM / (FACE.crustPermeability * crustFactor) + draught + 1 / wrapPermeance;
+    filmResistance(hc, s.pressurePa) + crustM / (FACE.crustPermeability * crustFactor) + draught + 1 / wrapPermeance;
   out.vapourPa = vapourPressure(s.humidity, s.pressurePa);
 }
 
@@ -97,10 +100,12 @@ export function facePaths(
  * resistances, so that boiling limits itself and altitude comes for free. Never condenses here.
  */
 export function evaporation(c: number, p: Paths, pressurePa: number, activity: number): number {
-  const ps = Math.min(activity * saturationPressure(c), 0.995 * pressurePa);
-  const e =
-    (pressurePa * Math.log((pressurePa - p.vapourPa) / (pressurePa - ps))) / p.vapourResistance;
-  return e > 0 ? e : 0;
+  return stefanFlow(
+    activity * saturationPressure(c),
+    p.vapourPa,
+    p.vapourResistance,
+    pressurePa,
+  );
 }
 
 /** Heat taken by that evaporation, W/m2. */

@@ -1,81 +1,117 @@
 /**
- * The heat balance of one step: conductances between nodes and to the yard, put together, solved, and
- * told apart again for the ledger. One set of arrays, reused; the engine is single-threaded.
+ * The heat balance: conductances between nodes and to the yard, put together as G and b of
+ * C dT/dt = b - G T (T above the reference). The stepper and the reference solution both use it.
+ * One set of arrays, reused; the engine is single-threaded.
  */
 import { CP_GAS } from '../air/moist';
 import { solveDense } from './solve';
-import { capacity, COALS, NODES, type PitState } from './state';
+import { capacity, type PitState } from './state';
 
 const SIGMA = 5.670374e-8;
+/** Most nodes of any layout. */
+export const MOST_NODES = 24;
 
-const matrix = new Float64Array(NODES * NODES);
+const matrix = new Float64Array(MOST_NODES * MOST_NODES);
 /** Sources, W; after solving, temperatures above the reference, K. */
-export const rhs = new Float64Array(NODES);
-const toYard = new Float64Array(NODES);
+export const rhs = new Float64Array(MOST_NODES);
+const toYard = new Float64Array(MOST_NODES);
+const yardRel = new Float64Array(MOST_NODES);
+let n = 0;
 
 /** Radiation between two black surfaces, W/m2K, at these temperatures (K). */
 export const radiative = (a: number, b: number): number => SIGMA * (a * a + b * b) * (a + b);
 
-/** Begins a balance over `dt` seconds; the bed's heat store may have changed its size. */
-export function beginBalance(s: PitState, oldBed: number, newBed: number, dt: number): void {
-  matrix.fill(0);
-  toYard.fill(0);
-  for (let i = 0; i < NODES; i++) {
-    const cOld = i === COALS ? oldBed : capacity(s, i);
-    const cNew = i === COALS ? newBed : cOld;
-    matrix[i * NODES + i] = cNew / dt;
-    rhs[i] = (cOld / dt) * (s.tempK[i]! - s.referenceK);
-  }
+/** Begins a balance for this pit. */
+export function beginBalance(s: PitState): void {
+  n = s.nodes;
+  for (let i = 0; i < n * n; i++) matrix[i] = 0;
+  for (let i = 0; i < n; i++) rhs[i] = toYard[i] = yardRel[i] = 0;
 }
 
 /** Joins two nodes by `g` W/K. */
 export function couple(a: number, b: number, g: number): void {
-  matrix[a * NODES + a]! += g;
-  matrix[b * NODES + b]! += g;
-  matrix[a * NODES + b]! -= g;
-  matrix[b * NODES + a]! -= g;
+  matrix[a * n + a]! += g;
+  matrix[b * n + b]! += g;
+  matrix[a * n + b]! -= g;
+  matrix[b * n + a]! -= g;
 }
 
 /** Gas carried from zone `a` to zone `b`, kg/s: leaves at a's temperature. */
 export function carry(a: number, b: number, kgPerS: number): void {
   const g = kgPerS * CP_GAS;
-  matrix[a * NODES + a]! += g;
-  matrix[b * NODES + a]! -= g;
+  matrix[a * n + a]! += g;
+  matrix[b * n + a]! -= g;
 }
 
 /** Gas leaving the pit from a zone, kg/s, and fresh air coming into it at `airRel` above reference. */
 export function breathe(zone: number, inKgPerS: number, outKgPerS: number, airRel: number): void {
   rhs[zone]! += inKgPerS * CP_GAS * airRel;
-  matrix[zone * NODES + zone]! += outKgPerS * CP_GAS;
+  matrix[zone * n + zone]! += outKgPerS * CP_GAS;
 }
 
 /** Heat lost from a node to the yard through `g` W/K. */
 export function lose(node: number, g: number, airRel: number): void {
-  matrix[node * NODES + node]! += g;
+  matrix[node * n + node]! += g;
   rhs[node]! += g * airRel;
   toYard[node]! += g;
+  yardRel[node] = airRel;
+}
+
+/** Heat given off by a node that grows by `slope` W/K from `w` at its temperature `nowRel`. */
+export function shed(node: number, w: number, slope: number, nowRel: number): void {
+  matrix[node * n + node]! += slope;
+  rhs[node]! += slope * nowRel - w;
 }
 
 /**
- * Solves the balance and puts the new temperatures into the state. Returns the heat lost to the yard,
- * W, and leaves the largest change of any node in `change.k` (the coals count half).
+ * Solves the balance over `dt` seconds and puts the new temperatures into the state. The coals' store
+ * may change its size over the step. Returns the heat lost to the yard, W, and leaves the largest
+ * change of any node in `change.k` (the coals count half, a gas zone that jumps at an opening fully).
  */
-export function solveBalance(s: PitState, airRel: number, change: { k: number }): number {
-  solveDense(matrix, rhs, NODES);
+export function solveBalance(
+  s: PitState,
+  oldBed: number,
+  newBed: number,
+  dt: number,
+  change: { k: number },
+): number {
+  for (let i = 0; i < n; i++) {
+    const cOld = i === s.coals ? oldBed : capacity(s, i);
+    const cNew = i === s.coals ? newBed : cOld;
+    matrix[i * n + i]! += cNew / dt;
+    rhs[i]! += (cOld / dt) * (s.tempK[i]! - s.referenceK);
+  }
+  solveDense(matrix, rhs, n);
   change.k = 0;
   let lostW = 0;
-  for (let i = 0; i < NODES; i++) {
+  for (let i = 0; i < n; i++) {
     const now = rhs[i]! + s.referenceK;
-    change.k = Math.max(change.k, Math.abs(now - s.tempK[i]!) * (i === COALS ? 0.5 : 1));
+    change.k = Math.max(change.k, Math.abs(now - s.tempK[i]!) * (i === s.coals ? 0.5 : 1));
     s.tempK[i] = now;
-    lostW += toYard[i]! * (rhs[i]! - airRel);
+    lostW += toYard[i]! * (rhs[i]! - yardRel[i]!);
   }
   return lostW;
 }
 
+/** How fast each temperature changes now, K/s, into `out`; `bedGrowth` is dC/dt of the coals, W/K. */
+export function heatRates(s: PitState, bedGrowth: number, out: Float64Array): void {
+  for (let i = 0; i < n; i++) {
+    let sum = rhs[i]!;
+    for (let k = 0; k < n; k++) sum -= matrix[i * n + k]! * (s.tempK[k]! - s.referenceK);
+    if (i === s.coals) sum -= bedGrowth * (s.tempK[i]! - s.referenceK);
+    out[i] = sum / capacity(s, i);
+  }
+}
+
 /** Heat lost to the yard from a wall, W/m2K: natural and forced joined by cubes, plus radiation. */
-export function outsideFilm(wallK: number, airK: number, windMps: number, lengthM: number): number {
+export function outsideFilm(
+  wallK: number,
+  airK: number,
+  windMps: number,
+  lengthM: number,
+  emissivity: number,
+): number {
   const natural = 1.42 * Math.pow(Math.abs(wallK - airK) / lengthM, 0.25);
   const forced = 5.7 * Math.pow(windMps, 0.6);
-  return Math.cbrt(natural ** 3 + forced ** 3) + 0.85 * radiative(wallK, airK);
+  return Math.cbrt(natural ** 3 + forced ** 3) + emissivity * radiative(wallK, airK);
 }

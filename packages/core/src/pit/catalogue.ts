@@ -1,23 +1,29 @@
 /** The cookers on offer: one line each. */
-import { kettle57 } from './kettle';
+import { bullet47 } from './bullet';
+import { hopperDamper, hopperFan } from './hopper';
+import { kamado46, kamadoSteel50 } from './kamado';
+import { kettle47, kettle57, kettle66 } from './kettle';
+import { offsetHeavy, offsetHeavyReverse, offsetLight, offsetLightReverse } from './offset';
 import type { Pit, Preset } from './types';
 
-export const PRESETS: Readonly<Record<string, Preset>> = { [kettle57.id]: kettle57 };
-
-/** Preset names the format knows but this version cannot compute yet. */
-export const NOT_YET_PRESETS: readonly string[] = [
-  'kettle-47',
-  'kettle-66',
-  'bullet-47',
-  'offset-light',
-  'offset-heavy',
-  'offset-light-reverse',
-  'offset-heavy-reverse',
-  'kamado-46',
-  'kamado-steel-50',
-  'hopper-fan',
-  'hopper-damper',
+const ALL: readonly Preset[] = [
+  kettle47,
+  kettle57,
+  kettle66,
+  bullet47,
+  offsetLight,
+  offsetHeavy,
+  offsetLightReverse,
+  offsetHeavyReverse,
+  kamado46,
+  kamadoSteel50,
+  hopperFan,
+  hopperDamper,
 ];
+
+export const PRESETS: Readonly<Record<string, Preset>> = Object.fromEntries(
+  ALL.map((p) => [p.id, p]),
+);
 
 /** The preset of that name. Throws RangeError for a name not in the catalogue. */
 export function presetOf(id: string): Preset {

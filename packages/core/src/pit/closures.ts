@@ -1,27 +1,24 @@
-/** Closures: what the kettle's inside is like, apart from its measures. */
-/** Closures of the kettle's inside; every number may be moved within its plausible range. */
+/** Closures shared by all cookers; every number may be moved within its plausible range. */
 export const INSIDE = {
-  /** Share of the plume that comes back to the coals (0.15-0.5); the rest passes them by. */
-  returnShare: 0.3,
-  /** Plume height to the lid, m, and Zukoski's constant in kg/s, kW, m. */
-  plumeHeightM: 0.26,
+  /** Zukoski's constant in kg/s, kW, m, and the share of the fire's heat that rises (0.3-0.7). */
   plumeConstant: 0.071,
-  /** Share of the fire's heat that rises (0.3-0.7). */
   convectiveShare: 0.45,
-  /** Where the coals shine: the near wall of the bowl, the metal above, the lid. */
-  viewBowl: 0.62,
-  viewMetal: 0.2,
-  viewLid: 0.18,
-  /** Film coefficients, W/m2K (5-16). */
-  wallFilm: 14.5,
-  metalFilm: 10,
+  /** Coals to passing gas, W/m2K (8-25). */
   coalFilm: 14,
-  metalAreaM2: 0.32,
-  grateViewM2: 0.35,
-  wallEmissivity: 0.85,
-  /** Water made per kg of charcoal burnt, kg (from memory, 0.3-0.4). */
+  /** Exchange through an open lid, share of the free fall of warm gas (0.15-0.7). */
+  lidExchange: 0.55,
+  /** Water made per kg of charcoal burnt, kg (from memory, 0.3-0.4), and per kg of wood volatiles. */
   waterPerChar: 0.35,
-} as const;
+  waterPerVolatiles: 0.55,
+  /** Share of what burns that wood lying on the coals may hide from view (0.3-0.8). */
+  woodHides: 0.6,
+};
 
 /** Wind at a pit's height in a yard, share of what a forecast says for 10 m (0.4-0.7). */
 export const SHELTER = 0.55;
+
+/** Probe and dial lags, s (common practice: a grate probe 45, a dome dial 90). */
+export const LAG = { probeS: 45, dialS: 90, smokeS: 20 } as const;
+
+/** Share of what a grate probe reads that is gas; the rest is what it sees. */
+export const PROBE_GAS = 0.65;

@@ -1,63 +1,83 @@
-/** The air of one step: what comes in and goes out where, by draught, wind and an open lid. */
-import { columnLift, solveDraught } from '../air/draught';
+/** The air of one moment: what comes in and goes out where, by draught, wind, fan and open lids. */
+import { solveDraught } from '../air/draught';
 import { gasDensity } from '../air/moist';
 import { GRAVITY } from '../quantity/units';
-import { DOME, FIRE, GRATE, INTAKE, LID_GAP, type PitState } from './state';
+import { INSIDE, SHELTER } from './closures';
+import type { PitState } from './state';
 
-/** Flows into and out of each gas zone, kg/s. */
+/** Most gas zones of any layout. */
+export const MOST_ZONES = 6;
+
+/** Flows, kg/s. One record, reused: the engine is single-threaded and a step never yields. */
 export interface Gas {
-  inFire: number;
-  outFire: number;
-  inGrate: number;
-  outGrate: number;
-  inDome: number;
-  outDome: number;
+  into: Float64Array;
+  out: Float64Array;
   inTotal: number;
+  /** Air that passes the coals on its way in. */
+  throughBed: number;
 }
 
 const gas: Gas = {
-  inFire: 0,
-  outFire: 0,
-  inGrate: 0,
-  outGrate: 0,
-  inDome: 0,
-  outDome: 0,
+  into: new Float64Array(MOST_ZONES),
+  out: new Float64Array(MOST_ZONES),
   inTotal: 0,
+  throughBed: 0,
 };
 
-/** Solves the draught for outside air at `airK` and wind at the pit. The answer is reused each step. */
-export function drawAir(s: PitState, airK: number, windMps: number): Gas {
-  const { tempK: t, pit, net } = s;
+/** Solves the draught for outside air at `airK` and a forecast wind. The answer is reused each call. */
+export function drawAir(s: PitState, airK: number, forecastWindMps: number): Gas {
+  const { tempK: t, net, layout } = s;
+  const { holes } = layout;
+  const windMps = SHELTER * forecastWindMps;
+  const zones = layout.zones.length;
   const outside = gasDensity(airK, s.pressurePa);
-  const upperK = 0.5 * (t[DOME]! + t[GRATE]!);
-  gas.inFire = gas.outFire = gas.inGrate = gas.outGrate = gas.inDome = gas.outDome = 0;
-  const lower = gasDensity(t[FIRE]!, s.pressurePa);
-  const upper = gasDensity(upperK, s.pressurePa);
-  for (let i = 0; i < net.openings.length; i++) {
-    net.liftPa[i] = columnLift(net.openings[i]!.heightM, pit.grateHeightM, lower, upper, outside);
+  for (let z = 0; z < zones; z++) gas.into[z] = gas.out[z] = 0;
+  for (let i = 0; i < holes.length; i++) {
+    const column = holes[i]!.column;
+    let lift = 0;
+    for (let z = 0; z < zones; z++) {
+      lift += (outside - gasDensity(t[z]!, s.pressurePa)) * column[z]!;
+    }
+    net.liftPa[i] = GRAVITY * lift;
+    net.insideDensity[i] = gasDensity(t[holes[i]!.zone]!, s.pressurePa);
   }
-  solveDraught(net, 0.5 * outside * windMps * windMps, outside, upper);
-  for (let i = INTAKE; i <= LID_GAP; i++) {
+  solveDraught(net, 0.5 * outside * windMps * windMps, outside);
+  let below = 0;
+  for (let i = 0; i < holes.length; i++) {
+    const { zone, kind } = holes[i]!;
     const f = net.flow[i]!;
-    if (i <= 1) {
-      if (f > 0) gas.inFire += f;
-      else gas.outFire -= f;
-    } else if (i <= 3) {
-      if (f > 0) gas.inGrate += f;
-      else gas.outGrate -= f;
-    } else if (f > 0) gas.inDome += f;
-    else gas.outDome -= f;
+    if (f > 0) {
+      gas.into[zone]! += f;
+      // Air let in by a door passes over the coals as much as through them.
+      if (zone === 0) below += kind === 'door' ? 0.5 * f : f;
+    } else gas.out[zone]! -= f;
   }
-  if (s.lidOpen) {
-    const gap = net.openings[LID_GAP]!.areaM2;
-    const drop = Math.max((upperK - airK) / upperK, 0);
-    const exchange = 0.12 * gap * Math.sqrt(GRAVITY * 0.4 * drop) * outside + 0.02 * gap * windMps;
-    gas.inDome += exchange;
-    gas.outDome += exchange;
-    gas.inGrate += exchange;
-    gas.outGrate += exchange;
-  }
-  gas.inTotal = gas.inFire + gas.inGrate + gas.inDome;
-  s.draughtKgPerS = Math.max(gas.inTotal, 1e-5);
+  if (s.lidOpen) exchange(s, airK, windMps, outside);
+  if (s.doorFraction > 0) doorExchange(s, airK, outside);
+  gas.inTotal = 0;
+  for (let z = 0; z < zones; z++) gas.inTotal += gas.into[z]!;
+  gas.throughBed = below;
   return gas;
+}
+
+/** Two-way exchange through an open lid: warm gas out above, air in below, in every zone it bares. */
+function exchange(s: PitState, airK: number, windMps: number, outside: number): void {
+  const { layout, tempK: t } = s;
+  for (const z of layout.lidZones) {
+    const drop = Math.max((t[z]! - airK) / t[z]!, 0);
+    const each =
+      (INSIDE.lidExchange / layout.lidZones.length) * layout.lidGapM2 * Math.sqrt(GRAVITY * 0.4 * drop) * outside +
+      (0.04 / layout.lidZones.length) * layout.lidGapM2 * windMps;
+    gas.into[z]! += each;
+    gas.out[z]! += each;
+  }
+}
+
+/** The same through a fire door standing open. */
+function doorExchange(s: PitState, airK: number, outside: number): void {
+  const area = s.pit.doorCm2 * 1e-4 * s.doorFraction;
+  const drop = Math.max((s.tempK[0]! - airK) / s.tempK[0]!, 0);
+  const each = 0.08 * area * Math.sqrt(GRAVITY * Math.sqrt(area) * drop) * outside;
+  gas.into[0]! += each;
+  gas.out[0]! += each;
 }

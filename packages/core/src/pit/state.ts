@@ -1,21 +1,11 @@
-/** Everything that changes while a kettle burns: one flat record, made once, stepped in place. */
-import { gasDensity, pressureAt } from '../air/moist';
-import { network, type Network, type Opening } from '../air/draught';
-import type { Chunk } from '../fire/chunk';
-import type { Arrangement } from '../fire/types';
-import type { Charcoal } from '../fuel/catalogue';
+/** Everything that changes while a pit burns: one flat record, made once, stepped in place. */
+import { gasDensity, pressureAt, humidityRatio, saturationPressure } from '../air/moist';
+import { network, type Network } from '../air/draught';
+import { isSpent, type Parcel } from '../fire/parcel';
+import type { Arrangement, Pool } from '../fire/types';
+import { DRY_WOOD_HEAT } from '../fuel/catalogue';
 import { kelvin } from '../quantity/units';
-import { CLOSED_VENT_SHARE, type Pit } from './types';
-
-/** Thermal nodes: gas by the fire, in the dome, at the grate; coals; loose metal; bowl; lid. */
-export const FIRE = 0;
-export const DOME = 1;
-export const GRATE = 2;
-export const COALS = 3;
-export const METAL = 4;
-export const BOWL = 5;
-export const LID = 6;
-export const NODES = 7;
+import type { Layout, Pit, Surface } from './types';
 
 /** Running totals for the energy and mass ledgers. J and kg since lighting. */
 export interface Ledger {
@@ -24,107 +14,159 @@ export interface Ledger {
   exhaustJ: number;
   latentJ: number;
   foodJ: number;
+  /** Heat that came in with glowing fuel, and stood in the pit at the start. */
   storedStartJ: number;
-  dafBurnedKg: number;
+  /** Chemical energy of all fuel ever put in, J, and all charcoal, kg dry ash-free. */
+  givenJ: number;
+  givenKg: number;
+  burnedKg: number;
+  ashKg: number;
+  /** Chemical energy that left as carbon monoxide or smoke, J. */
   unburntJ: number;
-  moistureKg: number;
   charFromWoodKg: number;
+  woodGivenKg: number;
   volatilesKg: number;
-  volatilesBurntKg: number;
-  woodSteamKg: number;
   oxygenUsedKg: number;
+  panSteamKg: number;
+  waterGivenKg: number;
 }
 
 export interface PitState {
   pit: Pit;
-  charcoal: Charcoal;
-  snake: Arrangement;
-  chunks: Chunk[];
+  layout: Layout;
+  arrangement: Arrangement;
+  lit: Pool;
+  unlit: Pool;
+  parcels: Parcel[];
+  /** Nodes: gas zones, coals, metal, pan, then the walls' nodes from the inside out, wall by wall. */
   tempK: Float64Array;
+  nodes: number;
+  coals: number;
+  metal: number;
+  pan: number;
+  /** Inner and outer node of each wall. */
+  inner: Int32Array;
+  outer: Int32Array;
   referenceK: number;
   pressurePa: number;
-  litKg: number;
   layerExcessK: number;
   oxygen: Float64Array;
-  /** Humidity ratio at the grate. */
+  /** Humidity ratio in the chamber. */
   humidity: number;
+  waterKg: number;
+  panIn: boolean;
+  /** Ash among the coals, kg: it chokes the air from below. */
+  bedAshKg: number;
+  /** Chemical energy of unburnt gas standing in the pit, J: what flares. */
+  unburntGasJ: number;
   intakeFraction: number;
   exhaustFraction: number;
+  doorFraction: number;
   lidOpen: boolean;
+  /** Share of full speed that the fan runs at, and whether one is fitted. */
+  fanDuty: number;
+  fanFitted: boolean;
   net: Network;
   probeK: number;
   dialK: number;
   draughtKgPerS: number;
   smokeGPerM3: number;
+  /** Smoke taken up by what lies on the grate, in gram-minutes per m3, weighed by the wood's strength. */
+  smokeDose: number;
+  /** Mean strength of the wood that smokes now, 1 is oak. */
+  smokeStrength: number;
   flaming: number;
+  /** Whether any wood has caught and is not yet char. */
+  woodBurns: boolean;
+  /** What the wood lay in at the last step's start, and how long that step was, s (0: do not look back). */
+  before: { coalK: number; gasK: number; oxygen: number; dtS: number };
   ledger: Ledger;
 }
 
-/** Index of each opening in the network. */
-export const INTAKE = 0;
-export const EXHAUST = 5;
-export const LID_GAP = 6;
+/** Node of a surface. */
+export const nodeOf = (s: PitState, surface: Surface): number =>
+  surface === 'coals'
+    ? s.coals
+    : surface === 'metal'
+      ? s.metal
+      : surface === 'pan'
+        ? s.pan
+        : s.inner[surface]!;
 
-/** Holes of a kettle: vents, and a leak split over legs, the seam's two sides and the top. */
-function openings(pit: Pit): Opening[] {
-  const leak = pit.leakCm2 * 1e-4;
-  return [
-    { areaM2: 0, heightM: 0, windShare: 0.15 },
-    { areaM2: 0.35 * leak, heightM: 0.06, windShare: 0.1 },
-    { areaM2: 0.2 * leak, heightM: pit.seamHeightM, windShare: 0.5 },
-    { areaM2: 0.25 * leak, heightM: pit.seamHeightM, windShare: -0.35 },
-    { areaM2: 0.2 * leak, heightM: pit.exhaustHeightM - 0.02, windShare: -0.4 },
-    { areaM2: 0, heightM: pit.exhaustHeightM, windShare: -0.4 },
-    { areaM2: 0, heightM: pit.seamHeightM, windShare: 0 },
-  ];
+/** What a pit is made from. Pools are taken over, not copied. */
+export interface PitStart {
+  pit: Pit;
+  layout: Layout;
+  arrangement: Arrangement;
+  lit: Pool;
+  unlit: Pool;
+  parcels: Parcel[];
+  airC: number;
+  altitudeM: number;
+  relativeHumidityFraction: number;
+  fanFitted: boolean;
 }
 
-/** Area of a kettle laid open, m2: three quarters of its mouth, the lid held at a tilt. */
-const lidGapM2 = (pit: Pit): number => 0.75 * (Math.PI / 4) * pit.diameterM ** 2;
-
-/** Puts the handles' positions into the network's areas. */
-export function applyVents(s: PitState): void {
-  const { openings: o } = s.net;
-  const travel = (f: number): number => Math.max(f, CLOSED_VENT_SHARE);
-  o[INTAKE]!.areaM2 = s.pit.intakeCm2 * 1e-4 * travel(s.intakeFraction);
-  o[EXHAUST]!.areaM2 = s.lidOpen ? 0 : s.pit.exhaustCm2 * 1e-4 * travel(s.exhaustFraction);
-  o[LID_GAP]!.areaM2 = s.lidOpen ? lidGapM2(s.pit) : 0;
-}
-
-/** A cold kettle with its fire just lit: the lit pieces glow, everything else is at air temperature. */
-export function createPitState(
-  pit: Pit,
-  charcoal: Charcoal,
-  snake: Arrangement,
-  litKg: number,
-  chunks: Chunk[],
-  airC: number,
-  altitudeM: number,
-): PitState {
-  const airK = kelvin(airC);
-  const tempK = new Float64Array(NODES).fill(airK);
-  tempK[COALS] = 900;
+/** A cold pit with its fire just lit: the lit pieces glow, everything else is at air temperature. */
+export function createPitState(from: PitStart): PitState {
+  const { layout, pit, lit, unlit } = from;
+  const airK = kelvin(from.airC);
+  const zones = layout.zones.length;
+  const inner = new Int32Array(layout.walls.length);
+  const outer = new Int32Array(layout.walls.length);
+  let nodes = zones + 3;
+  layout.walls.forEach((w, i) => {
+    inner[i] = nodes;
+    nodes += w.storesJPerK.length;
+    outer[i] = nodes - 1;
+  });
+  const pressurePa = pressureAt(from.altitudeM);
+  const tempK = new Float64Array(nodes).fill(airK);
+  tempK[zones] = 900;
   const s: PitState = {
     pit,
-    charcoal,
-    snake,
-    chunks,
+    layout,
+    arrangement: from.arrangement,
+    lit,
+    unlit,
+    parcels: from.parcels,
     tempK,
+    nodes,
+    coals: zones,
+    metal: zones + 1,
+    pan: zones + 2,
+    inner,
+    outer,
     referenceK: airK,
-    pressurePa: pressureAt(altitudeM),
-    litKg,
+    pressurePa,
     layerExcessK: 80,
-    oxygen: new Float64Array(3).fill(0.23),
-    humidity: 0.006,
+    oxygen: new Float64Array(zones).fill(0.23),
+    humidity: humidityRatio(
+      from.relativeHumidityFraction * saturationPressure(from.airC),
+      pressurePa,
+    ),
+    waterKg: pit.waterKg,
+    panIn: pit.waterKg > 0,
+    bedAshKg: 0,
+    unburntGasJ: 0,
     intakeFraction: 1,
     exhaustFraction: 1,
+    doorFraction: 0,
     lidOpen: false,
-    net: network(openings(pit)),
+    fanDuty: 0,
+    fanFitted: from.fanFitted,
+    net: network(
+      layout.holes.map((h) => ({ areaM2: 0, heightM: h.heightM, windShare: h.windShare })),
+    ),
     probeK: airK,
     dialK: airK,
     draughtKgPerS: 0.001,
     smokeGPerM3: 0,
+    smokeDose: 0,
+    smokeStrength: 1,
     flaming: 0,
+    woodBurns: false,
+    before: { coalK: airK, gasK: airK, oxygen: 0.23, dtS: 0 },
     ledger: {
       releasedJ: 0,
       wallsJ: 0,
@@ -132,54 +174,112 @@ export function createPitState(
       latentJ: 0,
       foodJ: 0,
       storedStartJ: 0,
-      dafBurnedKg: 0,
+      givenJ: lit.kg * lit.heatJPerKg + unlit.kg * unlit.heatJPerKg,
+      givenKg: lit.kg + unlit.kg,
+      burnedKg: 0,
+      ashKg: 0,
       unburntJ: 0,
-      moistureKg: 0,
       charFromWoodKg: 0,
+      woodGivenKg: 0,
       volatilesKg: 0,
-      volatilesBurntKg: 0,
-      woodSteamKg: 0,
       oxygenUsedKg: 0,
+      panSteamKg: 0,
+      waterGivenKg: pit.waterKg,
     },
   };
+  for (const p of from.parcels) bookWood(s, p);
   applyVents(s);
   s.ledger.storedStartJ = storedJ(s);
   return s;
 }
 
-/** Heat capacity of a node, J/K. Gas zones count their air at 400 K; steel 460 J/kgK, 7850 kg/m3. */
+/** Enters a new piece of wood in the ledger. */
+export function bookWood(s: PitState, p: Parcel): void {
+  s.ledger.woodGivenKg += p.count * p.dry0Kg;
+  s.ledger.givenJ += p.count * p.dry0Kg * DRY_WOOD_HEAT;
+}
+
+/** Puts the handles' positions, the ash, lid and doors into the network's areas. */
+export function applyVents(s: PitState): void {
+  const { layout, net } = s;
+  const travel = (f: number): number => Math.max(f, layout.shutShare);
+  const free =
+    layout.bedFreeM2 > 0 ? layout.bedFreeM2 / (1 + (s.bedAshKg / layout.ashClogKg) ** 2) : Infinity;
+  const throughBed = (a: number): number => (a > 0 ? 1 / Math.hypot(1 / a, 1 / free) : 0);
+  layout.holes.forEach((h, i) => {
+    const o = net.openings[i]!;
+    switch (h.kind) {
+      case 'intake':
+        o.areaM2 = throughBed(h.areaM2 * travel(s.intakeFraction));
+        break;
+      case 'exhaust':
+        o.areaM2 =
+          s.lidOpen && h.withLid
+            ? 0
+            : h.areaM2 * Math.max(Math.pow(s.exhaustFraction, layout.exhaustPower), layout.shutShare);
+        break;
+      case 'lid':
+        o.areaM2 = s.lidOpen ? h.areaM2 : 0;
+        break;
+      case 'door':
+        o.areaM2 = h.areaM2 * s.doorFraction;
+        break;
+      case 'fan':
+        // Its flap falls shut when the fan rests, but never tight (common practice: a twelfth).
+        o.areaM2 = s.fanFitted ? throughBed(h.areaM2 * Math.max(Math.min(5 * s.fanDuty, 1), 0.08)) : 0;
+        break;
+      default:
+        o.areaM2 = h.areaM2;
+    }
+    o.pushPa = h.kind === 'fan' ? s.pit.fanPa * s.fanDuty * s.fanDuty : 0;
+  });
+}
+
+/** Heat capacity of steel-like loose things and walls, J/K, by node; zones count their gas at 400 K. */
 export function capacity(s: PitState, node: number): number {
-  const gas = gasDensity(400, s.pressurePa) * s.pit.volumeM3 * 1050;
-  const steel = (s.pit.wallMm / 1000) * 7850 * 470;
-  switch (node) {
-    case FIRE:
-      return 0.4 * gas;
-    case DOME:
-      return 0.3 * gas;
-    case GRATE:
-      return 0.3 * gas;
-    case COALS:
-      return bedCapacity(s.charcoal, s.litKg);
-    case METAL:
-      return s.pit.metalJPerK;
-    case BOWL:
-      return s.pit.bowlAreaM2 * steel;
-    default:
-      return s.pit.lidAreaM2 * steel;
+  const { layout } = s;
+  if (node < s.coals) {
+    return gasDensity(400, s.pressurePa) * layout.zones[node]!.volumeM3 * 1050;
   }
+  if (node === s.coals) return bedCapacity(s.lit);
+  if (node === s.metal) return layout.metal.jPerK;
+  if (node === s.pan) return layout.pan.jPerK + s.waterKg * 4186;
+  for (let w = 0; w < layout.walls.length; w++) {
+    if (node <= s.outer[w]!) return layout.walls[w]!.storesJPerK[node - s.inner[w]!]!;
+  }
+  throw new RangeError(`node ${node} is not in this pit`);
 }
 
 /** Heat capacity of the lit coals with the ash among them, J/K. */
-export const bedCapacity = (charcoal: Charcoal, litKg: number): number =>
-  (litKg * (1 + ashPerDaf(charcoal)) + 0.004) * 1100;
-
-/** Ash left per kg of dry, ash-free charcoal burnt. */
-export const ashPerDaf = (c: Charcoal): number =>
-  c.ashFraction / (1 - c.ashFraction - c.moistureFraction);
+export const bedCapacity = (lit: Pool): number => (lit.kg * (1 + lit.ashPerKg) + 0.004) * 1100;
 
 /** Heat held in all nodes above the reference, J. */
 export function storedJ(s: PitState): number {
   let sum = 0;
-  for (let i = 0; i < NODES; i++) sum += capacity(s, i) * (s.tempK[i]! - s.referenceK);
+  for (let i = 0; i < s.nodes; i++) sum += capacity(s, i) * (s.tempK[i]! - s.referenceK);
   return sum;
+}
+
+/** Wood left in the fire, kg dry. */
+export const woodLeftKg = (s: PitState): number =>
+  s.parcels.reduce((sum, p) => sum + p.count * p.dryKg, 0);
+
+/** Chemical energy left in the pit, J: charcoal, wood, and gas that has not burnt yet. */
+export const chemicalLeftJ = (s: PitState): number =>
+  s.lit.kg * s.lit.heatJPerKg +
+  s.unlit.kg * s.unlit.heatJPerKg +
+  woodLeftKg(s) * DRY_WOOD_HEAT +
+  s.unburntGasJ;
+
+/** Takes burnt-out pieces off the list. */
+export function dropSpent(s: PitState): void {
+  if (s.parcels.some((p) => isSpent(p) && p.dryKg === 0)) {
+    s.parcels = s.parcels.filter((p) => p.dryKg > 0);
+  }
+}
+
+/** Share of a snake, basket or bowl that has caught, 0 to 1. */
+export function caughtShare(s: PitState): number {
+  const charcoalGiven = s.ledger.givenKg;
+  return charcoalGiven > 0 ? 1 - s.unlit.kg / charcoalGiven : 1;
 }

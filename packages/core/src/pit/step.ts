@@ -1,50 +1,75 @@
 /**
- * One step of a burning kettle: air, fire, then one implicit heat balance. Coefficients are frozen at
- * the step's start (linearly implicit Euler), so a step costs the same whatever happens.
+ * One step of a burning pit: air, wood, oxygen, coals, then one implicit heat balance. Coefficients are
+ * frozen at the step's start (linearly implicit Euler), so a step costs the same whatever happens.
  */
-import { CP_GAS, gasDensity, humidityRatio, saturationPressure } from '../air/moist';
+import {
+  CP_GAS,
+  gasDensity,
+  humidityRatio,
+  OXYGEN_IN_AIR,
+  saturationPressure,
+} from '../air/moist';
 import type { Weather } from '../cook/scenario';
-import { CHAR, radiatingArea } from '../fire/char';
+import { CHAR } from '../fire/char';
+import { stepParcel, type ParcelAir, type WoodYield } from '../fire/parcel';
+import { mixIn, woodChar } from '../fire/pool';
+import { OXYGEN_HEAT, VOLATILES_HEAT, WOODS } from '../fuel/catalogue';
 import { kelvin } from '../quantity/units';
-import {
-  beginBalance,
-  breathe,
-  carry,
-  couple,
-  lose,
-  outsideFilm,
-  radiative,
-  rhs,
-  solveBalance,
-} from './balance';
-import { burnFuel, relax, type Burn } from './burn';
-import { INSIDE, SHELTER } from './closures';
+import { rhs, solveBalance } from './balance';
+import { burnOf, readiness, type Burn, type Readiness } from './burn';
+import { INSIDE, LAG, PROBE_GAS } from './closures';
+import { flowsOf, stepOxygen, zoneGasKg, type OxygenSinks } from './flows';
 import { drawAir, type Gas } from './gas';
-import {
-  ashPerDaf,
-  bedCapacity,
-  BOWL,
-  COALS,
-  DOME,
-  FIRE,
-  GRATE,
-  LID,
-  METAL,
-  type PitState,
-} from './state';
+import { assembleHeat, type FoodLoad, type WoodRates } from './heat';
+import { applyVents, bedCapacity, caughtShare, dropSpent, nodeOf, type PitState } from './state';
+import type { Position, Surface } from './types';
 
-/** What the food does to the pit during a step: heat taken from grate gas and from walls, W; vapour, kg/s. */
-export interface FoodLoad {
-  fromGasW: number;
-  fromWallsW: number;
-  vapourKgPerS: number;
+const change = { k: 0 };
+const parcelAir: ParcelAir = { coalK: 0, gasK: 0, oxygen: 0, open: false };
+const sinks: OxygenSinks = { charPerShare: 0, wood: 0 };
+const gave: WoodYield = {
+  volatilesKg: 0,
+  burntVolatilesKg: 0,
+  charKg: 0,
+  steamKg: 0,
+  fromCoalsJ: 0,
+  fromGasJ: 0,
+  coversM2S: 0,
+  flame: 0,
+};
+/** Largest change of a skin's temperature, K, and of a flame in a step: for choosing the next. */
+const lively = { skinK: 0, flame: 0 };
+const wood: WoodRates = {
+  volatilesKgPerS: 0,
+  burntKgPerS: 0,
+  charKgPerS: 0,
+  steamKgPerS: 0,
+  heatW: 0,
+  fromCoalsW: 0,
+  fromGasW: 0,
+  coversM2: 0,
+};
+/** Below this much glowing fuel wood does not catch any more, kg dry ash-free. */
+const PILOT_KG = 0.005;
+const WOOD_STEP_S = 0.75;
+
+/** Air that wood on the coals lies in now. The record is reused. */
+export function woodAir(s: PitState): ParcelAir {
+  parcelAir.coalK = s.tempK[s.coals]!;
+  parcelAir.gasK = s.tempK[0]!;
+  parcelAir.oxygen = s.oxygen[0]!;
+  parcelAir.open = s.lidOpen || s.doorFraction > 0.2;
+  return parcelAir;
 }
 
-/** Heat of drying and warming the moisture in fuel, J/kg. */
-const DRYING_J = 2.6e6;
-/** What goes out is this much colder than the mean of the bed, K. */
-const OUT_COLDER_K = 150;
-const change = { k: 0 };
+/** Lets the fire reach wood that lies in its way. */
+export function reachWood(s: PitState): void {
+  if (s.lit.kg < PILOT_KG) return;
+  const caught = caughtShare(s);
+  for (const p of s.parcels) {
+    if (!p.caught && caught >= s.arrangement.reachedAt(p.place)) p.caught = true;
+  }
+}
 
 /**
  * Advances the pit by `dt` seconds. Returns the largest change of any temperature in K, from which
@@ -52,158 +77,219 @@ const change = { k: 0 };
  */
 export function stepPit(s: PitState, w: Weather, food: FoodLoad, dt: number): number {
   const airK = kelvin(w.airC);
-  const airRel = airK - s.referenceK;
-  const windMps = SHELTER * w.windMps;
-  const gas = drawAir(s, airK, windMps);
-  const burn = burnFuel(s, gas, dt);
-  const moistureKg =
-    burn.litKg *
-    (s.charcoal.moistureFraction / (1 - s.charcoal.ashFraction - s.charcoal.moistureFraction));
+  applyVents(s);
+  const gas = drawAir(s, airK, w.windMps);
+  const ready = readiness(s, gas);
+  const flows = flowsOf(s, gas, charcoalW(s, ready));
+  burnWood(s, dt);
+  sinks.charPerShare = (ready.unitKgPerS * ready.oxygenPerKg) / OXYGEN_IN_AIR;
+  sinks.wood = wood.heatW / OXYGEN_HEAT.wood;
+  stepOxygen(s, gas, flows, sinks, dt);
+  const burn = burnOf(s, ready);
+  withinMeans(s, burn, dt);
 
-  bookFuel(s, burn, food, moistureKg, dt);
-  moveGas(gas, burn, airRel);
-  joinCoals(s, burn.rising, airK, airRel);
-  joinWalls(s, airK, airRel);
-  loseToYard(s, w, airK, airRel, windMps);
-  const wallsW = solveBalance(s, airRel, change);
+  const oldBed = bedCapacity(s.lit);
+  const panWas = s.tempK[s.pan]!;
+  const terms = assembleHeat(s, w, airK, gas, flows, burn, wood, food);
+  const moistureKgPerS = burn.litKgPerS * s.unlit.moisturePerKg;
+  const ashKg = burn.burntKgPerS * s.lit.ashPerKg * dt;
+  movePools(s, burn, dt);
+  s.layerExcessK += (burn.layerWantK - s.layerExcessK) * (1 - Math.exp(-dt / CHAR.layerLagS));
+  const wallsW = solveBalance(s, oldBed, bedCapacity(s.lit), dt, change);
+  const panW = Math.max(terms.panW + terms.panSlope * (s.tempK[s.pan]! - panWas), 0);
+  const panKg = Math.min((panW * dt) / terms.latentJPerKg, s.waterKg);
+  // Steam takes the warmth of its water with it.
+  const panJ = panW * dt + panKg * 4186 * (s.tempK[s.pan]! - s.referenceK);
+  s.waterKg -= panKg;
 
   const { ledger } = s;
-  ledger.releasedJ += burn.heatJ + burn.woodHeatJ;
-  ledger.unburntJ += burn.unburntJ;
+  const smokeW = (wood.volatilesKgPerS - wood.burntKgPerS) * VOLATILES_HEAT;
+  ledger.releasedJ += (burn.heatW + wood.heatW) * dt;
   ledger.wallsJ += wallsW * dt;
-  ledger.exhaustJ +=
-    dt *
-    CP_GAS *
-    (gas.outFire * rhs[FIRE]! +
-      gas.outGrate * rhs[GRATE]! +
-      gas.outDome * rhs[DOME]! -
-      gas.inTotal * airRel);
-  ledger.latentJ += moistureKg * DRYING_J + burn.wood.fromCoalsJ + burn.wood.fromGasJ;
+  ledger.exhaustJ += exhaustW(s, gas, airK) * dt;
+  ledger.latentJ += (terms.dryingW + wood.fromCoalsW + wood.fromGasW) * dt + panJ;
   ledger.foodJ += (food.fromGasW + food.fromWallsW) * dt;
-  ledger.dafBurnedKg += burn.burntKg;
-  ledger.charFromWoodKg += burn.wood.charKg;
-  ledger.volatilesKg += burn.wood.volatilesKg;
-  ledger.volatilesBurntKg += burn.wood.burntVolatilesKg;
-  ledger.woodSteamKg += burn.wood.steamKg;
-  ledger.moistureKg += moistureKg;
-  ledger.oxygenUsedKg += burn.oxygenKg;
-  senseStep(s, w, gas, burn, moistureKg, food.vapourKgPerS, airK, dt);
-  return change.k;
+  ledger.burnedKg += burn.burntKgPerS * dt;
+  ledger.ashKg += ashKg;
+  ledger.charFromWoodKg += wood.charKgPerS * dt;
+  ledger.volatilesKg += wood.volatilesKgPerS * dt;
+  ledger.oxygenUsedKg +=
+    (burn.burntKgPerS * ready.oxygenPerKg + wood.heatW / OXYGEN_HEAT.wood) * dt;
+  ledger.panSteamKg += panKg;
+  ventUnburnt(s, gas, burn.unburntW + smokeW, dt);
+  const steam = moistureKgPerS + wood.steamKgPerS + panKg / dt + food.vapourKgPerS;
+  sense(s, w, gas, burn.burntKgPerS, steam, dt);
+  // Wood counts too: a skin may move four times as far as the pit, a flame by a tenth.
+  return Math.max(change.k, 0.25 * lively.skinK, 30 * lively.flame);
 }
 
-/** Fuel into the balance: the bed's new size, its heat, what leaves it, drying, and the food's share. */
-function bookFuel(s: PitState, burn: Burn, food: FoodLoad, moistureKg: number, dt: number): void {
-  const { wood } = burn;
-  const ash = ashPerDaf(s.charcoal);
-  const oldBed = bedCapacity(s.charcoal, s.litKg);
-  s.litKg = Math.max(s.litKg + burn.litKg + wood.charKg - burn.burntKg - burn.wentOutKg, 0);
-  beginBalance(s, oldBed, bedCapacity(s.charcoal, s.litKg), dt);
-  const bedExcess = s.tempK[COALS]! - s.referenceK;
-  const charGone = (burn.burntKg * CHAR.specificHeat * bedExcess) / dt;
-  const ashGone = (burn.burntKg * ash * CHAR.specificHeat * bedExcess) / dt;
-  const coldOut = Math.max(bedExcess - OUT_COLDER_K, 0);
-  const outGone = (burn.wentOutKg * CHAR.specificHeat * (1 + ash) * coldOut) / dt;
-  rhs[COALS]! +=
-    (CHAR.bedShare * burn.heatJ - wood.fromCoalsJ - moistureKg * DRYING_J) / dt -
-    charGone -
-    ashGone -
-    outGone;
-  rhs[FIRE]! +=
-    ((1 - CHAR.bedShare) * burn.heatJ + 0.5 * burn.woodHeatJ - wood.fromGasJ) / dt + charGone;
-  rhs[DOME]! += (0.5 * burn.woodHeatJ) / dt;
-  rhs[BOWL]! += ashGone + outGone - 0.5 * food.fromWallsW;
-  rhs[GRATE]! -= food.fromGasW;
-  rhs[LID]! -= 0.5 * food.fromWallsW;
-}
+/** Heat that the charcoal gives now, W; nothing before the first step has been made. */
+export const charcoalW = (s: PitState, r: Readiness): number =>
+  r.unitKgPerS * (s.oxygen[0]! / OXYGEN_IN_AIR) * r.heatJPerKg;
 
-/** Gas: in from the yard, up, across and back, and out again. */
-function moveGas(gas: Gas, burn: Burn, airRel: number): void {
-  breathe(FIRE, gas.inFire, gas.outFire, airRel);
-  breathe(GRATE, gas.inGrate, gas.outGrate, airRel);
-  breathe(DOME, gas.inDome, gas.outDome, airRel);
-  carry(FIRE, DOME, Math.max(burn.rising, 0));
-  if (burn.across >= 0) carry(DOME, GRATE, burn.across);
-  else carry(GRATE, DOME, -burn.across);
-  carry(GRATE, FIRE, burn.around);
-}
-
-/** Coals shine on bowl, metal and lid, and warm the gas that passes: never more than it can carry. */
-function joinCoals(s: PitState, rising: number, airK: number, airRel: number): void {
-  const { tempK: t } = s;
-  const shine = CHAR.emissivity * radiatingArea(s.litKg, t[COALS]!);
-  couple(COALS, BOWL, shine * INSIDE.viewBowl * radiative(t[COALS]!, t[BOWL]!));
-  couple(COALS, METAL, shine * INSIDE.viewMetal * radiative(t[COALS]!, t[METAL]!));
-  const lidView = shine * INSIDE.viewLid;
-  if (s.lidOpen) lose(COALS, lidView * radiative(t[COALS]!, airK), airRel);
-  else couple(COALS, LID, lidView * radiative(t[COALS]!, t[LID]!));
-  const film = INSIDE.coalFilm * radiatingArea(s.litKg, 1000);
-  couple(COALS, FIRE, Math.min(film, 0.8 * Math.max(rising, 1e-4) * CP_GAS));
-}
-
-/** Walls and loose metal inside; an open lid takes no part and lets the metal see the sky. */
-function joinWalls(s: PitState, airK: number, airRel: number): void {
-  const { tempK: t, pit } = s;
-  couple(FIRE, BOWL, INSIDE.wallFilm * 0.7 * pit.bowlAreaM2);
-  couple(GRATE, BOWL, INSIDE.wallFilm * 0.3 * pit.bowlAreaM2);
-  couple(GRATE, METAL, INSIDE.metalFilm * INSIDE.metalAreaM2);
-  const seen = INSIDE.wallEmissivity * INSIDE.grateViewM2;
-  couple(METAL, BOWL, seen * radiative(t[METAL]!, t[BOWL]!));
-  if (s.lidOpen) {
-    lose(METAL, seen * radiative(t[METAL]!, airK), airRel);
-    lose(BOWL, 0.1 * radiative(t[BOWL]!, airK), airRel);
-    return;
+/**
+ * Air round the wood half-way through the coming step, carried on from the last one: the wood and the
+ * pit about it feed each other, and a view from the step's start alone would always be late.
+ */
+function midway(s: PitState, dt: number): ParcelAir {
+  const air = woodAir(s);
+  const { before } = s;
+  const { coalK, gasK, oxygen } = air;
+  if (before.dtS > 0) {
+    const ahead = Math.min((0.5 * dt) / before.dtS, 1);
+    air.coalK += ahead * (coalK - before.coalK);
+    air.gasK += ahead * (gasK - before.gasK);
+    air.oxygen = Math.min(Math.max(oxygen + ahead * (oxygen - before.oxygen), 0), OXYGEN_IN_AIR);
   }
-  couple(DOME, LID, INSIDE.wallFilm * 0.6 * pit.lidAreaM2);
-  couple(GRATE, LID, INSIDE.wallFilm * 0.4 * pit.lidAreaM2);
-  couple(METAL, LID, seen * radiative(t[METAL]!, t[LID]!));
-  couple(BOWL, LID, INSIDE.wallEmissivity * 0.1 * radiative(t[BOWL]!, t[LID]!));
+  before.coalK = coalK;
+  before.gasK = gasK;
+  before.oxygen = oxygen;
+  before.dtS = dt;
+  return air;
 }
 
-/** Heat to the yard through the skin; a lid in the hand loses on both sides, rain cools it. */
-function loseToYard(s: PitState, w: Weather, airK: number, airRel: number, windMps: number): void {
-  const { tempK: t, pit } = s;
-  const skin = (k: number): number =>
-    pit.wallLossFactor * outsideFilm(k, airK, windMps, pit.diameterM);
-  lose(BOWL, pit.bowlAreaM2 * skin(t[BOWL]!), airRel);
-  const sides = s.lidOpen ? 2 : 1;
-  lose(LID, pit.lidAreaM2 * skin(t[LID]!) * sides + rainLoss(w, pit.diameterM), airRel);
+/** Burns all wood that has caught for `dt` seconds and leaves the mean rates in `wood`. */
+function burnWood(s: PitState, dt: number): void {
+  reachWood(s);
+  const air = midway(s, dt);
+  gave.volatilesKg = gave.burntVolatilesKg = gave.charKg = gave.steamKg = 0;
+  gave.fromCoalsJ = gave.fromGasJ = gave.coversM2S = gave.flame = 0;
+  lively.skinK = lively.flame = 0;
+  let strength = 0;
+  for (const p of s.parcels) {
+    if (!p.caught) continue;
+    const before = gave.volatilesKg - gave.burntVolatilesKg;
+    const { skinK, flame } = p;
+    // Wood is livelier than the pit about it: it takes several small steps within one of the pit's.
+    const parts = Math.min(Math.ceil(dt / WOOD_STEP_S), 16);
+    for (let i = 0; i < parts; i++) stepParcel(p, air, dt / parts, gave);
+    lively.skinK = Math.max(lively.skinK, Math.abs(p.skinK - skinK));
+    lively.flame = Math.max(lively.flame, Math.abs(p.flame - flame));
+    const smoke = gave.volatilesKg - gave.burntVolatilesKg - before;
+    strength += smoke * WOODS[p.species].smokeStrength;
+  }
+  dropSpent(s);
+  wood.volatilesKgPerS = gave.volatilesKg / dt;
+  wood.burntKgPerS = gave.burntVolatilesKg / dt;
+  wood.charKgPerS = gave.charKg / dt;
+  wood.steamKgPerS = gave.steamKg / dt;
+  wood.heatW = (gave.burntVolatilesKg * VOLATILES_HEAT) / dt;
+  wood.fromCoalsW = gave.fromCoalsJ / dt;
+  wood.fromGasW = gave.fromGasJ / dt;
+  wood.coversM2 = gave.coversM2S / dt;
+  s.flaming = gave.flame;
+  s.woodBurns = s.parcels.some((p) => p.caught);
+  const smoke = gave.volatilesKg - gave.burntVolatilesKg;
+  s.smokeStrength = smoke > 1e-12 ? strength / smoke : 1;
 }
 
-/** Rain on the lid, W/K: warmed and partly boiled off, 9 kJ/kg per K of excess in all (from memory). */
-const rainLoss = (w: Weather, diameterM: number): number =>
-  (w.rainMmPerH / 3600) * 0.785 * diameterM * diameterM * 9000;
+/** No step may take more than is there; only very long steps on very little fuel come near. */
+function withinMeans(s: PitState, b: Burn, dt: number): void {
+  const most = (0.5 * s.lit.kg) / dt;
+  if (b.burntKgPerS > most) {
+    const cut = most / b.burntKgPerS;
+    b.burntKgPerS *= cut;
+    b.heatW *= cut;
+    b.unburntW *= cut;
+  }
+  b.litKgPerS = Math.min(b.litKgPerS, (0.5 * s.unlit.kg) / dt);
+  b.wentOutKgPerS = Math.min(b.wentOutKgPerS, (0.4 * s.lit.kg) / dt);
+}
+
+/** Charcoal burns, catches, goes out; wood adds its char. */
+function movePools(s: PitState, b: Burn, dt: number): void {
+  const { lit, unlit } = s;
+  s.bedAshKg += b.burntKgPerS * lit.ashPerKg * dt;
+  lit.kg = Math.max(lit.kg - b.burntKgPerS * dt, 0);
+  const out = Math.min(b.wentOutKgPerS * dt, lit.kg);
+  const caught = b.litKgPerS * dt;
+  lit.kg -= out;
+  unlit.kg -= caught;
+  mixIn(lit, unlit, caught);
+  mixIn(unlit, lit, out);
+  mixIn(lit, woodChar, wood.charKgPerS * dt);
+}
+
+/** Sensible heat leaving with gas, less what fresh air brings, W, after the balance is solved. */
+function exhaustW(s: PitState, gas: Gas, airK: number): number {
+  let watts = 0;
+  for (let z = 0; z < s.layout.zones.length; z++) {
+    watts += CP_GAS * (gas.out[z]! * rhs[z]! - gas.into[z]! * (airK - s.referenceK));
+  }
+  return watts;
+}
+
+/** Unburnt gas fills the pit and leaves with the draught: what stands there is what can flare. */
+function ventUnburnt(s: PitState, gas: Gas, watts: number, dt: number): void {
+  let holds = 0;
+  for (let z = 0; z < s.layout.zones.length; z++) holds += zoneGasKg(s, z);
+  const before = s.unburntGasJ;
+  const rate = gas.inTotal / holds;
+  const stays = Math.exp(-rate * dt);
+  const now = rate * dt > 1e-9 ? before * stays + (watts / rate) * (1 - stays) : before + watts * dt;
+  s.unburntGasJ = now;
+  s.ledger.unburntJ += before + watts * dt - now;
+}
 
 /** What is breathed, smelt and read after a step: humidity, smoke, the probe and the dial. */
-function senseStep(
+function sense(
   s: PitState,
   w: Weather,
   gas: Gas,
-  burn: Burn,
-  moistureKg: number,
-  foodVapour: number,
-  airK: number,
+  burntKgPerS: number,
+  steamKgPerS: number,
   dt: number,
 ): void {
-  const { tempK: t } = s;
-  const { wood } = burn;
-  const outdoorPa = w.relativeHumidityFraction * saturationPressure(w.airC);
-  const waterPerS =
-    (burn.burntKg * INSIDE.waterPerChar + moistureKg + wood.steamKg + 0.55 * wood.volatilesKg) /
-      dt +
-    foodVapour;
-  const wantHumidity = humidityRatio(outdoorPa, s.pressurePa) + waterPerS / s.draughtKgPerS;
-  s.humidity += (wantHumidity - s.humidity) * relax(dt, s.draughtKgPerS);
-  const exhaustM3PerS = Math.max(gas.inTotal, 2e-4) / gasDensity(t[DOME]!, s.pressurePa);
-  const smoke = (1000 * (wood.volatilesKg - wood.burntVolatilesKg)) / dt / exhaustM3PerS;
-  s.smokeGPerM3 += (smoke - s.smokeGPerM3) * (1 - Math.exp(-dt / 40));
-  const radiant = 0.4 * t[BOWL]! + 0.4 * (s.lidOpen ? airK : t[LID]!) + 0.2 * t[METAL]!;
-  const seenByProbe = 0.65 * t[GRATE]! + 0.35 * radiant;
-  s.probeK += (seenByProbe - s.probeK) * (1 - Math.exp(-dt / 45));
-  s.dialK += (t[DOME]! - s.dialK) * (1 - Math.exp(-dt / 90));
+  const { tempK: t, layout } = s;
+  s.draughtKgPerS = Math.max(gas.inTotal, 1e-5);
+  const want =
+    outdoorHumidity(s, w) +
+    vapourKgPerS(burntKgPerS, wood.burntKgPerS, steamKgPerS) / s.draughtKgPerS;
+  s.humidity += (want - s.humidity) * (1 - Math.exp((-dt * s.draughtKgPerS) / HUMID_KG));
+  s.smokeGPerM3 += (smokeNow(s, gas) - s.smokeGPerM3) * (1 - Math.exp(-dt / LAG.smokeS));
+  s.smokeDose += (s.smokeGPerM3 * s.smokeStrength * dt) / 60;
+  const place = layout.positions[layout.probe]!;
+  s.probeK += (readsK(s, place, kelvin(w.airC)) - s.probeK) * (1 - Math.exp(-dt / LAG.probeS));
+  s.dialK += (t[layout.domeZone]! - s.dialK) * (1 - Math.exp(-dt / LAG.dialS));
 }
 
-/** Mean temperature of what the food sees, C. */
-export const radiantC = (s: PitState, airC: number): number =>
-  0.45 * (s.tempK[BOWL]! - 273.15) +
-  0.45 * (s.lidOpen ? airC : s.tempK[LID]! - 273.15) +
-  0.1 * (s.tempK[METAL]! - 273.15);
+/** Gas whose moisture the humidity stands for, kg. */
+export const HUMID_KG = 0.03;
+
+/** Vapour given off, kg/s: by burning charcoal and volatiles, and as steam. */
+export const vapourKgPerS = (charcoal: number, volatiles: number, steam: number): number =>
+  INSIDE.waterPerChar * charcoal + INSIDE.waterPerVolatiles * volatiles + steam;
+
+/** Humidity ratio of the air outside. */
+export const outdoorHumidity = (s: PitState, w: Weather): number =>
+  humidityRatio(w.relativeHumidityFraction * saturationPressure(w.airC), s.pressurePa);
+
+/** Unburnt volatiles in the exhaust, g/m3. */
+function smokeNow(s: PitState, gas: Gas): number {
+  const m3PerS = Math.max(gas.inTotal, 2e-4) / gasDensity(s.tempK[s.layout.domeZone]!, s.pressurePa);
+  return (1000 * (wood.volatilesKgPerS - wood.burntKgPerS)) / m3PerS;
+}
+
+/** What a surface shows: its temperature, or the sky's where the lid is off. */
+const seenK = (s: PitState, surface: Surface, airK: number): number =>
+  s.lidOpen && typeof surface === 'number' && s.layout.walls[surface]!.lid
+    ? airK
+    : s.tempK[nodeOf(s, surface)]!;
+
+/** Mean temperature of what a place sees, K. */
+export function seenFromK(s: PitState, place: Position, airK: number): number {
+  let sum = 0;
+  for (const [surface, share] of place.seen) sum += share * seenK(s, surface, airK);
+  return sum;
+}
+
+/** Temperature of the gas at a place, K. */
+export function gasAtK(s: PitState, place: Position): number {
+  let sum = 0;
+  for (const [zone, share] of place.gas) sum += share * s.tempK[zone]!;
+  return sum;
+}
+
+/** What a probe at a place would read once it has settled, K: partly gas, partly what it sees. */
+export const readsK = (s: PitState, place: Position, airK: number): number =>
+  PROBE_GAS * gasAtK(s, place) + (1 - PROBE_GAS) * seenFromK(s, place, airK);

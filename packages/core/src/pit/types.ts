@@ -1,43 +1,165 @@
-/** A cooker as the engine sees it: areas, heights, walls. Every field may be overridden by name. */
+/** What a cooker is: the figures a person may change, and the layout the engine computes on. */
+
+export type Family = 'kettle' | 'bullet' | 'offset' | 'kamado' | 'hopper';
+
+/** A cooker's figures. Every one may be overridden by name; a family ignores those it has no use for. */
 export interface Pit {
   diameterM: number;
-  /** Free area of the intake and the lid vent with the handle fully open, cm2. */
+  /** Length of the cooking chamber, m; 0 for round cookers. */
+  lengthM: number;
+  /** Free area of the intake and the exhaust with the handle fully open, cm2. */
   intakeCm2: number;
   exhaustCm2: number;
-  /** Gaps round lid, legs and handles, cm2. Varies most from pit to pit. */
+  /** Fire door or fuel door fully open, cm2. */
+  doorCm2: number;
+  /** Free area of the fire grate with clean coals on it, in series with the intake, cm2. */
+  bedCm2: number;
+  /** Gaps round lid, doors, legs and handles, cm2. Varies most from pit to pit. */
   leakCm2: number;
   /** Multiplies all heat lost through the skin; 1 is the preset. */
   wallLossFactor: number;
   /** Multiplies how fast fire walks into unlit fuel. */
   spreadFactor: number;
-  /** Water in a pan, kg. Not used by this cooker's first form. */
+  /** Water in the pan or trough at the start, kg. */
   waterKg: number;
-  bowlAreaM2: number;
-  lidAreaM2: number;
+  /** Skin round the fire and round the food, m2. */
+  fireWallM2: number;
+  chamberWallM2: number;
   wallMm: number;
+  /** Heat passed by insulation between two skins, W/m2K; 0 for a single skin. */
+  insulationWPerM2K: number;
   exhaustHeightM: number;
+  /** Height of the seam between lid and bowl, and of the cooking grate, above the intake, m. */
   seamHeightM: number;
   grateHeightM: number;
-  /** Heat store of grates and loose metal, J/K. */
+  /** Heat store of grates, deflector and loose metal, J/K. */
   metalJPerK: number;
   volumeM3: number;
+  /** Pressure of the thermostat fan at full speed, Pa, and its opening, cm2. */
+  fanPa: number;
+  fanCm2: number;
 }
 
-/** The share of a "closed" vent that still leaks (common practice, 2-6 %). */
-export const CLOSED_VENT_SHARE = 0.04;
+/** One hole in the skin. */
+export interface Hole {
+  kind: 'intake' | 'exhaust' | 'leak' | 'lid' | 'door' | 'fan';
+  zone: number;
+  areaM2: number;
+  heightM: number;
+  windShare: number;
+  /** Length of gas column in each zone between the datum and this hole, m. */
+  column: readonly number[];
+  /** Gone while the lid is in the hand. */
+  withLid?: boolean;
+}
 
-/** What a slot in the catalogue says about a cooker besides its physics. */
+/** A film between a surface and a gas zone: area, m2, and coefficient, W/m2K. */
+export interface Film {
+  zone: number;
+  m2: number;
+  wPerM2K: number;
+}
+
+/** A wall as nodes from inside to outside, joined by conductances. */
+export interface Wall {
+  name: string;
+  /** Heat stores from the inside out, J/K, and the conductances between them, W/K. */
+  storesJPerK: readonly number[];
+  joinsWPerK: readonly number[];
+  films: readonly Film[];
+  outsideM2: number;
+  /** Length that sets natural convection outside, m. */
+  lengthM: number;
+  /** Comes off with the lid: no inside films then, both sides in the open. */
+  lid?: boolean;
+  /** Area that rain falls on, m2. */
+  rainM2: number;
+  /** Emissivity of the outside (0.85 paint and porcelain). */
+  emissivity: number;
+}
+
+/** Grey exchange between two surfaces, m2 of area times emissivity; `lid`: sees the sky when it is off. */
+export interface Shine {
+  a: Surface;
+  b: Surface;
+  m2: number;
+}
+
+/** A surface by name: a wall's index, or one of the bodies. */
+export type Surface = number | 'coals' | 'metal' | 'pan';
+
+/** A place where a probe may sit: shares of gas zones and of surfaces, each summing to one. */
+export interface Position {
+  at: 'near' | 'middle' | 'far' | 'over-fire' | 'away';
+  gas: readonly (readonly [zone: number, share: number])[];
+  seen: readonly (readonly [Surface, number])[];
+}
+
+/** A cooker laid out for computing: zones of gas along the smoke's way, surfaces, holes. */
+export interface Layout {
+  zones: readonly { name: string; volumeM3: number }[];
+  holes: readonly Hole[];
+  walls: readonly Wall[];
+  metal: { jPerK: number; films: readonly Film[] };
+  pan: { jPerK: number; m2: number; films: readonly Film[] };
+  shines: readonly Shine[];
+  /** Where the coals shine; shares sum to one. */
+  coalViews: readonly (readonly [Surface, number])[];
+  /** Gas falling back to the fire: from which zone, plume height, and what share of it passes the coals. */
+  loop: { from: number; heightM: number; throughCoals: number } | null;
+  /** Two-way exchange between zones: as a share of the draught, and at rest, kg/s. */
+  mixing: readonly { a: number; b: number; share: number; kgPerS: number }[];
+  /** Share of the wood's flame that burns in the fire's zone; the rest in the next. */
+  flameInFire: number;
+  /** Share of the coals' spent ash heat goes to this wall. */
+  ashWall: number;
+  /** Free section for air about the coals, m2, and by how much passing air beats air going by. */
+  bedFlowM2: number;
+  bedGain: number;
+  /** Free area under the coals, m2 (0: not in series), and the ash that halves it, kg. */
+  bedFreeM2: number;
+  ashClogKg: number;
+  /** Share of a shut vent that still leaks, and the power from handle to free area. */
+  shutShare: number;
+  exhaustPower: number;
+  positions: readonly Position[];
+  /** Zone of the lid's dial, of the meat, and the position of the pit probe. */
+  domeZone: number;
+  grateZone: number;
+  probe: number;
+  /** Area laid open when the lid is off, for two-way exchange, m2, and the zones it reaches. */
+  lidGapM2: number;
+  lidZones: readonly number[];
+}
+
+/** What a line in the catalogue says about a cooker besides its physics. */
 export interface Preset {
   id: string;
   name: string;
-  family: 'kettle';
+  family: Family;
   pit: Pit;
+  layout: (pit: Pit) => Layout;
   /** Plausible range of each setting a person may change: [low, high]. */
   plausible: Partial<Record<keyof Pit, readonly [number, number]>>;
-  /** What a handle's full travel is, in words. */
+  /** What a handle's full travel is, in words, and how this cooker's vents are usually told. */
   ventTravel: { intake: string; exhaust: string };
-  /** Full fuel load in kg as bought. */
+  ventUnit: { intake: VentUnit; exhaust: VentUnit };
+  /** Full fuel load in kg as bought, and what holds it. */
   fullLoadKg: number;
-  /** Usable diameter of the cooking grate, m. */
+  loadIn: string;
+  /** Usual fire in it. */
+  fire: { arrangement: ArrangementId; fuel: 'briquette' | 'lump' };
+  arrangements: readonly ArrangementId[];
+  /** Vents as they usually stand while it is brought up and when a fan drives it. */
+  fanExhaustFraction: number;
+  hasFan: boolean;
+  hasDoor: boolean;
+  /** Usable diameter of the cooking grate, m (for a long grate: of the circle of equal area). */
   grateDiameterM: number;
 }
+
+export type ArrangementId =
+  'snake' | 'side-basket' | 'crescent' | 'bowl' | 'ring' | 'coal-bed' | 'hopper';
+
+/** How a vent's travel is told: a share, or a length of the opening. */
+export type VentUnit = { as: 'quarters' } | { as: 'mm'; fullMm: number } | { as: 'fingers'; full: number };

@@ -1,0 +1,145 @@
+/** What a cook has given so far: its rows, its fuel, its ledgers. */
+import { waterResidualKg } from '../meat/piece';
+import { CHARCOALS, dafShare } from '../fuel/catalogue';
+import { caughtShare, chemicalLeftJ, storedJ, woodLeftKg, type PitState } from '../pit/state';
+import { readsK } from '../pit/step';
+import type { Position } from '../pit/types';
+import { celsius, kelvin } from '../quantity/units';
+import type { Cook } from './cook';
+import { weatherAt, type Result, type Smoke } from './scenario';
+
+const shown = (v: number, digits: number): number => Number(v.toFixed(digits));
+
+type Series = Pick<
+  Result,
+  | 'minutes'
+  | 'pitC'
+  | 'domeC'
+  | 'fireC'
+  | 'grate'
+  | 'smoke'
+  | 'smokeUnburntGPerM3'
+  | 'oxygenFraction'
+  | 'draughtGPerS'
+  | 'frontDegrees'
+>;
+
+/** Series without a row yet, one grate series for each place. */
+export const emptySeries = (places: readonly Position['at'][]): Series => ({
+  minutes: [],
+  pitC: [],
+  domeC: [],
+  fireC: [],
+  grate: places.map((at) => ({ at, C: [] })),
+  smoke: [],
+  smokeUnburntGPerM3: [],
+  oxygenFraction: [],
+  draughtGPerS: [],
+  frontDegrees: [],
+});
+
+/** Smoke as a pitmaster names it, from unburnt volatiles per m3 of exhaust. */
+export function smokeName(gPerM3: number, flaming: boolean, oxygen: number): Smoke {
+  if (gPerM3 < 0.08) return 'clear';
+  if (flaming && oxygen < 0.05) return 'dark';
+  return gPerM3 < 2 ? 'thin-blue' : 'white';
+}
+
+/** Adds a row; `airC` is the grate's air where there is no fire. */
+export function recordPit(cook: Cook, airC: number): void {
+  const r = cook.result;
+  const { pit } = cook;
+  r.minutes.push(cook.nextMin);
+  if (!pit) {
+    const c = shown(airC, 2);
+    r.pitC.push(c);
+    for (const g of r.grate) g.C.push(c);
+    r.smoke.push('clear');
+    for (const s of [r.domeC, r.fireC, r.smokeUnburntGPerM3, r.oxygenFraction, r.draughtGPerS]) {
+      s.push(null);
+    }
+    r.frontDegrees.push(null);
+    return;
+  }
+  const airK = kelvin(weatherAt(cook.scenario.weather, cook.nextMin).airC);
+  const probeC = celsius(pit.probeK);
+  const { positions, probe } = pit.layout;
+  const here = readsK(pit, positions[probe]!, airK);
+  r.pitC.push(shown(probeC, 2));
+  positions.forEach((p, i) => {
+    // Other places carry the probe's lag too: they differ from it by what they differ now.
+    const c = i === probe ? probeC : probeC + readsK(pit, p, airK) - here;
+    r.grate[i]!.C.push(shown(c, 2));
+  });
+  r.domeC.push(shown(celsius(pit.dialK), 2));
+  r.fireC.push(shown(celsius(pit.tempK[pit.coals]!), 1));
+  r.smoke.push(smokeName(pit.smokeGPerM3, pit.flaming > 0.5, pit.oxygen[0]!));
+  r.smokeUnburntGPerM3.push(shown(pit.smokeGPerM3, 4));
+  r.oxygenFraction.push(shown(pit.oxygen[0]!, 4));
+  r.draughtGPerS.push(shown(1000 * pit.draughtKgPerS, 3));
+  const front = frontDegrees(pit);
+  r.frontDegrees.push(front === null ? null : shown(front, 1));
+}
+
+/** Where a snake's front is, degrees from the lit end; null for other fires. */
+export const frontDegrees = (pit: PitState): number | null =>
+  pit.arrangement.frontDegrees(caughtShare(pit) * pit.ledger.givenKg);
+
+/** The result document of a cook as far as it has come. */
+export function resultOf(cook: Cook): Result {
+  const { pit, fuel } = cook;
+  const kind = cook.scenario.fire?.fuel ?? 'briquette';
+  const share = dafShare(CHARCOALS[kind]);
+  const pieceDaf = CHARCOALS[kind].pieceKg * share;
+  return {
+    ostrin: 'result/1',
+    ...cook.result,
+    meats: cook.guests.map((g) => g.result),
+    fuel: {
+      startedKg: shown(fuel.startedKg, 4),
+      addedKg: shown(fuel.addedKg, 4),
+      burnedKg: pit ? shown(pit.ledger.burnedKg / share, 4) : 0,
+      leftKg: pit ? shown((pit.unlit.kg + pit.lit.kg) / share, 4) : 0,
+      unlitKg: pit ? shown(pit.unlit.kg / share, 4) : 0,
+      woodGivenKg: pit ? shown(pit.ledger.woodGivenKg, 4) : 0,
+      woodLeftKg: pit ? shown(woodLeftKg(pit), 4) : 0,
+      ashKg: pit ? shown(pit.ledger.ashKg, 4) : 0,
+      waterLeftKg: pit ? shown(pit.waterKg, 4) : 0,
+      outAtMin: fuel.outAtMin,
+    },
+    balance: balanceOf(cook),
+    smokeDose: pit ? shown(pit.smokeDose, 2) : null,
+    piecesLeft: pit && {
+      unlit: Math.round(pit.unlit.kg / pieceDaf),
+      lit: Math.round(pit.lit.kg / pieceDaf),
+      splits: pit.parcels.filter((p) => p.split).reduce((n, p) => n + p.count, 0),
+    },
+    happened: cook.happened,
+  };
+}
+
+/** Residuals of the energy and mass ledgers, as shares of what went in. */
+export function balanceOf(cook: Cook): Result['balance'] {
+  const { pit } = cook;
+  let massResidual = 0;
+  for (const g of cook.guests) {
+    massResidual = Math.max(massResidual, Math.abs(waterResidualKg(g.piece)) / g.piece.rawKg);
+  }
+  if (!pit) return { energyResidualFraction: 0, massResidualFraction: massResidual };
+  const l = pit.ledger;
+  const share = (given: number, found: number): number =>
+    Math.abs(given - found) / Math.max(given, 1e-3);
+  massResidual = Math.max(
+    massResidual,
+    share(l.givenKg + l.charFromWoodKg, l.burnedKg + pit.unlit.kg + pit.lit.kg),
+    share(l.woodGivenKg, woodLeftKg(pit) + l.volatilesKg + l.charFromWoodKg),
+    share(l.waterGivenKg, pit.waterKg + l.panSteamKg),
+  );
+  // What was chemical energy and is not any more became heat, or left unburnt.
+  const used = l.givenJ - chemicalLeftJ(pit) - l.unburntJ;
+  const out = l.wallsJ + l.exhaustJ + l.latentJ + l.foodJ + storedJ(pit) - l.storedStartJ;
+  return {
+    energyResidualFraction: Math.abs(used - out) / Math.max(used, 1e4),
+    massResidualFraction: massResidual,
+  };
+}

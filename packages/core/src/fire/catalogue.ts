@@ -1,0 +1,64 @@
+/** The arrangements on offer: one line each. */
+import type { FireSpec } from '../cook/scenario';
+import { CHARCOALS, dafShare } from '../fuel/catalogue';
+import type { ArrangementId, Pit } from '../pit/types';
+import { bowl, coalBed, crescent, hopperFire, ring, sideBasket } from './heaps';
+import { poolOf } from './pool';
+import { snake, snakePieces } from './snake';
+import type { Arrangement, Pool } from './types';
+
+/** Width of a basket or crescent twice as long as it is wide, m, from what it holds, kg daf. */
+const widthFor = (kg: number): number => Math.cbrt(Math.max(kg, 0.3) / 300 / 2);
+
+/** Fire bowls are narrower than the cooker; throat of a hopper's grate, m2. */
+const BOWL_SHARE = 0.62;
+const RING_SHARE = 0.8;
+const THROAT_M2 = 0.02;
+
+const HEAPS: Readonly<
+  Record<Exclude<ArrangementId, 'snake'>, (pit: Pit, kg: number, place: 'top' | 'middle') => Arrangement>
+> = {
+  'side-basket': (_, kg) => sideBasket(widthFor(kg)),
+  crescent: (_, kg) => crescent(widthFor(kg)),
+  bowl: (pit, _, place) => bowl(BOWL_SHARE * pit.diameterM, place),
+  ring: (pit, _, place) => ring(RING_SHARE * pit.diameterM, place),
+  'coal-bed': () => coalBed(),
+  hopper: () => hopperFire(THROAT_M2),
+};
+
+export const ARRANGEMENTS: readonly ArrangementId[] = [
+  'snake',
+  ...(Object.keys(HEAPS) as Exclude<ArrangementId, 'snake'>[]),
+];
+
+/** A fire as it is built: how it lies, what is lit, what is not, and its mass as bought, kg. */
+export interface BuiltFire {
+  arrangement: Arrangement;
+  lit: Pool;
+  unlit: Pool;
+  boughtKg: number;
+}
+
+/** The fire of a scenario in that pit. */
+export function buildFire(fire: FireSpec, pit: Pit): BuiltFire {
+  const charcoal = CHARCOALS[fire.fuel];
+  let totalKg: number;
+  let litKg: number;
+  if (fire.arrangement === 'snake') {
+    totalKg = snakePieces(fire, pit.diameterM) * charcoal.pieceKg;
+    litKg = Math.min(fire.litPieces * charcoal.pieceKg, totalKg);
+  } else {
+    litKg = fire.litMassKg;
+    totalKg = Math.max(fire.massKg, litKg);
+  }
+  const daf = totalKg * dafShare(charcoal);
+  return {
+    arrangement:
+      fire.arrangement === 'snake'
+        ? snake(fire, charcoal, pit.diameterM, daf)
+        : HEAPS[fire.arrangement](pit, daf, fire.litPlace),
+    lit: poolOf(charcoal, litKg),
+    unlit: poolOf(charcoal, totalKg - litKg),
+    boughtKg: totalKg,
+  };
+}

@@ -1,0 +1,176 @@
+/** Vertical water smoker: charcoal ring at the bottom, water pan over it, grates, dome. */
+import type { Layout, Pit, Preset } from './types';
+import { steelSkin } from './walls';
+
+const FIRE = 0;
+const GRATE = 1;
+const DOME = 2;
+const BOTTOM = 0;
+const BARREL = 1;
+const LID = 2;
+
+/** Closures of the inside; plausible films 5-16 W/m2K. */
+const INSIDE = { film: 11, panFilm: 9, viewPan: 0.3, viewWall: 0.6 };
+
+/** A water smoker laid out: fire below the pan, grates above it, dome. */
+export function bulletLayout(p: Pit): Layout {
+  const leak = p.leakCm2 * 1e-4;
+  const g = p.grateHeightM;
+  const rise = (h: number): number[] => [
+    Math.min(h, 0.6 * g),
+    Math.min(Math.max(h - 0.6 * g, 0), 0.6 * g),
+    Math.max(h - 1.2 * g, 0),
+  ];
+  const barrel = 0.62 * p.chamberWallM2;
+  const lid = 0.38 * p.chamberWallM2;
+  const top = p.exhaustHeightM;
+  const seam = p.seamHeightM;
+  const section = (Math.PI / 4) * p.diameterM ** 2;
+  return {
+    zones: [
+      { name: 'fire', volumeM3: 0.35 * p.volumeM3 },
+      { name: 'grate', volumeM3: 0.4 * p.volumeM3 },
+      { name: 'dome', volumeM3: 0.25 * p.volumeM3 },
+    ],
+    holes: [
+      { kind: 'intake', zone: FIRE, areaM2: p.intakeCm2 * 1e-4, heightM: 0, windShare: 0.15, column: rise(0) },
+      { kind: 'leak', zone: FIRE, areaM2: 0.45 * leak, heightM: 0.15, windShare: 0.2, column: rise(0.15) },
+      { kind: 'leak', zone: GRATE, areaM2: 0.15 * leak, heightM: seam, windShare: 0.5, column: rise(seam) },
+      { kind: 'leak', zone: GRATE, areaM2: 0.15 * leak, heightM: seam, windShare: -0.35, column: rise(seam) },
+      { kind: 'leak', zone: DOME, areaM2: 0.25 * leak, heightM: top - 0.03, windShare: -0.4, column: rise(top - 0.03) },
+      { kind: 'exhaust', zone: DOME, areaM2: p.exhaustCm2 * 1e-4, heightM: top, windShare: -0.4, column: rise(top), withLid: true },
+      { kind: 'lid', zone: DOME, areaM2: 0.75 * section, heightM: seam, windShare: 0, column: rise(seam) },
+      { kind: 'door', zone: FIRE, areaM2: p.doorCm2 * 1e-4, heightM: 0.3, windShare: 0.1, column: rise(0.3) },
+      { kind: 'fan', zone: FIRE, areaM2: p.fanCm2 * 1e-4, heightM: 0, windShare: 0.1, column: rise(0) },
+    ],
+    walls: [
+      {
+        name: 'bottom',
+        ...steelSkin(p.fireWallM2, p.wallMm),
+        films: [{ zone: FIRE, m2: p.fireWallM2, wPerM2K: INSIDE.film }],
+        outsideM2: p.fireWallM2,
+        lengthM: p.diameterM,
+        rainM2: 0,
+        emissivity: 0.85,
+      },
+      {
+        name: 'barrel',
+        ...steelSkin(barrel, p.wallMm),
+        films: [{ zone: GRATE, m2: barrel, wPerM2K: INSIDE.film }],
+        outsideM2: barrel,
+        lengthM: p.diameterM,
+        rainM2: 0,
+        emissivity: 0.85,
+      },
+      {
+        name: 'lid',
+        ...steelSkin(lid, p.wallMm),
+        films: [{ zone: DOME, m2: lid, wPerM2K: INSIDE.film }],
+        outsideM2: lid,
+        lengthM: p.diameterM,
+        lid: true,
+        rainM2: section,
+        emissivity: 0.85,
+      },
+    ],
+    metal: { jPerK: p.metalJPerK, films: [{ zone: GRATE, m2: 0.25, wPerM2K: 10 }] },
+    pan: {
+      jPerK: 900,
+      m2: 0.1,
+      films: [
+        { zone: FIRE, m2: 0.12, wPerM2K: INSIDE.panFilm },
+        { zone: GRATE, m2: 0.1, wPerM2K: INSIDE.panFilm },
+      ],
+    },
+    shines: [
+      { a: 'pan', b: BOTTOM, m2: 0.09 },
+      { a: 'pan', b: BARREL, m2: 0.04 },
+      { a: 'pan', b: 'metal', m2: 0.03 },
+      { a: 'metal', b: BARREL, m2: 0.12 },
+      { a: 'metal', b: LID, m2: 0.12 },
+      { a: BARREL, b: LID, m2: 0.08 },
+      { a: BOTTOM, b: BARREL, m2: 0.05 },
+    ],
+    coalViews: [
+      [BOTTOM, INSIDE.viewWall],
+      ['pan', INSIDE.viewPan],
+      [BARREL, 1 - INSIDE.viewPan - INSIDE.viewWall],
+    ],
+    loop: null,
+    mixing: [
+      { a: FIRE, b: GRATE, share: 0.5, kgPerS: 5e-4 },
+      { a: GRATE, b: DOME, share: 1, kgPerS: 1e-3 },
+    ],
+    flameInFire: 0.8,
+    ashWall: BOTTOM,
+    bedFlowM2: 0.05,
+    bedGain: 2,
+    bedFreeM2: p.bedCm2 * 1e-4,
+    ashClogKg: 1.6,
+    shutShare: 0.04,
+    exhaustPower: 1,
+    positions: [
+      { at: 'middle', gas: [[GRATE, 1]], seen: [[BARREL, 0.55], [LID, 0.25], ['metal', 0.2]] },
+      { at: 'over-fire', gas: [[GRATE, 0.7], [FIRE, 0.3]], seen: [[BARREL, 0.5], [BOTTOM, 0.2], ['pan', 0.3]] },
+      { at: 'away', gas: [[DOME, 1]], seen: [[BARREL, 0.4], [LID, 0.5], ['metal', 0.1]] },
+    ],
+    domeZone: DOME,
+    grateZone: GRATE,
+    probe: 0,
+    lidGapM2: 0.75 * section,
+    lidZones: [DOME, GRATE],
+  };
+}
+
+const PIT: Pit = {
+  diameterM: 0.47,
+  lengthM: 0,
+  intakeCm2: 60,
+  exhaustCm2: 22,
+  doorCm2: 350,
+  bedCm2: 400,
+  leakCm2: 5,
+  wallLossFactor: 1,
+  spreadFactor: 1,
+  waterKg: 4,
+  fireWallM2: 0.62,
+  chamberWallM2: 0.95,
+  wallMm: 0.9,
+  insulationWPerM2K: 0,
+  exhaustHeightM: 0.95,
+  seamHeightM: 0.78,
+  grateHeightM: 0.6,
+  metalJPerK: 1200,
+  volumeM3: 0.17,
+  fanPa: 60,
+  fanCm2: 5,
+};
+
+export const bullet47: Preset = {
+  id: 'bullet-47',
+  name: '47 cm water smoker',
+  family: 'bullet',
+  pit: PIT,
+  layout: bulletLayout,
+  plausible: {
+    leakCm2: [2, 15],
+    wallLossFactor: [0.7, 1.5],
+    spreadFactor: [0.6, 1.6],
+    intakeCm2: [40, 80],
+    exhaustCm2: [15, 35],
+    waterKg: [0, 7],
+  },
+  ventTravel: {
+    intake: 'all bottom vents moved together, shut to fully open',
+    exhaust: 'the lid vent’s disc, shut to fully open',
+  },
+  ventUnit: { intake: { as: 'quarters' }, exhaust: { as: 'quarters' } },
+  fullLoadKg: 4.5,
+  loadIn: 'charcoal ring',
+  fire: { arrangement: 'ring', fuel: 'briquette' },
+  arrangements: ['ring', 'bowl', 'coal-bed'],
+  fanExhaustFraction: 0.5,
+  hasFan: false,
+  hasDoor: true,
+  grateDiameterM: 0.445,
+};

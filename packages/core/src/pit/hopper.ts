@@ -1,0 +1,166 @@
+/** Hopper cookers: charcoal falls from a hopper to a small fire under a fan or a damper. */
+import type { Film, Layout, Pit, Preset, Wall } from './types';
+import { doubleSkin } from './walls';
+
+const FIRE = 0;
+const NEAR = 1;
+const FAR = 2;
+
+/** Closures of the inside; films 5-16 W/m2K. */
+export const HOPPER = { film: 10, metalFilm: 10, viewBox: 0.85 };
+
+/** A hopper cooker laid out: fire, duct end and far end of the chamber; every wall two skins. */
+export function hopperLayout(p: Pit): Layout {
+  const leak = p.leakCm2 * 1e-4;
+  const box = 0.25;
+  const g = p.grateHeightM;
+  const column = (fire: number, near: number, far: number): number[] => [fire, near, far];
+  const top = p.exhaustHeightM;
+  const half = p.chamberWallM2 / 2;
+  const wall = (name: string, m2: number, films: Film[], lid: boolean): Wall => ({
+    name,
+    ...doubleSkin(m2, p.wallMm, p.insulationWPerM2K),
+    films,
+    outsideM2: m2,
+    lengthM: p.diameterM,
+    rainM2: lid ? 0.3 : 0,
+    emissivity: 0.85,
+  });
+  return {
+    zones: [
+      { name: 'fire', volumeM3: 0.15 * p.volumeM3 },
+      { name: 'near', volumeM3: 0.42 * p.volumeM3 },
+      { name: 'far', volumeM3: 0.43 * p.volumeM3 },
+    ],
+    holes: [
+      { kind: 'intake', zone: FIRE, areaM2: p.intakeCm2 * 1e-4, heightM: 0, windShare: 0.15, column: column(0, 0, 0) },
+      { kind: 'leak', zone: FIRE, areaM2: 0.35 * leak, heightM: 0.2, windShare: 0.1, column: column(0.2, 0, 0) },
+      { kind: 'leak', zone: NEAR, areaM2: 0.3 * leak, heightM: g, windShare: 0.3, column: column(box, g - box, 0) },
+      { kind: 'leak', zone: FAR, areaM2: 0.35 * leak, heightM: g + 0.2, windShare: -0.3, column: column(box, (g - box) / 2, (g - box) / 2 + 0.2) },
+      { kind: 'exhaust', zone: FAR, areaM2: p.exhaustCm2 * 1e-4, heightM: top, windShare: -0.4, column: column(box, (g - box) / 2, top - box - (g - box) / 2) },
+      { kind: 'lid', zone: NEAR, areaM2: 0.4 * p.diameterM * p.lengthM, heightM: g, windShare: 0, column: column(box, g - box, 0) },
+      { kind: 'door', zone: FIRE, areaM2: p.doorCm2 * 1e-4, heightM: 0.1, windShare: 0.15, column: column(0.1, 0, 0) },
+      { kind: 'fan', zone: FIRE, areaM2: p.fanCm2 * 1e-4, heightM: 0, windShare: 0.1, column: column(0, 0, 0) },
+    ],
+    walls: [
+      wall('fire box and hopper', p.fireWallM2, [{ zone: FIRE, m2: 0.6 * p.fireWallM2, wPerM2K: HOPPER.film }], false),
+      wall('near', half, [{ zone: NEAR, m2: half, wPerM2K: HOPPER.film }], true),
+      wall('far', half, [{ zone: FAR, m2: half, wPerM2K: HOPPER.film }], true),
+    ],
+    metal: {
+      jPerK: p.metalJPerK,
+      films: [
+        { zone: NEAR, m2: 0.2, wPerM2K: HOPPER.metalFilm },
+        { zone: FAR, m2: 0.2, wPerM2K: HOPPER.metalFilm },
+      ],
+    },
+    pan: { jPerK: 500, m2: 0.06, films: [{ zone: NEAR, m2: 0.08, wPerM2K: 12 }] },
+    shines: [
+      { a: 'metal', b: 1, m2: 0.15 },
+      { a: 'metal', b: 2, m2: 0.15 },
+      { a: 1, b: 2, m2: 0.1 },
+      { a: 'pan', b: 1, m2: 0.04 },
+    ],
+    coalViews: [
+      [0, HOPPER.viewBox],
+      ['metal', 1 - HOPPER.viewBox],
+    ],
+    loop: null,
+    mixing: [{ a: NEAR, b: FAR, share: 2, kgPerS: 5e-3 }],
+    flameInFire: 0.6,
+    ashWall: 0,
+    bedFlowM2: 0.02,
+    bedGain: 4,
+    bedFreeM2: p.bedCm2 * 1e-4,
+    ashClogKg: 0.8,
+    shutShare: 0.02,
+    exhaustPower: 1,
+    positions: [
+      { at: 'middle', gas: [[NEAR, 0.5], [FAR, 0.5]], seen: [[1, 0.35], [2, 0.35], ['metal', 0.3]] },
+      { at: 'near', gas: [[NEAR, 1]], seen: [[1, 0.7], ['metal', 0.3]] },
+      { at: 'far', gas: [[FAR, 1]], seen: [[2, 0.7], ['metal', 0.3]] },
+    ],
+    domeZone: NEAR,
+    grateZone: FAR,
+    probe: 0,
+    lidGapM2: 0.4 * p.diameterM * p.lengthM,
+    lidZones: [NEAR, FAR],
+  };
+}
+
+const FAN: Pit = {
+  diameterM: 0.45,
+  lengthM: 0.7,
+  intakeCm2: 1,
+  exhaustCm2: 30,
+  doorCm2: 150,
+  bedCm2: 60,
+  leakCm2: 2.4,
+  wallLossFactor: 1,
+  spreadFactor: 1,
+  waterKg: 0,
+  fireWallM2: 0.55,
+  chamberWallM2: 1.7,
+  wallMm: 1,
+  insulationWPerM2K: 7,
+  exhaustHeightM: 0.9,
+  seamHeightM: 0.5,
+  grateHeightM: 0.5,
+  metalJPerK: 5000,
+  volumeM3: 0.2,
+  fanPa: 90,
+  fanCm2: 10,
+};
+
+const COMMON = {
+  family: 'hopper',
+  layout: hopperLayout,
+  loadIn: 'hopper',
+  fire: { arrangement: 'hopper', fuel: 'briquette' },
+  arrangements: ['hopper'],
+  hasDoor: true,
+  grateDiameterM: 0.6,
+} as const;
+
+const PLAUSIBLE = {
+  leakCm2: [1, 12],
+  wallLossFactor: [0.7, 1.5],
+  spreadFactor: [0.6, 1.6],
+  insulationWPerM2K: [1.5, 12],
+  metalJPerK: [3000, 10000],
+} as const;
+
+/** Gravity-fed under a thermostat fan. */
+export const hopperFan: Preset = {
+  ...COMMON,
+  id: 'hopper-fan',
+  name: 'hopper cooker with a fan',
+  pit: FAN,
+  plausible: { ...PLAUSIBLE, fanCm2: [4, 20], fanPa: [30, 200] },
+  ventTravel: { intake: 'a slit beside the fan', exhaust: 'the slots at the far end' },
+  ventUnit: { intake: { as: 'quarters' }, exhaust: { as: 'quarters' } },
+  fullLoadKg: 6,
+  fanExhaustFraction: 1,
+  hasFan: true,
+};
+
+/** Gravity-fed under a hand damper, insulated. */
+export const hopperDamper: Preset = {
+  ...COMMON,
+  id: 'hopper-damper',
+  name: 'insulated hopper cooker with a damper',
+  pit: {
+    ...FAN,
+    intakeCm2: 15,
+    chamberWallM2: 2.6,
+    insulationWPerM2K: 2.5,
+    metalJPerK: 8000,
+    volumeM3: 0.35,
+  },
+  plausible: { ...PLAUSIBLE, intakeCm2: [8, 25] },
+  ventTravel: { intake: 'the damper ball, shut to fully open', exhaust: 'the slots, shut to open' },
+  ventUnit: { intake: { as: 'quarters' }, exhaust: { as: 'quarters' } },
+  fullLoadKg: 9,
+  fanExhaustFraction: 1,
+  hasFan: false,
+};

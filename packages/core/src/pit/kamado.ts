@@ -1,0 +1,207 @@
+/** Kamados: egg-shaped cookers with thick ceramic or insulated double walls, all air through the coals. */
+import type { Layout, Pit, Preset } from './types';
+import { ceramicWall, doubleSkin } from './walls';
+
+const FIRE = 0;
+const GRATE = 1;
+const DOME = 2;
+const BASE = 0;
+const LID = 1;
+
+/** Closures of the inside; films 5-16 W/m2K. */
+export const KAMADO = { film: 9, metalFilm: 10, viewWall: 0.6, viewMetal: 0.4, loop: 0.4 };
+
+/** A kamado laid out with its deflector in: fire bowl, grate, dome. */
+export function kamadoLayout(p: Pit): Layout {
+  const leak = p.leakCm2 * 1e-4;
+  const g = p.grateHeightM;
+  const rise = (h: number): number[] => [
+    Math.min(h, 0.8 * g),
+    Math.min(Math.max(h - 0.8 * g, 0), 0.4 * g),
+    Math.max(h - 1.2 * g, 0),
+  ];
+  const wall = (m2: number) =>
+    p.insulationWPerM2K > 0
+      ? doubleSkin(m2, p.wallMm, p.insulationWPerM2K)
+      : ceramicWall(m2, p.wallMm);
+  const top = p.exhaustHeightM;
+  const seam = p.seamHeightM;
+  const section = (Math.PI / 4) * p.diameterM ** 2;
+  const film = KAMADO.film;
+  return {
+    zones: [
+      { name: 'fire', volumeM3: 0.25 * p.volumeM3 },
+      { name: 'grate', volumeM3: 0.4 * p.volumeM3 },
+      { name: 'dome', volumeM3: 0.35 * p.volumeM3 },
+    ],
+    holes: [
+      { kind: 'intake', zone: FIRE, areaM2: p.intakeCm2 * 1e-4, heightM: 0, windShare: 0.2, column: rise(0) },
+      { kind: 'leak', zone: FIRE, areaM2: 0.4 * leak, heightM: 0.05, windShare: 0.1, column: rise(0.05) },
+      { kind: 'leak', zone: GRATE, areaM2: 0.3 * leak, heightM: seam, windShare: 0.1, column: rise(seam) },
+      { kind: 'leak', zone: DOME, areaM2: 0.3 * leak, heightM: top - 0.02, windShare: -0.4, column: rise(top - 0.02) },
+      { kind: 'exhaust', zone: DOME, areaM2: p.exhaustCm2 * 1e-4, heightM: top, windShare: -0.4, column: rise(top), withLid: true },
+      { kind: 'lid', zone: DOME, areaM2: 0.5 * section, heightM: seam, windShare: 0, column: rise(seam) },
+      { kind: 'fan', zone: FIRE, areaM2: p.fanCm2 * 1e-4, heightM: 0, windShare: 0.1, column: rise(0) },
+    ],
+    walls: [
+      {
+        name: 'base',
+        ...wall(p.fireWallM2),
+        films: [
+          { zone: FIRE, m2: 0.6 * p.fireWallM2, wPerM2K: film },
+          { zone: GRATE, m2: 0.4 * p.fireWallM2, wPerM2K: film },
+        ],
+        outsideM2: p.fireWallM2,
+        lengthM: p.diameterM,
+        rainM2: 0,
+        emissivity: 0.85,
+      },
+      {
+        name: 'dome',
+        ...wall(p.chamberWallM2),
+        films: [
+          { zone: GRATE, m2: 0.3 * p.chamberWallM2, wPerM2K: film },
+          { zone: DOME, m2: 0.7 * p.chamberWallM2, wPerM2K: film },
+        ],
+        outsideM2: p.chamberWallM2,
+        lengthM: p.diameterM,
+        lid: true,
+        rainM2: section,
+        emissivity: 0.85,
+      },
+    ],
+    metal: {
+      jPerK: p.metalJPerK,
+      films: [
+        { zone: FIRE, m2: 0.1, wPerM2K: KAMADO.metalFilm },
+        { zone: GRATE, m2: 0.16, wPerM2K: KAMADO.metalFilm },
+      ],
+    },
+    pan: { jPerK: 400, m2: 0.05, films: [{ zone: GRATE, m2: 0.05, wPerM2K: 12 }] },
+    shines: [
+      { a: 'metal', b: LID, m2: 0.09 },
+      { a: 'metal', b: BASE, m2: 0.05 },
+      { a: BASE, b: LID, m2: 0.1 },
+      { a: 'pan', b: LID, m2: 0.03 },
+    ],
+    coalViews: [
+      [BASE, KAMADO.viewWall],
+      ['metal', KAMADO.viewMetal],
+    ],
+    loop: null,
+    mixing: [{ a: GRATE, b: DOME, share: 2, kgPerS: 1e-3 }],
+    flameInFire: 0.7,
+    ashWall: BASE,
+    bedFlowM2: 0.06,
+    bedGain: 4,
+    bedFreeM2: p.bedCm2 * 1e-4,
+    ashClogKg: 0.25,
+    shutShare: 0.004,
+    exhaustPower: 1.5,
+    positions: [
+      { at: 'middle', gas: [[GRATE, 1]], seen: [[BASE, 0.25], [LID, 0.45], ['metal', 0.3]] },
+      { at: 'over-fire', gas: [[FIRE, 0.35], [GRATE, 0.65]], seen: [[BASE, 0.55], [LID, 0.25], ['metal', 0.2]] },
+      { at: 'away', gas: [[DOME, 0.5], [GRATE, 0.5]], seen: [[BASE, 0.1], [LID, 0.8], ['metal', 0.1]] },
+    ],
+    domeZone: DOME,
+    grateZone: GRATE,
+    probe: 0,
+    lidGapM2: 0.5 * section,
+    lidZones: [DOME, GRATE],
+  };
+}
+
+const CERAMIC_PIT: Pit = {
+  diameterM: 0.46,
+  lengthM: 0,
+  intakeCm2: 110,
+  exhaustCm2: 34,
+  doorCm2: 0,
+  bedCm2: 18,
+  leakCm2: 0.8,
+  wallLossFactor: 1,
+  spreadFactor: 1,
+  waterKg: 0,
+  fireWallM2: 0.72,
+  chamberWallM2: 0.48,
+  wallMm: 24,
+  insulationWPerM2K: 0,
+  exhaustHeightM: 0.62,
+  seamHeightM: 0.4,
+  grateHeightM: 0.4,
+  metalJPerK: 12000,
+  volumeM3: 0.08,
+  fanPa: 60,
+  fanCm2: 4,
+};
+
+const COMMON = {
+  family: 'kamado',
+  layout: kamadoLayout,
+  loadIn: 'fire bowl',
+  fire: { arrangement: 'bowl', fuel: 'lump' },
+  arrangements: ['bowl', 'ring', 'coal-bed'],
+  fanExhaustFraction: 0.15,
+  hasFan: false,
+  hasDoor: false,
+} as const;
+
+/** Ceramic, the grate 46 cm across. Its intake slot is 150 mm wide when fully open. */
+export const kamado46: Preset = {
+  ...COMMON,
+  id: 'kamado-46',
+  name: '46 cm ceramic kamado',
+  pit: CERAMIC_PIT,
+  plausible: {
+    leakCm2: [0.2, 6],
+    wallLossFactor: [0.7, 1.5],
+    spreadFactor: [0.6, 1.6],
+    intakeCm2: [70, 150],
+    exhaustCm2: [20, 60],
+    metalJPerK: [6000, 20000],
+  },
+  ventTravel: {
+    intake: 'the slot at the bottom, shut to 150 mm open',
+    exhaust: 'the top vent, shut to fully open',
+  },
+  ventUnit: { intake: { as: 'mm', fullMm: 150 }, exhaust: { as: 'quarters' } },
+  fullLoadKg: 3.2,
+  grateDiameterM: 0.46,
+};
+
+/** Double-wall steel with insulation, the grate 50 cm across. */
+export const kamadoSteel50: Preset = {
+  ...COMMON,
+  id: 'kamado-steel-50',
+  name: '50 cm double-wall steel kamado',
+  pit: {
+    ...CERAMIC_PIT,
+    diameterM: 0.5,
+    intakeCm2: 80,
+    exhaustCm2: 36,
+    leakCm2: 1.6,
+    bedCm2: 20,
+    fireWallM2: 0.8,
+    chamberWallM2: 0.55,
+    wallMm: 1,
+    insulationWPerM2K: 5,
+    metalJPerK: 9000,
+    volumeM3: 0.1,
+  },
+  plausible: {
+    leakCm2: [0.5, 10],
+    wallLossFactor: [0.7, 1.5],
+    spreadFactor: [0.6, 1.6],
+    intakeCm2: [60, 140],
+    exhaustCm2: [25, 60],
+    metalJPerK: [4000, 15000],
+    insulationWPerM2K: [2, 8],
+  },
+  ventTravel: {
+    intake: 'the slide at the bottom, shut to 120 mm open',
+    exhaust: 'the top vent, shut to fully open',
+  },
+  ventUnit: { intake: { as: 'mm', fullMm: 120 }, exhaust: { as: 'quarters' } },
+  fullLoadKg: 4,
+  grateDiameterM: 0.5,
+};

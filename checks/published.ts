@@ -10,7 +10,7 @@ import {
 import { orificeFlow, stackPressure } from '@ostrin/core/air/draught';
 import { meatDensity, meatHeat } from '@ostrin/core/meat/properties';
 import { logReductionsPerMin, SAFE_LOG_REDUCTION } from '@ostrin/core/safety/lethality';
-import { volatilesHeat, WOOD_CHAR_YIELD } from '@ostrin/core/fuel/catalogue';
+import { VOLATILES_HEAT, WOOD_CHAR_HEAT, WOOD_CHAR_YIELD } from '@ostrin/core/fuel/catalogue';
 import psychrolib from 'psychrolib';
 import { row, type Row } from './types';
 
@@ -32,7 +32,7 @@ export function publishedRows(): Row[] {
     row('P-wood', 'chemical energy of wood closes over char and volatiles', 'arithmetic', [
       {
         what: 'MJ/kg',
-        value: mega(WOOD_CHAR_YIELD * 29.3e6 + (1 - WOOD_CHAR_YIELD) * volatilesHeat(29.3e6)),
+        value: mega(WOOD_CHAR_YIELD * WOOD_CHAR_HEAT + (1 - WOOD_CHAR_YIELD) * VOLATILES_HEAT),
         low: 18.499,
         high: 18.501,
         digits: 3,

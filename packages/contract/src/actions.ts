@@ -1,24 +1,37 @@
 /** What somebody does: one class for each `do`, told apart by that field. */
 import 'reflect-metadata';
-import { CHARCOALS, WOODS, type Action, type PlanLog } from '@ostrin/core';
+import {
+  CHARCOALS,
+  WOODS,
+  type Action,
+  type CharcoalId,
+  type PlanLog,
+  type WoodId,
+} from '@ostrin/core';
 import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Length, Max, Min } from 'class-validator';
 import { InRange, Known } from './rules';
 
 const DOES = [
   'set-vents',
   'lid-open',
+  'door',
   'add-fuel',
   'add-wood',
+  'rake',
+  'fill-water',
   'meat-on',
   'meat-off',
+  'turn',
+  'spritz',
   'wrap',
   'unwrap',
+  'set-target',
+  'fan',
 ] as const;
-const NOT_YET = ['door', 'rake', 'fill-water', 'turn', 'spritz', 'set-target', 'fan'];
 
 /** The part of an action that says what, without when. */
 export class DeedDto {
-  @Known(DOES, NOT_YET) do!: (typeof DOES)[number];
+  @Known(DOES) do!: (typeof DOES)[number];
 
   /** As the log keeps it: plain, defaults filled in. */
   toLog(): PlanLog {
@@ -34,20 +47,65 @@ export class SetVentsDeed extends DeedDto {
 export class LidOpenDeed extends DeedDto {
   @InRange(1, 3600) seconds!: number;
 }
+export class DoorDeed extends DeedDto {
+  @InRange(0, 1) openFraction!: number;
+  @IsOptional() @InRange(1, 86400) seconds?: number;
+}
+
+/** Splits may be named as such, or by their wood: `splits`, `split`, `oak`, `oak-splits`. */
+const SPLIT_NAMES: readonly string[] = [
+  'splits',
+  'split',
+  ...Object.keys(WOODS).flatMap((w) => [w, `${w}-split`, `${w}-splits`]),
+];
+/** Usual mass of a split where only a total is given, kg. */
+const SPLIT_KG = 1.3;
+
 export class AddFuelDeed extends DeedDto {
-  @Known(Object.keys(CHARCOALS), ['lump', 'splits']) fuel!: keyof typeof CHARCOALS;
+  @Known([...Object.keys(CHARCOALS), ...SPLIT_NAMES]) fuel!: string;
   @IsOptional() @IsInt() @Min(1) @Max(300) pieces?: number;
-  @IsOptional() @InRange(0.01, 10) massKg?: number;
+  @IsOptional() @InRange(0.01, 30) massKg?: number;
+  @IsOptional() @InRange(0, 0.6) moistureFraction?: number;
+  @IsOptional() @Known(Object.keys(WOODS)) species?: WoodId;
   @IsOptional() @IsBoolean() lit: boolean = false;
+  @IsOptional() @IsBoolean() preheated: boolean = false;
 
   override toLog(): PlanLog {
-    const pieces = this.pieces ?? (this.massKg ?? 0) / CHARCOALS[this.fuel].pieceKg;
-    return { do: 'add-fuel', fuel: this.fuel, pieces, lit: this.lit };
+    const { fuel } = this;
+    if (fuel in CHARCOALS) {
+      const charcoal = fuel as CharcoalId;
+      const pieces = this.pieces ?? (this.massKg ?? 0) / CHARCOALS[charcoal].pieceKg;
+      // A mass given beside a count is the mass: pieces differ.
+      const massKg = this.pieces !== undefined ? this.massKg : undefined;
+      return { do: 'add-fuel', fuel: charcoal, pieces, ...(massKg && { massKg }), lit: this.lit };
+    }
+    const named = fuel.replace(/-splits?$/, '');
+    return {
+      do: 'add-fuel',
+      fuel: 'splits',
+      species: this.species ?? (named in WOODS ? (named as WoodId) : 'oak'),
+      pieces: this.pieces ?? Math.max(1, Math.round((this.massKg ?? 0) / SPLIT_KG)),
+      massKg: this.massKg ?? (this.pieces ?? 0) * SPLIT_KG,
+      ...(this.moistureFraction !== undefined && { moistureFraction: this.moistureFraction }),
+      lit: this.lit,
+      preheated: this.preheated,
+    };
   }
 }
 export class AddWoodDeed extends DeedDto {
-  @Known(Object.keys(WOODS)) species!: keyof typeof WOODS;
-  @InRange(5, 1000) massG!: number;
+  @Known(Object.keys(WOODS)) species!: WoodId;
+  @InRange(5, 3000) massG!: number;
+  @IsOptional() @InRange(0, 0.6) moistureFraction?: number;
+}
+export class RakeDeed extends DeedDto {}
+export class FillWaterDeed extends DeedDto {
+  @InRange(0.05, 20) massKg!: number;
+}
+export class SetTargetDeed extends DeedDto {
+  @InRange(40, 300) targetC!: number;
+}
+export class FanDeed extends DeedDto {
+  @IsBoolean() on!: boolean;
 }
 export class MeatDeed extends DeedDto {
   @IsString() @Length(1, 40) meat!: string;
@@ -60,10 +118,17 @@ export class WrapDeed extends MeatDeed {
 export const DEEDS = [
   { name: 'set-vents', value: SetVentsDeed },
   { name: 'lid-open', value: LidOpenDeed },
+  { name: 'door', value: DoorDeed },
   { name: 'add-fuel', value: AddFuelDeed },
   { name: 'add-wood', value: AddWoodDeed },
+  { name: 'rake', value: RakeDeed },
+  { name: 'fill-water', value: FillWaterDeed },
+  { name: 'set-target', value: SetTargetDeed },
+  { name: 'fan', value: FanDeed },
   { name: 'meat-on', value: MeatDeed },
   { name: 'meat-off', value: MeatDeed },
+  { name: 'turn', value: MeatDeed },
+  { name: 'spritz', value: MeatDeed },
   { name: 'unwrap', value: MeatDeed },
   { name: 'wrap', value: WrapDeed },
 ];

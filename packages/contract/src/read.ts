@@ -1,8 +1,10 @@
 /** Documents from outside, checked whole: class rules first, then what spans several fields. */
 import {
   entryProblem,
+  presetOf,
   type Action,
   type Entry,
+  type FireSpec,
   type Plan,
   type Request,
   type Scenario,
@@ -42,8 +44,9 @@ function scenarioProblems(s: Scenario): FieldProblem[] {
       problems.push({ field: 'control.schedule', message: 'must be in order of atMin' });
     }
   } else if (!s.fire) problems.push({ field: 'fire', message: 'is needed unless the pit is held' });
-  if (s.fire && s.fire.litPieces <= 0 && s.control.mode !== 'held') {
-    problems.push({ field: 'fire.litPieces', message: 'give litPieces or litMassKg above 0' });
+  if (s.fire && s.control.mode !== 'held') problems.push(...fireProblems(s.fire, s.cooker.preset));
+  if ((s.control.mode === 'fan' || s.control.mode === 'tended') && !(s.control.targetC > 0)) {
+    problems.push({ field: 'control.targetC', message: 'is needed in this mode' });
   }
   const ids = s.meats.map((m) => m.id);
   s.meats.forEach((m, i) => {
@@ -58,15 +61,35 @@ function scenarioProblems(s: Scenario): FieldProblem[] {
   return problems;
 }
 
+function fireProblems(fire: FireSpec, presetId: string): FieldProblem[] {
+  const problems: FieldProblem[] = [];
+  const lit = fire.arrangement === 'snake' ? fire.litPieces : fire.litMassKg;
+  if (!(lit > 0)) {
+    problems.push({ field: 'fire.litPieces', message: 'give litPieces or litMassKg above 0' });
+  }
+  const { arrangements, name } = presetOf(presetId);
+  if (!arrangements.includes(fire.arrangement)) {
+    problems.push({
+      field: 'fire.arrangement',
+      message: `${fire.arrangement} does not fit a ${name}; it takes ${arrangements.join(', ')}`,
+    });
+  }
+  return problems;
+}
+
 function actionProblems(a: Action, i: number, ids: string[]): FieldProblem[] {
   if ('meat' in a && !ids.includes(a.meat)) {
     return [{ field: `actions[${i}].meat`, message: `no meat has the id ${a.meat}` }];
   }
-  if (a.do === 'add-fuel' && !(a.pieces > 0)) {
+  if (a.do === 'add-fuel' && !amountGiven(a)) {
     return [{ field: `actions[${i}].pieces`, message: 'give pieces or massKg above 0' }];
   }
   return [];
 }
+
+/** Whether fuel put on comes with how much. */
+const amountGiven = (a: { pieces: number; massKg?: number }): boolean =>
+  a.pieces > 0 && (a.massKg === undefined || a.massKg > 0);
 
 /** A `request/1` document. */
 export function readRequest(plain: unknown): Checked<Request> {
@@ -127,7 +150,7 @@ function followLog(entries: Entry[], existing: readonly Entry[], field: string):
     const problem = entryProblem(known, e);
     if (problem)
       problems.push({ field: `${field}[${i}].${problem.field}`, message: problem.message });
-    if (e.kind === 'act' && e.action.do === 'add-fuel' && !(e.action.pieces > 0)) {
+    if (e.kind === 'act' && e.action.do === 'add-fuel' && !amountGiven(e.action)) {
       problems.push({
         field: `${field}[${i}].action.pieces`,
         message: 'give pieces or massKg above 0',

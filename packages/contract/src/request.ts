@@ -1,13 +1,30 @@
 /** The request document: what somebody wants, as it comes in from outside. */
 import 'reflect-metadata';
-import { CHARCOALS, CUTS, NOT_YET_CUTS, WOODS, type Request } from '@ostrin/core';
+import {
+  ARRANGEMENTS,
+  CUTS,
+  NOT_YET_CUTS,
+  PRESETS,
+  WOODS,
+  type CHARCOALS,
+  type Request,
+} from '@ostrin/core';
 import { Equals, IsIn, IsInt, IsOptional, IsString, Length, Max, Min } from 'class-validator';
 import { InRange, Known, LocalTime, Nested, NestedList, Zone } from './rules';
-import { CookerDto, DoneDto, NOT_YET_ARRANGEMENTS, RestDto, WeatherDto, WrapDto } from './scenario';
+import { DoneDto, OverridesDto, RestDto, WeatherDto, WrapDto } from './scenario';
+
+/** Cookers and fires that the planner can plan for; the engine computes more. */
+const PLANNED = Object.keys(PRESETS).filter((id) => PRESETS[id]!.family === 'kettle');
+const NOT_PLANNED = Object.keys(PRESETS).filter((id) => !PLANNED.includes(id));
+
+export class PlannedCookerDto {
+  @Known(PLANNED, NOT_PLANNED) preset!: string;
+  @IsOptional() @Nested(() => OverridesDto) overrides: OverridesDto = new OverridesDto();
+}
 
 export class RequestFireDto {
-  @Known(Object.keys(CHARCOALS), ['lump', 'splits']) fuel!: keyof typeof CHARCOALS;
-  @IsOptional() @Known(['snake'], NOT_YET_ARRANGEMENTS) arrangement?: 'snake';
+  @Known(['briquette', 'briquette-ashy'], ['lump', 'splits']) fuel!: keyof typeof CHARCOALS;
+  @IsOptional() @Known(['snake'], ARRANGEMENTS) arrangement?: 'snake';
   @IsOptional() @Known(Object.keys(WOODS)) species?: keyof typeof WOODS;
 }
 
@@ -18,7 +35,7 @@ export class PaceDto {
 
 export class RequestPitDto {
   @IsString() @Length(1, 60) id!: string;
-  @Nested(() => CookerDto) cooker!: CookerDto;
+  @Nested(() => PlannedCookerDto) cooker!: PlannedCookerDto;
   @Nested(() => RequestFireDto) fire!: RequestFireDto;
   @Nested(() => PaceDto) pace!: PaceDto;
 }

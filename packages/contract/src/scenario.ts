@@ -1,13 +1,17 @@
 /** The scenario document as it comes in from outside. */
 import 'reflect-metadata';
 import {
+  ARRANGEMENTS,
   CHARCOALS,
   CUTS,
   NOT_YET_CUTS,
-  NOT_YET_PRESETS,
+  presetOf,
   PRESETS,
+  usualFire,
   WOODS,
+  type ArrangementId,
   type Control,
+  type FireSpec,
   type Scenario,
   type Weather,
 } from '@ostrin/core';
@@ -27,14 +31,6 @@ import {
 import { ActionDto, ACTIONS } from './actions';
 import { ExactlyOne, InRange, Known, Nested, NestedList, ObjectOrList } from './rules';
 
-export const NOT_YET_ARRANGEMENTS = [
-  'side-basket',
-  'crescent',
-  'bowl',
-  'ring',
-  'coal-bed',
-  'hopper',
-];
 export const NOT_YET_WRAPS = ['boat', 'pan'];
 export const NOT_YET_RESTS = ['tented', 'warmer', 'oven'];
 export const REST_PLACES = ['open', 'counter', 'cool-box'];
@@ -42,41 +38,53 @@ const MOST_MINUTES = 2880;
 
 export class OverridesDto {
   @IsOptional() @InRange(0.3, 1.2) diameterM?: number;
-  @IsOptional() @InRange(1, 300) intakeCm2?: number;
-  @IsOptional() @InRange(1, 300) exhaustCm2?: number;
-  @IsOptional() @InRange(0.1, 100) leakCm2?: number;
+  @IsOptional() @InRange(0, 3) lengthM?: number;
+  @IsOptional() @InRange(0, 400) intakeCm2?: number;
+  @IsOptional() @InRange(1, 400) exhaustCm2?: number;
+  @IsOptional() @InRange(0, 1000) doorCm2?: number;
+  @IsOptional() @InRange(0, 1000) bedCm2?: number;
+  @IsOptional() @InRange(0.1, 150) leakCm2?: number;
   @IsOptional() @InRange(0.2, 4) wallLossFactor?: number;
   @IsOptional() @InRange(0.2, 4) spreadFactor?: number;
-  @IsOptional() @InRange(0, 0) waterKg?: number;
-  @IsOptional() @InRange(0.1, 3) bowlAreaM2?: number;
-  @IsOptional() @InRange(0.1, 3) lidAreaM2?: number;
-  @IsOptional() @InRange(0.3, 10) wallMm?: number;
-  @IsOptional() @InRange(0.2, 1.5) exhaustHeightM?: number;
-  @IsOptional() @InRange(0.1, 1) seamHeightM?: number;
-  @IsOptional() @InRange(0.1, 1) grateHeightM?: number;
-  @IsOptional() @InRange(500, 50000) metalJPerK?: number;
-  @IsOptional() @InRange(0.01, 1) volumeM3?: number;
+  @IsOptional() @InRange(0, 20) waterKg?: number;
+  @IsOptional() @InRange(0.1, 4) fireWallM2?: number;
+  @IsOptional() @InRange(0.1, 8) chamberWallM2?: number;
+  @IsOptional() @InRange(0.3, 60) wallMm?: number;
+  @IsOptional() @InRange(0, 40) insulationWPerM2K?: number;
+  @IsOptional() @InRange(0.2, 3) exhaustHeightM?: number;
+  @IsOptional() @InRange(0.1, 2) seamHeightM?: number;
+  @IsOptional() @InRange(0.1, 2) grateHeightM?: number;
+  @IsOptional() @InRange(300, 100000) metalJPerK?: number;
+  @IsOptional() @InRange(0.01, 2) volumeM3?: number;
+  @IsOptional() @InRange(5, 500) fanPa?: number;
+  @IsOptional() @InRange(1, 100) fanCm2?: number;
 }
 
 export class CookerDto {
-  @Known(Object.keys(PRESETS), NOT_YET_PRESETS) preset!: string;
+  @Known(Object.keys(PRESETS)) preset!: string;
   @IsOptional() @Nested(() => OverridesDto) overrides: OverridesDto = new OverridesDto();
 }
 
 export class ChunkDto {
   @Known(Object.keys(WOODS)) species!: keyof typeof WOODS;
-  @InRange(5, 1000) massG!: number;
-  @InRange(0, 360) atArcDegrees!: number;
+  @InRange(5, 3000) massG!: number;
+  @IsOptional() @InRange(0, 360) atArcDegrees?: number;
+  @IsOptional() @InRange(0, 1) depthFraction?: number;
+  @IsOptional() @InRange(0, 0.6) moistureFraction?: number;
 }
 
+/** A fire. A snake says how it lies; others are weighed or counted; what is left out is as usual. */
 export class FireDto {
-  @Known(['snake'], NOT_YET_ARRANGEMENTS) arrangement!: 'snake';
-  @Known(Object.keys(CHARCOALS), ['lump', 'splits']) fuel!: keyof typeof CHARCOALS;
-  @IsInt() @Min(1) @Max(3) side!: number;
-  @IsInt() @Min(1) @Max(2) layers!: number;
-  @InRange(10, 350) arcDegrees!: number;
+  @Known(ARRANGEMENTS) arrangement!: ArrangementId;
+  @Known(Object.keys(CHARCOALS)) fuel!: keyof typeof CHARCOALS;
+  @IsOptional() @IsInt() @Min(1) @Max(3) side?: number;
+  @IsOptional() @IsInt() @Min(1) @Max(2) layers?: number;
+  @IsOptional() @InRange(10, 350) arcDegrees?: number;
+  @IsOptional() @InRange(1, 1000) pieces?: number;
+  @IsOptional() @InRange(0.05, 30) massKg?: number;
   @IsOptional() @InRange(0, 400) litPieces?: number;
   @IsOptional() @InRange(0, 10) litMassKg?: number;
+  @IsOptional() @IsIn(['top', 'middle']) litPlace?: 'top' | 'middle';
   @IsOptional() @Equals(0, { message: 'must be 0: time counts from lighting' }) litAtMin: number =
     0;
   @IsOptional() @NestedList(() => ChunkDto, 40) woodChunks: ChunkDto[] = [];
@@ -101,7 +109,7 @@ class HumidityDto {
 }
 
 export class ControlDto {
-  @Known(['vents', 'held'], ['fan', 'tended']) mode!: 'vents' | 'held';
+  @Known(['vents', 'fan', 'tended', 'held']) mode!: Control['mode'];
   @IsOptional() @InRange(40, 300) targetC?: number;
   @IsOptional() @NestedList(() => HeldPointDto, 200) schedule?: HeldPointDto[];
   @IsOptional() @Nested(() => HumidityDto) pitHumidity?: HumidityDto;
@@ -166,23 +174,45 @@ export class ScenarioDto {
   @IsOptional() @IsInt() @IsIn([1, 2, 3, 5, 10, 15, 30, 60]) everyMin: number = 1;
 }
 
+/** A fire with its usual measures filled in and pieces turned into kilograms. */
+function toFire(fire: FireDto, preset: string): FireSpec {
+  const usual = usualFire(presetOf(preset), fire.arrangement);
+  const piece = CHARCOALS[fire.fuel].pieceKg;
+  const common = {
+    fuel: fire.fuel,
+    litAtMin: 0,
+    woodChunks: fire.woodChunks.map((c) => ({ ...c })),
+  };
+  if (usual.arrangement === 'snake') {
+    return {
+      ...usual,
+      ...common,
+      side: fire.side ?? usual.side,
+      layers: fire.layers ?? usual.layers,
+      arcDegrees: fire.arcDegrees ?? usual.arcDegrees,
+      litPieces:
+        fire.litPieces ?? (fire.litMassKg === undefined ? usual.litPieces : fire.litMassKg / piece),
+    };
+  }
+  const massKg = fire.massKg ?? (fire.pieces === undefined ? usual.massKg : fire.pieces * piece);
+  const lit = fire.litMassKg ?? (fire.litPieces === undefined ? undefined : fire.litPieces * piece);
+  return {
+    ...usual,
+    ...common,
+    massKg,
+    // A coal bed is poured in lit unless it says otherwise.
+    litMassKg:
+      lit ?? (fire.arrangement === 'coal-bed' ? massKg : Math.min(usual.litMassKg, massKg)),
+    litPlace: fire.litPlace ?? 'top',
+  };
+}
+
 /** A checked document as the engine takes it: defaults filled in, kilograms turned into pieces. */
 export function toScenario(dto: ScenarioDto): Scenario {
-  const { fire } = dto;
-  const piece = fire ? CHARCOALS[fire.fuel].pieceKg : 1;
   return {
     ostrin: 'scenario/1',
     cooker: { preset: dto.cooker.preset, overrides: { ...dto.cooker.overrides } },
-    fire: fire && {
-      arrangement: 'snake',
-      fuel: fire.fuel,
-      side: fire.side,
-      layers: fire.layers,
-      arcDegrees: fire.arcDegrees,
-      litPieces: fire.litPieces ?? (fire.litMassKg ?? 0) / piece,
-      litAtMin: 0,
-      woodChunks: fire.woodChunks.map((c) => ({ ...c })),
-    },
+    fire: dto.fire && toFire(dto.fire, dto.cooker.preset),
     weather: Array.isArray(dto.weather)
       ? dto.weather.map((w): Weather => ({ ...w }))
       : { ...dto.weather },

@@ -1,5 +1,5 @@
 /** What was done, in words. */
-import { ventWords, type Entry, type PlanLog } from '@ostrin/core';
+import { countWords, ventWords, WOODS, type Entry, type PlanLog } from '@ostrin/core';
 
 /** What an action is called in a list. */
 export function deedWords(a: PlanLog): string {
@@ -8,8 +8,24 @@ export function deedWords(a: PlanLog): string {
       return `Bowl vent ${ventWords(a.intakeFraction)}, lid vent ${ventWords(a.exhaustFraction)}`;
     case 'lid-open':
       return `Lid open ${Math.round(a.seconds)} s`;
+    case 'door':
+      return a.openFraction > 0 ? 'Fire door open' : 'Fire door shut';
     case 'add-fuel':
-      return `${Math.round(a.pieces)} ${a.lit ? 'lit ' : ''}briquettes`;
+      return a.fuel === 'splits'
+        ? `${countWords(Math.round(a.pieces), 'split', 'splits')} of ${WOODS[a.species ?? 'oak'].name}, ${(a.massKg ?? 0).toFixed(1)} kg`
+        : `${Math.round(a.pieces)} ${a.lit ? 'lit ' : ''}${a.fuel === 'lump' ? 'lumps of charcoal' : 'briquettes'}`;
+    case 'rake':
+      return 'Coals raked';
+    case 'fill-water':
+      return `${a.massKg.toFixed(1)} kg water in the pan`;
+    case 'turn':
+      return 'Turned';
+    case 'spritz':
+      return 'Spritzed';
+    case 'set-target':
+      return `Target ${Math.round(a.targetC)} C`;
+    case 'fan':
+      return a.on ? 'Fan on' : 'Fan off';
     case 'add-wood':
       return `${Math.round(a.massG)} g ${a.species}`;
     case 'meat-on':

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { randomUUID } from 'node:crypto';
-import { plan, type Entry } from '@ostrin/core';
+import { plan, type Entry, type SnakeFire } from '@ostrin/core';
 import {
   actionsCsv,
   check,
@@ -52,7 +52,7 @@ describe('scenario/1', () => {
     });
     const fire = { ...s.fire!, litPieces: undefined, litMassKg: 0.26 };
     const read = readScenario({ ...s, fire });
-    expect(read.ok && read.value.fire!.litPieces).toBeCloseTo(10);
+    expect(read.ok && (read.value.fire as SnakeFire).litPieces).toBeCloseTo(10);
     expect(read.ok && read.value.actions[0]).toMatchObject({
       pieces: expect.closeTo(10) as number,
     });

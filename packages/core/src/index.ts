@@ -11,14 +11,7 @@ export * from './pit/catalogue';
 export * from './meat/cuts';
 export * from './meat/wraps';
 export * from './cook/scenario';
-export {
-  advance,
-  coreReadingC,
-  createCook,
-  pitReadingC,
-  simulate,
-  type Cook,
-} from './cook/cook';
+export { advance, coreReadingC, createCook, pitReadingC, simulate, type Cook } from './cook/cook';
 export { act } from './cook/act';
 export { resultOf } from './cook/result';
 export { ARRANGEMENTS } from './fire/catalogue';
@@ -26,7 +19,12 @@ export * from './plan/types';
 export * from './plan/amount';
 export { plan, planning, type PlanOptions } from './plan/plan';
 export { drawMeat } from './plan/ensemble';
-export { ventLadder, ventWords, settledC } from './plan/vents';
+export { ventLadder, ventWords } from './plan/vents';
+export * from './invert/case';
+export * from './invert/vents';
+export * from './invert/feed';
+export * from './invert/fuel';
+export * from './invert/card';
 export * from './tend/log';
 export * from './tend/forecast';
 export * from './tend/diagnose';

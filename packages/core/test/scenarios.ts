@@ -1,5 +1,14 @@
 /** Scenarios shared by tests. */
-import type { Action, Request, Scenario } from '../src';
+import {
+  feedActions,
+  MILD_DAY,
+  presetOf,
+  usualFire,
+  type Action,
+  type Request,
+  type Scenario,
+  type SnakeFire,
+} from '../src';
 
 export const vents = (atMin: number, intakeFraction: number, exhaustFraction: number): Action => ({
   atMin,
@@ -8,21 +17,23 @@ export const vents = (atMin: number, intakeFraction: number, exhaustFraction: nu
   exhaustFraction,
 });
 
+export const SNAKE: SnakeFire = {
+  arrangement: 'snake',
+  fuel: 'briquette',
+  side: 2,
+  layers: 2,
+  arcDegrees: 290,
+  litPieces: 12,
+  litAtMin: 0,
+  woodChunks: [{ species: 'cherry', massG: 60, atArcDegrees: 30 }],
+};
+
 /** A kettle with a 2x2 snake; parts may be replaced. */
 export function kettle(part: Partial<Scenario> = {}): Scenario {
   return {
     ostrin: 'scenario/1',
     cooker: { preset: 'kettle-57', overrides: {} },
-    fire: {
-      arrangement: 'snake',
-      fuel: 'briquette',
-      side: 2,
-      layers: 2,
-      arcDegrees: 290,
-      litPieces: 12,
-      litAtMin: 0,
-      woodChunks: [{ species: 'cherry', massG: 60, atArcDegrees: 30 }],
-    },
+    fire: SNAKE,
     weather: { airC: 10, windMps: 1, relativeHumidityFraction: 0.6, altitudeM: 0, rainMmPerH: 0 },
     control: { mode: 'vents', targetC: 121 },
     actions: [vents(0, 1, 1), vents(15, 0.25, 0.5)],
@@ -32,6 +43,34 @@ export function kettle(part: Partial<Scenario> = {}): Scenario {
     ...part,
   };
 }
+
+/** Any preset with its usual fire; parts may be replaced. */
+export function pit(preset: string, actions: Action[], part: Partial<Scenario> = {}): Scenario {
+  return {
+    ostrin: 'scenario/1',
+    cooker: { preset, overrides: {} },
+    fire: usualFire(presetOf(preset)),
+    weather: MILD_DAY,
+    control: { mode: 'vents' },
+    actions,
+    meats: [],
+    untilMin: 300,
+    everyMin: 1,
+    ...part,
+  };
+}
+
+/** A heavy offset wide open on a steady feed. */
+export const stickBurner = (part: Partial<Scenario> = {}, extra: Action[] = []): Scenario =>
+  pit(
+    'offset-heavy',
+    [
+      vents(0, 1, 1),
+      ...feedActions({ massKg: 1.2, intervalMin: 48 }, part.untilMin ?? 300),
+      ...extra,
+    ],
+    part,
+  );
 
 /** A shoulder in a held pit. */
 export function held(pitC: number, meat: Partial<Scenario['meats'][number]> = {}): Scenario {

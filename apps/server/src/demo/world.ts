@@ -106,7 +106,10 @@ export function stories(nowMs: number): Story[] {
       // Gone wrong: the snake ended a third early and the wind got up off the water.
       really: (s) => ({
         ...s,
-        fire: { ...s.fire!, arcDegrees: 0.58 * s.fire!.arcDegrees },
+        fire:
+          s.fire?.arrangement === 'snake'
+            ? { ...s.fire, arcDegrees: 0.58 * s.fire.arcDegrees }
+            : s.fire,
         weather: [
           { ...(s.weather as object), atMin: 0 } as never,
           { ...(s.weather as object), atMin: 150, windMps: 7, airC: 3 } as never,

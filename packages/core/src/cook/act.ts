@@ -6,7 +6,7 @@ import { spritzPiece } from '../meat/piece';
 import { bookWood, caughtShare, storedJ, type PitState } from '../pit/state';
 import type { Cook } from './cook';
 import { takeOff, wrapGuest } from './guest';
-import type { Action, AddFuel } from './scenario';
+import { charcoalKg, type Action, type AddFuel } from './scenario';
 
 /** A split pre-warmed on the firebox: skin and core, K, and what is left of its skin's water (common practice). */
 const WARMED = { skinK: 400, coreK: 335, waterLeft: 0.15 };
@@ -15,7 +15,7 @@ const RAKED_OUT = 0.65;
 /** Usual mass of a split where none is given, kg. */
 const SPLIT_KG = 1.2;
 /** A flare needs this much unburnt gas, J, an oxygen share this low before, and coals this hot, K. */
-const FLARE = { gasJ: 12e3, oxygen: 0.1, coalK: 850 };
+const FLARE = { gasJ: 12e3, oxygen: 0.1, coalK: 780 };
 
 /** Carries out an action now and notes it. */
 export function act(cook: Cook, action: Action): void {
@@ -93,7 +93,7 @@ function actOnMeat(cook: Cook, action: Extract<Action, { meat: string }>): void 
 function addCharcoal(cook: Cook, pit: PitState, a: AddFuel): void {
   if (a.fuel === 'splits') return;
   const charcoal = CHARCOALS[a.fuel];
-  const bought = a.massKg ?? a.pieces * charcoal.pieceKg;
+  const bought = charcoalKg(a);
   const pool = poolOf(charcoal, bought);
   cook.fuel.addedKg += bought;
   pit.ledger.givenJ += pool.kg * pool.heatJPerKg;

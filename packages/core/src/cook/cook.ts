@@ -19,13 +19,7 @@ import { createFan, turnFan, type Fan } from './fan';
 import { createGuest, minuteOfGuest, recordGuest, stepGuest, type Guest } from './guest';
 import { heldSurroundings } from './held';
 import { emptySeries, recordPit, resultOf } from './result';
-import {
-  weatherAt,
-  type Action,
-  type Happening,
-  type Result,
-  type Scenario,
-} from './scenario';
+import { weatherAt, type Action, type Happening, type Result, type Scenario } from './scenario';
 import { createTender, tendPit, type Tender } from './tender';
 
 /** Fuel in the units of the shelf, kg as bought. */
@@ -54,7 +48,17 @@ export interface Cook {
 }
 
 /** How steps are chosen: from the largest change of any temperature in a step, K. */
-export const STEP = { afterEventS: 2, mostS: 60, mostLivelyS: 12, leastS: 1, growth: 1.4, calmK: 1.5, wildK: 4 };
+export const STEP = {
+  afterEventS: 2,
+  mostS: 60,
+  mostLivelyS: 12,
+  mostFannedS: 8,
+  mostWetS: 25,
+  leastS: 1,
+  growth: 1.4,
+  calmK: 1.5,
+  wildK: 4,
+};
 /** Below this much lit fuel (kg dry ash-free) the fire is out. */
 const OUT_KG = 0.012;
 /** Air speed at the grate per kg/s of draught, m/s, and at rest (about 0.1-0.6 m/s in all). */
@@ -84,13 +88,15 @@ export function createCook(scenario: Scenario, spreads: MeatSpread[] = []): Cook
     fuel: { startedKg: made?.startedKg ?? 0, addedKg: 0, outAtMin: null },
     result: emptySeries(made?.pit.layout.positions.map((p) => p.at) ?? ['middle']),
   };
-  if (made && control.mode === 'fan') {
-    const preset = presetOf(scenario.cooker.preset);
-    cook.fan = createFan(control.targetC);
+  const preset = presetOf(scenario.cooker.preset);
+  const fanned = control.mode === 'fan' || (control.mode === 'tended' && preset.hasFan);
+  if (made && fanned) {
+    cook.fan = createFan((control as { targetC: number }).targetC);
     made.pit.intakeFraction = 0;
     made.pit.exhaustFraction = preset.fanExhaustFraction;
   }
-  if (made && control.mode === 'tended') cook.tender = createTender(scenario, control.targetC);
+  if (made && control.mode === 'tended' && !fanned)
+    cook.tender = createTender(scenario, control.targetC);
   return cook;
 }
 
@@ -203,10 +209,20 @@ function step(cook: Cook, dt: number): void {
     const change = stepPit(cook.pit, weather, food, dt);
     if (change > STEP.wildK) cook.stepS = Math.max(cook.stepS / 2, STEP.leastS);
     else if (change < STEP.calmK) cook.stepS *= STEP.growth;
-    cook.stepS = Math.min(cook.stepS, cook.pit.woodBurns || cook.fan ? STEP.mostLivelyS : STEP.mostS);
+    cook.stepS = Math.min(cook.stepS, longestStep(cook, cook.pit));
   } else cook.stepS = Math.min(cook.stepS * STEP.growth, STEP.mostS);
   cook.atS += dt;
 }
+
+/** The longest step that still follows what goes on: a fan's turns, burning wood, a pan boiling dry. */
+const longestStep = (cook: Cook, pit: PitState): number =>
+  cook.fan
+    ? STEP.mostFannedS
+    : pit.woodBurns
+      ? STEP.mostLivelyS
+      : pit.waterKg > 0
+        ? STEP.mostWetS
+        : STEP.mostS;
 
 /** What the meat on the grate feels now. */
 export function surroundings(cook: Cook, atMin: number): Surroundings {

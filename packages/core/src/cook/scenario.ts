@@ -1,5 +1,5 @@
 /** The scenario and result documents as plain types; names as in the open format (docs/formats.md). */
-import type { CharcoalId, WoodId } from '../fuel/catalogue';
+import { CHARCOALS, type CharcoalId, type WoodId } from '../fuel/catalogue';
 import type { ArrangementId, Pit, Position } from '../pit/types';
 import type { WrapId } from '../meat/wraps';
 
@@ -61,6 +61,10 @@ export interface AddFuel {
   moistureFraction?: number;
   preheated?: boolean;
 }
+
+/** Charcoal put on, kg as bought; 0 for splits. */
+export const charcoalKg = (a: Omit<AddFuel, 'do'>): number =>
+  a.fuel === 'splits' ? 0 : (a.massKg ?? a.pieces * CHARCOALS[a.fuel].pieceKg);
 
 /** What somebody does at a minute. Undo and corrections are the log's business, not the engine's. */
 export type Action = { atMin: number } & (

@@ -16,7 +16,10 @@ const RING_SHARE = 0.8;
 const THROAT_M2 = 0.02;
 
 const HEAPS: Readonly<
-  Record<Exclude<ArrangementId, 'snake'>, (pit: Pit, kg: number, place: 'top' | 'middle') => Arrangement>
+  Record<
+    Exclude<ArrangementId, 'snake'>,
+    (pit: Pit, kg: number, place: 'top' | 'middle') => Arrangement
+  >
 > = {
   'side-basket': (_, kg) => sideBasket(widthFor(kg)),
   crescent: (_, kg) => crescent(widthFor(kg)),

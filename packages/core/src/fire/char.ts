@@ -47,13 +47,16 @@ export function burnPerS(layerK: number, sh: number, oxygen: number): number {
   return ((diffusion * kinetic) / (diffusion + kinetic)) * (oxygen / OXYGEN_IN_AIR);
 }
 
+/** Share of the heat of combustion that leaves unburnt as carbon monoxide: more with little oxygen. */
+export const unburntShare = (oxygen: number): number =>
+  clamp(0.03 + 0.19 * (1 - oxygen / OXYGEN_IN_AIR), 0.03, 0.22);
+
 /**
- * Share of the heat of combustion that leaves unburnt as carbon monoxide: more with little oxygen, and
- * above 1450 K by the Boudouard reaction, which takes heat and so caps the layer.
+ * Share of the heat that stays in the bed. Above a layer of 1450 K the Boudouard reaction takes heat
+ * there and gives it back as burning carbon monoxide over the bed: that is what caps the layer.
  */
-export const unburntShare = (oxygen: number, layerK: number): number =>
-  clamp(0.03 + 0.19 * (1 - oxygen / OXYGEN_IN_AIR), 0.03, 0.22) +
-  0.5 * clamp((layerK - 1450) / 400, 0, 1);
+export const bedShare = (layerK: number): number =>
+  CHAR.bedShare * (1 - 0.5 * clamp((layerK - 1450) / 400, 0, 1));
 
 /** How ready unlit fuel is to catch from a layer this hot, 0 to 1.6. */
 export const ignitionReadiness = (layerK: number): number => clamp((layerK - 690) / 380, 0, 1.6);

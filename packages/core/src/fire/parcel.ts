@@ -64,6 +64,8 @@ export interface Parcel {
   caught: boolean;
   /** 0 smouldering to 1 in flame. */
   flame: number;
+  /** Whether it burns on evenly, so that longer steps do. */
+  settled: boolean;
 }
 
 /** How a parcel is made. */
@@ -107,6 +109,7 @@ export function createParcel(spec: ParcelSpec): Parcel {
     coreK: spec.startK,
     caught: false,
     flame: 0,
+    settled: false,
   };
 }
 
@@ -120,6 +123,8 @@ export interface ParcelAir {
   gasK: number;
   oxygen: number;
   open: boolean;
+  /** Share of the wood's underside that glowing fuel touches, 0 to 1: little fuel heats little wood. */
+  contact: number;
 }
 
 /** Rates of one piece, per second: what both the stepper and the reference solution are made of. */
@@ -171,14 +176,15 @@ export function rateParcel(p: Parcel, air: ParcelAir, r: ParcelRates): void {
   r.areaM2 = p.areaM2 * Math.pow(left, 0.5);
   const density = WOODS[p.species].specificGravity * 1000;
   r.skinDryKg = Math.min(r.areaM2 * WOOD.skinM * density, p.dryKg);
-  r.perS = WOOD.ratePerS * Math.exp(clamp(-WOOD.activationK * (1 / p.skinK - 1 / WOOD.rateK), -60, 5));
+  r.perS =
+    WOOD.ratePerS * Math.exp(clamp(-WOOD.activationK * (1 / p.skinK - 1 / WOOD.rateK), -60, 5));
   r.goneKgPerS = r.perS * r.skinDryKg;
   const coreDry = Math.max(p.dryKg - r.skinDryKg, 1e-9);
   r.waterFeedKgPerS = (r.goneKgPerS * p.coreWaterKg) / (coreDry + r.skinDryKg * 0.1);
   r.skinSteamKgPerS = boiling(p.skinK, p.skinWaterKg);
   r.coreSteamKgPerS = boiling(p.coreK, p.coreWaterKg);
   const shield = 1 / (1 + WOOD.charShield * (1 - left));
-  r.coalWPerK = WOOD.coalWPerM2K * WOOD.faceOnCoals * r.areaM2 * shield;
+  r.coalWPerK = WOOD.coalWPerM2K * WOOD.faceOnCoals * r.areaM2 * shield * air.contact;
   r.gasWPerK = WOOD.gasWPerM2K * r.areaM2 * shield;
   r.flameW = WOOD.flameWPerM2 * r.areaM2 * shield * p.flame * clamp((1100 - p.skinK) / 400, 0, 1);
   r.intoCoreW = coreConductance(p, r.areaM2) * (p.skinK - p.coreK);
@@ -220,6 +226,9 @@ export interface WoodYield {
   steamKg: number;
   fromCoalsJ: number;
   fromGasJ: number;
+  /** The conductances behind them times time, J/K. */
+  coalJPerK: number;
+  gasJPerK: number;
   /** Face of wood lying over the coals times time, m2 s, and the liveliest flame. */
   coversM2S: number;
   flame: number;
@@ -231,7 +240,9 @@ const scratch = parcelRates();
 export function stepParcel(p: Parcel, air: ParcelAir, dt: number, out: WoodYield): void {
   const n = p.count;
   if (isSpent(p)) {
-    out.charKg += n * p.dryKg;
+    // The last crumb: char and breath in the usual shares, so that mass and energy close.
+    out.charKg += n * p.dryKg * WOOD_CHAR_YIELD;
+    out.volatilesKg += n * p.dryKg * (1 - WOOD_CHAR_YIELD);
     out.steamKg += n * (p.skinWaterKg + p.coreWaterKg);
     p.dryKg = p.skinWaterKg = p.coreWaterKg = 0;
     return;
@@ -266,6 +277,8 @@ export function stepParcel(p: Parcel, air: ParcelAir, dt: number, out: WoodYield
   const coreK = clamp((a11 * b2 + gCore * b1) / det, 200, 1300);
   out.fromCoalsJ += n * dt * gCoal * (air.coalK - skinK);
   out.fromGasJ += n * dt * (gGas * (air.gasK - skinK) + r.flameW);
+  out.coalJPerK += n * dt * gCoal;
+  out.gasJPerK += n * dt * gGas;
   p.skinK = skinK;
   p.coreK = coreK;
   const skinSteam = Math.min(dt * Math.max(boiling(skinK, p.skinWaterKg), 0), p.skinWaterKg);

@@ -339,12 +339,7 @@ export function waterResidualKg(p: Piece): number {
   let held = 0;
   for (let i = 0; i < CELLS; i++) held += p.water[i]! * p.share[i]! * p.rawKg;
   return (
-    p.cut.composition.water * p.rawKg +
-    p.sprayedKg -
-    held -
-    p.filmKg -
-    p.evaporatedKg -
-    p.drippedKg
+    p.cut.composition.water * p.rawKg + p.sprayedKg - held - p.filmKg - p.evaporatedKg - p.drippedKg
   );
 }
 

@@ -91,7 +91,10 @@ export function facePaths(
     ? (s.pressurePa * areaM2) / (Math.max(s.draughtKgPerS, 2e-4) * (0.622 + s.humidity))
     : 0;
   out.vapourResistance =
-    filmResistance(hc, s.pressurePa) + crustM / (FACE.crustPermeability * crustFactor) + draught + 1 / wrapPermeance;
+    filmResistance(hc, s.pressurePa) +
+    crustM / (FACE.crustPermeability * crustFactor) +
+    draught +
+    1 / wrapPermeance;
   out.vapourPa = vapourPressure(s.humidity, s.pressurePa);
 }
 
@@ -100,12 +103,7 @@ export function facePaths(
  * resistances, so that boiling limits itself and altitude comes for free. Never condenses here.
  */
 export function evaporation(c: number, p: Paths, pressurePa: number, activity: number): number {
-  return stefanFlow(
-    activity * saturationPressure(c),
-    p.vapourPa,
-    p.vapourResistance,
-    pressurePa,
-  );
+  return stefanFlow(activity * saturationPressure(c), p.vapourPa, p.vapourResistance, pressurePa);
 }
 
 /** Heat taken by that evaporation, W/m2. */

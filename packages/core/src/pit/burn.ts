@@ -1,6 +1,7 @@
 /** The fire of one moment: what the coals burn, what catches, what goes out. Rates, per second. */
 import { OXYGEN_IN_AIR } from '../air/moist';
 import {
+  bedShare,
   burnPerS,
   CHAR,
   goingOutPerS,
@@ -32,7 +33,7 @@ export function readiness(s: PitState, gas: Gas): Readiness {
   ready.layerK = s.tempK[s.coals]! + s.layerExcessK;
   const re = (layout.bedGain * gas.throughBed * 0.05) / (layout.bedFlowM2 * 4.2e-5);
   ready.unitKgPerS = lit.kg * burnPerS(ready.layerK, sherwood(re), OXYGEN_IN_AIR);
-  ready.unburnt = unburntShare(s.oxygen[0]!, ready.layerK);
+  ready.unburnt = unburntShare(s.oxygen[0]!);
   ready.heatJPerKg = lit.heatJPerKg * (1 - ready.unburnt);
   ready.oxygenPerKg = ready.heatJPerKg / OXYGEN_HEAT.charcoal;
   return ready;
@@ -47,6 +48,8 @@ export interface Burn {
   wentOutKgPerS: number;
   /** Change of the layer's excess temperature, K/s, and where it tends, K. */
   layerWantK: number;
+  /** Share of the heat that stays in the bed. */
+  bedShare: number;
 }
 
 const burn: Burn = {
@@ -56,6 +59,7 @@ const burn: Burn = {
   litKgPerS: 0,
   wentOutKgPerS: 0,
   layerWantK: 0,
+  bedShare: CHAR.bedShare,
 };
 
 /** Burning, catching and going out at the oxygen now in the fire's zone. The record is reused. */
@@ -65,10 +69,11 @@ export function burnOf(s: PitState, r: Readiness): Burn {
   burn.burntKgPerS = r.unitKgPerS * share;
   burn.heatW = burn.burntKgPerS * r.heatJPerKg;
   burn.unburntW = burn.burntKgPerS * lit.heatJPerKg * r.unburnt;
+  burn.bedShare = bedShare(r.layerK);
   // Ash skin: as thick as the fuel is ashy (0.13 kg/kg daf is an ash share of 0.11).
   const resistance = CHAR.ashResistance * Math.sqrt(lit.ashPerKg / (1 + lit.ashPerKg) / 0.2);
   burn.layerWantK = Math.min(
-    ((CHAR.bedShare * burn.heatW) / Math.max(radiatingArea(lit.kg, 1000), 1e-4)) * resistance,
+    ((burn.bedShare * burn.heatW) / Math.max(radiatingArea(lit.kg, 1000), 1e-4)) * resistance,
     CHAR.maxLayerK,
   );
   const strength = Math.min(1, Math.pow(Math.max(lit.kg, 0) / arrangement.strongFrontKg, 2 / 3));

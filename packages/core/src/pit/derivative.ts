@@ -55,14 +55,7 @@ export function packPit(s: PitState): number[] {
     s.humidity,
     s.waterKg,
     s.probeK,
-    ...s.parcels.flatMap((p) => [
-      p.dryKg,
-      p.skinWaterKg,
-      p.coreWaterKg,
-      p.skinK,
-      p.coreK,
-      p.flame,
-    ]),
+    ...s.parcels.flatMap((p) => [p.dryKg, p.skinWaterKg, p.coreWaterKg, p.skinK, p.coreK, p.flame]),
   ];
 }
 
@@ -72,7 +65,8 @@ export function unpackPit(s: PitState, y: readonly number[]): void {
   const next = (): number => y[at++]!;
   // A solver may try states that cannot be; they must give numbers for it to turn back.
   for (let i = 0; i < s.nodes; i++) s.tempK[i] = clamp(next(), 150, 2500);
-  for (let i = 0; i < s.layout.zones.length; i++) s.oxygen[i] = Math.min(Math.max(next(), 0), 0.232);
+  for (let i = 0; i < s.layout.zones.length; i++)
+    s.oxygen[i] = Math.min(Math.max(next(), 0), 0.232);
   for (const p of [s.lit, s.unlit]) {
     const kg = Math.max(next(), 1e-9);
     p.kg = kg;
@@ -105,6 +99,10 @@ const wood: WoodRates = {
   heatW: 0,
   fromCoalsW: 0,
   fromGasW: 0,
+  coalWPerK: 0,
+  gasWPerK: 0,
+  coalK: 0,
+  gasK: 0,
   coversM2: 0,
 };
 const sinks: OxygenSinks = { charPerShare: 0, wood: 0 };
@@ -138,10 +136,7 @@ export function pitDerivative(s: PitState, w: Weather, y: readonly number[]): nu
   for (let i = 0; i < s.layout.zones.length; i++) out.push(scratch[i]!);
   const pool = (of: (p: Pool) => number): [number, number] => {
     const between = burn.litKgPerS * of(unlit) - burn.wentOutKgPerS * of(lit);
-    return [
-      between + wood.charKgPerS * of(woodChar) - burn.burntKgPerS * of(lit),
-      -between,
-    ];
+    return [between + wood.charKgPerS * of(woodChar) - burn.burntKgPerS * of(lit), -between];
   };
   const parts = [
     pool(() => 1),

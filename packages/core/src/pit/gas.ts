@@ -66,7 +66,10 @@ function exchange(s: PitState, airK: number, windMps: number, outside: number): 
   for (const z of layout.lidZones) {
     const drop = Math.max((t[z]! - airK) / t[z]!, 0);
     const each =
-      (INSIDE.lidExchange / layout.lidZones.length) * layout.lidGapM2 * Math.sqrt(GRAVITY * 0.4 * drop) * outside +
+      (INSIDE.lidExchange / layout.lidZones.length) *
+        layout.lidGapM2 *
+        Math.sqrt(GRAVITY * 0.4 * drop) *
+        outside +
       (0.04 / layout.lidZones.length) * layout.lidGapM2 * windMps;
     gas.into[z]! += each;
     gas.out[z]! += each;

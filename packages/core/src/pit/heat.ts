@@ -1,9 +1,26 @@
 /** Puts the heat balance of a pit together from its layout, its air and what its fire does. */
-import { CP_GAS, filmResistance, saturationPressure, stefanFlow, vaporisationHeat, vapourPressure } from '../air/moist';
+import {
+  CP_GAS,
+  filmResistance,
+  saturationPressure,
+  stefanFlow,
+  vaporisationHeat,
+  vapourPressure,
+} from '../air/moist';
 import type { Weather } from '../cook/scenario';
 import { CHAR, radiatingArea } from '../fire/char';
 import { celsius } from '../quantity/units';
-import { beginBalance, breathe, carry, couple, lose, outsideFilm, radiative, rhs, shed } from './balance';
+import {
+  beginBalance,
+  breathe,
+  carry,
+  couple,
+  lose,
+  outsideFilm,
+  radiative,
+  rhs,
+  shed,
+} from './balance';
 import type { Burn } from './burn';
 import { INSIDE, SHELTER } from './closures';
 import type { Flows } from './flows';
@@ -26,6 +43,11 @@ export interface WoodRates {
   heatW: number;
   fromCoalsW: number;
   fromGasW: number;
+  /** How both grow with the temperature of coals and gas, W/K, and the temperatures they hold at, K. */
+  coalWPerK: number;
+  gasWPerK: number;
+  coalK: number;
+  gasK: number;
   coversM2: number;
 }
 
@@ -77,10 +99,13 @@ function bookFuel(s: PitState, burn: Burn, wood: WoodRates, food: FoodLoad): voi
   const outGone = burn.wentOutKgPerS * CHAR.specificHeat * (1 + lit.ashPerKg) * coldOut;
   terms.dryingW = burn.litKgPerS * s.unlit.moisturePerKg * DRYING_J;
   rhs[s.coals]! +=
-    CHAR.bedShare * burn.heatW - wood.fromCoalsW - terms.dryingW - charGone - ashGone - outGone;
+    burn.bedShare * burn.heatW - terms.dryingW - charGone - ashGone - outGone;
+  // Wood draws heat with what the step does to coals and gas, or much wood would freeze few coals.
+  shed(s.coals, wood.fromCoalsW, wood.coalWPerK, wood.coalK - s.referenceK);
+  shed(0, wood.fromGasW, wood.gasWPerK, wood.gasK - s.referenceK);
   const next = layout.zones.length > 1 ? 1 : 0;
   rhs[0]! +=
-    (1 - CHAR.bedShare) * burn.heatW + layout.flameInFire * wood.heatW - wood.fromGasW + charGone;
+    (1 - burn.bedShare) * burn.heatW + layout.flameInFire * wood.heatW + charGone;
   rhs[next]! += (1 - layout.flameInFire) * wood.heatW;
   rhs[s.inner[layout.ashWall]!]! += ashGone + outGone;
   const place = layout.positions[layout.probe]!;
@@ -136,7 +161,8 @@ function joinSurfaces(s: PitState, airK: number, airRel: number): void {
   for (let w = 0; w < layout.walls.length; w++) {
     const wall = layout.walls[w]!;
     const first = s.inner[w]!;
-    for (let i = 0; i < wall.joinsWPerK.length; i++) couple(first + i, first + i + 1, wall.joinsWPerK[i]!);
+    for (let i = 0; i < wall.joinsWPerK.length; i++)
+      couple(first + i, first + i + 1, wall.joinsWPerK[i]!);
     if (wall.lid && s.lidOpen) continue;
     for (const f of wall.films) couple(f.zone, first, f.wPerM2K * f.m2);
   }

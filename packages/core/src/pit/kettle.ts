@@ -28,7 +28,6 @@ export const KETTLE = {
   leakLee: 0.12,
 };
 
-
 /** A kettle laid out: by the fire, the dome, the grate; bowl and lid. */
 export function kettleLayout(p: Pit): Layout {
   const d2 = (p.diameterM / 0.57) ** 2;
@@ -50,14 +49,71 @@ export function kettleLayout(p: Pit): Layout {
       { name: 'grate', volumeM3: 0.3 * p.volumeM3 },
     ],
     holes: [
-      { kind: 'intake', zone: FIRE, areaM2: p.intakeCm2 * 1e-4, heightM: 0, windShare: 0.15, column: rise(0) },
-      { kind: 'leak', zone: FIRE, areaM2: KETTLE.leakLow * leak, heightM: 0.06, windShare: 0.1, column: rise(0.06) },
-      { kind: 'leak', zone: GRATE, areaM2: KETTLE.leakWindward * leak, heightM: seam, windShare: 0.5, column: rise(seam) },
-      { kind: 'leak', zone: GRATE, areaM2: KETTLE.leakLee * leak, heightM: seam, windShare: -0.35, column: rise(seam) },
-      { kind: 'leak', zone: DOME, areaM2: topLeak * leak, heightM: top - 0.02, windShare: -0.4, column: rise(top - 0.02) },
-      { kind: 'exhaust', zone: DOME, areaM2: p.exhaustCm2 * 1e-4, heightM: top, windShare: -0.4, column: rise(top), withLid: true },
-      { kind: 'lid', zone: DOME, areaM2: lidGapM2, heightM: seam, windShare: 0, column: rise(seam) },
-      { kind: 'fan', zone: FIRE, areaM2: p.fanCm2 * 1e-4, heightM: 0, windShare: 0.1, column: rise(0) },
+      {
+        kind: 'intake',
+        zone: FIRE,
+        areaM2: p.intakeCm2 * 1e-4,
+        heightM: 0,
+        windShare: 0.15,
+        column: rise(0),
+      },
+      {
+        kind: 'leak',
+        zone: FIRE,
+        areaM2: KETTLE.leakLow * leak,
+        heightM: 0.06,
+        windShare: 0.1,
+        column: rise(0.06),
+      },
+      {
+        kind: 'leak',
+        zone: GRATE,
+        areaM2: KETTLE.leakWindward * leak,
+        heightM: seam,
+        windShare: 0.5,
+        column: rise(seam),
+      },
+      {
+        kind: 'leak',
+        zone: GRATE,
+        areaM2: KETTLE.leakLee * leak,
+        heightM: seam,
+        windShare: -0.35,
+        column: rise(seam),
+      },
+      {
+        kind: 'leak',
+        zone: DOME,
+        areaM2: topLeak * leak,
+        heightM: top - 0.02,
+        windShare: -0.4,
+        column: rise(top - 0.02),
+      },
+      {
+        kind: 'exhaust',
+        zone: DOME,
+        areaM2: p.exhaustCm2 * 1e-4,
+        heightM: top,
+        windShare: -0.4,
+        column: rise(top),
+        withLid: true,
+      },
+      {
+        kind: 'lid',
+        zone: DOME,
+        areaM2: lidGapM2,
+        heightM: seam,
+        windShare: 0,
+        column: rise(seam),
+      },
+      {
+        kind: 'fan',
+        zone: FIRE,
+        areaM2: p.fanCm2 * 1e-4,
+        heightM: 0,
+        windShare: 0.1,
+        column: rise(0),
+      },
     ],
     walls: [
       {
@@ -117,9 +173,37 @@ export function kettleLayout(p: Pit): Layout {
     shutShare: 0.04,
     exhaustPower: 1,
     positions: [
-      { at: 'middle', gas: [[GRATE, 1]], seen: [[BOWL, 0.4], [LID, 0.4], ['metal', 0.2]] },
-      { at: 'over-fire', gas: [[GRATE, 0.4], [DOME, 0.6]], seen: [[BOWL, 0.45], [LID, 0.33], ['metal', 0.1], ['coals', 0.12]] },
-      { at: 'away', gas: [[GRATE, 1]], seen: [[BOWL, 0.46], [LID, 0.46], ['metal', 0.08]] },
+      {
+        at: 'middle',
+        gas: [[GRATE, 1]],
+        seen: [
+          [BOWL, 0.4],
+          [LID, 0.4],
+          ['metal', 0.2],
+        ],
+      },
+      {
+        at: 'over-fire',
+        gas: [
+          [GRATE, 0.4],
+          [DOME, 0.6],
+        ],
+        seen: [
+          [BOWL, 0.45],
+          [LID, 0.33],
+          ['metal', 0.1],
+          ['coals', 0.12],
+        ],
+      },
+      {
+        at: 'away',
+        gas: [[GRATE, 1]],
+        seen: [
+          [BOWL, 0.46],
+          [LID, 0.46],
+          ['metal', 0.08],
+        ],
+      },
     ],
     domeZone: DOME,
     grateZone: GRATE,

@@ -31,18 +31,76 @@ function offset(p: Pit, reverse: boolean): Layout {
   const box = 0.3;
   // The firebox stands low, the chamber above and beside it, the stack on the chamber.
   const column = (rise: number, chamber: number, stack: number): number[] =>
-    names.map((_, i) => (i === 0 ? rise : i === last ? stack + chamber / 2 : i === last - 1 ? chamber / 2 : 0));
+    names.map((_, i) =>
+      i === 0 ? rise : i === last ? stack + chamber / 2 : i === last - 1 ? chamber / 2 : 0,
+    );
   const chamberTop = p.grateHeightM + 0.15;
   const fourth = p.exhaustHeightM;
   const holes: Hole[] = [
-    { kind: 'intake', zone: 0, areaM2: p.intakeCm2 * 1e-4, heightM: 0, windShare: 0.25, column: column(0, 0, 0) },
-    { kind: 'leak', zone: 0, areaM2: 0.4 * leak, heightM: box, windShare: 0.2, column: column(box, 0, 0) },
-    { kind: 'leak', zone: middle, areaM2: 0.3 * leak, heightM: p.grateHeightM, windShare: 0.3, column: column(box, p.grateHeightM - box, 0) },
-    { kind: 'leak', zone: middle, areaM2: 0.3 * leak, heightM: chamberTop, windShare: -0.3, column: column(box, chamberTop - box, 0) },
-    { kind: 'exhaust', zone: last, areaM2: p.exhaustCm2 * 1e-4, heightM: fourth, windShare: -0.4, column: column(box, p.grateHeightM - box, fourth - p.grateHeightM) },
-    { kind: 'lid', zone: middle, areaM2: 0.35 * p.diameterM * p.lengthM, heightM: p.grateHeightM, windShare: 0, column: column(box, p.grateHeightM - box, 0) },
-    { kind: 'door', zone: 0, areaM2: p.doorCm2 * 1e-4, heightM: 0.1, windShare: 0.25, column: column(0.1, 0, 0) },
-    { kind: 'fan', zone: 0, areaM2: p.fanCm2 * 1e-4, heightM: 0, windShare: 0.1, column: column(0, 0, 0) },
+    {
+      kind: 'intake',
+      zone: 0,
+      areaM2: p.intakeCm2 * 1e-4,
+      heightM: 0,
+      windShare: 0.25,
+      column: column(0, 0, 0),
+    },
+    {
+      kind: 'leak',
+      zone: 0,
+      areaM2: 0.4 * leak,
+      heightM: box,
+      windShare: 0.2,
+      column: column(box, 0, 0),
+    },
+    {
+      kind: 'leak',
+      zone: middle,
+      areaM2: 0.3 * leak,
+      heightM: p.grateHeightM,
+      windShare: 0.3,
+      column: column(box, p.grateHeightM - box, 0),
+    },
+    {
+      kind: 'leak',
+      zone: middle,
+      areaM2: 0.3 * leak,
+      heightM: chamberTop,
+      windShare: -0.3,
+      column: column(box, chamberTop - box, 0),
+    },
+    {
+      kind: 'exhaust',
+      zone: last,
+      areaM2: p.exhaustCm2 * 1e-4,
+      heightM: fourth,
+      windShare: -0.4,
+      column: column(box, p.grateHeightM - box, fourth - p.grateHeightM),
+    },
+    {
+      kind: 'lid',
+      zone: middle,
+      areaM2: 0.35 * p.diameterM * p.lengthM,
+      heightM: p.grateHeightM,
+      windShare: 0,
+      column: column(box, p.grateHeightM - box, 0),
+    },
+    {
+      kind: 'door',
+      zone: 0,
+      areaM2: p.doorCm2 * 1e-4,
+      heightM: 0.1,
+      windShare: 0.25,
+      column: column(0.1, 0, 0),
+    },
+    {
+      kind: 'fan',
+      zone: 0,
+      areaM2: p.fanCm2 * 1e-4,
+      heightM: 0,
+      windShare: 0.1,
+      column: column(0, 0, 0),
+    },
   ];
   const chamber = p.chamberWallM2 / 3;
   const bottom = reverse ? 0.28 * p.chamberWallM2 : 0;
@@ -64,7 +122,8 @@ function offset(p: Pit, reverse: boolean): Layout {
     part('middle', middle),
     part('far', far),
   ];
-  if (reverse) walls.push(wall('bottom', bottom, [{ zone: 1, m2: bottom, wPerM2K: OFFSET.film }], 0));
+  if (reverse)
+    walls.push(wall('bottom', bottom, [{ zone: 1, m2: bottom, wPerM2K: OFFSET.film }], 0));
   const plate = 0.8 * p.diameterM * p.lengthM;
   // The plate is hottest where the fire licks it first, under the near end.
   const shares = reverse ? OFFSET.plateShares : [1 / 3, 1 / 3, 1 / 3];

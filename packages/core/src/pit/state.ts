@@ -216,7 +216,8 @@ export function applyVents(s: PitState): void {
         o.areaM2 =
           s.lidOpen && h.withLid
             ? 0
-            : h.areaM2 * Math.max(Math.pow(s.exhaustFraction, layout.exhaustPower), layout.shutShare);
+            : h.areaM2 *
+              Math.max(Math.pow(s.exhaustFraction, layout.exhaustPower), layout.shutShare);
         break;
       case 'lid':
         o.areaM2 = s.lidOpen ? h.areaM2 : 0;
@@ -226,7 +227,9 @@ export function applyVents(s: PitState): void {
         break;
       case 'fan':
         // Its flap falls shut when the fan rests, but never tight (common practice: a twelfth).
-        o.areaM2 = s.fanFitted ? throughBed(h.areaM2 * Math.max(Math.min(5 * s.fanDuty, 1), 0.08)) : 0;
+        o.areaM2 = s.fanFitted
+          ? throughBed(h.areaM2 * Math.max(Math.min(5 * s.fanDuty, 1), 0.08))
+          : 0;
         break;
       default:
         o.areaM2 = h.areaM2;

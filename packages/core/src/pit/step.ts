@@ -2,13 +2,7 @@
  * One step of a burning pit: air, wood, oxygen, coals, then one implicit heat balance. Coefficients are
  * frozen at the step's start (linearly implicit Euler), so a step costs the same whatever happens.
  */
-import {
-  CP_GAS,
-  gasDensity,
-  humidityRatio,
-  OXYGEN_IN_AIR,
-  saturationPressure,
-} from '../air/moist';
+import { CP_GAS, gasDensity, humidityRatio, OXYGEN_IN_AIR, saturationPressure } from '../air/moist';
 import type { Weather } from '../cook/scenario';
 import { CHAR } from '../fire/char';
 import { stepParcel, type ParcelAir, type WoodYield } from '../fire/parcel';
@@ -25,7 +19,7 @@ import { applyVents, bedCapacity, caughtShare, dropSpent, nodeOf, type PitState 
 import type { Position, Surface } from './types';
 
 const change = { k: 0 };
-const parcelAir: ParcelAir = { coalK: 0, gasK: 0, oxygen: 0, open: false };
+const parcelAir: ParcelAir = { coalK: 0, gasK: 0, oxygen: 0, open: false, contact: 1 };
 const sinks: OxygenSinks = { charPerShare: 0, wood: 0 };
 const gave: WoodYield = {
   volatilesKg: 0,
@@ -34,6 +28,8 @@ const gave: WoodYield = {
   steamKg: 0,
   fromCoalsJ: 0,
   fromGasJ: 0,
+  coalJPerK: 0,
+  gasJPerK: 0,
   coversM2S: 0,
   flame: 0,
 };
@@ -47,17 +43,24 @@ const wood: WoodRates = {
   heatW: 0,
   fromCoalsW: 0,
   fromGasW: 0,
+  coalWPerK: 0,
+  gasWPerK: 0,
+  coalK: 0,
+  gasK: 0,
   coversM2: 0,
 };
 /** Below this much glowing fuel wood does not catch any more, kg dry ash-free. */
 const PILOT_KG = 0.005;
-const WOOD_STEP_S = 0.75;
+/** With this much glowing fuel half of a piece's underside touches it, kg dry ash-free. */
+const CONTACT_KG = 0.02;
+const WOOD_STEP = { liveS: 0.75, calmS: 2, calmKPerS: 0.1, calmFlamePerS: 0.0005 };
 
 /** Air that wood on the coals lies in now. The record is reused. */
 export function woodAir(s: PitState): ParcelAir {
   parcelAir.coalK = s.tempK[s.coals]!;
   parcelAir.gasK = s.tempK[0]!;
   parcelAir.oxygen = s.oxygen[0]!;
+  parcelAir.contact = s.lit.kg / (s.lit.kg + CONTACT_KG);
   parcelAir.open = s.lidOpen || s.doorFraction > 0.2;
   return parcelAir;
 }
@@ -107,7 +110,7 @@ export function stepPit(s: PitState, w: Weather, food: FoodLoad, dt: number): nu
   ledger.releasedJ += (burn.heatW + wood.heatW) * dt;
   ledger.wallsJ += wallsW * dt;
   ledger.exhaustJ += exhaustW(s, gas, airK) * dt;
-  ledger.latentJ += (terms.dryingW + wood.fromCoalsW + wood.fromGasW) * dt + panJ;
+  ledger.latentJ += (terms.dryingW + woodTookW(s)) * dt + panJ;
   ledger.foodJ += (food.fromGasW + food.fromWallsW) * dt;
   ledger.burnedKg += burn.burntKgPerS * dt;
   ledger.ashKg += ashKg;
@@ -122,6 +125,13 @@ export function stepPit(s: PitState, w: Weather, food: FoodLoad, dt: number): nu
   // Wood counts too: a skin may move four times as far as the pit, a flame by a tenth.
   return Math.max(change.k, 0.25 * lively.skinK, 30 * lively.flame);
 }
+
+/** Heat that wood drew from coals and gas, W, after the balance is solved. */
+const woodTookW = (s: PitState): number =>
+  wood.fromCoalsW +
+  wood.coalWPerK * (s.tempK[s.coals]! - wood.coalK) +
+  wood.fromGasW +
+  wood.gasWPerK * (s.tempK[0]! - wood.gasK);
 
 /** Heat that the charcoal gives now, W; nothing before the first step has been made. */
 export const charcoalW = (s: PitState, r: Readiness): number =>
@@ -153,6 +163,7 @@ function burnWood(s: PitState, dt: number): void {
   reachWood(s);
   const air = midway(s, dt);
   gave.volatilesKg = gave.burntVolatilesKg = gave.charKg = gave.steamKg = 0;
+  gave.coalJPerK = gave.gasJPerK = 0;
   gave.fromCoalsJ = gave.fromGasJ = gave.coversM2S = gave.flame = 0;
   lively.skinK = lively.flame = 0;
   let strength = 0;
@@ -161,10 +172,13 @@ function burnWood(s: PitState, dt: number): void {
     const before = gave.volatilesKg - gave.burntVolatilesKg;
     const { skinK, flame } = p;
     // Wood is livelier than the pit about it: it takes several small steps within one of the pit's.
-    const parts = Math.min(Math.ceil(dt / WOOD_STEP_S), 16);
+    const parts = Math.min(Math.ceil(dt / (p.settled ? WOOD_STEP.calmS : WOOD_STEP.liveS)), 16);
     for (let i = 0; i < parts; i++) stepParcel(p, air, dt / parts, gave);
-    lively.skinK = Math.max(lively.skinK, Math.abs(p.skinK - skinK));
-    lively.flame = Math.max(lively.flame, Math.abs(p.flame - flame));
+    const movedK = Math.abs(p.skinK - skinK);
+    const flared = Math.abs(p.flame - flame);
+    p.settled = movedK < WOOD_STEP.calmKPerS * dt && flared < WOOD_STEP.calmFlamePerS * dt;
+    lively.skinK = Math.max(lively.skinK, movedK);
+    lively.flame = Math.max(lively.flame, flared);
     const smoke = gave.volatilesKg - gave.burntVolatilesKg - before;
     strength += smoke * WOODS[p.species].smokeStrength;
   }
@@ -176,6 +190,10 @@ function burnWood(s: PitState, dt: number): void {
   wood.heatW = (gave.burntVolatilesKg * VOLATILES_HEAT) / dt;
   wood.fromCoalsW = gave.fromCoalsJ / dt;
   wood.fromGasW = gave.fromGasJ / dt;
+  wood.coalWPerK = gave.coalJPerK / dt;
+  wood.gasWPerK = gave.gasJPerK / dt;
+  wood.coalK = air.coalK;
+  wood.gasK = air.gasK;
   wood.coversM2 = gave.coversM2S / dt;
   s.flaming = gave.flame;
   s.woodBurns = s.parcels.some((p) => p.caught);
@@ -226,7 +244,8 @@ function ventUnburnt(s: PitState, gas: Gas, watts: number, dt: number): void {
   const before = s.unburntGasJ;
   const rate = gas.inTotal / holds;
   const stays = Math.exp(-rate * dt);
-  const now = rate * dt > 1e-9 ? before * stays + (watts / rate) * (1 - stays) : before + watts * dt;
+  const now =
+    rate * dt > 1e-9 ? before * stays + (watts / rate) * (1 - stays) : before + watts * dt;
   s.unburntGasJ = now;
   s.ledger.unburntJ += before + watts * dt - now;
 }
@@ -266,7 +285,8 @@ export const outdoorHumidity = (s: PitState, w: Weather): number =>
 
 /** Unburnt volatiles in the exhaust, g/m3. */
 function smokeNow(s: PitState, gas: Gas): number {
-  const m3PerS = Math.max(gas.inTotal, 2e-4) / gasDensity(s.tempK[s.layout.domeZone]!, s.pressurePa);
+  const m3PerS =
+    Math.max(gas.inTotal, 2e-4) / gasDensity(s.tempK[s.layout.domeZone]!, s.pressurePa);
   return (1000 * (wood.volatilesKgPerS - wood.burntKgPerS)) / m3PerS;
 }
 

@@ -162,4 +162,5 @@ export type ArrangementId =
   'snake' | 'side-basket' | 'crescent' | 'bowl' | 'ring' | 'coal-bed' | 'hopper';
 
 /** How a vent's travel is told: a share, or a length of the opening. */
-export type VentUnit = { as: 'quarters' } | { as: 'mm'; fullMm: number } | { as: 'fingers'; full: number };
+export type VentUnit =
+  { as: 'quarters' } | { as: 'mm'; fullMm: number } | { as: 'fingers'; full: number };

@@ -1,6 +1,6 @@
 /** From a request to scenarios: the fire, the weather, the pieces and the moves, with open questions filled in. */
 import type { Action, MeatSpec, Scenario } from '../cook/scenario';
-import { CHARCOALS } from '../fuel/catalogue';
+import { CHARCOALS, type WoodId } from '../fuel/catalogue';
 import { LONGEST_ARC, snakePieces } from '../fire/snake';
 import { pitWith, presetOf } from '../pit/catalogue';
 import type { Pit } from '../pit/types';
@@ -38,7 +38,7 @@ export function litDegrees(pit: Pit): number {
 }
 
 /** Chunks along the snake, the first on the lit end so that smoke has thinned before the meat goes on. */
-export function chunksAlong(pit: Pit, species: 'cherry' | 'oak' | 'beech', arcDegrees: number) {
+export function chunksAlong(pit: Pit, species: WoodId, arcDegrees: number) {
   const from = Math.floor(litDegrees(pit)) - 2;
   return Array.from({ length: CHUNKS.count }, (_, i) => ({
     species,

@@ -9,11 +9,20 @@ import { ascending, quantile } from '../quantity/statistics';
 import { epochOf, localOf, MINUTE_MS } from '../quantity/time';
 import { massWords, METRIC, spanOfTime, temperatureWords } from '../quantity/words';
 import { edibleKg, piecesFor, piecesThatFit } from './amount';
-import { LAY, LIT_PIECES, litDegrees, physicsOf, piecesKg, scenarioOf, type Choice } from './build';
+import {
+  chunksAlong,
+  LAY,
+  LIT_PIECES,
+  litDegrees,
+  physicsOf,
+  piecesKg,
+  scenarioOf,
+  type Choice,
+} from './build';
 import { fan, runEnsemble, tenFiftyNinety } from './ensemble';
 import { CLOSE_BELOW_K, jobsOf, watchOf } from './jobs';
 import type { Plan, PlannedFire, Problem, Request } from './types';
-import { ventsFor, ventWords } from './vents';
+import { quartersFor, ventWords } from './vents';
 
 /** What the planner is told besides the request: time and patience are passed in, never taken. */
 export interface PlanOptions {
@@ -77,7 +86,7 @@ export function* planning(request: Request, options: PlanOptions): Generator<num
   };
   bringUp(request, choice);
   yield 0.05;
-  const vents = ventsFor(pit.pace.pitC, physics, (intakeFraction, exhaustFraction) =>
+  const vents = quartersFor(pit.pace.pitC, physics, (intakeFraction, exhaustFraction) =>
     scenarioOf(request, { ...choice, intakeFraction, exhaustFraction }),
   );
   choice.intakeFraction = vents.intakeFraction;
@@ -247,7 +256,6 @@ function sizeFire(request: Request, choice: Choice, run: Result): PlannedFire {
     choice.lengthenPieces = Math.ceil(perArc(needed - LONGEST_ARC) / row) * row;
     choice.lengthenAtMin = Math.round((90 + (170 - front(90)) / pace) / 15) * 15;
   }
-  const scenario = scenarioOf(request, choice);
   return {
     pit: pit.id,
     arrangement: 'snake',
@@ -257,7 +265,7 @@ function sizeFire(request: Request, choice: Choice, run: Result): PlannedFire {
     pieces,
     massKg: piecesKg(pit, pieces),
     litPieces: LIT_PIECES,
-    woodChunks: scenario.fire!.woodChunks,
+    woodChunks: chunksAlong(physics, pit.fire.species ?? 'cherry', choice.arcDegrees),
     lengthenPieces: choice.lengthenPieces,
     lastsMin: Math.round(
       90 +

@@ -1,19 +1,16 @@
 /** Vents for a target: what setting, in quarters, settles nearest to the wanted temperature. */
 import { simulate } from '../cook/cook';
 import type { Scenario } from '../cook/scenario';
-import { mean } from '../quantity/statistics';
+import { settledC } from '../invert/case';
 import type { Pit } from '../pit/types';
 
-export interface VentPair {
+export interface QuarterPair {
   intakeFraction: number;
   exhaustFraction: number;
   settlesC: number;
 }
 
 const QUARTERS = [0.25, 0.5, 0.75, 1];
-const SETTLED_FROM = 120;
-const SETTLED_TO = 300;
-
 /** Free area that the draught feels through intake and exhaust in series, cm2. */
 const throughArea = (pit: Pit, intake: number, exhaust: number): number =>
   1 / Math.hypot(1 / (pit.intakeCm2 * intake), 1 / (pit.exhaustCm2 * exhaust));
@@ -29,27 +26,19 @@ export function ventLadder(pit: Pit): { intakeFraction: number; exhaustFraction:
     );
 }
 
-/** Mean over hours 2 to 5 of a scenario's pit. NaN if it does not run that long. */
-export function settledC(pitC: readonly (number | null)[], everyMin: number): number {
-  const part = pitC
-    .slice(SETTLED_FROM / everyMin, SETTLED_TO / everyMin + 1)
-    .filter((v): v is number => v !== null);
-  return mean(part);
-}
-
 /**
  * The pair of quarters that settles nearest to `targetC`. `withVents` builds the scenario to try.
  * Bisects the ladder: four runs instead of ten. A target out of reach gives the end of the ladder,
  * whose `settlesC` says how far it gets.
  */
-export function ventsFor(
+export function quartersFor(
   targetC: number,
   pit: Pit,
   withVents: (intakeFraction: number, exhaustFraction: number) => Scenario,
-): VentPair {
+): QuarterPair {
   const ladder = ventLadder(pit);
-  const tried = new Map<number, VentPair>();
-  const look = (i: number): VentPair => {
+  const tried = new Map<number, QuarterPair>();
+  const look = (i: number): QuarterPair => {
     const known = tried.get(i);
     if (known) return known;
     const v = ladder[i]!;

@@ -84,7 +84,9 @@ export function forecast(input: ForecastInput): Forecast {
       coreOffK = input.coreC !== null && coreNow !== null ? input.coreC - coreNow : null;
       const walked = run.frontDegrees[now] ?? null;
       fuelLeft =
-        walked === null ? null : clamp(1 - walked / (scenario.fire?.arcDegrees ?? 1), 0, 1);
+        walked === null || scenario.fire?.arrangement !== 'snake'
+          ? null
+          : clamp(1 - walked / scenario.fire.arcDegrees, 0, 1);
     }
     pits.push(
       sample(rows, (min) => {

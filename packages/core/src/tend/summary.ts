@@ -1,5 +1,5 @@
 /** What a finished cook came to, beside what was planned. */
-import { CHARCOALS } from '../fuel/catalogue';
+import { charcoalKg } from '../cook/scenario';
 import type { Plan } from '../plan/types';
 import { mean } from '../quantity/statistics';
 import { epochOf, MINUTE_MS } from '../quantity/time';
@@ -62,7 +62,7 @@ export function summarise(
   const added = log.lines.reduce(
     (kg, l) =>
       l.body.kind === 'act' && l.body.action.do === 'add-fuel'
-        ? kg + l.body.action.pieces * CHARCOALS[l.body.action.fuel].pieceKg
+        ? kg + charcoalKg(l.body.action)
         : kg,
     0,
   );

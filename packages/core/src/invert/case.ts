@@ -1,0 +1,147 @@
+/** A pit with its usual fire on some day: what questions turned round are asked of. */
+import type { Action, FireSpec, Scenario, Weather } from '../cook/scenario';
+import { LONGEST_ARC } from '../fire/snake';
+import { CHARCOALS } from '../fuel/catalogue';
+import { presetOf } from '../pit/catalogue';
+import type { ArrangementId, Pit, Preset } from '../pit/types';
+import { mean } from '../quantity/statistics';
+
+export interface PitCase {
+  preset: string;
+  overrides: Partial<Pit>;
+  /** The usual fire of the preset when left out. */
+  fire?: FireSpec;
+  weather: Weather;
+}
+
+/** A dry, quiet day, C and m/s. */
+export const MILD_DAY: Weather = {
+  airC: 15,
+  windMps: 1,
+  relativeHumidityFraction: 0.6,
+  altitudeM: 0,
+  rainMmPerH: 0,
+};
+
+/** Lit fuel that fires are usually started with, kg as bought (common practice). */
+const LIT_KG: Readonly<Record<Exclude<ArrangementId, 'snake'>, number>> = {
+  'side-basket': 0.31,
+  crescent: 0.31,
+  bowl: 0.15,
+  ring: 0.4,
+  'coal-bed': Infinity,
+  hopper: 0.25,
+};
+export const SNAKE_LIT_PIECES = 12;
+/** Charcoal that an offset's fire is started on, share of what its firebox holds. */
+const BED_SHARE = 0.42;
+
+/** The fire usually built in a preset: its arrangement and charcoal, full load; no smoke wood. */
+export function usualFire(preset: Preset, arrangement = preset.fire.arrangement): FireSpec {
+  const { fuel } = preset.fire;
+  if (arrangement === 'snake') {
+    return {
+      arrangement,
+      fuel: 'briquette',
+      side: 2,
+      layers: 2,
+      arcDegrees: LONGEST_ARC,
+      litPieces: SNAKE_LIT_PIECES,
+      litAtMin: 0,
+      woodChunks: [],
+    };
+  }
+  const massKg = arrangement === 'coal-bed' ? BED_SHARE * preset.fullLoadKg : preset.fullLoadKg;
+  return {
+    arrangement,
+    fuel,
+    massKg,
+    litMassKg: Math.min(LIT_KG[arrangement], massKg),
+    litPlace: 'top',
+    litAtMin: 0,
+    woodChunks: [],
+  };
+}
+
+/** How a family is brought up: vents while it comes up, and for how long, min (common practice). */
+export const BRING_UP: Readonly<
+  Record<Preset['family'], { intake: number; exhaust: number; minutes: number }>
+> = {
+  kettle: { intake: 1, exhaust: 1, minutes: 20 },
+  bullet: { intake: 1, exhaust: 1, minutes: 30 },
+  kamado: { intake: 0.4, exhaust: 0.6, minutes: 45 },
+  offset: { intake: 1, exhaust: 1, minutes: 45 },
+  hopper: { intake: 1, exhaust: 1, minutes: 30 },
+};
+
+/** Splits of a steady feed: mass and interval. */
+export interface Feed {
+  massKg: number;
+  intervalMin: number;
+}
+
+/** When the first split goes on the coals, min (common practice: once the bed glows all over). */
+const FIRST_SPLIT_MIN = 25;
+
+/** Splits put on at an even pace from the first on, warmed on the firebox. */
+export function feedActions(feed: Feed, untilMin: number, fromMin = FIRST_SPLIT_MIN): Action[] {
+  const actions: Action[] = [];
+  for (let atMin = fromMin; atMin < untilMin; atMin += feed.intervalMin) {
+    actions.push({
+      atMin,
+      do: 'add-fuel',
+      fuel: 'splits',
+      pieces: 1,
+      massKg: feed.massKg,
+      lit: false,
+      preheated: true,
+    });
+  }
+  return actions;
+}
+
+/** The scenario of a case with its vents set once it has come up. `feed` for fires that live on wood. */
+export function caseScenario(
+  c: PitCase,
+  intakeFraction: number,
+  exhaustFraction: number,
+  untilMin: number,
+  feed?: Feed,
+): Scenario {
+  const preset = presetOf(c.preset);
+  const up = BRING_UP[preset.family];
+  return {
+    ostrin: 'scenario/1',
+    cooker: { preset: c.preset, overrides: c.overrides },
+    fire: c.fire ?? usualFire(preset),
+    weather: c.weather,
+    control: { mode: 'vents' },
+    actions: [
+      { atMin: 0, do: 'set-vents', intakeFraction: up.intake, exhaustFraction: up.exhaust },
+      { atMin: up.minutes, do: 'set-vents', intakeFraction, exhaustFraction },
+      ...(feed ? feedActions(feed, untilMin) : []),
+    ],
+    meats: [],
+    untilMin,
+    everyMin: 5,
+  };
+}
+
+/** Settled is the mean over hours 2 to 5 after lighting. */
+const SETTLED_FROM = 120;
+const SETTLED_TO = 300;
+
+/** Mean over hours 2 to 5 of a scenario's pit. NaN if it does not run that long. */
+export function settledC(pitC: readonly (number | null)[], everyMin: number): number {
+  const part = pitC
+    .slice(SETTLED_FROM / everyMin, SETTLED_TO / everyMin + 1)
+    .filter((v): v is number => v !== null);
+  return mean(part);
+}
+
+/** Length of a run that shows where a pit settles, min. */
+export const SETTLED_UNTIL = SETTLED_TO;
+
+/** Pieces that a mass of charcoal as bought comes to. */
+export const piecesOf = (fuel: keyof typeof CHARCOALS, kg: number): number =>
+  Math.round(kg / CHARCOALS[fuel].pieceKg);

@@ -14,7 +14,13 @@ jest.mock('../src/api/core', () => ({
 }));
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn() } }));
 
-const PIT = { id: 'bosun', name: 'the Bosun', preset: 'kettle-57', overrides: {} };
+const PIT = {
+  id: 'bosun',
+  name: 'the Bosun',
+  preset: 'kettle-57',
+  overrides: {},
+  ventWay: 'quarters',
+} as const;
 const NOW = Date.UTC(2027, 4, 14, 12);
 let sent: { path: string; method: string }[] = [];
 

@@ -10,7 +10,13 @@ import { isMoveOf, logAction, nextMeat, retime, ventsNow } from '../src/tend/act
 import { importBody } from '../src/log/ImportButton';
 import { taken } from '../src/ui/useKeyDown';
 
-const PIT = { id: 'bosun', name: 'the Bosun', preset: 'kettle-57', overrides: {} };
+const PIT = {
+  id: 'bosun',
+  name: 'the Bosun',
+  preset: 'kettle-57',
+  overrides: {},
+  ventWay: 'quarters',
+} as const;
 const METRIC = { temperature: 'C', mass: 'kg' } as const;
 const wish = requestOf({ ...firstSlip(Date.UTC(2027, 4, 14), 'UTC') }, PIT, METRIC);
 const PLAN = plan(wish, { nowMs: 0, members: 1 });

@@ -8,7 +8,13 @@ import { readyWords } from '../src/tend/Reading';
 import { DAY } from '../src/ui/tokens';
 
 const UNITS = { temperature: 'C', mass: 'kg' } as const;
-const PIT = { id: 'bosun', name: 'the Bosun', preset: 'kettle-57', overrides: {} };
+const PIT = {
+  id: 'bosun',
+  name: 'the Bosun',
+  preset: 'kettle-57',
+  overrides: {},
+  ventWay: 'quarters',
+} as const;
 const PLAN = plan(requestOf(firstSlip(Date.UTC(2027, 4, 14), 'UTC'), PIT, UNITS), {
   nowMs: 0,
   members: 2,

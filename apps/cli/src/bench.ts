@@ -1,104 +1,92 @@
 /** Timings as ratios inside one run, against the reference kernel. */
-import { plan, quantile, simulate, type Request, type Scenario } from '@ostrin/core';
+import { plan, presetOf, quantile, simulate } from '@ostrin/core';
+import { setTimeout as sleep } from 'node:timers/promises';
+import { Worker } from 'node:worker_threads';
+import { COOKS, cookIn, HELD, REQUEST } from './cases';
 import { referenceKernel } from './kernel';
 
-const ROUNDS = 15;
-const WARM_UP = 4;
+const ROUNDS = 9;
+const WARM_UP = 3;
+const ENSEMBLE = 300;
+/** The main thread looks at the clock this often while the ensemble runs, ms. */
+const TICK_MS = 5;
 
-/** A 14 h kettle cook with one shoulder. */
-export const BENCH_SCENARIO: Scenario = {
-  ostrin: 'scenario/1',
-  cooker: { preset: 'kettle-57', overrides: {} },
-  fire: {
-    arrangement: 'snake',
-    fuel: 'briquette',
-    side: 2,
-    layers: 2,
-    arcDegrees: 320,
-    litPieces: 12,
-    litAtMin: 0,
-    woodChunks: [{ species: 'cherry', massG: 60, atArcDegrees: 40 }],
-  },
-  weather: { airC: 12, windMps: 2, relativeHumidityFraction: 0.6, altitudeM: 0, rainMmPerH: 0 },
-  control: { mode: 'vents', targetC: 121 },
-  actions: [
-    { atMin: 0, do: 'set-vents', intakeFraction: 1, exhaustFraction: 1 },
-    { atMin: 15, do: 'set-vents', intakeFraction: 0.25, exhaustFraction: 0.5 },
-    { atMin: 30, do: 'lid-open', seconds: 60 },
-    { atMin: 30, do: 'meat-on', meat: 'a' },
-  ],
-  meats: [{ id: 'a', cut: 'mutton-shoulder', massKg: 2.5, startC: 4 }],
-  untilMin: 840,
-  everyMin: 1,
-};
-
-const HELD: Scenario = {
-  ...BENCH_SCENARIO,
-  fire: undefined,
-  control: { mode: 'held', schedule: [{ atMin: 0, pitC: 121 }] },
-  actions: [{ atMin: 0, do: 'meat-on', meat: 'a' }],
-};
-
-const REQUEST: Request = {
-  ostrin: 'request/1',
-  serveAt: '2027-05-15T18:30',
-  timeZone: 'UTC',
-  people: 8,
-  appetiteG: 220,
-  pits: [
-    {
-      id: 'a',
-      cooker: { preset: 'kettle-57', overrides: {} },
-      fire: { fuel: 'briquette' },
-      pace: { pitC: 121, bandC: 8 },
-    },
-  ],
-  meats: [
-    {
-      id: 'a',
-      cut: 'mutton-shoulder',
-      massKg: 2.5,
-      wrap: { with: 'paper', when: { coreC: 74 } },
-      done: { tender: true },
-      rest: { where: 'cool-box', minutes: 60 },
-    },
-  ],
-  weather: { airC: 12, windMps: 2, relativeHumidityFraction: 0.6, altitudeM: 0, rainMmPerH: 0 },
-  chanceOnTimeFraction: 0.9,
-};
-
-function medianMs(work: () => unknown, now: () => number, rounds = ROUNDS): number {
-  const times: number[] = [];
+/** Median of several timings, each beside one of the kernel, so that a drifting machine does not tilt it. */
+function against(work: () => unknown, now: () => number, rounds = ROUNDS) {
+  const ms: number[] = [];
+  const ratios: number[] = [];
   for (let i = 0; i < rounds; i++) {
     const began = now();
+    referenceKernel();
+    const between = now();
     work();
-    times.push(now() - began);
+    const took = now() - between;
+    ms.push(took);
+    ratios.push(took / (between - began));
   }
-  return quantile(
-    times.sort((a, b) => a - b),
-    0.5,
-  );
+  const middle = (v: number[]): number =>
+    Number(
+      quantile(
+        v.sort((a, b) => a - b),
+        0.5,
+      ).toFixed(2),
+    );
+  return { ms: middle(ms), ratio: middle(ratios) };
 }
 
-/** All timings, ms (median), and as multiples of the kernel. */
-export function bench(now: () => number) {
+/** An ensemble in a worker: how often it reported, and how long the main thread was ever held up. */
+async function ensemble(now: () => number) {
+  const worker = new Worker(new URL('./ensemble.worker.ts', import.meta.url), {
+    workerData: {
+      scenario: cookIn('kettle-57'),
+      physics: presetOf('kettle-57').pit,
+      count: ENSEMBLE,
+    },
+    execArgv: ['--import', 'tsx'],
+  });
+  let reports = 0;
+  let running = true;
+  const began = now();
+  const ended = new Promise<void>((resolve, reject) => {
+    worker.on('message', () => reports++);
+    worker.on('error', reject);
+    worker.on('exit', () => resolve());
+  }).finally(() => (running = false));
+  let longest = 0;
+  while (running) {
+    const before = now();
+    await sleep(TICK_MS);
+    longest = Math.max(longest, now() - before - TICK_MS);
+  }
+  await ended;
+  return {
+    members: ENSEMBLE,
+    seconds: Number(((now() - began) / 1000).toFixed(1)),
+    progressReports: reports,
+    longestMainThreadDelayMs: Number(longest.toFixed(1)),
+  };
+}
+
+/** All timings, ms (median), and as multiples of the kernel; and an ensemble in a worker. */
+export async function bench(now: () => number) {
+  const work: Record<string, () => unknown> = {
+    ...Object.fromEntries(Object.entries(COOKS).map(([k, s]) => [k, () => simulate(s)])),
+    'meat-14h-held': () => simulate(HELD),
+    'plan-rough': () => plan(REQUEST, { nowMs: 0, members: 1 }),
+    'plan-24': () => plan(REQUEST, { nowMs: 0, members: 24 }),
+  };
   for (let i = 0; i < WARM_UP; i++) {
     referenceKernel();
-    simulate(BENCH_SCENARIO);
-    simulate(HELD);
+    for (const f of Object.values(work)) f();
   }
-  const kernelMs = medianMs(referenceKernel, now);
-  const ms = {
-    kernel: kernelMs,
-    'cook-14h-kettle': medianMs(() => simulate(BENCH_SCENARIO), now),
-    'meat-14h-held': medianMs(() => simulate(HELD), now),
-    'plan-rough': medianMs(() => plan(REQUEST, { nowMs: 0, members: 1 }), now, 5),
-    'plan-24': medianMs(() => plan(REQUEST, { nowMs: 0, members: 24 }), now, 3),
-  };
-  const round = (v: number): number => Number(v.toFixed(2));
+  const found = Object.entries(work).map(([name, f]) => ({
+    name,
+    ...against(f, now, name === 'plan-24' ? 3 : ROUNDS),
+  }));
   return {
     ostrin: 'bench/1',
-    medianMs: Object.fromEntries(Object.entries(ms).map(([k, v]) => [k, round(v)])),
-    timesKernel: Object.fromEntries(Object.entries(ms).map(([k, v]) => [k, round(v / kernelMs)])),
+    medianMs: Object.fromEntries(found.map((f) => [f.name, f.ms])),
+    timesKernel: Object.fromEntries(found.map((f) => [f.name, f.ratio])),
+    ensemble300: await ensemble(now),
   };
 }

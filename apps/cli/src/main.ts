@@ -3,12 +3,14 @@ import { problemLine, readRequest, readScenario, type Checked } from '@ostrin/co
 import { epochOf, HOUR_MS, plan, simulate } from '@ostrin/core';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
+import { knobs, moved } from '../../../checks/robust';
 import { runFacts, factsTable } from '../../../checks/run';
 import { bench } from './bench';
 
 const USAGE = `Usage: ostrin simulate <scenario.json | ->
        ostrin plan <request.json | ->
        ostrin facts [--json]
+       ostrin facts --moved   (the pit's rows with each parameter moved by a tenth; minutes)
        ostrin bench --json`;
 
 /** Bad input: said line by line, exit status 2. */
@@ -40,7 +42,10 @@ const print = (value: unknown): void => {
 };
 
 /** Runs one command; returns the exit status. */
-export function main(argv: readonly string[], now: () => number = () => performance.now()): number {
+export async function main(
+  argv: readonly string[],
+  now: () => number = () => performance.now(),
+): Promise<number> {
   const [command, ...rest] = argv;
   try {
     switch (command) {
@@ -59,13 +64,17 @@ export function main(argv: readonly string[], now: () => number = () => performa
         return 0;
       }
       case 'facts': {
+        if (rest.includes('--moved')) {
+          print({ moved: moved(knobs()) });
+          return 0;
+        }
         const rows = runFacts();
         if (rest.includes('--json')) print({ rows });
         else process.stdout.write(factsTable(rows));
         return 0;
       }
       case 'bench':
-        print(bench(now));
+        print(await bench(now));
         return 0;
       default:
         throw new BadInput(command ? `${command}: no such command\n${USAGE}` : USAGE);
@@ -81,5 +90,5 @@ export function main(argv: readonly string[], now: () => number = () => performa
 }
 
 if (process.argv[1] && import.meta.url.endsWith(path.basename(process.argv[1]))) {
-  process.exitCode = main(process.argv.slice(2));
+  process.exitCode = await main(process.argv.slice(2));
 }

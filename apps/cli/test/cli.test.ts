@@ -7,7 +7,10 @@ import { kettle, request } from '../../../packages/core/test/scenarios';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'ostrin-cli-'));
 
-function run(command: string, document: unknown): { status: number; out: string; err: string } {
+async function run(
+  command: string,
+  document: unknown,
+): Promise<{ status: number; out: string; err: string }> {
   const file = path.join(folder, 'in.json');
   writeFileSync(file, typeof document === 'string' ? document : JSON.stringify(document));
   let out = '';
@@ -16,13 +19,13 @@ function run(command: string, document: unknown): { status: number; out: string;
     jest.spyOn(process.stdout, 'write').mockImplementation((t) => ((out += String(t)), true)),
     jest.spyOn(process.stderr, 'write').mockImplementation((t) => ((err += String(t)), true)),
   ];
-  const status = main([command, file]);
+  const status = await main([command, file]);
   for (const s of spies) s.mockRestore();
   return { status, out, err };
 }
 
-it('simulates a scenario and prints one document', () => {
-  const { status, out, err } = run('simulate', kettle({ untilMin: 60 }));
+it('simulates a scenario and prints one document', async () => {
+  const { status, out, err } = await run('simulate', kettle({ untilMin: 60 }));
   expect([status, err]).toEqual([0, '']);
   const result = JSON.parse(out) as Record<string, unknown>;
   expect(result).toMatchObject({ ostrin: 'result/1' });
@@ -43,27 +46,29 @@ it('simulates a scenario and prints one document', () => {
   expect(out).not.toMatch(/NaN|Infinity/);
 });
 
-it('plans a request and its scenario is one that simulate takes', () => {
-  const { status, out } = run('plan', request());
+it('plans a request and its scenario is one that simulate takes', async () => {
+  const { status, out } = await run('plan', request());
   expect(status).toBe(0);
   const plan = JSON.parse(out) as { ostrin: string; scenarios: unknown[] };
   expect(plan.ostrin).toBe('plan/1');
-  expect(run('simulate', plan.scenarios[0]).status).toBe(0);
+  expect((await run('simulate', plan.scenarios[0])).status).toBe(0);
 });
 
-it('ends with 2 and one line a problem for bad input', () => {
-  const bad = run('simulate', {
+it('ends with 2 and one line a problem for bad input', async () => {
+  const bad = await run('simulate', {
     ...kettle(),
     cooker: { preset: 'kamado-46' },
     control: { mode: 'fan' },
+    actions: [{ atMin: 5, do: 'add-fuel', fuel: 'oak-splits' }],
   });
   expect(bad.status).toBe(2);
   expect(bad.out).toBe('');
-  expect(bad.err).toMatch(/^cooker\.preset: not yet/m);
-  expect(bad.err).toMatch(/^control\.mode: not yet/m);
-  expect(run('simulate', '{').status).toBe(2);
-  expect(run('plan', []).status).toBe(2);
-  expect(run('dance', {}).err).toMatch(/no such command/);
+  expect(bad.err).toMatch(/^fire\.arrangement: snake does not fit/m);
+  expect(bad.err).toMatch(/^control\.targetC: is needed/m);
+  expect(bad.err).toMatch(/^actions\[0\]\.pieces: give pieces/m);
+  expect((await run('simulate', '{')).status).toBe(2);
+  expect((await run('plan', [])).status).toBe(2);
+  expect((await run('dance', {})).err).toMatch(/no such command/);
 });
 
 it('keeps a reference kernel that heats its centre', () => {

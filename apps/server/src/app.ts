@@ -11,6 +11,7 @@ import { Keeper } from './live/keeper';
 import { jsonOnly, noRoute, tellProblem } from './problems';
 import { cookRoutes } from './routes/cooks';
 import { importRoutes } from './routes/imports';
+import { pitRoutes } from './routes/pits';
 import { cookStore } from './store/cooks';
 import { pitStore } from './store/pits';
 
@@ -64,9 +65,7 @@ export function createApp(options: AppOptions): { app: Express; keeper: Keeper; 
   app.get('/api/health', (_req, res) => {
     res.json({ ok: true });
   });
-  app.get('/api/pits', async (_req, res) => {
-    res.json(await pitStore(db).list());
-  });
+  app.use('/api/pits', pitRoutes(pitStore(db)));
   app.use('/api/cooks', cookRoutes(store, keeper, hub));
   app.use('/api', noRoute);
 

@@ -14,7 +14,8 @@ import { CookDocDto, EntriesDto, NewCookDto } from './cook';
 import { RequestDto, toRequest } from './request';
 import { ScenarioDto, toScenario } from './scenario';
 import { PlanDto } from './plan';
-import type { CookDoc } from './types';
+import { PitDto } from './pit';
+import type { CookDoc, PitRecord } from './types';
 
 const fail = (problems: FieldProblem[]): { ok: false; problems: FieldProblem[] } => ({
   ok: false,
@@ -90,6 +91,22 @@ function actionProblems(a: Action, i: number, ids: string[]): FieldProblem[] {
 /** Whether fuel put on comes with how much. */
 const amountGiven = (a: { pieces: number; massKg?: number }): boolean =>
   a.pieces > 0 && (a.massKg === undefined || a.massKg > 0);
+
+/** A pit to make or change; how its vents are told is the preset's way when left out. */
+export function readPit(plain: unknown): Checked<Omit<PitRecord, 'id'>> {
+  const checked = check(PitDto, plain);
+  if (!checked.ok) return checked;
+  const { name, preset, overrides, ventWay } = checked.value;
+  return {
+    ok: true,
+    value: {
+      name: name.trim(),
+      preset,
+      overrides: plainOf(overrides),
+      ventWay: ventWay ?? presetOf(preset).ventWay,
+    },
+  };
+}
 
 /** A `request/1` document. */
 export function readRequest(plain: unknown): Checked<Request> {

@@ -1,5 +1,5 @@
 /** What travels between app and server, as plain types; nothing here needs a library. */
-import type { Entry, Plan } from '@ostrin/core';
+import type { Entry, Pit, Plan, VentWay } from '@ostrin/core';
 
 /** One pair of readings; null where the thermometer said nothing. `at` is the cook's clock. */
 export interface Reading {
@@ -18,6 +18,15 @@ export interface CookDoc {
   plan: Plan;
   entries: Entry[];
   readings: Reading[];
+}
+
+/** A pit of the yard: its preset with the owner's figures laid over it, and how its vents are told. */
+export interface PitRecord {
+  id: string;
+  name: string;
+  preset: string;
+  overrides: Partial<Pit>;
+  ventWay: VentWay;
 }
 
 /** One row of the list of cooks. */
@@ -51,6 +60,7 @@ export type LiveEvent =
 export const ROUTES = {
   health: '/api/health',
   pits: '/api/pits',
+  pit: (id: string): string => `/api/pits/${id}`,
   cooks: '/api/cooks',
   cook: (id: string): string => `/api/cooks/${id}`,
   entries: (id: string): string => `/api/cooks/${id}/entries`,

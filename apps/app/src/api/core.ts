@@ -1,5 +1,5 @@
 /** One worker for the app, started when first asked. */
-import type { Forecast, ForecastInput, Plan, Request } from '@ostrin/core';
+import type { Forecast, ForecastInput, PitCase, Plan, Request, VentCard } from '@ostrin/core';
 import type { FromWorker, ToWorker } from './messages';
 
 type Listener = (message: FromWorker) => void;
@@ -33,6 +33,23 @@ export function askPlan(request: Request, nowMs: number, to: PlanListener): () =
     if (m.kind === 'progress') to.onProgress(m.share ?? 0);
     else if (m.kind === 'failed') to.onFail(m.message ?? '');
     else to.onPlan(m.result as Plan, m.kind === 'done');
+  });
+  return () => listeners.delete(id);
+}
+
+export interface CardListener {
+  onProgress(share: number): void;
+  onCard(card: VentCard): void;
+  onFail(message: string): void;
+}
+
+/** Asks for a pit's vent card. Returns how to stop listening; a newer question ends an older one. */
+export function askVentCard(of: PitCase, to: CardListener): () => void {
+  const id = ++lastId;
+  send({ id, kind: 'card', of }, (m) => {
+    if (m.kind === 'progress') to.onProgress(m.share ?? 0);
+    else if (m.kind === 'failed') to.onFail(m.message ?? '');
+    else to.onCard(m.result as VentCard);
   });
   return () => listeners.delete(id);
 }

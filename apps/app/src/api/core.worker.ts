@@ -1,5 +1,12 @@
 /** The core off the main thread: plans in two steps, forecasts in one. A newer request ends an older one. */
-import { forecast, planning, type ForecastInput, type Plan, type Request } from '@ostrin/core';
+import {
+  forecast,
+  planning,
+  ventCard,
+  type ForecastInput,
+  type PitCase,
+  type Request,
+} from '@ostrin/core';
 import type { FromWorker, ToWorker } from './messages';
 
 const scope = self as unknown as {
@@ -9,12 +16,17 @@ const scope = self as unknown as {
 
 /** Between simulations the worker listens again at least this often, ms. */
 const SLICE_MS = 30;
-let latestPlan = 0;
+/** The newest question of each long kind: an older one gives up. */
+const latest = { plan: 0, card: 0 };
+type Long = keyof typeof latest;
 
 scope.onmessage = ({ data }) => {
   if (data.kind === 'plan') {
-    latestPlan = data.id;
+    latest.plan = data.id;
     void runPlan(data.id, data.request, data.nowMs, data.members);
+  } else if (data.kind === 'card') {
+    latest.card = data.id;
+    void runCard(data.id, data.of);
   } else if (data.kind === 'forecast') answer(data.id, () => forecast(data.input as ForecastInput));
 };
 
@@ -36,29 +48,40 @@ async function runPlan(
 ): Promise<void> {
   await breathe();
   try {
-    const rough = await follow(id, planning(request, { nowMs, members: 1 }), 0, 0.25);
+    const rough = await follow('plan', id, planning(request, { nowMs, members: 1 }), 0, 0.25);
     if (!rough) return;
     scope.postMessage({ id, kind: 'rough', result: rough });
-    const full = await follow(id, planning(request, { nowMs, members }), 0.25, 0.75);
+    const full = await follow('plan', id, planning(request, { nowMs, members }), 0.25, 0.75);
     if (full) scope.postMessage({ id, kind: 'done', result: full });
   } catch (error) {
     scope.postMessage({ id, kind: 'failed', message: (error as Error).message });
   }
 }
 
-async function follow(
+async function runCard(id: number, of: PitCase): Promise<void> {
+  await breathe();
+  try {
+    const card = await follow('card', id, ventCard(of), 0, 0.99);
+    if (card) scope.postMessage({ id, kind: 'done', result: card });
+  } catch (error) {
+    scope.postMessage({ id, kind: 'failed', message: (error as Error).message });
+  }
+}
+
+async function follow<T>(
+  kind: Long,
   id: number,
-  work: Generator<number, Plan>,
+  work: Generator<number, T>,
   from: number,
   span: number,
-): Promise<Plan | null> {
+): Promise<T | null> {
   let slice = performance.now();
   for (let step = work.next(); ; step = work.next()) {
     if (step.done) return step.value;
     if (performance.now() - slice < SLICE_MS) continue;
     scope.postMessage({ id, kind: 'progress', share: from + span * step.value });
     await breathe();
-    if (id !== latestPlan) return null;
+    if (id !== latest[kind]) return null;
     slice = performance.now();
   }
 }

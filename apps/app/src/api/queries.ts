@@ -1,17 +1,16 @@
 /** What is read from the server and kept fresh. */
-import { ROUTES, type ClockState, type CookDoc, type CookSummary } from '@ostrin/contract/types';
+import {
+  ROUTES,
+  type ClockState,
+  type CookDoc,
+  type CookSummary,
+  type PitRecord,
+} from '@ostrin/contract/types';
 import type { Plan } from '@ostrin/core';
 import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from './http';
 
 export type CookView = CookDoc & { finishedAt: number | null; clock: ClockState };
-
-export interface Pit {
-  id: string;
-  name: string;
-  preset: string;
-  overrides: Record<string, number>;
-}
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -21,7 +20,28 @@ export const queryClient = new QueryClient({
 });
 
 export const usePits = () =>
-  useQuery({ queryKey: ['pits'], queryFn: () => call<Pit[]>(ROUTES.pits), staleTime: Infinity });
+  useQuery({
+    queryKey: ['pits'],
+    queryFn: () => call<PitRecord[]>(ROUTES.pits),
+    staleTime: Infinity,
+  });
+
+/** Makes or changes a pit; the page shows the change at once and takes it back if the server refuses. */
+export function useSavePit() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, ...body }: PitRecord) => call<PitRecord>(ROUTES.pit(id), 'PUT', body),
+    onMutate: (pit) => {
+      const before = client.getQueryData<PitRecord[]>(['pits']);
+      client.setQueryData<PitRecord[]>(['pits'], (list) =>
+        list?.map((p) => (p.id === pit.id ? pit : p)),
+      );
+      return before;
+    },
+    onError: (_error, _pit, before) => client.setQueryData(['pits'], before),
+    onSettled: () => client.invalidateQueries({ queryKey: ['pits'] }),
+  });
+}
 
 export const useCooks = () =>
   useQuery({ queryKey: ['cooks'], queryFn: () => call<CookSummary[]>(ROUTES.cooks) });

@@ -3,7 +3,8 @@ import { CAUTIONS, presetOf, type Plan } from '@ostrin/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
-import { useCooks, usePits, useStartCook, type Pit } from '../api/queries';
+import type { PitRecord } from '@ostrin/contract/types';
+import { useCooks, usePits, useStartCook } from '../api/queries';
 import { useSettings } from '../store/settings';
 import { requestOf, useSlip } from '../store/slip';
 import { Button } from '../ui/Button';
@@ -19,7 +20,8 @@ import { usePlan } from './usePlan';
 
 export function PlanScreen() {
   const pits = usePits();
-  const pit = pits.data?.[0] ?? null;
+  // The planner plans kettles; the yard may hold more.
+  const pit = pits.data?.find((p) => presetOf(p.preset).family === 'kettle') ?? null;
   if (pits.isError) {
     return (
       <View className="p-5 gap-4">
@@ -35,7 +37,9 @@ export function PlanScreen() {
     return (
       <View className="p-5">
         <Text className="font-sans text-soot text-[16px]">
-          {pits.isLoading ? 'Opening the yard.' : 'There is no pit in the yard yet.'}
+          {pits.isLoading
+            ? 'Opening the yard.'
+            : 'There is no kettle in the yard yet. Add one under Yard: plans are made for kettles so far.'}
         </Text>
       </View>
     );
@@ -43,7 +47,7 @@ export function PlanScreen() {
   return <PlanFor pit={pit} />;
 }
 
-function PlanFor({ pit }: { pit: Pit }) {
+function PlanFor({ pit }: { pit: PitRecord }) {
   const slip = useSlip();
   const units = useSettings((s) => s.units);
   const request = useMemo(() => requestOf(slip, pit, units), [slip, pit, units]);

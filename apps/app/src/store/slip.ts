@@ -12,7 +12,7 @@ import {
   type WrapId,
 } from '@ostrin/core';
 import { create } from 'zustand';
-import type { Pit } from '../api/queries';
+import type { PitRecord } from '@ostrin/contract/types';
 
 export interface Slip {
   people: number;
@@ -86,7 +86,7 @@ export function stepMass(massKg: number, by: -1 | 1): number {
 }
 
 /** The request a slip stands for. */
-export function requestOf(slip: Slip, pit: Pit, units: Units): Request {
+export function requestOf(slip: Slip, pit: PitRecord, units: Units): Request {
   return {
     ostrin: 'request/1',
     serveAt: slip.serveAt,

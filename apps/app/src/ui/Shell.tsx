@@ -2,6 +2,7 @@
 import { Link, router, usePathname } from 'expo-router';
 import BookOpen from 'lucide-react-native/icons/book-open';
 import ChartGantt from 'lucide-react-native/icons/chart-gantt';
+import Fence from 'lucide-react-native/icons/fence';
 import TextAlignStart from 'lucide-react-native/icons/text-align-start';
 import { Pressable, Text, View } from 'react-native';
 import { useKeyDown } from './useKeyDown';
@@ -12,6 +13,7 @@ const PLACES = [
   { href: '/tend', name: 'Tend', icon: ChartGantt },
   { href: '/', name: 'Plan', icon: TextAlignStart },
   { href: '/log', name: 'Log', icon: BookOpen },
+  { href: '/yard', name: 'Yard', icon: Fence },
 ] as const;
 
 const isAt = (path: string, href: string): boolean =>
@@ -31,8 +33,8 @@ export function Shell({ children }: { children: React.ReactNode }) {
       aria-label="Places"
       className={
         wide
-          ? 'w-[88px] border-r border-rule bg-sheet pt-4'
-          : 'flex-row border-t border-rule bg-sheet'
+          ? 'print:!hidden w-[88px] border-r border-rule bg-sheet pt-4'
+          : 'print:!hidden flex-row border-t border-rule bg-sheet'
       }
     >
       {PLACES.map(({ href, name, icon: Icon }) => {

@@ -5,6 +5,9 @@ import { format } from 'date-fns/format';
 /** A wall-clock text as a Date whose own fields show that clock, for date-fns. */
 const asDate = (local: string): Date => new Date(`${local}:00`);
 
+/** A name at the head of a line. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
 /** `18:30`. */
 export const clockOf = (local: string): string => local.slice(11, 16);
 /** `Sat 15 May`. */

@@ -5,13 +5,15 @@ import type { Knex } from 'knex';
 import { cookStore } from '../store/cooks';
 import { pitStore } from '../store/pits';
 import { play } from './play';
-import { BOSUN, stories } from './world';
+import { BOSUN, OTHER_PITS, stories } from './world';
 
 /** Returns how many cooks were added. */
 export async function loadDemo(db: Knex, nowMs: number): Promise<number> {
   const cooks = cookStore(db);
   const pits = pitStore(db);
-  if ((await pits.list()).length === 0) await pits.put(BOSUN);
+  if ((await pits.list()).length === 0) {
+    for (const pit of [BOSUN, ...OTHER_PITS]) await pits.put(pit);
+  }
   if ((await cooks.list()).length > 0) return 0;
   const told = stories(nowMs);
   for (const story of told) {

@@ -1,4 +1,5 @@
 /** The Larkmere rowing club's boathouse yard. All invented. */
+import type { PitRecord } from '@ostrin/contract';
 import { localOf, plan, type Request } from '@ostrin/core';
 import type { Story } from './play';
 
@@ -11,7 +12,21 @@ export const BOSUN = {
   name: 'the Bosun',
   preset: 'kettle-57',
   overrides: { leakCm2: 11 },
-};
+  ventWay: 'quarters',
+} as const satisfies PitRecord;
+
+/** The yard's other pits. */
+export const OTHER_PITS: readonly PitRecord[] = [
+  {
+    id: 'long-tom',
+    name: 'Long Tom',
+    preset: 'offset-heavy',
+    overrides: { leakCm2: 18 },
+    ventWay: 'fingers',
+  },
+  { id: 'clay-jar', name: 'Clay Jar', preset: 'kamado-46', overrides: {}, ventWay: 'mm' },
+  { id: 'tower', name: 'the Tower', preset: 'hopper-fan', overrides: {}, ventWay: 'quarters' },
+];
 
 interface Wish {
   daysAgo: number;

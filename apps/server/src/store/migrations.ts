@@ -48,6 +48,19 @@ const STEPS: Step[] = [
       }
     },
   },
+  {
+    name: '2026-11-23-vent-way',
+    async up(knex) {
+      await knex.schema.alterTable('pits', (t) => {
+        t.text('vent_way').notNullable().defaultTo('quarters');
+      });
+    },
+    async down(knex) {
+      await knex.schema.alterTable('pits', (t) => {
+        t.dropColumn('vent_way');
+      });
+    },
+  },
 ];
 
 /** A static list for Knex: no directory is scanned. */

@@ -1,28 +1,37 @@
 /** The yard's pits. */
+import type { PitRecord } from '@ostrin/contract';
 import type { Knex } from 'knex';
 
-export interface PitRecord {
+interface Row {
   id: string;
   name: string;
   preset: string;
-  overrides: Record<string, number>;
+  overrides: string;
+  vent_way: PitRecord['ventWay'];
 }
+
+const fromRow = (r: Row): PitRecord => ({
+  id: r.id,
+  name: r.name,
+  preset: r.preset,
+  overrides: JSON.parse(r.overrides) as PitRecord['overrides'],
+  ventWay: r.vent_way,
+});
 
 /** The repository of pits. */
 export function pitStore(db: Knex) {
   return {
     async list(): Promise<PitRecord[]> {
-      const rows = await db<{ id: string; name: string; preset: string; overrides: string }>(
-        'pits',
-      ).orderBy('name');
-      return rows.map((r) => ({
-        ...r,
-        overrides: JSON.parse(r.overrides) as Record<string, number>,
-      }));
+      return (await db<Row>('pits').orderBy('name')).map(fromRow);
+    },
+    async get(id: string): Promise<PitRecord | null> {
+      const row = await db<Row>('pits').where({ id }).first();
+      return row ? fromRow(row) : null;
     },
     async put(pit: PitRecord): Promise<void> {
-      await db('pits')
-        .insert({ ...pit, overrides: JSON.stringify(pit.overrides) })
+      const { ventWay, overrides, ...rest } = pit;
+      await db<Row>('pits')
+        .insert({ ...rest, overrides: JSON.stringify(overrides), vent_way: ventWay })
         .onConflict('id')
         .merge();
     },

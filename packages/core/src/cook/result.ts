@@ -38,11 +38,14 @@ export const emptySeries = (places: readonly Position['at'][]): Series => ({
   frontDegrees: [],
 });
 
+/** From this much unburnt volatiles in the exhaust smoke is white (common practice, by eye). */
+export const WHITE_G_PER_M3 = 2;
+
 /** Smoke as a pitmaster names it, from unburnt volatiles per m3 of exhaust. */
 export function smokeName(gPerM3: number, flaming: boolean, oxygen: number): Smoke {
   if (gPerM3 < 0.08) return 'clear';
   if (flaming && oxygen < 0.05) return 'dark';
-  return gPerM3 < 2 ? 'thin-blue' : 'white';
+  return gPerM3 < WHITE_G_PER_M3 ? 'thin-blue' : 'white';
 }
 
 /** Adds a row; `airC` is the grate's air where there is no fire. */

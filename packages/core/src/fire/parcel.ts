@@ -17,21 +17,21 @@ export const WOOD = {
   rateK: 623,
   activationK: 12000,
   /** From coals: radiation and contact over the share of the face that lies on them, W/m2K (30-120). */
-  coalWPerM2K: 52,
+  coalWPerM2K: 45,
   faceOnCoals: 0.36,
   gasWPerM2K: 12,
   /** How much its own char holds heat off as it burns down: 1 / (1 + shield x share gone) (1-4). */
-  charShield: 3.2,
+  charShield: 2.2,
   /** Heat from its own flame back to the skin, W/m2 net of what its char skin holds off (2-15 kW/m2). */
-  flameWPerM2: 7000,
+  flameWPerM2: 5500,
   /** Heat that pyrolysis takes, J/kg (2e5 to 6e5). */
   pyrolysisJPerKg: 4e5,
-  conductivity: 0.2,
+  conductivity: 0.25,
   specificHeat: 1700,
   /** A flame needs this much of volatiles, kg/m2s (1-4 g/m2s), a pilot this hot, K, and this long, s. */
   criticalFlux: 0.9e-3,
   pilotK: 773,
-  lagS: 60,
+  lagS: 40,
   /** Share of volatiles burnt in flame, and while smouldering over hot coals in full air. */
   flameBurns: 0.985,
   smoulderBurns: 0.965,

@@ -98,14 +98,12 @@ function bookFuel(s: PitState, burn: Burn, wood: WoodRates, food: FoodLoad): voi
   const coldOut = Math.max(bedExcess - OUT_COLDER_K, 0);
   const outGone = burn.wentOutKgPerS * CHAR.specificHeat * (1 + lit.ashPerKg) * coldOut;
   terms.dryingW = burn.litKgPerS * s.unlit.moisturePerKg * DRYING_J;
-  rhs[s.coals]! +=
-    burn.bedShare * burn.heatW - terms.dryingW - charGone - ashGone - outGone;
+  rhs[s.coals]! += burn.bedShare * burn.heatW - terms.dryingW - charGone - ashGone - outGone;
   // Wood draws heat with what the step does to coals and gas, or much wood would freeze few coals.
   shed(s.coals, wood.fromCoalsW, wood.coalWPerK, wood.coalK - s.referenceK);
   shed(0, wood.fromGasW, wood.gasWPerK, wood.gasK - s.referenceK);
   const next = layout.zones.length > 1 ? 1 : 0;
-  rhs[0]! +=
-    (1 - burn.bedShare) * burn.heatW + layout.flameInFire * wood.heatW + charGone;
+  rhs[0]! += (1 - burn.bedShare) * burn.heatW + layout.flameInFire * wood.heatW + charGone;
   rhs[next]! += (1 - layout.flameInFire) * wood.heatW;
   rhs[s.inner[layout.ashWall]!]! += ashGone + outGone;
   const place = layout.positions[layout.probe]!;

@@ -244,7 +244,8 @@ export const kamado46: Preset = {
     intake: 'the slot at the bottom, shut to 150 mm open',
     exhaust: 'the top vent, shut to fully open',
   },
-  ventUnit: { intake: { as: 'mm', fullMm: 150 }, exhaust: { as: 'quarters' } },
+  travelMm: { intake: 150, exhaust: 60 },
+  ventWay: 'mm',
   fullLoadKg: 3.2,
   grateDiameterM: 0.46,
 };
@@ -281,7 +282,8 @@ export const kamadoSteel50: Preset = {
     intake: 'the slide at the bottom, shut to 120 mm open',
     exhaust: 'the top vent, shut to fully open',
   },
-  ventUnit: { intake: { as: 'mm', fullMm: 120 }, exhaust: { as: 'quarters' } },
+  travelMm: { intake: 120, exhaust: 60 },
+  ventWay: 'mm',
   fullLoadKg: 4,
   grateDiameterM: 0.5,
 };

@@ -18,7 +18,7 @@ export const KETTLE = {
   viewMetal: 0.26,
   viewLid: 0.18,
   /** Wall film, W/m2K (5-16); thin grate rods, W/m2K (20-40); the metal's area and view, m2. */
-  wallFilm: 13.5,
+  wallFilm: 15,
   metalFilm: 32,
   metalAreaM2: 0.45,
   grateViewM2: 0.35,
@@ -274,7 +274,8 @@ function kettle(cm: number, fullLoadKg: number): Preset {
       intake: 'the bowl vent’s handle, shut to fully open',
       exhaust: 'the lid vent’s disc, shut to fully open',
     },
-    ventUnit: { intake: { as: 'quarters' }, exhaust: { as: 'quarters' } },
+    travelMm: { intake: Math.round(60 * s), exhaust: Math.round(40 * s) },
+    ventWay: 'quarters',
     fullLoadKg,
     loadIn: 'side basket',
     fire: { arrangement: 'snake', fuel: 'briquette' },

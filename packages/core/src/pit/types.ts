@@ -1,5 +1,7 @@
 /** What a cooker is: the figures a person may change, and the layout the engine computes on. */
 
+import type { VentWay } from './ventNames';
+
 export type Family = 'kettle' | 'bullet' | 'offset' | 'kamado' | 'hopper';
 
 /** A cooker's figures. Every one may be overridden by name; a family ignores those it has no use for. */
@@ -141,9 +143,10 @@ export interface Preset {
   layout: (pit: Pit) => Layout;
   /** Plausible range of each setting a person may change: [low, high]. */
   plausible: Partial<Record<keyof Pit, readonly [number, number]>>;
-  /** What a handle's full travel is, in words, and how this cooker's vents are usually told. */
+  /** What a handle's full travel is, in words and in mm, and how this cooker's vents are usually told. */
   ventTravel: { intake: string; exhaust: string };
-  ventUnit: { intake: VentUnit; exhaust: VentUnit };
+  travelMm: { intake: number; exhaust: number };
+  ventWay: VentWay;
   /** Full fuel load in kg as bought, and what holds it. */
   fullLoadKg: number;
   loadIn: string;
@@ -160,7 +163,3 @@ export interface Preset {
 
 export type ArrangementId =
   'snake' | 'side-basket' | 'crescent' | 'bowl' | 'ring' | 'coal-bed' | 'hopper';
-
-/** How a vent's travel is told: a share, or a length of the opening. */
-export type VentUnit =
-  { as: 'quarters' } | { as: 'mm'; fullMm: number } | { as: 'fingers'; full: number };

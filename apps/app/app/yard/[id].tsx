@@ -1,0 +1,7 @@
+import { useLocalSearchParams } from 'expo-router';
+import { PitScreen } from '../../src/yard/PitScreen';
+
+export default function PitRoute() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  return <PitScreen id={id} />;
+}

@@ -1,0 +1,210 @@
+/** One pit: its drawing, its figures, and its vent card. */
+import { massWords, pitWith, presetOf, VENT_WAYS, type Pit, type VentWay } from '@ostrin/core';
+import type { PitRecord } from '@ostrin/contract/types';
+import { Link } from 'expo-router';
+import { useState } from 'react';
+import { Pressable, ScrollView, Text, View } from 'react-native';
+import { usePits, useSavePit } from '../api/queries';
+import { PitDrawing } from '../drawings/PitDrawing';
+import { useSettings } from '../store/settings';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { useLayout } from '../ui/layout';
+import { Notice } from '../ui/Notice';
+import { Heading, Title } from '../ui/Title';
+import { capital } from '../ui/words';
+import { FigureSheet } from './FigureSheet';
+import { figuresOf, figureWords, type Figure } from './figures';
+import { useVentCard } from './useVentCard';
+import { CardLegend, CardTable, VentCardChart } from './VentCard';
+
+const WAYS: Readonly<Record<VentWay, string>> = {
+  quarters: 'Fractions',
+  mm: 'Millimetres',
+  fingers: 'Fingers',
+  clock: 'Clock',
+};
+
+export function PitScreen({ id }: { id: string }) {
+  const pits = usePits();
+  const pit = pits.data?.find((p) => p.id === id);
+  if (!pit) {
+    return (
+      <View className="p-5 gap-4">
+        <Back />
+        {pits.isError ? (
+          <Notice tone="warn" title="The yard could not be read">
+            {pits.error.message}
+          </Notice>
+        ) : (
+          <Text className="font-sans text-ink text-[16px]">
+            {pits.isLoading ? 'Opening the yard.' : 'There is no such pit in the yard.'}
+          </Text>
+        )}
+      </View>
+    );
+  }
+  return <PitPage pit={pit} />;
+}
+
+const Back = () => (
+  <View className="print:!hidden flex-row">
+    <Link href="/yard" asChild>
+      <Pressable role="link" className="min-h-[48px] justify-center pr-4 active:opacity-70">
+        <Text className="font-sans text-ink text-[16px] underline">All pits</Text>
+      </Pressable>
+    </Link>
+  </View>
+);
+
+function PitPage({ pit }: { pit: PitRecord }) {
+  const { wide, width } = useLayout();
+  const preset = presetOf(pit.preset);
+  const units = useSettings((s) => s.units);
+  const save = useSavePit();
+  const column = wide ? 440 : width - 40;
+  const figures = (
+    <View className="print:!hidden gap-4">
+      <PitDrawing pit={pit} width={column} height={wide ? 280 : 240} />
+      {save.isError ? (
+        <Notice tone="warn" title="Not saved">
+          {save.error.message}
+        </Notice>
+      ) : null}
+      <Figures pit={pit} onSave={(overrides) => save.mutate({ ...pit, overrides })} />
+    </View>
+  );
+  return (
+    <ScrollView className="flex-1" contentContainerClassName={wide ? 'px-8 py-4' : 'px-5 py-3'}>
+      <Back />
+      <View className="pb-3">
+        <Title>{pit.name}</Title>
+        <Text className="font-sans text-soot text-[16px]">
+          {`${capital(preset.name)}. Full ${preset.loadIn}: ${massWords(preset.fullLoadKg, units)}.`}
+        </Text>
+      </View>
+      {wide ? (
+        <View className="flex-row gap-10 max-w-[1240px]">
+          <View className="print:!hidden" style={{ width: column }}>
+            {figures}
+          </View>
+          <View className="flex-1">
+            <CardPart pit={pit} onWay={(ventWay) => save.mutate({ ...pit, ventWay })} />
+          </View>
+        </View>
+      ) : (
+        <View className="gap-6">
+          {figures}
+          <CardPart pit={pit} onWay={(ventWay) => save.mutate({ ...pit, ventWay })} />
+        </View>
+      )}
+    </ScrollView>
+  );
+}
+
+/** The list of figures; each opens to be changed, and all go back at once. */
+function Figures({
+  pit,
+  onSave,
+}: {
+  pit: PitRecord;
+  onSave: (overrides: PitRecord['overrides']) => void;
+}) {
+  const preset = presetOf(pit.preset);
+  const physics = pitWith(preset, pit.overrides);
+  const [open, setOpen] = useState<Figure | null>(null);
+  const change = (key: keyof Pit, value: number): void => {
+    const { [key]: _old, ...rest } = pit.overrides;
+    onSave(Math.abs(value - preset.pit[key]) < 1e-9 ? rest : { ...rest, [key]: value });
+  };
+  return (
+    <View className="gap-2">
+      <Heading>Its figures</Heading>
+      <View className="border-t border-rule">
+        {figuresOf(preset.plausible).map((f) => {
+          const own = f.key in pit.overrides;
+          return (
+            <Pressable
+              key={f.key}
+              role="button"
+              accessibilityLabel={`${f.name}: ${figureWords(f, physics[f.key])}`}
+              onPress={() => setOpen(f)}
+              className="min-h-[52px] flex-row items-center justify-between gap-3 border-b border-rule py-1 active:opacity-70"
+            >
+              <View className="flex-1">
+                <Text className="font-sans text-ink text-[16px]">{f.name}</Text>
+                {own ? (
+                  <Text className="font-sans text-soot text-[14px]">
+                    {`usual ${figureWords(f, preset.pit[f.key])}`}
+                  </Text>
+                ) : null}
+              </View>
+              <Text
+                className={`text-ink text-[18px] underline ${own ? 'font-slab-bold' : 'font-slab-semi'}`}
+              >
+                {figureWords(f, physics[f.key])}
+              </Text>
+            </Pressable>
+          );
+        })}
+      </View>
+      {Object.keys(pit.overrides).length > 0 ? (
+        <Button label="All back to the usual" onPress={() => onSave({})} />
+      ) : null}
+      {open ? (
+        <FigureSheet
+          figure={open}
+          value={physics[open.key]}
+          usual={preset.pit[open.key]}
+          range={preset.plausible[open.key]!}
+          onChange={(v) => change(open.key, v)}
+          onClose={() => setOpen(null)}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+/** The vent card with the way its settings are told, and its printing. */
+function CardPart({ pit, onWay }: { pit: PitRecord; onWay: (way: VentWay) => void }) {
+  const { card, progress, failure } = useVentCard(pit);
+  const preset = presetOf(pit.preset);
+  const [width, setWidth] = useState(0);
+  return (
+    <View className="gap-3" onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
+      <Heading>Vent card</Heading>
+      {preset.hasFan ? null : (
+        <View className="print:!hidden">
+          <Choice
+            label="How its vents are told"
+            columns={2}
+            options={VENT_WAYS.map((w) => ({ value: w, label: WAYS[w] }))}
+            value={pit.ventWay}
+            onChange={onWay}
+          />
+        </View>
+      )}
+      {failure ? (
+        <Notice tone="warn" title="The card could not be worked out">
+          {failure}
+        </Notice>
+      ) : card ? (
+        <>
+          {width > 0 ? <VentCardChart card={card} pit={pit} width={width} /> : null}
+          <CardLegend card={card} />
+          <CardTable card={card} pit={pit} />
+          <Text className="font-sans text-soot text-[14px] leading-[20px]">
+            {`Mean of hours 2 to 5 after lighting, usual fire, nothing on the grate. In: ${preset.ventTravel.intake}. Out: ${preset.ventTravel.exhaust}.`}
+          </Text>
+          <View className="print:!hidden">
+            <Button label="Print this card" onPress={() => window.print()} />
+          </View>
+        </>
+      ) : (
+        <Text aria-live="polite" className="font-sans text-soot text-[16px]">
+          {`Trying its vents on four kinds of day: ${Math.round(progress * 100)} %.`}
+        </Text>
+      )}
+    </View>
+  );
+}

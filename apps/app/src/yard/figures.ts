@@ -1,0 +1,132 @@
+/** A pit's figures in plain words: what each is, how it is shown, and in what steps a hand would change it. */
+import type { Pit } from '@ostrin/core';
+
+export interface Figure {
+  key: keyof Pit;
+  name: string;
+  unit: string;
+  /** Shown value per stored value. */
+  scale: number;
+  step: number;
+  digits: number;
+  why: string;
+}
+
+const cm2 = (key: keyof Pit, name: string, why: string): Figure => ({
+  key,
+  name,
+  unit: 'cm²',
+  scale: 1,
+  step: 1,
+  digits: 0,
+  why,
+});
+
+/** In the order in which they matter. Which of them a pit has, and their ranges, its preset says. */
+export const FIGURES: readonly Figure[] = [
+  cm2(
+    'leakCm2',
+    'Leaks',
+    'All gaps round lid, doors, legs and handles together. The first thing in which two pits differ: a leaky one runs hotter with its vents shut and cannot be closed down as far.',
+  ),
+  {
+    key: 'wallLossFactor',
+    name: 'Heat lost through the skin',
+    unit: '%',
+    scale: 100,
+    step: 5,
+    digits: 0,
+    why: 'Against a new pit of this kind. Over 100 for one that stands in the open or has lost its gasket, under 100 with a blanket or in a sheltered corner.',
+  },
+  {
+    key: 'spreadFactor',
+    name: 'How fast fire walks',
+    unit: '%',
+    scale: 100,
+    step: 5,
+    digits: 0,
+    why: 'Into unlit fuel, against the usual. Over 100 for loose, dry fuel with gaps, under 100 for damp or tightly packed fuel.',
+  },
+  cm2(
+    'intakeCm2',
+    'Intake, fully open',
+    'Free area for air coming in when the handle is at its end.',
+  ),
+  cm2(
+    'exhaustCm2',
+    'Exhaust, fully open',
+    'Free area for smoke going out when the handle is at its end.',
+  ),
+  {
+    key: 'waterKg',
+    name: 'Water at the start',
+    unit: 'kg',
+    scale: 1,
+    step: 0.5,
+    digits: 1,
+    why: 'In the pan or trough. Water steadies the pit and holds it down until it is gone.',
+  },
+  {
+    key: 'wallMm',
+    name: 'Steel',
+    unit: 'mm',
+    scale: 1,
+    step: 0.5,
+    digits: 1,
+    why: 'Thickness of the skin. Thick steel swings less and takes longer to come up.',
+  },
+  {
+    key: 'insulationWPerM2K',
+    name: 'Heat passed between the skins',
+    unit: 'W/m²K',
+    scale: 1,
+    step: 0.5,
+    digits: 1,
+    why: 'Lower is better insulated.',
+  },
+  {
+    key: 'metalJPerK',
+    name: 'Grates and loose metal',
+    unit: 'kg of steel',
+    scale: 1 / 470,
+    step: 0.5,
+    digits: 1,
+    why: 'Grates, deflector, tools left inside. They store heat and give it back after the lid was open.',
+  },
+  cm2('fanCm2', 'Opening of the fan', 'Free area through the fan.'),
+  {
+    key: 'fanPa',
+    name: 'Pressure of the fan',
+    unit: 'Pa',
+    scale: 1,
+    step: 10,
+    digits: 0,
+    why: 'At full speed, as its maker says.',
+  },
+];
+
+/** Figures that a preset lets a person change. */
+export const figuresOf = (
+  plausible: Partial<Record<keyof Pit, readonly [number, number]>>,
+): Figure[] =>
+  FIGURES.filter((f) => f.key in plausible).map((f) => {
+    const [low, high] = plausible[f.key]!;
+    // A tight kamado leaks a square centimetre or less: there the steps are finer.
+    return f.unit === 'cm²' && high - low < 15 ? { ...f, step: 0.2, digits: 1 } : f;
+  });
+
+/** `10 cm²`. */
+export const figureWords = (f: Figure, value: number): string =>
+  value === 0 ? 'none' : `${(value * f.scale).toFixed(f.digits)} ${f.unit}`;
+
+/** The next value a step away, kept inside the range and free of rounding dust. */
+export function stepped(
+  f: Figure,
+  value: number,
+  by: -1 | 1,
+  range: readonly [number, number],
+): number {
+  const shown = Math.round((value * f.scale) / f.step) * f.step + by * f.step;
+  const next = Number((shown / f.scale).toFixed(6));
+  return Math.min(Math.max(next, range[0]), range[1]);
+}

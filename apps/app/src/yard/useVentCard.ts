@@ -1,0 +1,40 @@
+/** A pit's vent card, worked out by the worker; a change of the pit begins it anew. */
+import { MILD_DAY, type PitCase, type VentCard } from '@ostrin/core';
+import type { PitRecord } from '@ostrin/contract/types';
+import { useEffect, useMemo, useState } from 'react';
+import { askVentCard } from '../api/core';
+
+export interface CardState {
+  card: VentCard | null;
+  progress: number;
+  failure: string | null;
+}
+
+export function useVentCard(pit: PitRecord): CardState {
+  const text = useMemo(
+    () =>
+      JSON.stringify({
+        preset: pit.preset,
+        overrides: pit.overrides,
+        weather: MILD_DAY,
+      } satisfies PitCase),
+    [pit.preset, pit.overrides],
+  );
+  const [state, setState] = useState<CardState & { of: string }>({
+    card: null,
+    progress: 0,
+    failure: null,
+    of: '',
+  });
+  useEffect(
+    () =>
+      askVentCard(JSON.parse(text) as PitCase, {
+        onProgress: (progress) => setState((s) => ({ ...s, progress, of: text })),
+        onCard: (card) => setState({ card, progress: 1, failure: null, of: text }),
+        onFail: (failure) => setState((s) => ({ ...s, failure, of: text })),
+      }),
+    [text],
+  );
+  // A card of the pit as it was is not shown for the pit as it is.
+  return state.of === text && state.progress === 1 ? state : { ...state, card: null };
+}

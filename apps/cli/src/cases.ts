@@ -1,0 +1,107 @@
+/** What the bench runs: a 14 h cook with one shoulder in every preset, and a plan. */
+import {
+  feedActions,
+  LONGEST_ARC,
+  presetOf,
+  PRESETS,
+  usualFire,
+  type Action,
+  type Request,
+  type Scenario,
+} from '@ostrin/core';
+
+const WEATHER = {
+  airC: 12,
+  windMps: 2,
+  relativeHumidityFraction: 0.6,
+  altitudeM: 0,
+  rainMmPerH: 0,
+};
+const UNTIL_MIN = 840;
+const MUTTON = { id: 'a', cut: 'mutton-shoulder', massKg: 2.5, startC: 4 };
+
+const vents = (atMin: number, intakeFraction: number, exhaustFraction: number): Action => ({
+  atMin,
+  do: 'set-vents',
+  intakeFraction,
+  exhaustFraction,
+});
+
+/** A 14 h cook at one-minute output in a preset, on splits or under a fan where that is its way. */
+export function cookIn(id: string, fan = false): Scenario {
+  const preset = presetOf(id);
+  const driven = fan || preset.hasFan;
+  const fire = usualFire(preset);
+  const chunks = [{ species: 'cherry' as const, massG: 60, atArcDegrees: 40, depthFraction: 0.2 }];
+  const [intake, exhaust] = preset.family === 'kamado' ? [0.1, 0.25] : [0.25, 0.5];
+  return {
+    ostrin: 'scenario/1',
+    cooker: { preset: id, overrides: {} },
+    fire:
+      fire.arrangement === 'snake'
+        ? { ...fire, arcDegrees: LONGEST_ARC - 10, woodChunks: chunks }
+        : { ...fire, woodChunks: preset.family === 'offset' ? [] : chunks },
+    weather: WEATHER,
+    control: driven ? { mode: 'fan', targetC: 121 } : { mode: 'vents', targetC: 121 },
+    actions: [
+      ...(driven
+        ? []
+        : preset.family === 'offset'
+          ? [vents(0, 1, 1)]
+          : [vents(0, 1, 1), vents(25, intake, exhaust)]),
+      ...(preset.family === 'offset' && !driven
+        ? feedActions(
+            { massKg: preset.pit.fireWallM2 < 0.8 ? 0.45 : 1.25, intervalMin: 45 },
+            UNTIL_MIN,
+          )
+        : []),
+      { atMin: 30, do: 'lid-open', seconds: 60 },
+      { atMin: 30, do: 'meat-on', meat: 'a' },
+    ],
+    meats: [MUTTON],
+    untilMin: UNTIL_MIN,
+    everyMin: 1,
+  };
+}
+
+/** Every preset's cook, and a fan on a fire that is usually tended by hand. */
+export const COOKS: Readonly<Record<string, Scenario>> = {
+  ...Object.fromEntries(Object.keys(PRESETS).map((id) => [`cook-14h-${id}`, cookIn(id)])),
+  'cook-14h-kettle-57-fan': cookIn('kettle-57', true),
+};
+
+/** The meat alone, in a held pit. */
+export const HELD: Scenario = {
+  ...cookIn('kettle-57'),
+  fire: undefined,
+  control: { mode: 'held', schedule: [{ atMin: 0, pitC: 121 }] },
+  actions: [{ atMin: 0, do: 'meat-on', meat: 'a' }],
+};
+
+export const REQUEST: Request = {
+  ostrin: 'request/1',
+  serveAt: '2027-05-15T18:30',
+  timeZone: 'UTC',
+  people: 8,
+  appetiteG: 220,
+  pits: [
+    {
+      id: 'a',
+      cooker: { preset: 'kettle-57', overrides: {} },
+      fire: { fuel: 'briquette' },
+      pace: { pitC: 121, bandC: 8 },
+    },
+  ],
+  meats: [
+    {
+      id: 'a',
+      cut: 'mutton-shoulder',
+      massKg: 2.5,
+      wrap: { with: 'paper', when: { coreC: 74 } },
+      done: { tender: true },
+      rest: { where: 'cool-box', minutes: 60 },
+    },
+  ],
+  weather: WEATHER,
+  chanceOnTimeFraction: 0.9,
+};

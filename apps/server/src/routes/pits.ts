@@ -1,0 +1,37 @@
+/** Pits of the yard: list, look at, make or change. */
+import { readPit } from '@ostrin/contract';
+import { Router } from 'express';
+import { invalid, missing } from '../problems';
+import type { PitStore } from '../store/pits';
+
+/** Ids are short and plain, so that they can stand in a path. */
+const ID = /^[a-z0-9][a-z0-9-]{0,39}$/;
+
+/** Routes under /api/pits. */
+export function pitRoutes(store: PitStore): Router {
+  const router = Router();
+  router.get('/', async (_req, res) => {
+    res.json(await store.list());
+  });
+  router.get('/:id', async (req, res) => {
+    const pit = await store.get(req.params.id);
+    if (!pit) throw missing('pit');
+    res.json(pit);
+  });
+  router.put('/:id', async (req, res) => {
+    const { id } = req.params;
+    if (!ID.test(id)) {
+      throw invalid([{ field: 'id', message: 'must be lower-case letters, digits and hyphens' }]);
+    }
+    const checked = readPit(req.body);
+    if (!checked.ok) throw invalid(checked.problems);
+    const known = await store.get(id);
+    if (known && known.preset !== checked.value.preset) {
+      throw invalid([{ field: 'preset', message: 'cannot change: make another pit instead' }]);
+    }
+    const pit = { id, ...checked.value };
+    await store.put(pit);
+    res.status(known ? 200 : 201).json(pit);
+  });
+  return router;
+}

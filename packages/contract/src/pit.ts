@@ -1,0 +1,17 @@
+/** A pit as its owner keeps it. */
+import 'reflect-metadata';
+import { PRESETS, VENT_WAYS, type VentWay } from '@ostrin/core';
+import { IsIn, IsOptional, IsString, Length, Matches } from 'class-validator';
+import { Known, Nested } from './rules';
+import { OverridesDto } from './scenario';
+
+/** The body that makes or changes a pit; its id stands in the path. */
+export class PitDto {
+  @IsString()
+  @Length(1, 40)
+  @Matches(/\S/, { message: 'must not be blank' })
+  name!: string;
+  @Known(Object.keys(PRESETS)) preset!: string;
+  @IsOptional() @Nested(() => OverridesDto) overrides: OverridesDto = new OverridesDto();
+  @IsOptional() @IsIn(VENT_WAYS) ventWay?: VentWay;
+}

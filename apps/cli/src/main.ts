@@ -90,5 +90,7 @@ export async function main(
 }
 
 if (process.argv[1] && import.meta.url.endsWith(path.basename(process.argv[1]))) {
-  process.exitCode = await main(process.argv.slice(2));
+  void main(process.argv.slice(2)).then((status) => {
+    process.exitCode = status;
+  });
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { randomUUID } from 'node:crypto';
-import { plan, type Entry, type SnakeFire } from '@ostrin/core';
+import { plan, type Entry, type HeapFire, type SnakeFire } from '@ostrin/core';
 import {
   actionsCsv,
   check,
@@ -13,6 +13,7 @@ import {
   readingsCsv,
   readNewCook,
   readRequest,
+  readPit,
   readScenario,
   type CookDoc,
 } from '../src';
@@ -61,8 +62,8 @@ describe('scenario/1', () => {
   it('names every field that is wrong, at once', () => {
     const bad = {
       ...kettle(),
-      cooker: { preset: 'bullet-47' },
-      control: { mode: 'tended' },
+      cooker: { preset: 'toaster' },
+      control: { mode: 'hoped' },
       weather: { airC: 'warm', windMps: 1, relativeHumidityFraction: 2 },
       actions: [{ atMin: 0, do: 'dance' }, { atMin: -1, do: 'lid-open', seconds: 0 }, 7],
       meats: [{ id: 'a', cut: 'brisket', massKg: 3, done: {} }],
@@ -85,7 +86,67 @@ describe('scenario/1', () => {
       ]),
     );
     const lines = read.ok ? '' : read.problems.map(problemLine).join('\n');
-    expect(lines).toMatch(/cooker\.preset: not yet: bullet-47/);
+    expect(lines).toMatch(/cooker\.preset: must be one of kettle-47/);
+    expect(lines).toMatch(/meats\[0\]\.cut: not yet: brisket/);
+  });
+
+  it('fills in what a fire leaves out, from its cooker', () => {
+    const of = (preset: string, fire: object) => {
+      const read = readScenario({ ...kettle(), cooker: { preset }, fire });
+      expect(fields(read)).toEqual([]);
+      return read.ok ? (read.value.fire as HeapFire) : null!;
+    };
+    const bowl = of('kamado-46', { arrangement: 'bowl', fuel: 'lump' });
+    expect(bowl).toMatchObject({ massKg: 3.2, litPlace: 'top' });
+    expect(bowl.litMassKg).toBeLessThan(0.5);
+    // A coal bed is poured in lit unless it says otherwise.
+    const bed = { arrangement: 'coal-bed', fuel: 'lump', massKg: 3 };
+    expect(of('offset-heavy', bed).litMassKg).toBe(3);
+    expect(of('offset-heavy', { ...bed, litMassKg: 0.4 }).litMassKg).toBe(0.4);
+    const basket = { arrangement: 'side-basket', fuel: 'briquette', pieces: 70, litPieces: 12 };
+    expect(of('kettle-66', basket).massKg).toBeCloseTo(70 * 0.026);
+  });
+
+  it('takes splits by any of their names and says what does not fit', () => {
+    const fire = { arrangement: 'coal-bed', fuel: 'lump' };
+    const put = (fuel: object) => ({
+      ...kettle(),
+      cooker: { preset: 'offset-heavy' },
+      fire,
+      actions: [{ atMin: 30, do: 'add-fuel', ...fuel }],
+    });
+    const species = (fuel: object): unknown => {
+      const read = readScenario(put(fuel));
+      return read.ok ? (read.value.actions[0] as { species?: string }).species : fields(read);
+    };
+    expect(species({ fuel: 'splits', pieces: 1, massKg: 1.2 })).toBe('oak');
+    expect(species({ fuel: 'hickory-splits', pieces: 2 })).toBe('hickory');
+    expect(species({ fuel: 'beech', massKg: 1.1 })).toBe('beech');
+    expect(species({ fuel: 'plastic', massKg: 1 })).toContain('actions[0].fuel');
+    expect(
+      fields(
+        readScenario({ ...put({ fuel: 'splits', pieces: 1 }), cooker: { preset: 'hopper-fan' } }),
+      ),
+    ).toEqual(['fire.arrangement']);
+    expect(fields(readScenario({ ...kettle(), control: { mode: 'tended' } }))).toContain(
+      'control.targetC',
+    );
+  });
+
+  it('reads a pit and refuses a blank name, an unknown kind and a figure that cannot be', () => {
+    const pit = { name: ' Long Tom ', preset: 'offset-heavy', overrides: { leakCm2: 18 } };
+    expect(readPit(pit)).toEqual({
+      ok: true,
+      value: {
+        name: 'Long Tom',
+        preset: 'offset-heavy',
+        overrides: { leakCm2: 18 },
+        ventWay: 'quarters',
+      },
+    });
+    expect(fields(readPit({ name: ' ', preset: 'grill', overrides: { leakCm2: -1 } }))).toEqual(
+      expect.arrayContaining(['name', 'preset', 'overrides.leakCm2']),
+    );
   });
 
   it('checks what spans fields', () => {

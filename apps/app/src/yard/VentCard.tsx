@@ -63,7 +63,7 @@ export function VentCardChart({ card, pit, width }: { card: Card; pit: PitRecord
         height={card.rows.length * ROW}
         fill={theme.sheet}
       />
-      {temperatureTicks(range, units, width > 500 ? 8 : 4).map((c) => (
+      {temperatureTicks(range, units, width > 500 ? 8 : 3).map((c) => (
         <G key={c}>
           <Line x1={x(c)} x2={x(c)} y1={TOP} y2={height - 6} stroke={theme.rule} strokeWidth={1} />
           <Halo x={x(c)} y={TOP - 9} anchor="middle" colour={theme.soot} halo={theme.paper}>

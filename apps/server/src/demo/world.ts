@@ -118,12 +118,12 @@ export function stories(nowMs: number): Story[] {
         airC: 7,
         windMps: 2,
       }),
-      // Gone wrong: the snake ended a third early and the wind got up off the water.
+      // Gone wrong: the snake ended halfway and the wind got up off the water.
       really: (s) => ({
         ...s,
         fire:
           s.fire?.arrangement === 'snake'
-            ? { ...s.fire, arcDegrees: 0.58 * s.fire.arcDegrees }
+            ? { ...s.fire, arcDegrees: 0.5 * s.fire.arcDegrees }
             : s.fire,
         weather: [
           { ...(s.weather as object), atMin: 0 } as never,
@@ -135,7 +135,7 @@ export function stories(nowMs: number): Story[] {
         { atMin: 170, text: 'Wind off the lake. Moved the Bosun behind the boat rack.' },
         {
           atMin: 300,
-          text: 'Falling, and it is not the vents: Idris had laid the snake only two thirds round.',
+          text: 'Falling, and it is not the vents: Idris had laid the snake only half as far round.',
         },
         { atMin: 428, text: 'Finished in the clubhouse oven. Late, but eaten.' },
       ],

@@ -1,0 +1,167 @@
+import { presetOf, PRESETS, ventCard, VENT_WAYS, ventName, type PitCase } from '@ostrin/core';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
+import type { CardListener } from '../src/api/core';
+import { PIT_SHAPES } from '../src/drawings/pitShapes';
+import { idFor } from '../src/yard/AddPitSheet';
+import { figuresOf, figureWords, stepped } from '../src/yard/figures';
+import { PitScreen } from '../src/yard/PitScreen';
+import { settingWords } from '../src/yard/VentCard';
+import { YardScreen } from '../src/yard/YardScreen';
+
+let mockAsked: { of: PitCase; to: CardListener }[] = [];
+jest.mock('../src/api/core', () => ({
+  askVentCard: (of: PitCase, to: CardListener) => {
+    mockAsked.push({ of, to });
+    return () => undefined;
+  },
+}));
+jest.mock('expo-router', () => ({
+  router: { navigate: jest.fn() },
+  Link: ({ children }: { children: React.ReactNode }) => children,
+}));
+
+const METRIC = { temperature: 'C', mass: 'kg' } as const;
+let yard: unknown[] = [];
+let sent: { path: string; body: unknown }[] = [];
+const LEAKY = {
+  id: 'bosun',
+  name: 'the Bosun',
+  preset: 'kettle-57',
+  overrides: { leakCm2: 14 },
+  ventWay: 'quarters',
+} as const;
+
+function open(page: React.ReactElement) {
+  global.fetch = jest.fn((path: string, init?: RequestInit) => {
+    if (init?.method === 'PUT') sent.push({ path, body: JSON.parse(String(init.body)) });
+    return Promise.resolve({
+      ok: true,
+      status: 200,
+      text: () => Promise.resolve(JSON.stringify(init?.method === 'PUT' ? {} : yard)),
+    });
+  }) as unknown as typeof fetch;
+  const client = new QueryClient({ defaultOptions: { queries: { gcTime: 0, retry: false } } });
+  return render(<QueryClientProvider client={client}>{page}</QueryClientProvider>);
+}
+
+beforeEach(() => {
+  mockAsked = [];
+  sent = [];
+  yard = [LEAKY];
+});
+
+describe('figures', () => {
+  it('has plain words for every figure that a preset lets a person change', () => {
+    for (const p of Object.values(PRESETS)) {
+      const keys = figuresOf(p.plausible).map((f) => f.key);
+      expect([p.id, keys.sort()]).toEqual([p.id, Object.keys(p.plausible).sort()]);
+    }
+  });
+
+  it('steps inside the range and lands on round numbers', () => {
+    const { plausible, pit } = presetOf('kettle-57');
+    const leak = figuresOf(plausible).find((f) => f.key === 'leakCm2')!;
+    expect(stepped(leak, 10, 1, [3, 30])).toBe(11);
+    expect(stepped(leak, 30, 1, [3, 30])).toBe(30);
+    const metal = figuresOf(plausible).find((f) => f.key === 'metalJPerK')!;
+    expect(figureWords(metal, pit.metalJPerK)).toBe('10.6 kg of steel');
+    expect(figureWords(metal, stepped(metal, pit.metalJPerK, 1, [3000, 8000]))).toBe(
+      '11.0 kg of steel',
+    );
+    const tight = figuresOf(presetOf('kamado-46').plausible).find((f) => f.key === 'leakCm2')!;
+    expect(stepped(tight, 0.8, 1, [0.2, 6])).toBeCloseTo(1);
+  });
+
+  it('gives each name its own id', () => {
+    expect(idFor('Long Tom', [])).toBe('long-tom');
+    expect(idFor('Long Tom!', [{ id: 'long-tom' }, { id: 'long-tom-2' }])).toBe('long-tom-3');
+    expect(idFor('  …  ', [])).toBe('pit');
+  });
+});
+
+describe('vents in their owner’s words', () => {
+  it('rounds to what a hand can do, and never calls an open vent shut', () => {
+    expect(ventName(0.25, 'quarters', 60)).toBe('¼');
+    expect(ventName(17 / 150, 'mm', 150)).toBe('17 mm');
+    expect(ventName(0.3, 'fingers', 120)).toBe('2 fingers');
+    expect(ventName(0.5, 'clock', 60)).toBe('1:30');
+    for (const way of VENT_WAYS) {
+      expect(ventName(0, way, 60)).toBe('shut');
+      expect(ventName(0.01, way, 60)).not.toBe('shut');
+    }
+  });
+});
+
+describe('drawings', () => {
+  it('draws every preset inside its own picture', () => {
+    for (const p of Object.values(PRESETS)) {
+      const s = PIT_SHAPES[p.family](p.pit);
+      for (const { x, y } of [s.intake, s.exhaust, s.coals]) {
+        expect(x).toBeGreaterThanOrEqual(0);
+        expect(x).toBeLessThanOrEqual(s.widthM);
+        expect(y).toBeGreaterThanOrEqual(0);
+        expect(y).toBeLessThanOrEqual(s.heightM);
+      }
+      expect(s.skin.join(' ')).not.toMatch(/NaN|undefined/);
+    }
+  });
+});
+
+describe('the yard', () => {
+  it('lists its pits, and says what to do when there is none', async () => {
+    const view = open(<YardScreen />);
+    await waitFor(() => expect(screen.getByText('the Bosun')).toBeTruthy());
+    expect(screen.getByText('57 cm kettle · 1 figure of its own')).toBeTruthy();
+    view.unmount();
+    yard = [];
+    open(<YardScreen />);
+    await waitFor(() => expect(screen.getByText(/No pit yet/)).toBeTruthy());
+    fireEvent.press(screen.getByRole('button', { name: 'Add a pit' }));
+    expect(
+      screen.getByRole('button', { name: 'Add it' }).props.accessibilityState?.disabled ?? true,
+    ).toBe(true);
+    fireEvent.changeText(screen.getByPlaceholderText('the Bosun'), 'Clay Jar');
+    fireEvent.press(screen.getByRole('radio', { name: '46 cm ceramic kamado' }));
+    fireEvent.press(screen.getByRole('button', { name: 'Add it' }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toMatchObject({
+      path: '/api/pits/clay-jar',
+      body: { name: 'Clay Jar', preset: 'kamado-46', ventWay: 'mm' },
+    });
+  });
+});
+
+describe('one pit', () => {
+  it('changes a figure, puts all back, and asks for its card anew', async () => {
+    open(<PitScreen id="bosun" />);
+    await waitFor(() => expect(mockAsked).toHaveLength(1));
+    expect(mockAsked[0]!.of.overrides).toEqual({ leakCm2: 14 });
+    act(() => mockAsked[0]!.to.onProgress(0.4));
+    expect(screen.getByText(/40 %/)).toBeTruthy();
+    fireEvent.press(screen.getByRole('button', { name: 'Leaks: 14 cm²' }));
+    fireEvent.press(screen.getByRole('button', { name: 'Leaks: more' }));
+    await waitFor(() => expect(sent[0]?.body).toMatchObject({ overrides: { leakCm2: 15 } }));
+    fireEvent.press(screen.getByRole('button', { name: 'Done' }));
+    fireEvent.press(screen.getByRole('button', { name: 'All back to the usual' }));
+    await waitFor(() => expect(sent.at(-1)?.body).toMatchObject({ overrides: {} }));
+  });
+
+  it('shows the card in the pit’s own units and says when it fails', async () => {
+    open(<PitScreen id="bosun" />);
+    await waitFor(() => expect(mockAsked).toHaveLength(1));
+    const work = ventCard(mockAsked[0]!.of);
+    let step = work.next();
+    while (!step.done) step = work.next();
+    const card = step.value;
+    act(() => mockAsked[0]!.to.onCard(card));
+    expect(screen.getByText(settingWords(card.rows[0]!, LEAKY, METRIC).join(', '))).toBeTruthy();
+    expect(
+      screen.getAllByText(`${Math.round(card.rows[0]!.settlesC[0]!)}°`).length,
+    ).toBeGreaterThan(0);
+    act(() => mockAsked[0]!.to.onFail('the engine stumbled'));
+    expect(screen.getByText('the engine stumbled')).toBeTruthy();
+    open(<PitScreen id="nobody" />);
+    await waitFor(() => expect(screen.getByText(/no such pit/)).toBeTruthy());
+  });
+});

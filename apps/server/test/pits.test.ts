@@ -1,0 +1,43 @@
+import { call, startServer, type TestServer } from './help';
+
+let server: TestServer;
+const at = (id = ''): string => `${server.url}/api/pits${id && `/${id}`}`;
+const TOM = { name: 'Long Tom', preset: 'offset-heavy', overrides: { leakCm2: 18 } };
+
+beforeAll(async () => {
+  server = await startServer();
+});
+afterAll(() => server.stop());
+
+it('makes a pit, lists it, changes it and gives it back', async () => {
+  expect((await call(at())).json).toEqual([]);
+  const made = await call(at('long-tom'), 'PUT', TOM);
+  expect(made.status).toBe(201);
+  expect(made.json).toEqual({ id: 'long-tom', ...TOM, ventWay: 'quarters' });
+  const changed = { ...TOM, overrides: { leakCm2: 22, wallMm: 5 }, ventWay: 'fingers' };
+  expect((await call(at('long-tom'), 'PUT', changed)).status).toBe(200);
+  expect((await call(at('long-tom'))).json).toEqual({ id: 'long-tom', ...changed });
+  expect((await call(at())).json).toHaveLength(1);
+});
+
+it('refuses what a pit cannot be, field by field, and keeps what was there', async () => {
+  await call(at('kept'), 'PUT', TOM);
+  const bad = await call(at('kept'), 'PUT', {
+    name: '',
+    preset: 'bonfire',
+    overrides: { leakCm2: -3, colour: 1 },
+    ventWay: 'guess',
+  });
+  expect(bad.status).toBe(422);
+  const named = bad.json.errors.map((e: { field: string }) => e.field);
+  expect(named).toEqual(
+    expect.arrayContaining(['name', 'preset', 'overrides.leakCm2', 'overrides.colour', 'ventWay']),
+  );
+  const other = await call(at('kept'), 'PUT', { ...TOM, preset: 'kamado-46' });
+  expect(other.json.errors).toEqual([
+    { field: 'preset', message: expect.stringMatching(/another pit/) },
+  ]);
+  expect((await call(at('Not an id'), 'PUT', TOM)).status).toBe(422);
+  expect((await call(at('kept'))).json.preset).toBe('offset-heavy');
+  expect((await call(at('nobody'))).status).toBe(404);
+});

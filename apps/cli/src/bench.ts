@@ -36,13 +36,16 @@ function against(work: () => unknown, now: () => number, rounds = ROUNDS) {
 
 /** An ensemble in a worker: how often it reported, and how long the main thread was ever held up. */
 async function ensemble(now: () => number) {
-  const worker = new Worker(new URL('./ensemble.worker.ts', import.meta.url), {
+  // A worker does not take over how its parent reads TypeScript: it is told so itself.
+  const entry = new URL('./ensemble.worker.ts', import.meta.url).href;
+  const start = `import('tsx/esm/api').then((t) => (t.register(), import(${JSON.stringify(entry)})))`;
+  const worker = new Worker(start, {
+    eval: true,
     workerData: {
       scenario: cookIn('kettle-57'),
       physics: presetOf('kettle-57').pit,
       count: ENSEMBLE,
     },
-    execArgv: ['--import', 'tsx'],
   });
   let reports = 0;
   let running = true;

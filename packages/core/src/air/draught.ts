@@ -26,15 +26,6 @@ export function orificeFlow(areaM2: number, density: number, dpPa: number): numb
   );
 }
 
-/** How an orifice's flow changes with the pressure, kg/sPa. */
-export function orificeSlope(areaM2: number, density: number, dpPa: number): number {
-  const w = dpPa * dpPa + SMOOTH_PA * SMOOTH_PA;
-  return (
-    ((DISCHARGE * areaM2 * Math.sqrt(2 * density)) / Math.sqrt(Math.sqrt(w))) *
-    (1 - (0.5 * dpPa * dpPa) / w)
-  );
-}
-
 /** Stack effect of a column, Pa: 3465 h (1/To - 1/Ti) (ASHRAE Fundamentals form). */
 export const stackPressure = (heightM: number, outsideK: number, insideK: number): number =>
   3465 * heightM * (1 / outsideK - 1 / insideK);
@@ -83,10 +74,12 @@ export function solveDraught(net: Network, windPa: number, outsideDensity: numbe
       }
       const dp = o.windShare * windPa + (o.pushPa ?? 0) - p - liftPa[i]!;
       const density = dp > 0 ? outsideDensity : insideDensity[i]!;
-      const f = orificeFlow(o.areaM2, density, dp);
-      flow[i] = f;
-      sum += f;
-      slope += orificeSlope(o.areaM2, density, dp);
+      // Flow and slope of `orificeFlow`, with their square roots shared.
+      const w = dp * dp + SMOOTH_PA * SMOOTH_PA;
+      const k = (DISCHARGE * o.areaM2 * Math.sqrt(2 * density)) / Math.sqrt(Math.sqrt(w));
+      flow[i] = k * dp;
+      sum += k * dp;
+      slope += k * (1 - (0.5 * dp * dp) / w);
     }
     if (Math.abs(sum) < 1e-9) break;
     if (sum > 0) low = p;

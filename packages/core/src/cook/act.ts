@@ -4,7 +4,7 @@ import { mixIn, poolOf } from '../fire/pool';
 import { CHARCOALS, CHUNK_MOISTURE, SEASONING, type WoodId } from '../fuel/catalogue';
 import { spritzPiece } from '../meat/piece';
 import { bookWood, caughtShare, storedJ, type PitState } from '../pit/state';
-import type { Cook } from './cook';
+import type { Cook } from './state';
 import { takeOff, wrapGuest } from './guest';
 import { charcoalKg, type Action, type AddFuel } from './scenario';
 

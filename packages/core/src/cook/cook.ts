@@ -15,37 +15,14 @@ import { createPitState, type PitState } from '../pit/state';
 import { gasAtK, seenFromK, stepPit } from '../pit/step';
 import { celsius, kelvin } from '../quantity/units';
 import { act } from './act';
-import { createFan, turnFan, type Fan } from './fan';
-import { createGuest, minuteOfGuest, recordGuest, stepGuest, type Guest } from './guest';
+import { createFan, turnFan } from './fan';
+import { createGuest, minuteOfGuest, recordGuest, stepGuest } from './guest';
 import { heldSurroundings } from './held';
 import { emptySeries, recordPit, resultOf } from './result';
-import { weatherAt, type Action, type Happening, type Result, type Scenario } from './scenario';
-import { createTender, tendPit, type Tender } from './tender';
-
-/** Fuel in the units of the shelf, kg as bought. */
-interface Fuel {
-  startedKg: number;
-  addedKg: number;
-  outAtMin: number | null;
-}
-
-export interface Cook {
-  scenario: Scenario;
-  pit: PitState | null;
-  fan: Fan | null;
-  tender: Tender | null;
-  guests: Guest[];
-  atS: number;
-  nextMin: number;
-  stepS: number;
-  lidUntilS: number;
-  doorUntilS: number;
-  panDry: boolean;
-  pending: Action[];
-  happened: Happening[];
-  fuel: Fuel;
-  result: ReturnType<typeof emptySeries>;
-}
+import { weatherAt } from '../air/weather';
+import type { Result, Scenario } from './scenario';
+import type { Cook } from './state';
+import { createTender, tendPit } from './tender';
 
 /** How steps are chosen: from the largest change of any temperature in a step, K. */
 export const STEP = {
@@ -80,6 +57,7 @@ export function createCook(scenario: Scenario, spreads: MeatSpread[] = []): Cook
     atS: 0,
     nextMin: 0,
     stepS: STEP.afterEventS,
+    meatS: 0,
     lidUntilS: -1,
     doorUntilS: -1,
     panDry: false,
@@ -188,21 +166,26 @@ function minuteOfPit(cook: Cook): void {
 }
 
 const food: FoodLoad = { fromGasW: 0, fromWallsW: 0, vapourKgPerS: 0 };
+/** Meat is slow: it takes steps of this length, s, or up to the whole minute, however short the fire's are. */
+const MEAT_STEP_S = 20;
 
 function step(cook: Cook, dt: number): void {
   const atMin = cook.atS / 60;
   const weather = weatherAt(cook.scenario.weather, atMin);
-  food.fromGasW = food.fromWallsW = food.vapourKgPerS = 0;
-  if (cook.guests.length > 0) {
+  cook.meatS += dt;
+  const minuteEnds = cook.atS + dt >= cook.nextMin * 60 - 1e-6;
+  if (cook.guests.length > 0 && (cook.meatS >= MEAT_STEP_S || minuteEnds)) {
     const air = surroundings(cook, atMin);
-    for (const g of cook.guests) {
-      stepGuest(g, air, weather.altitudeM, dt);
-      if (g.place !== 'on') continue;
-      const count = g.spec.count ?? 1;
-      food.fromGasW += count * g.piece.heatW * g.piece.airShare;
-      food.fromWallsW += count * g.piece.heatW * (1 - g.piece.airShare);
-      food.vapourKgPerS += count * g.piece.vapourKgPerS;
-    }
+    for (const g of cook.guests) stepGuest(g, air, weather.altitudeM, cook.meatS);
+  }
+  if (cook.meatS >= MEAT_STEP_S || minuteEnds) cook.meatS = 0;
+  food.fromGasW = food.fromWallsW = food.vapourKgPerS = 0;
+  for (const { place, spec, piece } of cook.guests) {
+    if (place !== 'on') continue;
+    const count = spec.count ?? 1;
+    food.fromGasW += count * piece.heatW * piece.airShare;
+    food.fromWallsW += count * piece.heatW * (1 - piece.airShare);
+    food.vapourKgPerS += count * piece.vapourKgPerS;
   }
   if (cook.pit) {
     if (cook.fan) turnFan(cook.fan, cook.pit, dt);

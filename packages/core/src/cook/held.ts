@@ -1,7 +1,8 @@
 /** A held pit: no fire, air at a given temperature. For studying the meat alone. */
 import { humidityRatio, pressureAt, saturationPressure } from '../air/moist';
 import type { Surroundings } from '../meat/surface';
-import type { Control, Weather } from './scenario';
+import type { Weather } from '../air/weather';
+import type { Control } from './scenario';
 
 /** What a held pit does to the meat when nothing else is said (typical of a charcoal cooker). */
 const HELD = { airSpeedMps: 0.32, draughtKgPerS: 4.8e-3, wallBelowK: 8, addedHumidity: 0.012 };

@@ -5,24 +5,11 @@ import { caughtShare, chemicalLeftJ, storedJ, woodLeftKg, type PitState } from '
 import { readsK } from '../pit/step';
 import type { Position } from '../pit/types';
 import { celsius, kelvin } from '../quantity/units';
-import type { Cook } from './cook';
-import { weatherAt, type Result, type Smoke } from './scenario';
+import type { Cook, Series } from './state';
+import { weatherAt } from '../air/weather';
+import { type Result, type Smoke } from './scenario';
 
 const shown = (v: number, digits: number): number => Number(v.toFixed(digits));
-
-type Series = Pick<
-  Result,
-  | 'minutes'
-  | 'pitC'
-  | 'domeC'
-  | 'fireC'
-  | 'grate'
-  | 'smoke'
-  | 'smokeUnburntGPerM3'
-  | 'oxygenFraction'
-  | 'draughtGPerS'
-  | 'frontDegrees'
->;
 
 /** Series without a row yet, one grate series for each place. */
 export const emptySeries = (places: readonly Position['at'][]): Series => ({

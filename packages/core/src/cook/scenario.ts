@@ -1,53 +1,9 @@
 /** The scenario and result documents as plain types; names as in the open format (docs/formats.md). */
 import { CHARCOALS, type CharcoalId, type WoodId } from '../fuel/catalogue';
-import type { ArrangementId, Pit, Position } from '../pit/types';
+import type { Pit, Position } from '../pit/types';
+import type { Weather } from '../air/weather';
+import type { FireSpec } from '../fire/spec';
 import type { WrapId } from '../meat/wraps';
-
-export interface Weather {
-  atMin?: number;
-  airC: number;
-  windMps: number;
-  relativeHumidityFraction: number;
-  altitudeM: number;
-  rainMmPerH: number;
-}
-
-export interface WoodChunkSpec {
-  species: WoodId;
-  massG: number;
-  /** Where it lies on a snake, degrees from the lit end. */
-  atArcDegrees?: number;
-  /** How deep it is buried in a heap: 0 on top to 1 at the bottom. */
-  depthFraction?: number;
-  /** Wet basis; seasoned when left out. */
-  moistureFraction?: number;
-}
-
-/** A snake of briquettes, described by how it lies. */
-export interface SnakeFire {
-  arrangement: 'snake';
-  fuel: CharcoalId;
-  side: number;
-  layers: number;
-  arcDegrees: number;
-  litPieces: number;
-  litAtMin: number;
-  woodChunks: WoodChunkSpec[];
-}
-
-/** Any other fire, described by what was weighed in. */
-export interface HeapFire {
-  arrangement: Exclude<ArrangementId, 'snake'>;
-  fuel: CharcoalId;
-  /** All charcoal, the lit part included. */
-  massKg: number;
-  litMassKg: number;
-  litPlace: 'top' | 'middle';
-  litAtMin: number;
-  woodChunks: WoodChunkSpec[];
-}
-
-export type FireSpec = SnakeFire | HeapFire;
 
 /** Charcoal or splits put on. `massKg` is all of it; charcoal may be counted in pieces instead. */
 export interface AddFuel {
@@ -181,12 +137,4 @@ export interface Result {
   smokeDose: number | null;
   /** Charcoal left unlit and lit, whole pieces of the first fuel; splits still burning. */
   piecesLeft: { unlit: number; lit: number; splits: number } | null;
-}
-
-/** The weather in force at a minute: the last entry that has begun, or the first. */
-export function weatherAt(weather: Weather | Weather[], atMin: number): Weather {
-  if (!Array.isArray(weather)) return weather;
-  let current = weather[0]!;
-  for (const w of weather) if ((w.atMin ?? 0) <= atMin) current = w;
-  return current;
 }

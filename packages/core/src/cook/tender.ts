@@ -3,12 +3,13 @@
  * the clock and a look at the fuel. Every hold on the pit is a rule of the hand, not a search.
  */
 import { CHARCOALS, dafShare } from '../fuel/catalogue';
-import { BRING_UP } from '../invert/case';
+import { BRING_UP } from '../pit/usual';
 import { presetOf } from '../pit/catalogue';
 import { woodLeftKg, type PitState } from '../pit/state';
 import type { Preset } from '../pit/types';
 import { celsius, clamp } from '../quantity/units';
-import type { Action, FireSpec, Scenario } from './scenario';
+import type { Action, Scenario } from './scenario';
+import type { FireSpec } from '../fire/spec';
 
 /** What a family's vents are first set to for a target: intake at `atC`, and K per e-fold of opening. */
 const HABIT: Readonly<Record<Exclude<Preset['family'], 'offset'>, Habit>> = {

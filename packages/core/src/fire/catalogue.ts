@@ -1,11 +1,15 @@
 /** The arrangements on offer: one line each. */
-import type { FireSpec } from '../cook/scenario';
 import { CHARCOALS, dafShare } from '../fuel/catalogue';
-import type { ArrangementId, Pit } from '../pit/types';
 import { bowl, coalBed, crescent, hopperFire, ring, sideBasket } from './heaps';
 import { poolOf } from './pool';
 import { snake, snakePieces } from './snake';
+import type { ArrangementId, FireSpec } from './spec';
 import type { Arrangement, Pool } from './types';
+
+/** What a fire needs to know of its cooker. */
+interface Room {
+  diameterM: number;
+}
 
 /** Width of a basket or crescent twice as long as it is wide, m, from what it holds, kg daf. */
 const widthFor = (kg: number): number => Math.cbrt(Math.max(kg, 0.3) / 300 / 2);
@@ -18,7 +22,7 @@ const THROAT_M2 = 0.02;
 const HEAPS: Readonly<
   Record<
     Exclude<ArrangementId, 'snake'>,
-    (pit: Pit, kg: number, place: 'top' | 'middle') => Arrangement
+    (pit: Room, kg: number, place: 'top' | 'middle') => Arrangement
   >
 > = {
   'side-basket': (_, kg) => sideBasket(widthFor(kg)),
@@ -43,7 +47,7 @@ export interface BuiltFire {
 }
 
 /** The fire of a scenario in that pit. */
-export function buildFire(fire: FireSpec, pit: Pit): BuiltFire {
+export function buildFire(fire: FireSpec, pit: Room): BuiltFire {
   const charcoal = CHARCOALS[fire.fuel];
   let totalKg: number;
   let litKg: number;

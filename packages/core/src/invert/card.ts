@@ -1,6 +1,6 @@
 /** A pit's vent card: settings against temperature on four kinds of day. */
 import { simulate } from '../cook/cook';
-import type { Weather } from '../cook/scenario';
+import type { Weather } from '../air/weather';
 import { presetOf } from '../pit/catalogue';
 import type { Preset } from '../pit/types';
 import { caseScenario, SETTLED_UNTIL, settledC, type Feed, type PitCase } from './case';

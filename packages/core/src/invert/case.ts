@@ -1,9 +1,11 @@
 /** A pit with its usual fire on some day: what questions turned round are asked of. */
-import type { Action, FireSpec, Scenario, Weather } from '../cook/scenario';
-import { LONGEST_ARC } from '../fire/snake';
+import type { Weather } from '../air/weather';
+import type { Action, Scenario } from '../cook/scenario';
+import type { FireSpec } from '../fire/spec';
 import { CHARCOALS } from '../fuel/catalogue';
 import { presetOf } from '../pit/catalogue';
-import type { ArrangementId, Pit, Preset } from '../pit/types';
+import type { Pit } from '../pit/types';
+import { BRING_UP, usualFire } from '../pit/usual';
 import { mean } from '../quantity/statistics';
 
 export interface PitCase {
@@ -21,57 +23,6 @@ export const MILD_DAY: Weather = {
   relativeHumidityFraction: 0.6,
   altitudeM: 0,
   rainMmPerH: 0,
-};
-
-/** Lit fuel that fires are usually started with, kg as bought (common practice). */
-const LIT_KG: Readonly<Record<Exclude<ArrangementId, 'snake'>, number>> = {
-  'side-basket': 0.31,
-  crescent: 0.31,
-  bowl: 0.15,
-  ring: 0.4,
-  'coal-bed': Infinity,
-  hopper: 0.25,
-};
-export const SNAKE_LIT_PIECES = 12;
-/** Charcoal that an offset's fire is started on, share of what its firebox holds. */
-const BED_SHARE = 0.42;
-
-/** The fire usually built in a preset: its arrangement and charcoal, full load; no smoke wood. */
-export function usualFire(preset: Preset, arrangement = preset.fire.arrangement): FireSpec {
-  const { fuel } = preset.fire;
-  if (arrangement === 'snake') {
-    return {
-      arrangement,
-      fuel: 'briquette',
-      side: 2,
-      layers: 2,
-      arcDegrees: LONGEST_ARC,
-      litPieces: SNAKE_LIT_PIECES,
-      litAtMin: 0,
-      woodChunks: [],
-    };
-  }
-  const massKg = arrangement === 'coal-bed' ? BED_SHARE * preset.fullLoadKg : preset.fullLoadKg;
-  return {
-    arrangement,
-    fuel,
-    massKg,
-    litMassKg: Math.min(LIT_KG[arrangement], massKg),
-    litPlace: 'top',
-    litAtMin: 0,
-    woodChunks: [],
-  };
-}
-
-/** How a family is brought up: vents while it comes up, and for how long, min (common practice). */
-export const BRING_UP: Readonly<
-  Record<Preset['family'], { intake: number; exhaust: number; minutes: number }>
-> = {
-  kettle: { intake: 1, exhaust: 1, minutes: 20 },
-  bullet: { intake: 1, exhaust: 1, minutes: 30 },
-  kamado: { intake: 0.4, exhaust: 0.6, minutes: 45 },
-  offset: { intake: 1, exhaust: 1, minutes: 45 },
-  hopper: { intake: 1, exhaust: 1, minutes: 30 },
 };
 
 /** Splits of a steady feed: mass and interval. */

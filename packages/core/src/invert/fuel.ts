@@ -1,10 +1,12 @@
 /** Charcoal for so many hours, and how long a pit takes to settle after a move. */
 import { simulate } from '../cook/cook';
-import type { FireSpec, Scenario } from '../cook/scenario';
+import type { Scenario } from '../cook/scenario';
+import type { FireSpec } from '../fire/spec';
 import { arcForPieces, LONGEST_ARC, snakePieces } from '../fire/snake';
 import { CHARCOALS } from '../fuel/catalogue';
 import { pitWith, presetOf } from '../pit/catalogue';
-import { caseScenario, piecesOf, settledC, usualFire, type PitCase } from './case';
+import { usualFire } from '../pit/usual';
+import { caseScenario, piecesOf, settledC, type PitCase } from './case';
 
 /** A load of charcoal and what it does. */
 export interface FuelAnswer {

@@ -1,6 +1,6 @@
 /** Vents for a temperature: every pair that settles there, and how each stands up to the weather. */
 import { simulate } from '../cook/cook';
-import type { Weather } from '../cook/scenario';
+import type { Weather } from '../air/weather';
 import { presetOf } from '../pit/catalogue';
 import { clamp } from '../quantity/units';
 import { caseScenario, SETTLED_UNTIL, settledC, type Feed, type PitCase } from './case';

@@ -103,6 +103,9 @@ export function heatRates(s: PitState, bedGrowth: number, out: Float64Array): vo
   }
 }
 
+/** The wind of the last wall asked about: all walls of a step share it. */
+const forcedAt = { windMps: 0, cubed: 0 };
+
 /** Heat lost to the yard from a wall, W/m2K: natural and forced joined by cubes, plus radiation. */
 export function outsideFilm(
   wallK: number,
@@ -111,7 +114,11 @@ export function outsideFilm(
   lengthM: number,
   emissivity: number,
 ): number {
-  const natural = 1.42 * Math.pow(Math.abs(wallK - airK) / lengthM, 0.25);
-  const forced = 5.7 * Math.pow(windMps, 0.6);
-  return Math.cbrt(natural ** 3 + forced ** 3) + emissivity * radiative(wallK, airK);
+  const natural = 1.42 * Math.sqrt(Math.sqrt(Math.abs(wallK - airK) / lengthM));
+  if (windMps !== forcedAt.windMps) {
+    forcedAt.windMps = windMps;
+    forcedAt.cubed = (5.7 * Math.pow(windMps, 0.6)) ** 3;
+  }
+  const joined = Math.cbrt(natural * natural * natural + forcedAt.cubed);
+  return joined + emissivity * radiative(wallK, airK);
 }

@@ -3,7 +3,7 @@
  * stepper: for holding the stepper against a solver of high accuracy. Not used while cooking.
  */
 import { OXYGEN_IN_AIR } from '../air/moist';
-import type { Weather } from '../cook/scenario';
+import type { Weather } from '../air/weather';
 import { CHAR } from '../fire/char';
 import {
   coreCapacity,

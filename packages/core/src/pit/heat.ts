@@ -7,7 +7,7 @@ import {
   vaporisationHeat,
   vapourPressure,
 } from '../air/moist';
-import type { Weather } from '../cook/scenario';
+import type { Weather } from '../air/weather';
 import { CHAR, radiatingArea } from '../fire/char';
 import { celsius } from '../quantity/units';
 import {

@@ -41,6 +41,8 @@ export interface PitState {
   /** Nodes: gas zones, coals, metal, pan, then the walls' nodes from the inside out, wall by wall. */
   tempK: Float64Array;
   nodes: number;
+  /** Heat stores by node, J/K, as far as they do not change. */
+  fixedJPerK: Float64Array;
   coals: number;
   metal: number;
   pan: number;
@@ -132,6 +134,7 @@ export function createPitState(from: PitStart): PitState {
     parcels: from.parcels,
     tempK,
     nodes,
+    fixedJPerK: fixedStores(layout, nodes, pressurePa),
     coals: zones,
     metal: zones + 1,
     pan: zones + 2,
@@ -238,19 +241,24 @@ export function applyVents(s: PitState): void {
   });
 }
 
-/** Heat capacity of steel-like loose things and walls, J/K, by node; zones count their gas at 400 K. */
-export function capacity(s: PitState, node: number): number {
-  const { layout } = s;
-  if (node < s.coals) {
-    return gasDensity(400, s.pressurePa) * layout.zones[node]!.volumeM3 * 1050;
-  }
-  if (node === s.coals) return bedCapacity(s.lit);
-  if (node === s.metal) return layout.metal.jPerK;
-  if (node === s.pan) return layout.pan.jPerK + s.waterKg * 4186;
-  for (let w = 0; w < layout.walls.length; w++) {
-    if (node <= s.outer[w]!) return layout.walls[w]!.storesJPerK[node - s.inner[w]!]!;
-  }
-  throw new RangeError(`node ${node} is not in this pit`);
+/** Heat capacity of a node, J/K. Coals and pan change their size; the rest is fixed with the layout. */
+export const capacity = (s: PitState, node: number): number =>
+  node === s.coals
+    ? bedCapacity(s.lit)
+    : node === s.pan
+      ? s.fixedJPerK[node]! + s.waterKg * 4186
+      : s.fixedJPerK[node]!;
+
+/** Heat stores that do not change, by node, J/K; gas zones count their air at 400 K. */
+function fixedStores(layout: Layout, nodes: number, pressurePa: number): Float64Array {
+  const zones = layout.zones.length;
+  const out = new Float64Array(nodes);
+  layout.zones.forEach((z, i) => (out[i] = gasDensity(400, pressurePa) * z.volumeM3 * 1050));
+  out[zones + 1] = layout.metal.jPerK;
+  out[zones + 2] = layout.pan.jPerK;
+  let at = zones + 3;
+  for (const w of layout.walls) for (const store of w.storesJPerK) out[at++] = store;
+  return out;
 }
 
 /** Heat capacity of the lit coals with the ash among them, J/K. */

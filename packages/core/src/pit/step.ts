@@ -3,7 +3,7 @@
  * frozen at the step's start (linearly implicit Euler), so a step costs the same whatever happens.
  */
 import { CP_GAS, gasDensity, humidityRatio, OXYGEN_IN_AIR, saturationPressure } from '../air/moist';
-import type { Weather } from '../cook/scenario';
+import type { Weather } from '../air/weather';
 import { CHAR } from '../fire/char';
 import { stepParcel, type ParcelAir, type WoodYield } from '../fire/parcel';
 import { mixIn, woodChar } from '../fire/pool';

@@ -1,5 +1,6 @@
 /** What a cooker is: the figures a person may change, and the layout the engine computes on. */
 
+import type { ArrangementId } from '../fire/spec';
 import type { VentWay } from './ventNames';
 
 export type Family = 'kettle' | 'bullet' | 'offset' | 'kamado' | 'hopper';
@@ -160,6 +161,3 @@ export interface Preset {
   /** Usable diameter of the cooking grate, m (for a long grate: of the circle of equal area). */
   grateDiameterM: number;
 }
-
-export type ArrangementId =
-  'snake' | 'side-basket' | 'crescent' | 'bowl' | 'ring' | 'coal-bed' | 'hopper';

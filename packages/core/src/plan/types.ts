@@ -1,5 +1,6 @@
 /** The request and plan documents as plain types; names as in the open format (docs/formats.md). */
-import type { Action, RestWhere, Scenario, Weather } from '../cook/scenario';
+import type { Weather } from '../air/weather';
+import type { Action, RestWhere, Scenario } from '../cook/scenario';
 import type { CharcoalId, WoodId } from '../fuel/catalogue';
 import type { WrapId } from '../meat/wraps';
 import type { Pit } from '../pit/types';

@@ -1,7 +1,7 @@
 /** The same pit, solved by a solver of high accuracy instead of the stepper. */
 import { act, createCook, type Scenario } from '../../src';
 import { turnFan } from '../../src/cook/fan';
-import { weatherAt } from '../../src/cook/scenario';
+import { weatherAt } from '../../src/air/weather';
 import { packPit, pitDerivative, unpackPit } from '../../src/pit/derivative';
 import { dropSpent } from '../../src/pit/state';
 import { reachWood } from '../../src/pit/step';

@@ -1,0 +1,55 @@
+/** What is usually done with a preset: the fire built in it and how it is brought up (common practice). */
+import type { ArrangementId, FireSpec } from '../fire/spec';
+import { LONGEST_ARC } from '../fire/snake';
+import type { Preset } from './types';
+
+/** Lit fuel that fires are usually started with, kg as bought (common practice). */
+const LIT_KG: Readonly<Record<Exclude<ArrangementId, 'snake'>, number>> = {
+  'side-basket': 0.31,
+  crescent: 0.31,
+  bowl: 0.15,
+  ring: 0.4,
+  'coal-bed': Infinity,
+  hopper: 0.25,
+};
+export const SNAKE_LIT_PIECES = 12;
+/** Charcoal that an offset's fire is started on, share of what its firebox holds. */
+const BED_SHARE = 0.42;
+
+/** The fire usually built in a preset: its arrangement and charcoal, full load; no smoke wood. */
+export function usualFire(preset: Preset, arrangement = preset.fire.arrangement): FireSpec {
+  const { fuel } = preset.fire;
+  if (arrangement === 'snake') {
+    return {
+      arrangement,
+      fuel: 'briquette',
+      side: 2,
+      layers: 2,
+      arcDegrees: LONGEST_ARC,
+      litPieces: SNAKE_LIT_PIECES,
+      litAtMin: 0,
+      woodChunks: [],
+    };
+  }
+  const massKg = arrangement === 'coal-bed' ? BED_SHARE * preset.fullLoadKg : preset.fullLoadKg;
+  return {
+    arrangement,
+    fuel,
+    massKg,
+    litMassKg: Math.min(LIT_KG[arrangement], massKg),
+    litPlace: 'top',
+    litAtMin: 0,
+    woodChunks: [],
+  };
+}
+
+/** How a family is brought up: vents while it comes up, and for how long, min (common practice). */
+export const BRING_UP: Readonly<
+  Record<Preset['family'], { intake: number; exhaust: number; minutes: number }>
+> = {
+  kettle: { intake: 1, exhaust: 1, minutes: 20 },
+  bullet: { intake: 1, exhaust: 1, minutes: 30 },
+  kamado: { intake: 0.4, exhaust: 0.6, minutes: 45 },
+  offset: { intake: 1, exhaust: 1, minutes: 45 },
+  hopper: { intake: 1, exhaust: 1, minutes: 30 },
+};

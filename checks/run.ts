@@ -1,4 +1,5 @@
 /** Runs every check. Rows known not to be met are listed here with how far off they were. */
+import { fireRows } from './fire';
 import { meatRows } from './meat';
 import { kamadoRows } from './pit/kamado';
 import { kettleRows } from './pit/kettle';
@@ -22,7 +23,7 @@ export const pitRows = (): Row[] => [...kettleRows(), ...kamadoRows(), ...offset
 
 /** All rows, with what is known of them. */
 export function runFacts(): Row[] {
-  return [...pitRows(), ...meatRows(), ...publishedRows()].map((r) =>
+  return [...pitRows(), ...meatRows(), ...publishedRows(), ...fireRows()].map((r) =>
     r.id in NOT_MET ? { ...r, known: true } : r,
   );
 }

@@ -60,12 +60,25 @@ async function shoot(name, place, viewport, colorScheme, before = async () => un
 const planned = (page) =>
   page.getByTestId('four-times').and(page.locator('[aria-busy=false]')).waitFor();
 
+/** The vent card is there; on a phone it is scrolled to. */
+const worked = (page) => page.getByRole('table').waitFor();
+const toCard = async (page) => {
+  await worked(page);
+  await page.getByRole('heading', { name: 'Vent card' }).scrollIntoViewIfNeeded();
+  await page.mouse.move(200, 400);
+  await page.mouse.wheel(0, 620);
+  await wait(400);
+};
+
 try {
   for (let i = 0; i < 100 && !(await fetch(`${url}/api/health`).catch(() => null)); i++)
     await wait(200);
   await shoot('plan-phone', '/', PHONE, 'light', planned);
   await shoot('plan-wide', '/', WIDE, 'light', planned);
   await shoot('log', '/log', PHONE);
+  await shoot('yard', '/yard', PHONE);
+  await shoot('yard-pit', '/yard/bosun', PHONE, 'light', toCard);
+  await shoot('yard-pit-wide', '/yard/clay-jar', WIDE, 'dark', worked);
 
   // A cook four hours in, with its jobs done as they come.
   const page = await open('/', PHONE);

@@ -4,6 +4,7 @@ import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-
 import type { PlanListener } from '../src/api/core';
 import { PlanScreen } from '../src/plan/PlanScreen';
 import { firstSlip, useSlip } from '../src/store/slip';
+import { BOSUN } from './help';
 
 let mockAsked: { request: Request; to: PlanListener }[] = [];
 jest.mock('../src/api/core', () => ({
@@ -14,20 +15,13 @@ jest.mock('../src/api/core', () => ({
 }));
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn() } }));
 
-const PIT = {
-  id: 'bosun',
-  name: 'the Bosun',
-  preset: 'kettle-57',
-  overrides: {},
-  ventWay: 'quarters',
-} as const;
 const NOW = Date.UTC(2027, 4, 14, 12);
 let sent: { path: string; method: string }[] = [];
 
 function open() {
   global.fetch = jest.fn((path: string, init?: RequestInit) => {
     sent.push({ path, method: init?.method ?? 'GET' });
-    const body = path === '/api/pits' ? [PIT] : path === '/api/cooks' ? [] : { id: 'x' };
+    const body = path === '/api/pits' ? [BOSUN] : path === '/api/cooks' ? [] : { id: 'x' };
     return Promise.resolve({
       ok: true,
       status: 200,

@@ -9,16 +9,10 @@ import { JobCard } from '../src/tend/JobCard';
 import { isMoveOf, logAction, nextMeat, retime, ventsNow } from '../src/tend/actions';
 import { importBody } from '../src/log/ImportButton';
 import { taken } from '../src/ui/useKeyDown';
+import { BOSUN } from './help';
 
-const PIT = {
-  id: 'bosun',
-  name: 'the Bosun',
-  preset: 'kettle-57',
-  overrides: {},
-  ventWay: 'quarters',
-} as const;
 const METRIC = { temperature: 'C', mass: 'kg' } as const;
-const wish = requestOf({ ...firstSlip(Date.UTC(2027, 4, 14), 'UTC') }, PIT, METRIC);
+const wish = requestOf({ ...firstSlip(Date.UTC(2027, 4, 14), 'UTC') }, BOSUN, METRIC);
 const PLAN = plan(wish, { nowMs: 0, members: 1 });
 const T0 = Date.UTC(2027, 4, 15, 8);
 

@@ -6,16 +6,10 @@ import type { Mark, StripData } from '../src/strip/model';
 import { Strip } from '../src/strip/Strip';
 import { readyWords } from '../src/tend/Reading';
 import { DAY } from '../src/ui/tokens';
+import { BOSUN } from './help';
 
 const UNITS = { temperature: 'C', mass: 'kg' } as const;
-const PIT = {
-  id: 'bosun',
-  name: 'the Bosun',
-  preset: 'kettle-57',
-  overrides: {},
-  ventWay: 'quarters',
-} as const;
-const PLAN = plan(requestOf(firstSlip(Date.UTC(2027, 4, 14), 'UTC'), PIT, UNITS), {
+const PLAN = plan(requestOf(firstSlip(Date.UTC(2027, 4, 14), 'UTC'), BOSUN, UNITS), {
   nowMs: 0,
   members: 2,
 });

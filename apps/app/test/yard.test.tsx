@@ -8,6 +8,7 @@ import { figuresOf, figureWords, stepped } from '../src/yard/figures';
 import { PitScreen } from '../src/yard/PitScreen';
 import { settingWords } from '../src/yard/VentCard';
 import { YardScreen } from '../src/yard/YardScreen';
+import { BOSUN } from './help';
 
 let mockAsked: { of: PitCase; to: CardListener }[] = [];
 jest.mock('../src/api/core', () => ({
@@ -24,13 +25,7 @@ jest.mock('expo-router', () => ({
 const METRIC = { temperature: 'C', mass: 'kg' } as const;
 let yard: unknown[] = [];
 let sent: { path: string; body: unknown }[] = [];
-const LEAKY = {
-  id: 'bosun',
-  name: 'the Bosun',
-  preset: 'kettle-57',
-  overrides: { leakCm2: 14 },
-  ventWay: 'quarters',
-} as const;
+const LEAKY = { ...BOSUN, overrides: { leakCm2: 14 } } as const;
 
 function open(page: React.ReactElement) {
   global.fetch = jest.fn((path: string, init?: RequestInit) => {

@@ -11,21 +11,8 @@ import {
   WOODS,
 } from '../src';
 import { buildFire } from '../src/fire/catalogue';
-import { createParcel, isSpent, stepParcel, type WoodYield } from '../src/fire/parcel';
+import { createParcel, isSpent, nothingYet, stepParcel } from '../src/fire/parcel';
 import { mixIn, poolOf } from '../src/fire/pool';
-
-const nothing = (): WoodYield => ({
-  volatilesKg: 0,
-  burntVolatilesKg: 0,
-  charKg: 0,
-  steamKg: 0,
-  fromCoalsJ: 0,
-  fromGasJ: 0,
-  coalJPerK: 0,
-  gasJPerK: 0,
-  coversM2S: 0,
-  flame: 0,
-});
 
 describe('fuels', () => {
   it('knows at least fourteen woods and two grades of ash', () => {
@@ -104,7 +91,7 @@ describe('wood on the coals', () => {
       startK: 283,
     });
     p.caught = true;
-    const out = nothing();
+    const out = nothingYet();
     let flamesAt = Infinity;
     let t = 0;
     for (; t < 7200 && p.dryKg > 0; t += 5) {

@@ -234,6 +234,20 @@ export interface WoodYield {
   flame: number;
 }
 
+/** A yield of nothing, to be added to. */
+export const nothingYet = (): WoodYield => ({
+  volatilesKg: 0,
+  burntVolatilesKg: 0,
+  charKg: 0,
+  steamKg: 0,
+  fromCoalsJ: 0,
+  fromGasJ: 0,
+  coalJPerK: 0,
+  gasJPerK: 0,
+  coversM2S: 0,
+  flame: 0,
+});
+
 const scratch = parcelRates();
 
 /** Advances one caught parcel by `dt` seconds, linearly implicit, and adds what it did to `out`. */

@@ -1,4 +1,5 @@
 /** Vertical water smoker: charcoal ring at the bottom, water pan over it, grates, dome. */
+import { hole, holeInLid } from './holes';
 import type { Layout, Pit, Preset } from './types';
 import { steelSkin } from './walls';
 
@@ -33,79 +34,15 @@ export function bulletLayout(p: Pit): Layout {
       { name: 'dome', volumeM3: 0.25 * p.volumeM3 },
     ],
     holes: [
-      {
-        kind: 'intake',
-        zone: FIRE,
-        areaM2: p.intakeCm2 * 1e-4,
-        heightM: 0,
-        windShare: 0.15,
-        column: rise(0),
-      },
-      {
-        kind: 'leak',
-        zone: FIRE,
-        areaM2: 0.45 * leak,
-        heightM: 0.15,
-        windShare: 0.2,
-        column: rise(0.15),
-      },
-      {
-        kind: 'leak',
-        zone: GRATE,
-        areaM2: 0.15 * leak,
-        heightM: seam,
-        windShare: 0.5,
-        column: rise(seam),
-      },
-      {
-        kind: 'leak',
-        zone: GRATE,
-        areaM2: 0.15 * leak,
-        heightM: seam,
-        windShare: -0.35,
-        column: rise(seam),
-      },
-      {
-        kind: 'leak',
-        zone: DOME,
-        areaM2: 0.25 * leak,
-        heightM: top - 0.03,
-        windShare: -0.4,
-        column: rise(top - 0.03),
-      },
-      {
-        kind: 'exhaust',
-        zone: DOME,
-        areaM2: p.exhaustCm2 * 1e-4,
-        heightM: top,
-        windShare: -0.4,
-        column: rise(top),
-        withLid: true,
-      },
-      {
-        kind: 'lid',
-        zone: DOME,
-        areaM2: 0.75 * section,
-        heightM: seam,
-        windShare: 0,
-        column: rise(seam),
-      },
-      {
-        kind: 'door',
-        zone: FIRE,
-        areaM2: p.doorCm2 * 1e-4,
-        heightM: 0.3,
-        windShare: 0.1,
-        column: rise(0.3),
-      },
-      {
-        kind: 'fan',
-        zone: FIRE,
-        areaM2: p.fanCm2 * 1e-4,
-        heightM: 0,
-        windShare: 0.1,
-        column: rise(0),
-      },
+      hole('intake', FIRE, p.intakeCm2 * 1e-4, 0, 0.15, rise(0)),
+      hole('leak', FIRE, 0.45 * leak, 0.15, 0.2, rise(0.15)),
+      hole('leak', GRATE, 0.15 * leak, seam, 0.5, rise(seam)),
+      hole('leak', GRATE, 0.15 * leak, seam, -0.35, rise(seam)),
+      hole('leak', DOME, 0.25 * leak, top - 0.03, -0.4, rise(top - 0.03)),
+      holeInLid('exhaust', DOME, p.exhaustCm2 * 1e-4, top, -0.4, rise(top)),
+      hole('lid', DOME, 0.75 * section, seam, 0, rise(seam)),
+      hole('door', FIRE, p.doorCm2 * 1e-4, 0.3, 0.1, rise(0.3)),
+      hole('fan', FIRE, p.fanCm2 * 1e-4, 0, 0.1, rise(0)),
     ],
     walls: [
       {
@@ -148,8 +85,8 @@ export function bulletLayout(p: Pit): Layout {
     },
     shines: [
       { a: 'pan', b: BOTTOM, m2: 0.09 },
-      { a: 'pan', b: BARREL, m2: 0.04 },
-      { a: 'pan', b: 'metal', m2: 0.03 },
+      { a: 'pan', b: BARREL, m2: 0.08 },
+      { a: 'pan', b: 'metal', m2: 0.08 },
       { a: 'metal', b: BARREL, m2: 0.12 },
       { a: 'metal', b: LID, m2: 0.12 },
       { a: BARREL, b: LID, m2: 0.08 },

@@ -22,7 +22,7 @@ import { burnOf, readiness } from './burn';
 import { LAG } from './closures';
 import { flowsOf, oxygenRates, type OxygenSinks } from './flows';
 import { drawAir } from './gas';
-import { assembleHeat, type FoodLoad, type WoodRates } from './heat';
+import { assembleHeat, noWood, type FoodLoad } from './heat';
 import { applyVents, bedCapacity, type PitState } from './state';
 import { charcoalW, HUMID_KG, outdoorHumidity, readsK, vapourKgPerS, woodAir } from './step';
 
@@ -91,20 +91,7 @@ export function unpackPit(s: PitState, y: readonly number[]): void {
 }
 
 const rates = parcelRates();
-const wood: WoodRates = {
-  volatilesKgPerS: 0,
-  burntKgPerS: 0,
-  charKgPerS: 0,
-  steamKgPerS: 0,
-  heatW: 0,
-  fromCoalsW: 0,
-  fromGasW: 0,
-  coalWPerK: 0,
-  gasWPerK: 0,
-  coalK: 0,
-  gasK: 0,
-  coversM2: 0,
-};
+const wood = noWood();
 const sinks: OxygenSinks = { charPerShare: 0, wood: 0 };
 const scratch = new Float64Array(32);
 

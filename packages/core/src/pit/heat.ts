@@ -51,6 +51,22 @@ export interface WoodRates {
   coversM2: number;
 }
 
+/** A record without any wood, to be filled and reused. */
+export const noWood = (): WoodRates => ({
+  volatilesKgPerS: 0,
+  burntKgPerS: 0,
+  charKgPerS: 0,
+  steamKgPerS: 0,
+  heatW: 0,
+  fromCoalsW: 0,
+  fromGasW: 0,
+  coalWPerK: 0,
+  gasWPerK: 0,
+  coalK: 0,
+  gasK: 0,
+  coversM2: 0,
+});
+
 /** Heat of drying and warming the moisture in charcoal, J/kg. */
 const DRYING_J = 2.6e6;
 /** What goes out is this much colder than the mean of the bed, K. */

@@ -1,4 +1,5 @@
 /** Hopper cookers: charcoal falls from a hopper to a small fire under a fan or a damper. */
+import { hole } from './holes';
 import type { Film, Layout, Pit, Preset, Wall } from './types';
 import { doubleSkin } from './walls';
 
@@ -33,30 +34,9 @@ export function hopperLayout(p: Pit): Layout {
       { name: 'far', volumeM3: 0.43 * p.volumeM3 },
     ],
     holes: [
-      {
-        kind: 'intake',
-        zone: FIRE,
-        areaM2: p.intakeCm2 * 1e-4,
-        heightM: 0,
-        windShare: 0.15,
-        column: column(0, 0, 0),
-      },
-      {
-        kind: 'leak',
-        zone: FIRE,
-        areaM2: 0.35 * leak,
-        heightM: 0.2,
-        windShare: 0.1,
-        column: column(0.2, 0, 0),
-      },
-      {
-        kind: 'leak',
-        zone: NEAR,
-        areaM2: 0.3 * leak,
-        heightM: g,
-        windShare: 0.3,
-        column: column(box, g - box, 0),
-      },
+      hole('intake', FIRE, p.intakeCm2 * 1e-4, 0, 0.15, column(0, 0, 0)),
+      hole('leak', FIRE, 0.35 * leak, 0.2, 0.1, column(0.2, 0, 0)),
+      hole('leak', NEAR, 0.3 * leak, g, 0.3, column(box, g - box, 0)),
       {
         kind: 'leak',
         zone: FAR,
@@ -73,30 +53,9 @@ export function hopperLayout(p: Pit): Layout {
         windShare: -0.4,
         column: column(box, (g - box) / 2, top - box - (g - box) / 2),
       },
-      {
-        kind: 'lid',
-        zone: NEAR,
-        areaM2: 0.4 * p.diameterM * p.lengthM,
-        heightM: g,
-        windShare: 0,
-        column: column(box, g - box, 0),
-      },
-      {
-        kind: 'door',
-        zone: FIRE,
-        areaM2: p.doorCm2 * 1e-4,
-        heightM: 0.1,
-        windShare: 0.15,
-        column: column(0.1, 0, 0),
-      },
-      {
-        kind: 'fan',
-        zone: FIRE,
-        areaM2: p.fanCm2 * 1e-4,
-        heightM: 0,
-        windShare: 0.1,
-        column: column(0, 0, 0),
-      },
+      hole('lid', NEAR, 0.4 * p.diameterM * p.lengthM, g, 0, column(box, g - box, 0)),
+      hole('door', FIRE, p.doorCm2 * 1e-4, 0.1, 0.15, column(0.1, 0, 0)),
+      hole('fan', FIRE, p.fanCm2 * 1e-4, 0, 0.1, column(0, 0, 0)),
     ],
     walls: [
       wall(

@@ -1,4 +1,5 @@
 /** Kamados: egg-shaped cookers with thick ceramic or insulated double walls, all air through the coals. */
+import { hole, holeInLid } from './holes';
 import type { Layout, Pit, Preset } from './types';
 import { ceramicWall, doubleSkin } from './walls';
 
@@ -35,63 +36,13 @@ export function kamadoLayout(p: Pit): Layout {
       { name: 'dome', volumeM3: 0.35 * p.volumeM3 },
     ],
     holes: [
-      {
-        kind: 'intake',
-        zone: FIRE,
-        areaM2: p.intakeCm2 * 1e-4,
-        heightM: 0,
-        windShare: 0.1,
-        column: rise(0),
-      },
-      {
-        kind: 'leak',
-        zone: FIRE,
-        areaM2: 0.4 * leak,
-        heightM: 0.05,
-        windShare: 0.1,
-        column: rise(0.05),
-      },
-      {
-        kind: 'leak',
-        zone: GRATE,
-        areaM2: 0.3 * leak,
-        heightM: seam,
-        windShare: 0.1,
-        column: rise(seam),
-      },
-      {
-        kind: 'leak',
-        zone: DOME,
-        areaM2: 0.3 * leak,
-        heightM: top - 0.02,
-        windShare: -0.2,
-        column: rise(top - 0.02),
-      },
-      {
-        kind: 'exhaust',
-        zone: DOME,
-        areaM2: p.exhaustCm2 * 1e-4,
-        heightM: top,
-        windShare: -0.2,
-        column: rise(top),
-        withLid: true,
-      },
-      {
-        kind: 'lid',
-        zone: DOME,
-        areaM2: 0.5 * section,
-        heightM: seam,
-        windShare: 0,
-        column: rise(seam),
-      },
-      {
-        kind: 'fan',
-        zone: FIRE,
-        areaM2: p.fanCm2 * 1e-4,
-        heightM: 0,
-        windShare: 0.1,
-        column: rise(0),
-      },
+      hole('intake', FIRE, p.intakeCm2 * 1e-4, 0, 0.1, rise(0)),
+      hole('leak', FIRE, 0.4 * leak, 0.05, 0.1, rise(0.05)),
+      hole('leak', GRATE, 0.3 * leak, seam, 0.1, rise(seam)),
+      hole('leak', DOME, 0.3 * leak, top - 0.02, -0.2, rise(top - 0.02)),
+      holeInLid('exhaust', DOME, p.exhaustCm2 * 1e-4, top, -0.2, rise(top)),
+      hole('lid', DOME, 0.5 * section, seam, 0, rise(seam)),
+      hole('fan', FIRE, p.fanCm2 * 1e-4, 0, 0.1, rise(0)),
     ],
     walls: [
       {

@@ -1,4 +1,5 @@
 /** Kettles. Lengths scale with the diameter, areas with its square. */
+import { hole, holeInLid } from './holes';
 import type { Layout, Pit, Preset } from './types';
 import { steelSkin } from './walls';
 
@@ -49,71 +50,14 @@ export function kettleLayout(p: Pit): Layout {
       { name: 'grate', volumeM3: 0.3 * p.volumeM3 },
     ],
     holes: [
-      {
-        kind: 'intake',
-        zone: FIRE,
-        areaM2: p.intakeCm2 * 1e-4,
-        heightM: 0,
-        windShare: 0.15,
-        column: rise(0),
-      },
-      {
-        kind: 'leak',
-        zone: FIRE,
-        areaM2: KETTLE.leakLow * leak,
-        heightM: 0.06,
-        windShare: 0.1,
-        column: rise(0.06),
-      },
-      {
-        kind: 'leak',
-        zone: GRATE,
-        areaM2: KETTLE.leakWindward * leak,
-        heightM: seam,
-        windShare: 0.5,
-        column: rise(seam),
-      },
-      {
-        kind: 'leak',
-        zone: GRATE,
-        areaM2: KETTLE.leakLee * leak,
-        heightM: seam,
-        windShare: -0.35,
-        column: rise(seam),
-      },
-      {
-        kind: 'leak',
-        zone: DOME,
-        areaM2: topLeak * leak,
-        heightM: top - 0.02,
-        windShare: -0.4,
-        column: rise(top - 0.02),
-      },
-      {
-        kind: 'exhaust',
-        zone: DOME,
-        areaM2: p.exhaustCm2 * 1e-4,
-        heightM: top,
-        windShare: -0.4,
-        column: rise(top),
-        withLid: true,
-      },
-      {
-        kind: 'lid',
-        zone: DOME,
-        areaM2: lidGapM2,
-        heightM: seam,
-        windShare: 0,
-        column: rise(seam),
-      },
-      {
-        kind: 'fan',
-        zone: FIRE,
-        areaM2: p.fanCm2 * 1e-4,
-        heightM: 0,
-        windShare: 0.1,
-        column: rise(0),
-      },
+      hole('intake', FIRE, p.intakeCm2 * 1e-4, 0, 0.15, rise(0)),
+      hole('leak', FIRE, KETTLE.leakLow * leak, 0.06, 0.1, rise(0.06)),
+      hole('leak', GRATE, KETTLE.leakWindward * leak, seam, 0.5, rise(seam)),
+      hole('leak', GRATE, KETTLE.leakLee * leak, seam, -0.35, rise(seam)),
+      hole('leak', DOME, topLeak * leak, top - 0.02, -0.4, rise(top - 0.02)),
+      holeInLid('exhaust', DOME, p.exhaustCm2 * 1e-4, top, -0.4, rise(top)),
+      hole('lid', DOME, lidGapM2, seam, 0, rise(seam)),
+      hole('fan', FIRE, p.fanCm2 * 1e-4, 0, 0.1, rise(0)),
     ],
     walls: [
       {

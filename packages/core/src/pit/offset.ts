@@ -1,4 +1,5 @@
 /** Offsets: a firebox beside a long chamber; ordinary, or reverse flow under a plate. */
+import { hole } from './holes';
 import type { Film, Hole, Layout, Pit, Position, Preset, Shine, Surface, Wall } from './types';
 import { steelSkin } from './walls';
 
@@ -37,70 +38,28 @@ function offset(p: Pit, reverse: boolean): Layout {
   const chamberTop = p.grateHeightM + 0.15;
   const fourth = p.exhaustHeightM;
   const holes: Hole[] = [
-    {
-      kind: 'intake',
-      zone: 0,
-      areaM2: p.intakeCm2 * 1e-4,
-      heightM: 0,
-      windShare: 0.25,
-      column: column(0, 0, 0),
-    },
-    {
-      kind: 'leak',
-      zone: 0,
-      areaM2: 0.4 * leak,
-      heightM: box,
-      windShare: 0.2,
-      column: column(box, 0, 0),
-    },
-    {
-      kind: 'leak',
-      zone: middle,
-      areaM2: 0.3 * leak,
-      heightM: p.grateHeightM,
-      windShare: 0.3,
-      column: column(box, p.grateHeightM - box, 0),
-    },
-    {
-      kind: 'leak',
-      zone: middle,
-      areaM2: 0.3 * leak,
-      heightM: chamberTop,
-      windShare: -0.3,
-      column: column(box, chamberTop - box, 0),
-    },
-    {
-      kind: 'exhaust',
-      zone: last,
-      areaM2: p.exhaustCm2 * 1e-4,
-      heightM: fourth,
-      windShare: -0.4,
-      column: column(box, p.grateHeightM - box, fourth - p.grateHeightM),
-    },
-    {
-      kind: 'lid',
-      zone: middle,
-      areaM2: 0.35 * p.diameterM * p.lengthM,
-      heightM: p.grateHeightM,
-      windShare: 0,
-      column: column(box, p.grateHeightM - box, 0),
-    },
-    {
-      kind: 'door',
-      zone: 0,
-      areaM2: p.doorCm2 * 1e-4,
-      heightM: 0.1,
-      windShare: 0.25,
-      column: column(0.1, 0, 0),
-    },
-    {
-      kind: 'fan',
-      zone: 0,
-      areaM2: p.fanCm2 * 1e-4,
-      heightM: 0,
-      windShare: 0.1,
-      column: column(0, 0, 0),
-    },
+    hole('intake', 0, p.intakeCm2 * 1e-4, 0, 0.25, column(0, 0, 0)),
+    hole('leak', 0, 0.4 * leak, box, 0.2, column(box, 0, 0)),
+    hole('leak', middle, 0.3 * leak, p.grateHeightM, 0.3, column(box, p.grateHeightM - box, 0)),
+    hole('leak', middle, 0.3 * leak, chamberTop, -0.3, column(box, chamberTop - box, 0)),
+    hole(
+      'exhaust',
+      last,
+      p.exhaustCm2 * 1e-4,
+      fourth,
+      -0.4,
+      column(box, p.grateHeightM - box, fourth - p.grateHeightM),
+    ),
+    hole(
+      'lid',
+      middle,
+      0.35 * p.diameterM * p.lengthM,
+      p.grateHeightM,
+      0,
+      column(box, p.grateHeightM - box, 0),
+    ),
+    hole('door', 0, p.doorCm2 * 1e-4, 0.1, 0.25, column(0.1, 0, 0)),
+    hole('fan', 0, p.fanCm2 * 1e-4, 0, 0.1, column(0, 0, 0)),
   ];
   const chamber = p.chamberWallM2 / 3;
   const bottom = reverse ? 0.28 * p.chamberWallM2 : 0;

@@ -5,7 +5,7 @@
 import { CP_GAS, gasDensity, humidityRatio, OXYGEN_IN_AIR, saturationPressure } from '../air/moist';
 import type { Weather } from '../air/weather';
 import { CHAR } from '../fire/char';
-import { stepParcel, type ParcelAir, type WoodYield } from '../fire/parcel';
+import { nothingYet, stepParcel, type ParcelAir } from '../fire/parcel';
 import { mixIn, woodChar } from '../fire/pool';
 import { OXYGEN_HEAT, VOLATILES_HEAT, WOODS } from '../fuel/catalogue';
 import { kelvin } from '../quantity/units';
@@ -14,41 +14,17 @@ import { burnOf, readiness, type Burn, type Readiness } from './burn';
 import { INSIDE, LAG, PROBE_GAS } from './closures';
 import { flowsOf, stepOxygen, zoneGasKg, type OxygenSinks } from './flows';
 import { drawAir, type Gas } from './gas';
-import { assembleHeat, type FoodLoad, type WoodRates } from './heat';
+import { assembleHeat, noWood, type FoodLoad } from './heat';
 import { applyVents, bedCapacity, caughtShare, dropSpent, nodeOf, type PitState } from './state';
 import type { Position, Surface } from './types';
 
 const change = { k: 0 };
 const parcelAir: ParcelAir = { coalK: 0, gasK: 0, oxygen: 0, open: false, contact: 1 };
 const sinks: OxygenSinks = { charPerShare: 0, wood: 0 };
-const gave: WoodYield = {
-  volatilesKg: 0,
-  burntVolatilesKg: 0,
-  charKg: 0,
-  steamKg: 0,
-  fromCoalsJ: 0,
-  fromGasJ: 0,
-  coalJPerK: 0,
-  gasJPerK: 0,
-  coversM2S: 0,
-  flame: 0,
-};
+const gave = nothingYet();
 /** Largest change of a skin's temperature, K, and of a flame in a step: for choosing the next. */
 const lively = { skinK: 0, flame: 0 };
-const wood: WoodRates = {
-  volatilesKgPerS: 0,
-  burntKgPerS: 0,
-  charKgPerS: 0,
-  steamKgPerS: 0,
-  heatW: 0,
-  fromCoalsW: 0,
-  fromGasW: 0,
-  coalWPerK: 0,
-  gasWPerK: 0,
-  coalK: 0,
-  gasK: 0,
-  coversM2: 0,
-};
+const wood = noWood();
 /** Below this much glowing fuel wood does not catch any more, kg dry ash-free. */
 const PILOT_KG = 0.005;
 /** With this much glowing fuel half of a piece's underside touches it, kg dry ash-free. */

@@ -66,7 +66,7 @@ const toCard = async (page) => {
   await worked(page);
   await page.getByRole('heading', { name: 'Vent card' }).scrollIntoViewIfNeeded();
   await page.mouse.move(200, 400);
-  await page.mouse.wheel(0, 620);
+  await page.mouse.wheel(0, 430);
   await wait(400);
 };
 

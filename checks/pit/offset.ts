@@ -1,5 +1,5 @@
 /** Trade practice: offsets on splits, and a fan on a small charcoal fire. */
-import { advance, createCook, feedActions, simulate, type Action } from '@ostrin/core';
+import { advance, createCook, feedActions, type Action } from '@ostrin/core';
 import { WHITE_G_PER_M3 } from '@ostrin/core/cook/result';
 import { mean } from '@ostrin/core/quantity/statistics';
 import { row, type Row } from '../types';
@@ -76,17 +76,23 @@ function damperRow(): Row {
 }
 
 function fanRow(): Row {
-  const run = simulate(
+  const cook = createCook(
     onTheDay(
       'offset-light',
       heapOf('offset-light', { arrangement: 'coal-bed', massKg: 3, litMassKg: 0.4 }),
-      [],
-      { control: { mode: 'fan', targetC: 121 }, untilMin: 150 },
+      // At the end the set point is lowered: the pit stands above it and the fan has to rest.
+      [{ atMin: 150, do: 'set-target', targetC: 80 }],
+      { control: { mode: 'fan', targetC: 121 } },
     ),
   );
-  const off = run.pitC.slice(60, 150).map((c) => Math.abs(c! - 121));
+  const { pitC } = advance(cook, 149).result;
+  const off = pitC.slice(60).map((c) => Math.abs(c! - 121));
+  const runs = cook.pit!.fanDuty;
+  const rests = advance(cook, 153.5).pit!.fanDuty;
   return row('T11', 'fan set to 121 C on a small charcoal fire in a light offset', COMMON, [
     { what: 'farthest off C', value: highest(off), low: 0, high: 5 },
+    { what: 'duty at the set point', value: runs, low: 0.01, high: 0.9, digits: 2 },
+    { what: 'duty above it', value: rests, low: 0, high: 0.01, digits: 2 },
   ]);
 }
 

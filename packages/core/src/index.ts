@@ -18,7 +18,7 @@ export * from './cook/scenario';
 export { advance, coreReadingC, createCook, pitReadingC, simulate } from './cook/cook';
 export type { Cook } from './cook/state';
 export { act } from './cook/act';
-export { resultOf } from './cook/result';
+export { resultOf, sectorsOverFire } from './cook/result';
 export { ARRANGEMENTS } from './fire/catalogue';
 export * from './plan/types';
 export * from './plan/amount';

@@ -9,6 +9,7 @@ import {
   simulate,
   usualFire,
   presetOf,
+  sectorsOverFire,
   type Action,
   type Result,
 } from '../src';
@@ -76,6 +77,20 @@ describe('the kettle', () => {
     const at = (name: string): number => run.grate.find((g) => g.at === name)!.C[200]!;
     expect(at('over-fire')).toBeGreaterThan(at('middle') + 20);
     expect(at('middle')).toBeGreaterThan(at('away'));
+  });
+
+  it('tells which sectors of the grate lie over the burning part as it walks round', () => {
+    const run = simulate(kettle({ untilMin: 420 }));
+    const over = (min: number): number[] =>
+      sectorsOverFire(run.tailDegrees[min]!, run.frontDegrees[min]!).flatMap((on, i) =>
+        on ? [i] : [],
+      );
+    expect(over(30)[0]).toBe(0);
+    expect(over(400)[0]).toBeGreaterThan(over(120)[0]!);
+    for (let min = 1; min <= 420; min++) {
+      expect(run.tailDegrees[min]!).toBeLessThanOrEqual(run.frontDegrees[min]!);
+    }
+    expect(sectorsOverFire(50, 50)).toEqual(Array(8).fill(false));
   });
 
   it('gets hotter over lit fuel thrown in', () => {

@@ -23,6 +23,7 @@ export const emptySeries = (places: readonly Position['at'][]): Series => ({
   oxygenFraction: [],
   draughtGPerS: [],
   frontDegrees: [],
+  tailDegrees: [],
 });
 
 /** From this much unburnt volatiles in the exhaust smoke is white (common practice, by eye). */
@@ -49,6 +50,7 @@ export function recordPit(cook: Cook, airC: number): void {
       s.push(null);
     }
     r.frontDegrees.push(null);
+    r.tailDegrees.push(null);
     return;
   }
   const airK = kelvin(weatherAt(cook.scenario.weather, cook.nextMin).airC);
@@ -69,11 +71,28 @@ export function recordPit(cook: Cook, airC: number): void {
   r.draughtGPerS.push(shown(1000 * pit.draughtKgPerS, 3));
   const front = frontDegrees(pit);
   r.frontDegrees.push(front === null ? null : shown(front, 1));
+  const tail = degreesAt(pit, caughtShare(pit) * pit.ledger.givenKg - pit.lit.kg);
+  r.tailDegrees.push(tail === null ? null : shown(Math.max(tail, 0), 1));
 }
+
+/** Where so much of a snake has caught, degrees from the lit end; null for other fires. */
+const degreesAt = (pit: PitState, kg: number): number | null => pit.arrangement.frontDegrees(kg);
 
 /** Where a snake's front is, degrees from the lit end; null for other fires. */
 export const frontDegrees = (pit: PitState): number | null =>
-  pit.arrangement.frontDegrees(caughtShare(pit) * pit.ledger.givenKg);
+  degreesAt(pit, caughtShare(pit) * pit.ledger.givenKg);
+
+/**
+ * Which of `sectors` equal sectors of the grate, counted from the lit end, lie over burning fuel when a
+ * snake burns from `tail` to `front` degrees: nothing belongs there.
+ */
+export function sectorsOverFire(tail: number, front: number, sectors = 8): boolean[] {
+  const width = 360 / sectors;
+  return Array.from(
+    { length: sectors },
+    (_, i) => front > i * width && tail < (i + 1) * width && front > tail,
+  );
+}
 
 /** The result document of a cook as far as it has come. */
 export function resultOf(cook: Cook): Result {

@@ -117,6 +117,8 @@ export interface Result {
   draughtGPerS: (number | null)[];
   /** Where the front of the snake is, degrees from the lit end. */
   frontDegrees: (number | null)[];
+  /** Where its burning part begins: behind it lies ash. */
+  tailDegrees: (number | null)[];
   meats: MeatResult[];
   fuel: {
     startedKg: number;

@@ -18,6 +18,7 @@ export type Series = Pick<
   | 'oxygenFraction'
   | 'draughtGPerS'
   | 'frontDegrees'
+  | 'tailDegrees'
 >;
 
 /** Fuel in the units of the shelf, kg as bought. */

@@ -8,8 +8,8 @@ import type { Cook } from './state';
 import { takeOff, wrapGuest } from './guest';
 import { charcoalKg, type Action, type AddFuel } from './scenario';
 
-/** A split pre-warmed on the firebox: skin and core, K, and what is left of its skin's water (common practice). */
-const WARMED = { skinK: 540, coreK: 345, waterLeft: 0.03 };
+/** A split pre-warmed on the hot firebox: skin and core, K, and what is left of its skin's water (common practice). */
+const WARMED = { skinK: 500, coreK: 345, waterLeft: 0.03 };
 /** Share of the ash that raking shakes out. */
 const RAKED_OUT = 0.65;
 /** Usual mass of a split where none is given, kg. */

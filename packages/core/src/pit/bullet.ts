@@ -143,7 +143,6 @@ export function bulletLayout(p: Pit): Layout {
       },
     ],
     domeZone: DOME,
-    grateZone: GRATE,
     probe: 0,
     lidGapM2: 0.75 * section,
     lidZones: [DOME, GRATE],
@@ -200,6 +199,5 @@ export const bullet47: Preset = {
   arrangements: ['ring', 'bowl', 'coal-bed'],
   fanExhaustFraction: 0.5,
   hasFan: false,
-  hasDoor: true,
   grateDiameterM: 0.445,
 };

@@ -126,7 +126,6 @@ export function hopperLayout(p: Pit): Layout {
       },
     ],
     domeZone: NEAR,
-    grateZone: FAR,
     probe: 0,
     lidGapM2: 0.4 * p.diameterM * p.lengthM,
     lidZones: [NEAR, FAR],
@@ -163,7 +162,6 @@ const COMMON = {
   loadIn: 'hopper',
   fire: { arrangement: 'hopper', fuel: 'briquette' },
   arrangements: ['hopper'],
-  hasDoor: true,
   grateDiameterM: 0.6,
 } as const;
 

@@ -135,7 +135,6 @@ export function kamadoLayout(p: Pit): Layout {
       },
     ],
     domeZone: DOME,
-    grateZone: GRATE,
     probe: 0,
     lidGapM2: 0.5 * section,
     lidZones: [DOME, GRATE],
@@ -174,7 +173,6 @@ const COMMON = {
   arrangements: ['bowl', 'ring', 'coal-bed'],
   fanExhaustFraction: 0.15,
   hasFan: false,
-  hasDoor: false,
 } as const;
 
 /** Ceramic, the grate 46 cm across. Its intake slot is 150 mm wide when fully open. */

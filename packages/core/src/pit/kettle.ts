@@ -150,7 +150,6 @@ export function kettleLayout(p: Pit): Layout {
       },
     ],
     domeZone: DOME,
-    grateZone: GRATE,
     probe: 0,
     lidGapM2,
     lidZones: [DOME, GRATE],
@@ -226,7 +225,6 @@ function kettle(cm: number, fullLoadKg: number): Preset {
     arrangements: ['snake', 'side-basket', 'crescent', 'bowl', 'coal-bed'],
     fanExhaustFraction: 0.25,
     hasFan: false,
-    hasDoor: false,
     grateDiameterM: Number((0.956 * (cm / 100)).toFixed(3)),
   };
 }

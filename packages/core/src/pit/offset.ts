@@ -141,7 +141,6 @@ function offset(p: Pit, reverse: boolean): Layout {
     exhaustPower: 1,
     positions: [position('near', near, 1), position('middle', middle, 2), position('far', far, 3)],
     domeZone: middle,
-    grateZone: middle,
     probe: 1,
     lidGapM2: 0.35 * p.diameterM * p.lengthM,
     lidZones: [near, middle, far],
@@ -219,7 +218,6 @@ function preset(id: string, name: string, pit: Pit, reverse: boolean, fullLoadKg
     arrangements: ['coal-bed', 'side-basket'],
     fanExhaustFraction: 0.3,
     hasFan: false,
-    hasDoor: true,
     grateDiameterM: Number(Math.sqrt((pit.diameterM * pit.lengthM * 4) / Math.PI).toFixed(3)),
   };
 }

@@ -126,9 +126,8 @@ export interface Layout {
   shutShare: number;
   exhaustPower: number;
   positions: readonly Position[];
-  /** Zone of the lid's dial, of the meat, and the position of the pit probe. */
+  /** Zone of the lid's dial, and the position of the pit probe, where the meat lies too. */
   domeZone: number;
-  grateZone: number;
   probe: number;
   /** Area laid open when the lid is off, for two-way exchange, m2, and the zones it reaches. */
   lidGapM2: number;
@@ -157,7 +156,6 @@ export interface Preset {
   /** Vents as they usually stand while it is brought up and when a fan drives it. */
   fanExhaustFraction: number;
   hasFan: boolean;
-  hasDoor: boolean;
   /** Usable diameter of the cooking grate, m (for a long grate: of the circle of equal area). */
   grateDiameterM: number;
 }

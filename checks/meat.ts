@@ -1,4 +1,4 @@
-/** Trade practice: shoulder cuts in a held pit, from 4 C. */
+/** Trade practice: meat in a held pit, from 4 C unless said. */
 import { simulate, type MeatResult, type MeatSpec, type Scenario } from '@ostrin/core';
 import { row, type Row } from './types';
 
@@ -71,8 +71,110 @@ export function meatRows(): Row[] {
       { what: '75.5 C at h', value: hoursTo(m8, 75.5), low: 3, high: 4, digits: 2 },
       { what: '96 C at h', value: hoursTo(m8, 96), low: 4.5, high: 5.75, digits: 2 },
     ]),
+    ...otherCuts(),
     row('M11-shoulder', 'pork shoulder, cooked over trimmed', COMMON, [
       { what: 'yield', value: (m1.massKg[done] ?? 0) / 3.8, low: 0.55, high: 0.68, digits: 3 },
+    ]),
+  ];
+}
+
+/** Rows M3 to M6 and M9 to M11 of the other cuts. */
+function otherCuts(): Row[] {
+  const brisket = cook(135, {
+    cut: 'brisket',
+    massKg: 6,
+    wrap: { with: 'paper', when: { coreC: 79 } },
+    done: { coreC: 95 },
+    rest: { where: 'cool-box', minutes: 360 },
+  });
+  const roast = simulate({
+    ...held(135, {
+      cut: 'rib-roast',
+      massKg: 2.3,
+      done: { coreC: 49 },
+      rest: { where: 'tented', minutes: 60 },
+    }),
+    meats: [
+      {
+        id: 'a',
+        cut: 'rib-roast',
+        massKg: 2.3,
+        startC: 10,
+        done: { coreC: 49 },
+        rest: { where: 'tented', minutes: 60 },
+      },
+    ],
+  }).meats[0]!;
+  const short = cook(121, {
+    cut: 'beef-short-ribs',
+    massKg: 2.2,
+    wrap: { with: 'paper', when: { atMin: 240 } },
+  });
+  const ribs = (pitC: number) => cook(pitC, { cut: 'spare-ribs', massKg: 1.2 });
+  const ribsDone = (m: MeatResult): number | null =>
+    m.tenderAtMin === null ? null : m.tenderAtMin / 60;
+  const hot = cook(150, {
+    cut: 'spare-ribs',
+    massKg: 1.2,
+    wrap: { with: 'foil', when: { atMin: 120 } },
+  });
+  const counter = cook(135, {
+    cut: 'brisket',
+    massKg: 6,
+    wrap: { with: 'paper', when: { coreC: 79 } },
+    done: { coreC: 95 },
+    rest: { where: 'counter', minutes: 300 },
+  });
+  const at = (m: MeatResult, min: number | null): number | null =>
+    min === null ? null : (m.coreC[min] ?? null);
+  const fallsTo = (m: MeatResult, c: number): number | null => {
+    const from = m.doneAtMin;
+    if (from === null) return null;
+    const i = m.coreC.findIndex((v, k) => k > from && v !== null && v < c);
+    return i < 0 ? null : (i - from) / 60;
+  };
+  const kept = brisket.doneAtMin;
+  const peak = Math.max(...roast.coreC.map((c) => c ?? -Infinity));
+  return [
+    row('M3', 'whole brisket 6 kg at 135 C, paper at 79 C', COMMON, [
+      { what: '79 C at h', value: hoursTo(brisket, 79), low: 4.5, high: 6.5, digits: 2 },
+      { what: '95 C at h', value: hoursTo(brisket, 95), low: 7, high: 10.5, digits: 2 },
+    ]),
+    row('M4', 'boneless rib roast 2.3 kg from 10 C at 135 C, loose foil', COMMON, [
+      { what: '49 C at h', value: hoursTo(roast, 49), low: 1.8, high: 2.7, digits: 2 },
+      { what: 'carry-over C', value: peak - 49, low: 2, high: 5 },
+    ]),
+    row('M5', 'three-bone beef short ribs at 121 C, paper at 4 h', COMMON, [
+      { what: 'tender at h', value: ribsDone(short), low: 6.5, high: 8.5, digits: 2 },
+      { what: 'C then', value: at(short, short.tenderAtMin), low: 91, high: 96 },
+    ]),
+    row('M6', 'spare ribs, no wrap', COMMON, [
+      { what: '121 C h', value: ribsDone(ribs(121)), low: 4.75, high: 6.25, digits: 2 },
+      { what: '135 C h', value: ribsDone(ribs(135)), low: 3.5, high: 4.75, digits: 2 },
+      { what: '150 C foil h', value: ribsDone(hot), low: 2.4, high: 3.2, digits: 2 },
+    ]),
+    row('M9-box', 'wrapped brisket in a dry cool box with towels', COMMON, [
+      {
+        what: 'above 60 C h',
+        value: kept === null ? null : (fallsTo(brisket, 60) ?? 6),
+        low: 4,
+        high: Infinity,
+      },
+    ]),
+    row('M9-counter', 'wrapped brisket on a counter', COMMON, [
+      { what: '95 to 71 C h', value: fallsTo(counter, 71), low: 1.3, high: 2.7, digits: 2 },
+    ]),
+    row('M11-brisket', 'brisket, cooked over trimmed', COMMON, [
+      {
+        what: 'yield',
+        value: kept === null ? null : (brisket.massKg[kept] ?? 0) / 6,
+        low: 0.52,
+        high: 0.68,
+        digits: 3,
+      },
+    ]),
+    row('M11-ribs', 'spare ribs at 121 C, cooked over trimmed', COMMON, [
+      { what: 'yield', value: (ribs(121).massKg[330] ?? 0) / 1.2, low: 0.6, high: 0.78, digits: 3 },
     ]),
   ];
 }

@@ -3,12 +3,14 @@ import 'reflect-metadata';
 import {
   CHARCOALS,
   WOODS,
+  WRAPS,
   type Action,
   type CharcoalId,
   type PlanLog,
   type WoodId,
+  type WrapId,
 } from '@ostrin/core';
-import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Length, Max, Min } from 'class-validator';
+import { IsBoolean, IsInt, IsOptional, IsString, Length, Max, Min } from 'class-validator';
 import { InRange, Known } from './rules';
 
 const DOES = [
@@ -111,7 +113,7 @@ export class MeatDeed extends DeedDto {
   @IsString() @Length(1, 40) meat!: string;
 }
 export class WrapDeed extends MeatDeed {
-  @IsIn(['paper', 'foil', 'none']) with!: 'paper' | 'foil' | 'none';
+  @Known(Object.keys(WRAPS)) with!: WrapId;
 }
 
 /** Deeds by name, for class-transformer. */

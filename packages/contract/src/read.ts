@@ -1,10 +1,13 @@
 /** Documents from outside, checked whole: class rules first, then what spans several fields. */
 import {
+  cutOf,
+  doneByFeel,
   entryProblem,
   presetOf,
   type Action,
   type Entry,
   type FireSpec,
+  type MeatSpec,
   type Plan,
   type Request,
   type Scenario,
@@ -57,8 +60,28 @@ function scenarioProblems(s: Scenario): FieldProblem[] {
     if (m.wrap && m.wrap.with !== 'none' && !m.wrap.when) {
       problems.push({ field: `meats[${i}].wrap.when`, message: 'is needed with this wrap' });
     }
+    problems.push(...meatProblems(m, `meats[${i}]`));
   });
   s.actions.forEach((a, i) => problems.push(...actionProblems(a, i, ids)));
+  return problems;
+}
+
+/** What a piece cannot be: done by feel when it has none, or in an oven of no temperature. */
+function meatProblems(m: Pick<MeatSpec, 'cut' | 'done' | 'rest'>, field: string): FieldProblem[] {
+  const problems: FieldProblem[] = [];
+  if (m.done && 'tender' in m.done && m.done.tender && !doneByFeel(cutOf(m.cut))) {
+    problems.push({
+      field: `${field}.done`,
+      message: `${cutOf(m.cut).name} is done by temperature: give coreC`,
+    });
+  }
+  if (
+    m.rest &&
+    (m.rest.where === 'warmer' || m.rest.where === 'oven') &&
+    m.rest.atC === undefined
+  ) {
+    problems.push({ field: `${field}.rest.atC`, message: 'is needed for a warmer or an oven' });
+  }
   return problems;
 }
 
@@ -116,6 +139,7 @@ export function readRequest(plain: unknown): Checked<Request> {
   const problems: FieldProblem[] = [];
   if (request.pits.length !== 1) problems.push({ field: 'pits', message: 'must have one entry' });
   if (request.meats.length !== 1) problems.push({ field: 'meats', message: 'must have one entry' });
+  request.meats.forEach((m, i) => problems.push(...meatProblems(m, `meats[${i}]`)));
   return problems.length > 0 ? fail(problems) : { ok: true, value: request };
 }
 

@@ -1,14 +1,6 @@
 /** The request document: what somebody wants, as it comes in from outside. */
 import 'reflect-metadata';
-import {
-  ARRANGEMENTS,
-  CUTS,
-  NOT_YET_CUTS,
-  PRESETS,
-  WOODS,
-  type CHARCOALS,
-  type Request,
-} from '@ostrin/core';
+import { ARRANGEMENTS, CUTS, PRESETS, WOODS, type CHARCOALS, type Request } from '@ostrin/core';
 import { Equals, IsIn, IsInt, IsOptional, IsString, Length, Max, Min } from 'class-validator';
 import { InRange, Known, LocalTime, Nested, NestedList, Zone } from './rules';
 import { DoneDto, OverridesDto, RestDto, WeatherDto, WrapDto } from './scenario';
@@ -42,7 +34,7 @@ export class RequestPitDto {
 
 export class RequestMeatDto {
   @IsString() @Length(1, 40) id!: string;
-  @Known(Object.keys(CUTS), NOT_YET_CUTS) cut!: string;
+  @Known(Object.keys(CUTS)) cut!: string;
   @InRange(0.5, 12) massKg!: number;
   @IsOptional() @IsInt() @Min(1) @Max(20) pieces?: number;
   @IsOptional() @InRange(15, 300) thicknessMm?: number;

@@ -4,7 +4,6 @@ import {
   ARRANGEMENTS,
   CHARCOALS,
   CUTS,
-  NOT_YET_CUTS,
   presetOf,
   PRESETS,
   usualFire,
@@ -12,8 +11,11 @@ import {
   type ArrangementId,
   type Control,
   type FireSpec,
+  type RestWhere,
   type Scenario,
   type Weather,
+  type WrapId,
+  WRAPS,
 } from '@ostrin/core';
 import { Type } from 'class-transformer';
 import {
@@ -31,9 +33,7 @@ import {
 import { ActionDto, ACTIONS } from './actions';
 import { ExactlyOne, InRange, Known, Nested, NestedList, ObjectOrList } from './rules';
 
-export const NOT_YET_WRAPS = ['boat', 'pan'];
-export const NOT_YET_RESTS = ['tented', 'warmer', 'oven'];
-export const REST_PLACES = ['open', 'counter', 'cool-box'];
+export const REST_PLACES = ['open', 'tented', 'counter', 'cool-box', 'warmer', 'oven'];
 const MOST_MINUTES = 2880;
 
 export class OverridesDto {
@@ -124,7 +124,7 @@ export class WhenDto {
 }
 
 export class WrapDto {
-  @Known(['none', 'paper', 'foil'], NOT_YET_WRAPS) with!: 'none' | 'paper' | 'foil';
+  @Known(Object.keys(WRAPS)) with!: WrapId;
   @IsOptional()
   @Nested(() => WhenDto)
   @ExactlyOne('coreC', 'atMin', 'stalled', 'barkSet')
@@ -137,15 +137,17 @@ export class DoneDto {
 }
 
 export class RestDto {
-  @Known(REST_PLACES, NOT_YET_RESTS) where!: 'open' | 'counter' | 'cool-box';
+  @Known(REST_PLACES) where!: RestWhere;
   @InRange(0, 1440) minutes!: number;
+  /** Of a warmer or an oven. */
+  @IsOptional() @InRange(40, 160) atC?: number;
 }
 
 export class MeatDto {
   @IsString() @Length(1, 40) id!: string;
-  @Known(Object.keys(CUTS), NOT_YET_CUTS) cut!: string;
+  @Known(Object.keys(CUTS)) cut!: string;
   @IsOptional() @IsInt() @Min(1) @Max(20) count?: number;
-  @InRange(0.2, 12) massKg!: number;
+  @InRange(0.05, 12) massKg!: number;
   @IsOptional() @InRange(15, 300) thicknessMm?: number;
   @IsOptional() @InRange(-2, 40) startC: number = 4;
   @IsOptional() @Nested(() => WrapDto) wrap?: WrapDto;

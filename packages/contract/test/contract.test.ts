@@ -66,7 +66,7 @@ describe('scenario/1', () => {
       control: { mode: 'hoped' },
       weather: { airC: 'warm', windMps: 1, relativeHumidityFraction: 2 },
       actions: [{ atMin: 0, do: 'dance' }, { atMin: -1, do: 'lid-open', seconds: 0 }, 7],
-      meats: [{ id: 'a', cut: 'brisket', massKg: 3, done: {} }],
+      meats: [{ id: 'a', cut: 'unicorn', massKg: 3, done: {} }],
       surprise: 1,
     };
     const read = readScenario(bad);
@@ -87,7 +87,7 @@ describe('scenario/1', () => {
     );
     const lines = read.ok ? '' : read.problems.map(problemLine).join('\n');
     expect(lines).toMatch(/cooker\.preset: must be one of kettle-47/);
-    expect(lines).toMatch(/meats\[0\]\.cut: not yet: brisket/);
+    expect(lines).toMatch(/meats\[0\]\.cut: must be one of/);
   });
 
   it('fills in what a fire leaves out, from its cooker', () => {
@@ -131,6 +131,20 @@ describe('scenario/1', () => {
     expect(fields(readScenario({ ...kettle(), control: { mode: 'tended' } }))).toContain(
       'control.targetC',
     );
+  });
+
+  it('knows what is done by temperature and what needs one to rest in', () => {
+    const of = (meat: object) =>
+      fields(
+        readScenario({ ...kettle(), meats: [{ id: 'a', cut: 'brisket', massKg: 3, ...meat }] }),
+      );
+    expect(of({ done: { tender: true }, rest: { where: 'warmer', minutes: 60, atC: 68 } })).toEqual(
+      [],
+    );
+    expect(of({ cut: 'rib-roast', done: { tender: true } })).toEqual(['meats[0].done']);
+    expect(of({ cut: 'whole-turkey', done: { coreC: 74 } })).toEqual([]);
+    expect(of({ rest: { where: 'oven', minutes: 60 } })).toEqual(['meats[0].rest.atC']);
+    expect(of({ wrap: { with: 'boat', when: { stalled: true } } })).toEqual([]);
   });
 
   it('reads a pit and refuses a blank name, an unknown kind and a figure that cannot be', () => {

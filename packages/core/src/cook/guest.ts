@@ -13,7 +13,8 @@ import {
 import { restSurroundings, startRest, type Rest } from '../meat/rest';
 import type { Surroundings } from '../meat/surface';
 import { CAUTIONS } from '../safety/cautions';
-import { SAFE_LOG_REDUCTION } from '../safety/lethality';
+import { SAFE_C, SAFE_LOG_REDUCTION } from '../safety/lethality';
+import type { WrapId } from '../meat/wraps';
 import type { Action, MeatResult, MeatSpec } from './scenario';
 
 /** Slower than this is a stall, K per minute (4 C/h), between these core temperatures. */
@@ -70,7 +71,7 @@ export function stepGuest(g: Guest, pit: Surroundings, altitudeM: number, dt: nu
 }
 
 /** Wraps a guest now. */
-export function wrapGuest(g: Guest, wrapWith: 'paper' | 'foil', atMin: number): void {
+export function wrapGuest(g: Guest, wrapWith: Exclude<WrapId, 'none'>, atMin: number): void {
   g.piece.wrap = wrapWith;
   g.result.wrappedAtMin ??= atMin;
 }
@@ -84,7 +85,7 @@ export function minuteOfGuest(g: Guest, atMin: number): Action[] {
   if (g.place === 'waiting') return done;
   const core = coreC(g.piece);
   if (g.place === 'on') watchStall(g, atMin, core);
-  if (g.result.safeAtMin === null && g.piece.logReduction >= SAFE_LOG_REDUCTION) {
+  if (g.result.safeAtMin === null && isSafe(g.piece)) {
     g.result.safeAtMin = atMin;
   }
   if (g.result.tenderAtMin === null && tenderness(g.piece) >= 1) g.result.tenderAtMin = atMin;
@@ -117,12 +118,16 @@ export function minuteOfGuest(g: Guest, atMin: number): Action[] {
   return done;
 }
 
+/** Red meat by its table at the slowest point; poultry and minced meat by their temperature alone. */
+const isSafe = (p: Piece): boolean =>
+  p.cut.kind === 'red' ? p.logReduction >= SAFE_LOG_REDUCTION : p.tempC[0]! >= SAFE_C[p.cut.kind];
+
 /** Takes a guest off the pit, to its rest where one is planned. */
 export function takeOff(g: Guest, atMin: number): void {
   if (g.place !== 'on') return;
   g.place = g.spec.rest ? 'resting' : 'off';
   if (g.spec.rest) {
-    g.rest = startRest(g.spec.rest.where);
+    g.rest = startRest(g.spec.rest.where, g.spec.rest.atC);
     g.restUntilMin = atMin + g.spec.rest.minutes;
   }
 }

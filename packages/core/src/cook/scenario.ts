@@ -47,7 +47,7 @@ export type Happening = Action | { atMin: number; do: 'flare' | 'pan-dry' | 'fir
 export type WrapWhen =
   { coreC: number } | { atMin: number } | { stalled: true } | { barkSet: true };
 
-export type RestWhere = 'open' | 'counter' | 'cool-box';
+export type RestWhere = 'open' | 'tented' | 'counter' | 'cool-box' | 'warmer' | 'oven';
 
 export interface MeatSpec {
   id: string;
@@ -60,7 +60,8 @@ export interface MeatSpec {
   startC: number;
   wrap?: { with: WrapId; when: WrapWhen };
   done?: { coreC: number } | { tender: true };
-  rest?: { where: RestWhere; minutes: number };
+  /** `atC` of a warmer or an oven. */
+  rest?: { where: RestWhere; minutes: number; atC?: number };
 }
 
 export type Control =

@@ -1,4 +1,4 @@
-/** Where a piece rests: a room, or a dry cool box with towels. */
+/** Where a piece rests: a room, under a tent of foil, a dry cool box with towels, a warmer or an oven. */
 import { humidityRatio, pressureAt, saturationPressure } from '../air/moist';
 import type { RestWhere } from '../cook/scenario';
 import type { Piece } from './piece';
@@ -8,15 +8,28 @@ const ROOM_C = 20;
 /** Cool box with towels: loss to the room, W/K, and its own heat store, J/K (from memory). */
 const BOX = { lossWPerK: 0.55, storeJPerK: 3000, airSpeedMps: 0.03 };
 const COUNTER_SPEED = 0.08;
+/** Air in a warmer and in an oven, m/s; a warmer is kept moist (from memory). */
+const HEATED = {
+  warmer: { speed: 0.1, relative: 0.3 },
+  oven: { speed: 0.35, relative: 0.01 },
+} as const;
+/** A loose tent of foil: it keeps its own still, warm, damp air, share of the way from room to meat. */
+const TENT_SHARE = 0.35;
 
 /** A resting place; `boxC` follows the meat when it is a box. */
 export interface Rest {
   where: RestWhere;
   boxC: number;
+  /** Of a warmer or an oven. */
+  atC: number;
 }
 
 /** A rest just begun. */
-export const startRest = (where: RestWhere): Rest => ({ where, boxC: ROOM_C + 5 });
+export const startRest = (where: RestWhere, atC = ROOM_C): Rest => ({
+  where,
+  boxC: ROOM_C + 5,
+  atC,
+});
 
 /** Advances the box by `dt` seconds and says what the piece lies in. */
 export function restSurroundings(
@@ -27,11 +40,24 @@ export function restSurroundings(
 ): Surroundings {
   const pressurePa = pressureAt(altitudeM);
   const humidity = humidityRatio(0.5 * saturationPressure(ROOM_C), pressurePa);
-  if (rest.where !== 'cool-box') {
+  if (rest.where === 'warmer' || rest.where === 'oven') {
+    const { speed, relative } = HEATED[rest.where];
     return {
-      airC: ROOM_C,
-      wallC: ROOM_C,
-      humidity,
+      airC: rest.atC,
+      wallC: rest.atC,
+      humidity:
+        humidity + humidityRatio(relative * saturationPressure(Math.min(rest.atC, 95)), pressurePa),
+      airSpeedMps: speed,
+      draughtKgPerS: 1e-3,
+      pressurePa,
+    };
+  }
+  if (rest.where !== 'cool-box') {
+    const warm = rest.where === 'tented' ? TENT_SHARE * Math.max(p.faceC - ROOM_C, 0) : 0;
+    return {
+      airC: ROOM_C + warm,
+      wallC: ROOM_C + warm,
+      humidity: humidity + (warm > 0 ? 0.01 : 0),
       airSpeedMps: COUNTER_SPEED,
       draughtKgPerS: Infinity,
       pressurePa,

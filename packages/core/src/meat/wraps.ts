@@ -1,6 +1,6 @@
 /** Wraps: how much they hold back heat, vapour and juice. */
 
-export type WrapId = 'none' | 'paper' | 'foil';
+export type WrapId = 'none' | 'paper' | 'foil' | 'boat' | 'pan';
 
 export interface Wrap {
   name: string;
@@ -12,8 +12,11 @@ export interface Wrap {
   drains: number;
 }
 
+/** A boat lies between paper and foil by construction, a covered pan beside foil. */
 export const WRAPS: Readonly<Record<WrapId, Wrap>> = {
   none: { name: 'no wrap', heatResistance: 0, permeance: Infinity, drains: 0 },
   paper: { name: 'paper', heatResistance: 0.019, permeance: 5.8e-10, drains: 0.6 },
-  foil: { name: 'foil', heatResistance: 0.05, permeance: 2e-11, drains: 0 },
+  foil: { name: 'foil', heatResistance: 0.04, permeance: 2e-11, drains: 0 },
+  boat: { name: 'a foil boat', heatResistance: 0.036, permeance: 1.2e-10, drains: 0.1 },
+  pan: { name: 'a covered pan', heatResistance: 0.039, permeance: 4e-11, drains: 0 },
 };

@@ -31,3 +31,6 @@ export function logReductionsPerMin(c: number): number {
   }
   return SAFE_LOG_REDUCTION / (SLOWER * minutes);
 }
+
+/** Safe at once at the centre, C: poultry and minced meat (USDA FSIS safe minimum temperatures, from memory). */
+export const SAFE_C = { poultry: 73.9, minced: 71.1 } as const;

@@ -1,0 +1,90 @@
+import { CUTS, cutOf, doneByFeel, simulate, thicknessMm, type MeatSpec, type WrapId } from '../src';
+import { held } from './scenarios';
+
+const of = (pitC: number, meat: Partial<MeatSpec>) => simulate(held(pitC, meat)).meats[0]!;
+const firstAt = (c: readonly (number | null)[], level: number): number =>
+  c.findIndex((v) => v !== null && v >= level);
+
+describe('the catalogue of cuts', () => {
+  it('has every cut of the format, each made of whole food', () => {
+    expect(Object.keys(CUTS)).toHaveLength(17);
+    for (const cut of Object.values(CUTS)) {
+      const { water, protein, fat, ash } = cut.composition;
+      expect([cut.id, Math.abs(water + protein + fat + ash - 1) < 0.011]).toEqual([cut.id, true]);
+      const [low, high] = cut.massRange;
+      expect(thicknessMm(cut, high)).toBeGreaterThan(thicknessMm(cut, low));
+      expect(cut.yieldRange[0]).toBeLessThan(cut.yieldRange[1]);
+      if (!doneByFeel(cut)) expect(cut.tenderMin).toBe(Infinity);
+    }
+  });
+
+  it('cooks every cut to its own range without a number going wrong', () => {
+    for (const cut of Object.values(CUTS)) {
+      const massKg = (cut.massRange[0] + cut.massRange[1]) / 2;
+      const run = of(140, { cut: cut.id, massKg, thicknessMm: undefined });
+      const core = run.coreC.filter((c): c is number => c !== null);
+      expect([cut.id, core.every(Number.isFinite), core.at(-1)! > cut.doneRangeC[0]]).toEqual([
+        cut.id,
+        true,
+        true,
+      ]);
+      const kept = run.massKg.at(-1)! / massKg;
+      expect([cut.id, kept > 0.25 && kept < 1]).toEqual([cut.id, true]);
+      expect(run.tenderAtMin === null).toBe(!doneByFeel(cut));
+    }
+  });
+});
+
+describe('wraps, in order by construction', () => {
+  it('never lets foil be slower than a boat, a boat than paper, paper than nothing (to two minutes)', () => {
+    for (const cut of ['pork-shoulder', 'brisket', 'spare-ribs']) {
+      const massKg = cutOf(cut).atKg;
+      const times = (['foil', 'pan', 'boat', 'paper', 'none'] as WrapId[]).map((w) =>
+        firstAt(of(125, { cut, massKg, wrap: { with: w, when: { coreC: 70 } } }).coreC, 88),
+      );
+      for (let i = 1; i < times.length; i++) {
+        expect([cut, times[i]! + 2 >= times[i - 1]! || times[i] === -1]).toEqual([cut, true]);
+      }
+    }
+  });
+});
+
+describe('what makes it safe', () => {
+  it('never serves poultry or minced meat by the table of red meat', () => {
+    for (const [cut, limit] of [
+      ['whole-chicken', 73.9],
+      ['sausages', 71.1],
+    ] as const) {
+      const run = of(140, { cut, massKg: cutOf(cut).massRange[1] });
+      expect(run.safeAtMin).not.toBeNull();
+      expect(run.coreC[run.safeAtMin!]!).toBeGreaterThanOrEqual(limit);
+      expect(run.coreC[run.safeAtMin! - 2]!).toBeLessThan(limit);
+    }
+    const roast = of(135, {
+      cut: 'rib-roast',
+      massKg: 2.3,
+      done: { coreC: 49 },
+      rest: { where: 'tented', minutes: 20 },
+    });
+    expect(roast.safeAtMin ?? Infinity).toBeGreaterThan(roast.doneAtMin!);
+    expect(roast.cautions.join(' ')).not.toBe('');
+  });
+});
+
+describe('resting places', () => {
+  it('keep warm in their order, and a warmer for as long as asked', () => {
+    const after = (rest: MeatSpec['rest']): number => {
+      const run = of(135, { cut: 'pork-shoulder', massKg: 3, done: { coreC: 90 }, rest });
+      return run.coreC[run.doneAtMin! + 150]!;
+    };
+    const [open, tented, box, warmer] = [
+      after({ where: 'open', minutes: 200 }),
+      after({ where: 'tented', minutes: 200 }),
+      after({ where: 'cool-box', minutes: 200 }),
+      after({ where: 'warmer', minutes: 200, atC: 75 }),
+    ];
+    expect(tented).toBeGreaterThan(open);
+    expect(box).toBeGreaterThan(tented);
+    expect(Math.abs(warmer - 75)).toBeLessThan(8);
+  });
+});

@@ -1,0 +1,87 @@
+import fc from 'fast-check';
+import { CUTS, doneByFeel, simulate, thicknessMm, type MeatSpec, type Scenario } from '../src';
+import { held } from './scenarios';
+
+/** Minutes until the core reads `c`; Infinity when never. Two minutes of slack hold rounding off. */
+const minutesTo = (scenario: Scenario, c: number): number => {
+  const i = simulate(scenario).meats[0]!.coreC.findIndex((v) => v !== null && v >= c);
+  return i < 0 ? Infinity : i;
+};
+const SLACK = 2;
+const cut = fc.constantFrom(...Object.values(CUTS).filter(doneByFeel));
+const massShare = fc.double({ min: 0.1, max: 0.9, noNaN: true });
+const pitC = fc.integer({ min: 105, max: 160 });
+const kg = (c: { massRange: readonly [number, number] }, share: number): number =>
+  c.massRange[0] + share * (c.massRange[1] - c.massRange[0]);
+const of = (c: number, meat: Partial<MeatSpec>): Scenario => ({ ...held(c, meat), untilMin: 1200 });
+
+describe('the sense of it', () => {
+  it('a hotter pit is never slower', () => {
+    fc.assert(
+      fc.property(cut, massShare, pitC, fc.integer({ min: 3, max: 30 }), (c, share, at, more) => {
+        const meat = { cut: c.id, massKg: kg(c, share) };
+        expect(minutesTo(of(at + more, meat), 80)).toBeLessThanOrEqual(
+          minutesTo(of(at, meat), 80) + SLACK,
+        );
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('a thicker piece is never faster', () => {
+    fc.assert(
+      fc.property(
+        cut,
+        massShare,
+        pitC,
+        fc.double({ min: 1.03, max: 1.4, noNaN: true }),
+        (c, share, at, times) => {
+          const massKg = kg(c, share);
+          const thin = thicknessMm(c, massKg);
+          const to = (mm: number): number =>
+            minutesTo(of(at, { cut: c.id, massKg, thicknessMm: mm }), 70);
+          expect(to(thin * times)).toBeGreaterThanOrEqual(to(thin) - SLACK);
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+
+  it('foil is never slower than paper, nor paper than nothing', () => {
+    fc.assert(
+      fc.property(cut, massShare, pitC, fc.integer({ min: 62, max: 76 }), (c, share, at, when) => {
+        const [foil, paper, none] = (['foil', 'paper', 'none'] as const).map((w) =>
+          minutesTo(
+            of(at, { cut: c.id, massKg: kg(c, share), wrap: { with: w, when: { coreC: when } } }),
+            86,
+          ),
+        ) as [number, number, number];
+        expect(foil).toBeLessThanOrEqual(paper + SLACK);
+        expect(paper).toBeLessThanOrEqual(none + SLACK);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('rest never raises a small piece above the pit', () => {
+    fc.assert(
+      fc.property(
+        pitC,
+        fc.constantFrom('open' as const, 'tented' as const, 'cool-box' as const),
+        (at, where) => {
+          const run = simulate(
+            of(at, {
+              cut: 'spare-ribs',
+              massKg: 0.8,
+              done: { coreC: 75 },
+              rest: { where, minutes: 120 },
+            }),
+          ).meats[0]!;
+          const hottest = Math.max(...run.coreC.map((c) => c ?? -Infinity));
+          expect(hottest).toBeLessThan(at);
+        },
+      ),
+      { numRuns: 20 },
+    );
+  });
+});

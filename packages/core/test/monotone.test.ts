@@ -63,6 +63,26 @@ describe('the sense of it', () => {
     );
   });
 
+  it('more humid air is through the stall sooner', () => {
+    const big = fc.constantFrom('pork-shoulder', 'brisket', 'chuck', 'mutton-shoulder');
+    fc.assert(
+      fc.property(
+        big,
+        fc.integer({ min: 105, max: 130 }),
+        fc.integer({ min: 5, max: 35 }),
+        (c, at, dew) => {
+          const through = (dewPointC: number): number => {
+            const s = of(at, { cut: c, massKg: CUTS[c]!.atKg });
+            const control = { ...s.control, pitHumidity: { dewPointC } } as Scenario['control'];
+            return minutesTo({ ...s, control }, 78);
+          };
+          expect(through(dew + 25)).toBeLessThanOrEqual(through(dew) + SLACK);
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+
   it('rest never raises a small piece above the pit', () => {
     fc.assert(
       fc.property(

@@ -5,6 +5,7 @@ import {
   presetOf,
   settledC,
   simulate,
+  swingOf,
   usualFire,
   type Action,
   type FireSpec,
@@ -91,17 +92,10 @@ export function fed(
   );
   const at = (name: string): number =>
     between(result.grate.find((g) => g.at === name)!.C, from, to);
-  const swings = [0, 1, 2, 3].map((i) => {
-    const part = result.pitC.slice(
-      from + i * intervalMin,
-      from + (i + 1) * intervalMin,
-    ) as number[];
-    return (Math.max(...part) - Math.min(...part)) / 2;
-  });
   return {
     result,
     meanC: between(result.pitC, from, to),
     nearMinusFar: at('near') - at('far'),
-    swingK: mean(swings),
+    swingK: swingOf(result.pitC.slice(from, to) as number[], intervalMin),
   };
 }

@@ -9,7 +9,7 @@ import {
   type SnakeFire,
 } from '@ostrin/core';
 import { row, type Row } from '../types';
-import { charcoalPerHour, COMMON, heapOf, lasts, onTheDay, settled, vents } from './help';
+import { between, charcoalPerHour, COMMON, heapOf, lasts, onTheDay, settled, vents } from './help';
 
 /** The snake of T1: two wide, two high, 290 degrees. */
 const snake = (part: Partial<SnakeFire> = {}): SnakeFire => ({
@@ -57,11 +57,14 @@ export function kettleRows(): Row[] {
       ]),
     );
     if (id === 'T1') {
-      const dome = simulate(kettle57()).domeC.slice(120, 301) as number[];
-      const mean = dome.reduce((a, b) => a + b, 0) / dome.length;
       rows.push(
         row('T13', 'kettle: dome against grate', COMMON, [
-          { what: 'dome hotter by C', value: mean - settled(run), low: 8, high: 25 },
+          {
+            what: 'dome hotter by C',
+            value: between(run.domeC, 120, 301) - settled(run),
+            low: 8,
+            high: 25,
+          },
         ]),
       );
     }

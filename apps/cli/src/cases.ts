@@ -4,6 +4,7 @@ import {
   LONGEST_ARC,
   presetOf,
   PRESETS,
+  smallFirebox,
   usualFire,
   type Action,
   type Request,
@@ -50,10 +51,7 @@ export function cookIn(id: string, fan = false): Scenario {
           ? [vents(0, 1, 1)]
           : [vents(0, 1, 1), vents(25, intake, exhaust)]),
       ...(preset.family === 'offset' && !driven
-        ? feedActions(
-            { massKg: preset.pit.fireWallM2 < 0.8 ? 0.45 : 1.25, intervalMin: 45 },
-            UNTIL_MIN,
-          )
+        ? feedActions({ massKg: smallFirebox(preset) ? 0.45 : 1.25, intervalMin: 45 }, UNTIL_MIN)
         : []),
       { atMin: 30, do: 'lid-open', seconds: 60 },
       { atMin: 30, do: 'meat-on', meat: 'a' },

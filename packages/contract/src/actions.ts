@@ -2,6 +2,7 @@
 import 'reflect-metadata';
 import {
   CHARCOALS,
+  USUAL_SPLIT_KG,
   WOODS,
   WRAPS,
   type Action,
@@ -60,8 +61,6 @@ const SPLIT_NAMES: readonly string[] = [
   'split',
   ...Object.keys(WOODS).flatMap((w) => [w, `${w}-split`, `${w}-splits`]),
 ];
-/** Usual mass of a split where only a total is given, kg. */
-const SPLIT_KG = 1.3;
 
 export class AddFuelDeed extends DeedDto {
   @Known([...Object.keys(CHARCOALS), ...SPLIT_NAMES]) fuel!: string;
@@ -86,8 +85,8 @@ export class AddFuelDeed extends DeedDto {
       do: 'add-fuel',
       fuel: 'splits',
       species: this.species ?? (named in WOODS ? (named as WoodId) : 'oak'),
-      pieces: this.pieces ?? Math.max(1, Math.round((this.massKg ?? 0) / SPLIT_KG)),
-      massKg: this.massKg ?? (this.pieces ?? 0) * SPLIT_KG,
+      pieces: this.pieces ?? Math.max(1, Math.round((this.massKg ?? 0) / USUAL_SPLIT_KG)),
+      massKg: this.massKg ?? (this.pieces ?? 0) * USUAL_SPLIT_KG,
       ...(this.moistureFraction !== undefined && { moistureFraction: this.moistureFraction }),
       lit: this.lit,
       preheated: this.preheated,

@@ -45,6 +45,10 @@ export function saturationPressure(c: number): number {
 /** Heat of vaporisation of water, J/kg, linear fit 0-130 C (steam tables, within 0.5 %). */
 export const vaporisationHeat = (c: number): number => 2.501e6 - 2400 * c;
 
+/** Specific heat of water, J/kgK, and what boiling it off at 100 C takes, J/kg (steam tables). */
+export const WATER_HEAT = 4186;
+export const BOILING_HEAT = 2.26e6;
+
 /** Humidity ratio (kg water per kg dry air) from a vapour pressure. */
 export const humidityRatio = (vapourPa: number, pressurePa: number): number =>
   (MOLAR_RATIO * vapourPa) / Math.max(pressurePa - vapourPa, 1);

@@ -1,7 +1,14 @@
 /** Carrying out what somebody does at the pit. */
+import { WATER_HEAT } from '../air/moist';
 import { createParcel } from '../fire/parcel';
 import { mixIn, poolOf } from '../fire/pool';
-import { CHARCOALS, CHUNK_MOISTURE, SEASONING, type WoodId } from '../fuel/catalogue';
+import {
+  CHARCOALS,
+  CHUNK_MOISTURE,
+  SEASONING,
+  USUAL_SPLIT_KG,
+  type WoodId,
+} from '../fuel/catalogue';
 import { spritzPiece } from '../meat/piece';
 import { bookWood, caughtShare, storedJ, type PitState } from '../pit/state';
 import type { Cook } from './state';
@@ -12,8 +19,6 @@ import { charcoalKg, type Action, type AddFuel } from './scenario';
 const WARMED = { skinK: 500, coreK: 345, waterLeft: 0.03 };
 /** Share of the ash that raking shakes out. */
 const RAKED_OUT = 0.65;
-/** Usual mass of a split where none is given, kg. */
-const SPLIT_KG = 1.2;
 /** A flare needs this much unburnt gas, J, an oxygen share this low before, and coals this hot, K. */
 const FLARE = { gasJ: 12e3, oxygen: 0.1, coalK: 780 };
 
@@ -111,7 +116,7 @@ function addCharcoal(cook: Cook, pit: PitState, a: AddFuel): void {
 
 function addSplits(pit: PitState, a: AddFuel): void {
   const count = Math.max(1, Math.round(a.pieces));
-  const massKg = (a.massKg ?? count * SPLIT_KG) / count;
+  const massKg = (a.massKg ?? count * USUAL_SPLIT_KG) / count;
   const parcel = createParcel({
     species: a.species ?? 'oak',
     massKg,
@@ -142,11 +147,11 @@ function addWood(pit: PitState, species: WoodId, massKg: number, moistureFractio
 function fillWater(pit: PitState, massKg: number): void {
   // Warm tap water, at the yard's temperature for the ledger's sake.
   const before = storedJ(pit);
-  const hot = pit.waterKg * 4186 + pit.layout.pan.jPerK;
+  const hot = pit.waterKg * WATER_HEAT + pit.layout.pan.jPerK;
   const rel = pit.tempK[pit.pan]! - pit.referenceK;
   pit.waterKg += massKg;
   pit.panIn = true;
-  pit.tempK[pit.pan] = pit.referenceK + (rel * hot) / (hot + massKg * 4186);
+  pit.tempK[pit.pan] = pit.referenceK + (rel * hot) / (hot + massKg * WATER_HEAT);
   pit.ledger.waterGivenKg += massKg;
   pit.ledger.storedStartJ += storedJ(pit) - before;
 }

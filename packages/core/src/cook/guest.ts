@@ -12,6 +12,7 @@ import {
 } from '../meat/piece';
 import { restSurroundings, startRest, type Rest } from '../meat/rest';
 import type { Surroundings } from '../meat/surface';
+import { shown } from '../quantity/units';
 import { CAUTIONS } from '../safety/cautions';
 import { SAFE_C, SAFE_LOG_REDUCTION } from '../safety/lethality';
 import type { WrapId } from '../meat/wraps';
@@ -151,8 +152,6 @@ function watchStall(g: Guest, atMin: number, core: number): void {
     else g.result.stall = { fromMin: atMin - STALL.windowMin, toMin: atMin };
   }
 }
-
-const shown = (v: number, digits: number): number => Number(v.toFixed(digits));
 
 /** Adds one row to a guest's series. What is not on the table yet is null. */
 export function recordGuest(g: Guest): void {

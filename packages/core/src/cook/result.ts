@@ -4,12 +4,10 @@ import { CHARCOALS, dafShare } from '../fuel/catalogue';
 import { caughtShare, chemicalLeftJ, storedJ, woodLeftKg, type PitState } from '../pit/state';
 import { readsK } from '../pit/step';
 import type { Position } from '../pit/types';
-import { celsius, kelvin } from '../quantity/units';
+import { celsius, kelvin, shown } from '../quantity/units';
 import type { Cook, Series } from './state';
 import { weatherAt } from '../air/weather';
 import { type Result, type Smoke } from './scenario';
-
-const shown = (v: number, digits: number): number => Number(v.toFixed(digits));
 
 /** Series without a row yet, one grate series for each place. */
 export const emptySeries = (places: readonly Position['at'][]): Series => ({

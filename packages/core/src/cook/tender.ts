@@ -3,7 +3,7 @@
  * the clock and a look at the fuel. Every hold on the pit is a rule of the hand, not a search.
  */
 import { CHARCOALS, dafShare } from '../fuel/catalogue';
-import { BRING_UP } from '../pit/usual';
+import { BRING_UP, smallFirebox } from '../pit/usual';
 import { presetOf } from '../pit/catalogue';
 import { woodLeftKg, type PitState } from '../pit/state';
 import type { Preset } from '../pit/types';
@@ -57,7 +57,7 @@ export interface Tender {
 /** A tender for that scenario's pit. */
 export function createTender(scenario: Scenario, targetC: number): Tender {
   const preset = presetOf(scenario.cooker.preset);
-  const size = SPLITS[isSmall(preset) ? 'light' : 'heavy'];
+  const size = SPLITS[smallFirebox(preset) ? 'light' : 'heavy'];
   return {
     targetC,
     preset,
@@ -71,8 +71,6 @@ export function createTender(scenario: Scenario, targetC: number): Tender {
     seen: [],
   };
 }
-
-const isSmall = (preset: Preset): boolean => preset.pit.fireWallM2 < 0.8;
 
 /** What the tender does at this whole minute; most often nothing. */
 export function tendPit(t: Tender, pit: PitState, atMin: number): Action[] {
@@ -169,7 +167,7 @@ function topUp(t: Tender, pit: PitState, atMin: number, under: number): Action[]
 
 /** A stick burner: the next split before the fall, its weight by how the last round went, dampers for the rest. */
 function feedSplits(t: Tender, pit: PitState, atMin: number, c: number): Action[] {
-  const size = SPLITS[isSmall(t.preset) ? 'light' : 'heavy'];
+  const size = SPLITS[smallFirebox(t.preset) ? 'light' : 'heavy'];
   const under = t.targetC - c;
   const actions: Action[] = [];
   if (!t.up && under < 8) t.up = true;

@@ -46,46 +46,48 @@ function heap(shape: HeapShape): Arrangement {
   };
 }
 
+/** Charcoal heaped along the wall, lit at one end. */
+const alongWall = (frontM2: number, reach: number): Arrangement =>
+  heap({ frontM2, reach, strongFrontKg: 0.25, remnantKg: 0.06, exposed: HEAPS.basketExposed });
+
 /** A basket at one side, lit in one corner. `width` is its depth and height, m. */
 export const sideBasket = (width: number): Arrangement =>
-  heap({
-    frontM2: width * width,
-    reach: HEAPS.basketReach,
-    strongFrontKg: 0.25,
-    remnantKg: 0.06,
-    exposed: HEAPS.basketExposed,
-  });
+  alongWall(width * width, HEAPS.basketReach);
 
 /** A crescent along half the wall, lit at one end. */
 export const crescent = (width: number): Arrangement =>
+  alongWall(width * width * 0.8, HEAPS.basketReach * 1.2);
+
+type LitPlace = 'top' | 'middle';
+
+/** A round heap. Lit in the middle, fire goes outward and down; on top, down only. */
+const roundHeap = (
+  diameterM: number,
+  litPlace: LitPlace,
+  of: Pick<HeapShape, 'reach' | 'remnantKg' | 'exposed'>,
+): Arrangement =>
   heap({
-    frontM2: width * width * 0.8,
-    reach: HEAPS.basketReach * 1.2,
-    strongFrontKg: 0.25,
-    remnantKg: 0.06,
-    exposed: HEAPS.basketExposed,
+    ...of,
+    frontM2: (Math.PI / 4) * diameterM * diameterM,
+    reach: of.reach * (litPlace === 'top' ? 1 : 1.2),
+    strongFrontKg: 0.35,
+    byDepth: true,
   });
 
-/** A bowl of charcoal. Lit in the middle, fire goes outward and down; on top, down only. */
-export const bowl = (diameterM: number, litPlace: 'top' | 'middle'): Arrangement =>
-  heap({
-    frontM2: (Math.PI / 4) * diameterM * diameterM,
-    reach: HEAPS.bowlReach * (litPlace === 'top' ? 1 : 1.2),
-    strongFrontKg: 0.35,
+/** A deep bowl of charcoal. */
+export const bowl = (diameterM: number, litPlace: LitPlace): Arrangement =>
+  roundHeap(diameterM, litPlace, {
+    reach: HEAPS.bowlReach,
     remnantKg: 0.35,
     exposed: HEAPS.bowlExposed,
-    byDepth: true,
   });
 
 /** A wide shallow ring of charcoal under a smoker. */
-export const ring = (diameterM: number, litPlace: 'top' | 'middle'): Arrangement =>
-  heap({
-    frontM2: (Math.PI / 4) * diameterM * diameterM,
-    reach: HEAPS.ringReach * (litPlace === 'top' ? 1 : 1.2),
-    strongFrontKg: 0.35,
+export const ring = (diameterM: number, litPlace: LitPlace): Arrangement =>
+  roundHeap(diameterM, litPlace, {
+    reach: HEAPS.ringReach,
     remnantKg: 0.2,
     exposed: HEAPS.ringExposed,
-    byDepth: true,
   });
 
 /** Coals in a firebox: what is thrown on lies on glowing fuel and catches all over. */

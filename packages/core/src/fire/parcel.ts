@@ -4,6 +4,7 @@
  * pilot, enough of them and oxygen; else they are smoke. Rates are per piece; parcels may stand for
  * several alike pieces through `count`.
  */
+import { BOILING_HEAT, WATER_HEAT } from '../air/moist';
 import { WOODS, WOOD_CHAR_YIELD, type WoodId } from '../fuel/catalogue';
 import { clamp } from '../quantity/units';
 import type { WoodPlace } from './types';
@@ -42,8 +43,6 @@ export const WOOD = {
   boilWPerKgK: 4000,
 };
 
-const LATENT = 2.26e6;
-const WATER_HEAT = 4186;
 const BOIL_K = 373.15;
 
 /** One piece or several alike. It lies cold until the fire reaches it. */
@@ -150,7 +149,7 @@ export interface ParcelRates {
 /** Boiling, kg/s, of `water` at `k`: rises smoothly from the boiling point. */
 const boiling = (k: number, waterKg: number): number => {
   const x = k - BOIL_K;
-  return (WOOD.boilWPerKgK * waterKg * 0.5 * (x + Math.sqrt(x * x + 4))) / LATENT;
+  return (WOOD.boilWPerKgK * waterKg * 0.5 * (x + Math.sqrt(x * x + 4))) / BOILING_HEAT;
 };
 
 /** A rate record to be reused. */
@@ -267,8 +266,8 @@ export function stepParcel(p: Parcel, air: ParcelAir, dt: number, out: WoodYield
   const gCore = coreConductance(p, r.areaM2);
   const cSkin = skinCapacity(p, r.skinDryKg);
   const cCore = coreCapacity(p, r.skinDryKg);
-  const skinBoil = boilSlope(p.skinK, p.skinWaterKg) * LATENT;
-  const coreBoil = boilSlope(p.coreK, p.coreWaterKg) * LATENT;
+  const skinBoil = boilSlope(p.skinK, p.skinWaterKg) * BOILING_HEAT;
+  const coreBoil = boilSlope(p.coreK, p.coreWaterKg) * BOILING_HEAT;
   const feed = r.goneKgPerS * WOOD.specificHeat + r.waterFeedKgPerS * WATER_HEAT;
   // Two unknowns, skin and core, coupled by conduction; boiling linearised at the step's start.
   const pyrolysisW = r.goneKgPerS * WOOD.pyrolysisJPerKg;
@@ -279,12 +278,12 @@ export function stepParcel(p: Parcel, air: ParcelAir, dt: number, out: WoodYield
     gCoal * air.coalK +
     gGas * air.gasK +
     r.flameW -
-    r.skinSteamKgPerS * LATENT +
+    r.skinSteamKgPerS * BOILING_HEAT +
     skinBoil * p.skinK -
     pyrolysisW +
     pyrolysisSlope * p.skinK;
   const a22 = cCore / dt + gCore + coreBoil;
-  const b2 = (cCore / dt) * p.coreK - r.coreSteamKgPerS * LATENT + coreBoil * p.coreK;
+  const b2 = (cCore / dt) * p.coreK - r.coreSteamKgPerS * BOILING_HEAT + coreBoil * p.coreK;
   const off = gCore + feed;
   const det = a11 * a22 - off * gCore;
   const skinK = clamp((b1 * a22 + off * b2) / det, 200, 1300);
@@ -314,5 +313,5 @@ export function stepParcel(p: Parcel, air: ParcelAir, dt: number, out: WoodYield
 
 const boilSlope = (k: number, waterKg: number): number => {
   const x = k - BOIL_K;
-  return (WOOD.boilWPerKgK * waterKg * 0.5 * (1 + x / Math.sqrt(x * x + 4))) / LATENT;
+  return (WOOD.boilWPerKgK * waterKg * 0.5 * (1 + x / Math.sqrt(x * x + 4))) / BOILING_HEAT;
 };

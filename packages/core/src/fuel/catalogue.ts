@@ -85,6 +85,9 @@ export const SEASONING = {
   green: 0.42,
 } as const;
 
+/** Usual mass of a split where none is given, kg. */
+export const USUAL_SPLIT_KG = 1.3;
+
 /** Moisture of seasoned chunks, wet basis (common practice, 0.10-0.20). */
 export const CHUNK_MOISTURE = 0.14;
 

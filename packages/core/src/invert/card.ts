@@ -1,10 +1,10 @@
 /** A pit's vent card: settings against temperature on four kinds of day. */
 import { simulate } from '../cook/cook';
-import type { Weather } from '../air/weather';
 import { presetOf } from '../pit/catalogue';
 import type { Preset } from '../pit/types';
+import { smallFirebox } from '../pit/usual';
 import { caseScenario, SETTLED_UNTIL, settledC, type Feed, type PitCase } from './case';
-import { OTHER_DAYS, settlesAt } from './vents';
+import { onDay, OTHER_DAYS, settlesAt } from './vents';
 
 /** One setting and where it settles, day by day in the order of `days`. */
 export interface CardRow {
@@ -81,15 +81,12 @@ const USUAL_FEED: Readonly<Record<'light' | 'heavy', Feed>> = {
 export function* ventCard(c: PitCase): Generator<number, VentCard> {
   const preset = presetOf(c.preset);
   const feed =
-    preset.family === 'offset' ? USUAL_FEED[preset.pit.fireWallM2 < 0.8 ? 'light' : 'heavy'] : null;
-  const days: { name: string; weather: Weather }[] = OTHER_DAYS.map((d) => ({
-    name: d.name,
-    weather: { ...c.weather, ...d.change },
-  }));
+    preset.family === 'offset' ? USUAL_FEED[smallFirebox(preset) ? 'light' : 'heavy'] : null;
+  const days = OTHER_DAYS.map((d) => ({ name: d.name, pit: onDay(c, d.change) }));
   const rows: CardRow[] = [];
   if (preset.hasFan) {
     for (const [i, targetC] of SET_POINTS.entries()) {
-      const settlesC = days.map((d) => fanSettles({ ...c, weather: d.weather }, targetC));
+      const settlesC = days.map((d) => fanSettles(d.pit, targetC));
       rows.push({
         targetC,
         intakeFraction: 0,
@@ -104,9 +101,7 @@ export function* ventCard(c: PitCase): Generator<number, VentCard> {
   for (const [i, [intakeFraction, exhaustFraction]] of settings.entries()) {
     const settlesC: number[] = [];
     for (const [k, d] of days.entries()) {
-      settlesC.push(
-        settlesAt({ ...c, weather: d.weather }, intakeFraction, exhaustFraction, feed ?? undefined),
-      );
+      settlesC.push(settlesAt(d.pit, intakeFraction, exhaustFraction, feed ?? undefined));
       yield (i + (k + 1) / days.length) / settings.length;
     }
     rows.push({ targetC: null, intakeFraction, exhaustFraction, settlesC });
@@ -114,8 +109,12 @@ export function* ventCard(c: PitCase): Generator<number, VentCard> {
   return { days: daysOf(days), rows, feed };
 }
 
-const daysOf = (days: readonly { name: string; weather: Weather }[]): VentCard['days'] =>
-  days.map((d) => ({ name: d.name, airC: d.weather.airC, windMps: d.weather.windMps }));
+const daysOf = (days: readonly { name: string; pit: PitCase }[]): VentCard['days'] =>
+  days.map(({ name, pit: { weather } }) => ({
+    name,
+    airC: weather.airC,
+    windMps: weather.windMps,
+  }));
 
 /** Set points that a fan's card shows, C. */
 const SET_POINTS = [95, 107, 121, 135, 150, 175, 200];

@@ -1,6 +1,7 @@
 /** Splits for a temperature: how heavy, how often, and what swing comes with it. */
 import { simulate } from '../cook/cook';
 import { presetOf } from '../pit/catalogue';
+import { smallFirebox } from '../pit/usual';
 import { mean } from '../quantity/statistics';
 import { caseScenario, type Feed, type PitCase } from './case';
 
@@ -14,7 +15,6 @@ export interface FeedAnswer extends Feed {
 
 /** Intervals that people keep, min: small fireboxes need more visits (common practice). */
 const INTERVALS = { light: [20, 25, 30, 35, 40], heavy: [35, 40, 45, 50, 55, 60] };
-const SMALL_FIREBOX_M2 = 0.8;
 /** The splits of one round are looked at over this stretch, min: after the charcoal base has burnt down. */
 const LOOK = { from: 205, rounds: 4 };
 const CLOSE_K = 1.5;
@@ -29,11 +29,18 @@ export function feedSettles(
   const until = LOOK.from + LOOK.rounds * feed.intervalMin;
   const scenario = { ...caseScenario(c, intake, exhaust, until, feed), everyMin: 1 };
   const pitC = simulate(scenario).pitC.slice(LOOK.from, until) as number[];
-  const swings = Array.from({ length: LOOK.rounds }, (_, i) => {
-    const round = pitC.slice(i * feed.intervalMin, (i + 1) * feed.intervalMin);
-    return (Math.max(...round) - Math.min(...round)) / 2;
-  });
-  return { meanC: mean(pitC), swingK: mean(swings) };
+  return { meanC: mean(pitC), swingK: swingOf(pitC, feed.intervalMin) };
+}
+
+/** Half of highest minus lowest within a round of `intervalMin` rows, mean over the whole rounds there are, K. */
+export function swingOf(pitC: readonly number[], intervalMin: number): number {
+  const rounds = Math.floor(pitC.length / intervalMin);
+  return mean(
+    Array.from({ length: rounds }, (_, i) => {
+      const round = pitC.slice(i * intervalMin, (i + 1) * intervalMin);
+      return (Math.max(...round) - Math.min(...round)) / 2;
+    }),
+  );
 }
 
 /**
@@ -47,7 +54,7 @@ export function* feedFor(
   intake = 1,
   exhaust = 1,
 ): Generator<number, FeedAnswer[]> {
-  const small = presetOf(c.preset).pit.fireWallM2 < SMALL_FIREBOX_M2;
+  const small = smallFirebox(presetOf(c.preset));
   const intervals = small ? INTERVALS.light : INTERVALS.heavy;
   const answers: FeedAnswer[] = [];
   for (const [i, intervalMin] of intervals.entries()) {

@@ -32,6 +32,12 @@ export const OTHER_DAYS: readonly { name: string; change: Partial<Weather> }[] =
   { name: 'windy and cold', change: { airC: -3, windMps: 7 } },
 ];
 
+/** The same pit on another day. */
+export const onDay = (c: PitCase, change: Partial<Weather>): PitCase => ({
+  ...c,
+  weather: { ...c.weather, ...change },
+});
+
 const EXHAUSTS = [0.25, 0.5, 0.75, 1];
 /** Narrowest opening tried, share of the travel. */
 const NARROWEST = 0.02;
@@ -41,8 +47,8 @@ const MOST_RUNS = 8;
 
 /** Where a setting settles, C. */
 export function settlesAt(c: PitCase, intake: number, exhaust: number, feed?: Feed): number {
-  const run = simulate(caseScenario(c, intake, exhaust, SETTLED_UNTIL, feed));
-  return settledC(run.pitC, 5);
+  const scenario = caseScenario(c, intake, exhaust, SETTLED_UNTIL, feed);
+  return settledC(simulate(scenario).pitC, scenario.everyMin);
 }
 
 /**
@@ -70,7 +76,7 @@ export function* ventsFor(targetC: number, c: PitCase, feed?: Feed): Generator<n
     );
     if (Math.abs(found.c - targetC) > 4 * CLOSE_K) continue;
     const days = OTHER_DAYS.map((d) =>
-      settlesAt({ ...c, weather: { ...c.weather, ...d.change } }, found.x, exhaustFraction, feed),
+      settlesAt(onDay(c, d.change), found.x, exhaustFraction, feed),
     );
     pairs.push({
       intakeFraction: found.x,

@@ -52,7 +52,6 @@ export function bulletLayout(p: Pit): Layout {
         outsideM2: p.fireWallM2,
         lengthM: p.diameterM,
         rainM2: 0,
-        emissivity: 0.85,
       },
       {
         name: 'barrel',
@@ -61,7 +60,6 @@ export function bulletLayout(p: Pit): Layout {
         outsideM2: barrel,
         lengthM: p.diameterM,
         rainM2: 0,
-        emissivity: 0.85,
       },
       {
         name: 'lid',
@@ -71,7 +69,6 @@ export function bulletLayout(p: Pit): Layout {
         lengthM: p.diameterM,
         lid: true,
         rainM2: section,
-        emissivity: 0.85,
       },
     ],
     metal: { jPerK: p.metalJPerK, films: [{ zone: GRATE, m2: 0.25, wPerM2K: 10 }] },

@@ -22,3 +22,6 @@ export const LAG = { probeS: 45, dialS: 90, smokeS: 20 } as const;
 
 /** Share of what a grate probe reads that is gas; the rest is what it sees. */
 export const PROBE_GAS = 0.65;
+
+/** Emissivity of a cooker's outside: paint, porcelain, glaze (0.8-0.95). */
+export const SKIN_EMISSIVITY = 0.85;

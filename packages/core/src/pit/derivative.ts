@@ -2,7 +2,7 @@
  * The pit as a plain system of differential equations, put together by the same functions as the
  * stepper: for holding the stepper against a solver of high accuracy. Not used while cooking.
  */
-import { OXYGEN_IN_AIR } from '../air/moist';
+import { BOILING_HEAT, OXYGEN_IN_AIR, WATER_HEAT } from '../air/moist';
 import type { Weather } from '../air/weather';
 import { CHAR } from '../fire/char';
 import {
@@ -26,7 +26,6 @@ import { assembleHeat, noWood, type FoodLoad } from './heat';
 import { applyVents, bedCapacity, type PitState } from './state';
 import { charcoalW, HUMID_KG, outdoorHumidity, readsK, vapourKgPerS, woodAir } from './step';
 
-const LATENT = 2.26e6;
 const NO_FOOD: FoodLoad = { fromGasW: 0, fromWallsW: 0, vapourKgPerS: 0 };
 /** Extensive quantities of a pool: mass, heat, ash, moisture, pace. */
 const POOL_SIZE = 5;
@@ -66,7 +65,7 @@ export function unpackPit(s: PitState, y: readonly number[]): void {
   // A solver may try states that cannot be; they must give numbers for it to turn back.
   for (let i = 0; i < s.nodes; i++) s.tempK[i] = clamp(next(), 150, 2500);
   for (let i = 0; i < s.layout.zones.length; i++)
-    s.oxygen[i] = Math.min(Math.max(next(), 0), 0.232);
+    s.oxygen[i] = Math.min(Math.max(next(), 0), OXYGEN_IN_AIR);
   for (const p of [s.lit, s.unlit]) {
     const kg = Math.max(next(), 1e-9);
     p.kg = kg;
@@ -164,15 +163,15 @@ function parcelDerivative(s: PitState, p: Parcel): number[] {
   sum.coals += n * fromCoals;
   sum.gas += n * fromGas;
   sum.covers += n * WOOD.faceOnCoals * r.areaM2;
-  const feed = r.goneKgPerS * WOOD.specificHeat + r.waterFeedKgPerS * 4186;
+  const feed = r.goneKgPerS * WOOD.specificHeat + r.waterFeedKgPerS * WATER_HEAT;
   const skinW =
     fromCoals +
     fromGas -
     r.intoCoreW -
-    r.skinSteamKgPerS * LATENT -
+    r.skinSteamKgPerS * BOILING_HEAT -
     feed * (p.skinK - p.coreK) -
     r.goneKgPerS * WOOD.pyrolysisJPerKg;
-  const coreW = r.intoCoreW - r.coreSteamKgPerS * LATENT;
+  const coreW = r.intoCoreW - r.coreSteamKgPerS * BOILING_HEAT;
   return [
     -r.goneKgPerS,
     r.waterFeedKgPerS - r.skinSteamKgPerS,

@@ -22,7 +22,7 @@ import {
   shed,
 } from './balance';
 import type { Burn } from './burn';
-import { INSIDE, SHELTER } from './closures';
+import { INSIDE, SHELTER, SKIN_EMISSIVITY } from './closures';
 import type { Flows } from './flows';
 import type { Gas } from './gas';
 import { nodeOf, type PitState } from './state';
@@ -224,11 +224,11 @@ function loseToYard(s: PitState, w: Weather, airK: number, airRel: number): void
     const wall = layout.walls[i]!;
     const node = s.outer[i]!;
     const skin =
-      pit.wallLossFactor * outsideFilm(t[node]!, airK, windMps, wall.lengthM, wall.emissivity);
+      pit.wallLossFactor * outsideFilm(t[node]!, airK, windMps, wall.lengthM, SKIN_EMISSIVITY);
     lose(node, wall.outsideM2 * skin + rainLoss(w, wall.rainM2), airRel);
     if (wall.lid && s.lidOpen) {
       const inner = s.inner[i]!;
-      const inside = outsideFilm(t[inner]!, airK, windMps, wall.lengthM, wall.emissivity);
+      const inside = outsideFilm(t[inner]!, airK, windMps, wall.lengthM, SKIN_EMISSIVITY);
       lose(inner, wall.outsideM2 * inside, airRel);
     }
   }

@@ -25,7 +25,6 @@ export function hopperLayout(p: Pit): Layout {
     outsideM2: m2,
     lengthM: p.diameterM,
     rainM2: lid ? 0.3 : 0,
-    emissivity: 0.85,
   });
   return {
     zones: [

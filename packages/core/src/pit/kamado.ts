@@ -55,7 +55,6 @@ export function kamadoLayout(p: Pit): Layout {
         outsideM2: p.fireWallM2,
         lengthM: p.diameterM,
         rainM2: 0,
-        emissivity: 0.85,
       },
       {
         name: 'dome',
@@ -68,7 +67,6 @@ export function kamadoLayout(p: Pit): Layout {
         lengthM: p.diameterM,
         lid: true,
         rainM2: section,
-        emissivity: 0.85,
       },
     ],
     metal: {

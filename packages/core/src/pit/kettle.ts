@@ -70,7 +70,6 @@ export function kettleLayout(p: Pit): Layout {
         outsideM2: p.fireWallM2,
         lengthM: p.diameterM,
         rainM2: 0,
-        emissivity: 0.85,
       },
       {
         name: 'lid',
@@ -83,7 +82,6 @@ export function kettleLayout(p: Pit): Layout {
         lengthM: p.diameterM,
         lid: true,
         rainM2: 0.785 * p.diameterM ** 2,
-        emissivity: 0.85,
       },
     ],
     metal: {

@@ -71,7 +71,6 @@ function offset(p: Pit, reverse: boolean): Layout {
     outsideM2: m2,
     lengthM: p.diameterM,
     rainM2,
-    emissivity: 0.85,
   });
   const part = (name: string, zone: number): Wall =>
     wall(name, third, [{ zone, m2: third, wPerM2K: OFFSET.film }], (p.diameterM * p.lengthM) / 3);

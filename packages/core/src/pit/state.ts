@@ -1,5 +1,11 @@
 /** Everything that changes while a pit burns: one flat record, made once, stepped in place. */
-import { gasDensity, pressureAt, humidityRatio, saturationPressure } from '../air/moist';
+import {
+  gasDensity,
+  humidityRatio,
+  pressureAt,
+  saturationPressure,
+  WATER_HEAT,
+} from '../air/moist';
 import { network, type Network } from '../air/draught';
 import { isSpent, type Parcel } from '../fire/parcel';
 import type { Arrangement, Pool } from '../fire/types';
@@ -246,7 +252,7 @@ export const capacity = (s: PitState, node: number): number =>
   node === s.coals
     ? bedCapacity(s.lit)
     : node === s.pan
-      ? s.fixedJPerK[node]! + s.waterKg * 4186
+      ? s.fixedJPerK[node]! + s.waterKg * WATER_HEAT
       : s.fixedJPerK[node]!;
 
 /** Heat stores that do not change, by node, J/K; gas zones count their air at 400 K. */

@@ -2,7 +2,14 @@
  * One step of a burning pit: air, wood, oxygen, coals, then one implicit heat balance. Coefficients are
  * frozen at the step's start (linearly implicit Euler), so a step costs the same whatever happens.
  */
-import { CP_GAS, gasDensity, humidityRatio, OXYGEN_IN_AIR, saturationPressure } from '../air/moist';
+import {
+  CP_GAS,
+  gasDensity,
+  humidityRatio,
+  OXYGEN_IN_AIR,
+  saturationPressure,
+  WATER_HEAT,
+} from '../air/moist';
 import type { Weather } from '../air/weather';
 import { CHAR } from '../fire/char';
 import { nothingYet, stepParcel, type ParcelAir } from '../fire/parcel';
@@ -78,7 +85,7 @@ export function stepPit(s: PitState, w: Weather, food: FoodLoad, dt: number): nu
   const panW = Math.max(terms.panW + terms.panSlope * (s.tempK[s.pan]! - panWas), 0);
   const panKg = Math.min((panW * dt) / terms.latentJPerKg, s.waterKg);
   // Steam takes the warmth of its water with it.
-  const panJ = panW * dt + panKg * 4186 * (s.tempK[s.pan]! - s.referenceK);
+  const panJ = panW * dt + panKg * WATER_HEAT * (s.tempK[s.pan]! - s.referenceK);
   s.waterKg -= panKg;
 
   const { ledger } = s;

@@ -77,8 +77,6 @@ export interface Wall {
   lid?: boolean;
   /** Area that rain falls on, m2. */
   rainM2: number;
-  /** Emissivity of the outside (0.85 paint and porcelain). */
-  emissivity: number;
 }
 
 /** Grey exchange between two surfaces, m2 of area times emissivity; `lid`: sees the sky when it is off. */

@@ -3,6 +3,9 @@ import type { ArrangementId, FireSpec } from '../fire/spec';
 import { LONGEST_ARC } from '../fire/snake';
 import type { Preset } from './types';
 
+/** Whether a firebox is a small one: lighter splits, more often (skin under 0.8 m2, common practice). */
+export const smallFirebox = (preset: Preset): boolean => preset.pit.fireWallM2 < 0.8;
+
 /** Lit fuel that fires are usually started with, kg as bought (common practice). */
 const LIT_KG: Readonly<Record<Exclude<ArrangementId, 'snake'>, number>> = {
   'side-basket': 0.31,

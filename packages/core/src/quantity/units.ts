@@ -41,3 +41,6 @@ export function roundTo(value: number, step: number): number {
 /** Keep `value` between `low` and `high`. */
 export const clamp = (value: number, low: number, high: number): number =>
   value < low ? low : value > high ? high : value;
+
+/** A figure as documents show it, to so many digits. */
+export const shown = (v: number, digits: number): number => Number(v.toFixed(digits));

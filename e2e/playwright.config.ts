@@ -1,14 +1,12 @@
 import { defineConfig, devices } from '@playwright/test';
-import { existsSync, mkdtempSync } from 'node:fs';
+import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { CHROMIUM_FLAGS, findChromium } from '../scripts/browser.mjs';
 
 const root = path.resolve(import.meta.dirname, '..');
 const port = Number(process.env.E2E_PORT ?? 8651);
 const scratch = (process.env.E2E_SCRATCH ??= mkdtempSync(path.join(tmpdir(), 'ostrin-e2e-')));
-const browser =
-  process.env.CHROMIUM ??
-  ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((p) => existsSync(p));
 
 export default defineConfig({
   testDir: import.meta.dirname,
@@ -23,17 +21,8 @@ export default defineConfig({
     viewport: { width: 390, height: 844 },
     timezoneId: 'Europe/Ljubljana',
     launchOptions: {
-      executablePath: browser,
-      args: [
-        '--headless',
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
+      executablePath: findChromium(),
+      args: CHROMIUM_FLAGS,
     },
   },
   webServer: {

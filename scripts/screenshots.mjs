@@ -1,10 +1,11 @@
 /** Takes the pictures in docs/screenshots from the demo data, on a scratch database. */
 import { chromium } from '@playwright/test';
 import { spawn } from 'node:child_process';
-import { existsSync, mkdirSync } from 'node:fs';
+import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import process from 'node:process';
 import { setTimeout as wait } from 'node:timers/promises';
+import { CHROMIUM_FLAGS, findChromium } from './browser.mjs';
 import { buildWeb, install, quietEnv, root } from './setup.mjs';
 
 const PORT = 8661;
@@ -28,19 +29,8 @@ const server = spawn(process.execPath, ['--import', 'tsx', 'apps/server/src/main
   stdio: 'inherit',
 });
 const browser = await chromium.launch({
-  executablePath:
-    process.env.CHROMIUM ??
-    ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((p) => existsSync(p)),
-  args: [
-    '--headless',
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
+  executablePath: findChromium(),
+  args: CHROMIUM_FLAGS,
 });
 
 async function open(place, viewport, colorScheme = 'light') {

@@ -6,6 +6,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import process from 'node:process';
+import { findChromium } from './browser.mjs';
 import { buildWeb, install, quietEnv, root } from './setup.mjs';
 
 const results = path.join(root, 'test-results');
@@ -31,10 +32,7 @@ const read = (file) => {
 
 /** Debian's Chromium, installed where that is allowed. */
 function chromium() {
-  const there = () =>
-    process.env.CHROMIUM ??
-    ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((p) => existsSync(p));
-  if (there()) return true;
+  if (findChromium()) return true;
   if (process.getuid?.() === 0 && existsSync('/usr/bin/apt-get')) {
     process.stdout.write('\n== Installing Chromium\n');
     spawnSync('apt-get', ['update'], { stdio: 'ignore' });
@@ -43,7 +41,7 @@ function chromium() {
       env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
     });
   }
-  if (there()) return true;
+  if (findChromium()) return true;
   process.stdout.write(
     'Chromium is missing: install the package chromium, or set CHROMIUM to its path.\n',
   );

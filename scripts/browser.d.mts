@@ -1,0 +1,2 @@
+export function findChromium(): string | undefined;
+export const CHROMIUM_FLAGS: string[];

@@ -3,7 +3,7 @@ import prettier from 'eslint-config-prettier';
 import globals from 'globals';
 
 /** Packages small and pure enough for the core. */
-const PURE = ['@date-fns/tz'];
+const PURE = ['@date-fns/tz', 'ml-levenberg-marquardt', 'ml-matrix'];
 
 export default [
   {

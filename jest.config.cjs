@@ -1,4 +1,9 @@
 const nodeTransform = {
+  // Modern modules that need nothing but another way to import.
+  '/node_modules/(ml-[a-z-]+|is-any-array)/.+\\.js$': [
+    'babel-jest',
+    { configFile: false, babelrc: false, plugins: ['@babel/plugin-transform-modules-commonjs'] },
+  ],
   '^.+\\.(t|j|mj)sx?$': [
     'babel-jest',
     {
@@ -25,7 +30,7 @@ const node = (displayName, roots) => ({
   testMatch: ['**/*.test.ts'],
   setupFiles: ['<rootDir>/scripts/jest-setup.cjs'],
   transform: nodeTransform,
-  transformIgnorePatterns: ['/node_modules/(?!(@date-fns|@ostrin)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(@date-fns|@ostrin|ml-[a-z-]+|is-any-array)/)'],
 });
 
 /** @type {import('jest').Config} */

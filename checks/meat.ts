@@ -1,24 +1,12 @@
 /** Trade practice: meat in a held pit, from 4 C unless said. */
-import { simulate, type MeatResult, type MeatSpec, type Scenario } from '@ostrin/core';
+import { simulate, type MeatResult } from '@ostrin/core';
+import { heldCook } from './held';
 import { row, type Row } from './types';
 
 const COMMON = 'common practice';
 
-function held(pitC: number, meat: Omit<MeatSpec, 'id' | 'startC'>): Scenario {
-  return {
-    ostrin: 'scenario/1',
-    cooker: { preset: 'kettle-57', overrides: {} },
-    weather: { airC: 15, windMps: 1, relativeHumidityFraction: 0.6, altitudeM: 0, rainMmPerH: 0 },
-    control: { mode: 'held', schedule: [{ atMin: 0, pitC }] },
-    actions: [{ atMin: 0, do: 'meat-on', meat: 'a' }],
-    meats: [{ id: 'a', startC: 4, ...meat }],
-    untilMin: 960,
-    everyMin: 1,
-  };
-}
-
-const cook = (pitC: number, meat: Omit<MeatSpec, 'id' | 'startC'>): MeatResult =>
-  simulate(held(pitC, meat)).meats[0]!;
+const cook = (...of: Parameters<typeof heldCook>): MeatResult =>
+  simulate(heldCook(...of)).meats[0]!;
 
 /** Hours until the core first reads `c`; null when never. */
 function hoursTo(m: MeatResult, c: number): number | null {
@@ -87,24 +75,13 @@ function otherCuts(): Row[] {
     done: { coreC: 95 },
     rest: { where: 'cool-box', minutes: 360 },
   });
-  const roast = simulate({
-    ...held(135, {
-      cut: 'rib-roast',
-      massKg: 2.3,
-      done: { coreC: 49 },
-      rest: { where: 'tented', minutes: 60 },
-    }),
-    meats: [
-      {
-        id: 'a',
-        cut: 'rib-roast',
-        massKg: 2.3,
-        startC: 10,
-        done: { coreC: 49 },
-        rest: { where: 'tented', minutes: 60 },
-      },
-    ],
-  }).meats[0]!;
+  const roast = cook(135, {
+    cut: 'rib-roast',
+    massKg: 2.3,
+    startC: 10,
+    done: { coreC: 49 },
+    rest: { where: 'tented', minutes: 60 },
+  });
   const short = cook(121, {
     cut: 'beef-short-ribs',
     massKg: 2.2,

@@ -7,6 +7,6 @@ module.exports = {
   setupFiles: ['<rootDir>/test/setup.ts'],
   transform: { '\\.mjs$': 'babel-jest' },
   transformIgnorePatterns: [
-    '/node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|nativewind|react-native-css-interop|react-native-svg|lucide-react-native|d3-.*|internmap|@date-fns|@ostrin)/?)',
+    '/node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|nativewind|react-native-css-interop|react-native-svg|lucide-react-native|d3-.*|internmap|@date-fns|@ostrin|ml-[a-z-]+|is-any-array)/?)',
   ],
 };

@@ -105,7 +105,19 @@ describe('the drawing', () => {
     expect(n).toBeGreaterThanOrEqual(2);
     const [wide, high] = halfAxes(cut, 2.5);
     expect(wide).toBeLessThan(high);
-    const spots = places(n, n === 2 ? wide * 1.06 : high * 1.05);
+    const spots = places(n, wide, high);
     for (const s of spots) expect(Math.hypot(s.x, s.y) + wide).toBeLessThan(0.285);
+  });
+
+  it('lays many small pieces apart from each other', () => {
+    const [wide, high] = halfAxes(CUTS['sausages']!, 0.12);
+    const spots = places(17, wide, high);
+    expect(new Set(spots.map((s) => `${s.x.toFixed(4)},${s.y.toFixed(4)}`)).size).toBe(17);
+    spots.forEach((a, i) =>
+      spots.slice(0, i).forEach((b) => {
+        const apart = Math.hypot((a.x - b.x) / wide, (a.y - b.y) / high);
+        expect(apart).toBeGreaterThan(1.95);
+      }),
+    );
   });
 });

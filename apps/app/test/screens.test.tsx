@@ -1,4 +1,4 @@
-import { foldLog, plan, type Entry } from '@ostrin/core';
+import { cutOf, foldLog, plan, type Entry } from '@ostrin/core';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { SlipSentence } from '../src/plan/SlipSentence';
 import { useSettings } from '../src/store/settings';
@@ -16,6 +16,7 @@ const wish = requestOf({ ...firstSlip(Date.UTC(2027, 4, 14), 'UTC') }, BOSUN, ME
 const PLAN = plan(wish, { nowMs: 0, members: 1 });
 const T0 = Date.UTC(2027, 4, 15, 8);
 
+const NONE: Entry[] = [];
 const log = () => foldLog(allEntries(useLive.getState()));
 const press = (name: string | RegExp) => fireEvent.press(screen.getByRole('button', { name }));
 
@@ -32,9 +33,11 @@ describe('the slip', () => {
     for (const word of [
       /^People: 8 people/,
       /18:30/,
-      /2 mutton shoulders of 2.5 kg/,
+      /^Meat: 2 mutton shoulders/,
+      /^Mass of one piece: 2.5 kg/,
       /^Pit: 121 C/,
       /in paper at 74 C/,
+      /^Done: it probes tender/,
       /12 C, light wind/,
     ]) {
       expect(screen.getByRole('button', { name: word })).toBeTruthy();
@@ -57,8 +60,10 @@ describe('the slip', () => {
   });
 
   it('keeps masses in the cut’s range and counts pieces from people', () => {
-    expect(stepMass(4.5, 1)).toBe(4.5);
-    expect(stepMass(2.5, -1)).toBe(2.4);
+    const cut = cutOf('mutton-shoulder');
+    expect(stepMass(cut, 4.5, 1)).toBe(4.5);
+    expect(stepMass(cut, 2.5, -1)).toBe(2.4);
+    expect(stepMass(cutOf('sausages'), 0.1, 1)).toBe(0.15);
     const slip = firstSlip(0, 'UTC');
     expect(piecesOf({ ...slip, people: 1 })).toBe(1);
     expect(piecesOf({ ...slip, people: 40 })).toBeGreaterThan(5);
@@ -68,7 +73,7 @@ describe('the slip', () => {
 describe('the log pad', () => {
   const Pad = () => {
     useLive();
-    return <LogPad plan={PLAN} log={log()} now={T0} onEdit={() => undefined} />;
+    return <LogPad plan={PLAN} log={log()} now={T0} tapped={NONE} onEdit={() => undefined} />;
   };
 
   it('logs with one tap and takes it back with one more', () => {

@@ -34,8 +34,7 @@ const FORECAST = forecast({
   done: [],
   ahead: [],
   nowMin: 120,
-  pitC: 120,
-  coreC: null,
+  readings: [{ atMin: 120, pitC: 120, coreC: null }],
   members: 1,
   seed: 1,
 });

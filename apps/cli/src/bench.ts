@@ -1,8 +1,8 @@
 /** Timings as ratios inside one run, against the reference kernel. */
-import { plan, presetOf, quantile, simulate } from '@ostrin/core';
+import { estimatePiece, plan, presetOf, quantile, simulate } from '@ostrin/core';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { Worker } from 'node:worker_threads';
-import { COOKS, cookIn, HELD, REQUEST } from './cases';
+import { COOKS, cookIn, HELD, READ, REQUEST, TWO_PIECES } from './cases';
 import { referenceKernel } from './kernel';
 
 const ROUNDS = 9;
@@ -73,8 +73,11 @@ async function ensemble(now: () => number) {
 /** All timings, ms (median), and as multiples of the kernel; and an ensemble in a worker. */
 export async function bench(now: () => number) {
   const work: Record<string, () => unknown> = {
-    ...Object.fromEntries(Object.entries(COOKS).map(([k, s]) => [k, () => simulate(s)])),
+    ...Object.fromEntries(
+      Object.entries({ ...COOKS, ...TWO_PIECES }).map(([k, s]) => [k, () => simulate(s)]),
+    ),
     'meat-14h-held': () => simulate(HELD),
+    'estimate-at-5h': () => estimatePiece(READ),
     'plan-rough': () => plan(REQUEST, { nowMs: 0, members: 1 }),
     'plan-24': () => plan(REQUEST, { nowMs: 0, members: 24 }),
   };

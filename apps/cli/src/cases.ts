@@ -5,8 +5,11 @@ import {
   presetOf,
   PRESETS,
   smallFirebox,
+  traceOf,
   usualFire,
   type Action,
+  type EstimateInput,
+  type Place,
   type Request,
   type Scenario,
 } from '@ostrin/core';
@@ -62,11 +65,33 @@ export function cookIn(id: string, fan = false): Scenario {
   };
 }
 
+/** A place of that pit's grate other than where the probe sits. */
+function placeIn(id: string): Place {
+  const preset = presetOf(id);
+  const { positions, probe } = preset.layout(preset.pit);
+  return positions.find((p, i) => i !== probe && p.at !== 'over-fire')!.at;
+}
+
 /** Every preset's cook, and a fan on a fire that is usually tended by hand. */
 export const COOKS: Readonly<Record<string, Scenario>> = {
   ...Object.fromEntries(Object.keys(PRESETS).map((id) => [`cook-14h-${id}`, cookIn(id)])),
   'cook-14h-kettle-57-fan': cookIn('kettle-57', true),
 };
+
+/** A second, bigger piece beside the first, at its own place and its own time. */
+export const TWO_PIECES: Readonly<Record<string, Scenario>> = Object.fromEntries(
+  ['kettle-57', 'offset-heavy'].map((id) => {
+    const one = cookIn(id);
+    return [
+      `cook-14h-${id}-two-pieces`,
+      {
+        ...one,
+        meats: [...one.meats, { id: 'b', cut: 'brisket', massKg: 5, startC: 4, at: placeIn(id) }],
+        actions: [...one.actions, { atMin: 90, do: 'meat-on', meat: 'b' }],
+      } satisfies Scenario,
+    ];
+  }),
+);
 
 /** The meat alone, in a held pit. */
 export const HELD: Scenario = {
@@ -74,6 +99,18 @@ export const HELD: Scenario = {
   fire: undefined,
   control: { mode: 'held', schedule: [{ atMin: 0, pitC: 121 }] },
   actions: [{ atMin: 0, do: 'meat-on', meat: 'a' }],
+};
+
+/** Five hours of readings of that piece, one each five minutes, for the estimate of what it is like. */
+const TRACED = traceOf(HELD, UNTIL_MIN);
+const NOW_MIN = 300;
+export const READ: EstimateInput = {
+  scenario: HELD,
+  traced: TRACED,
+  readings: TRACED.pitC
+    .map((pitC, atMin) => ({ atMin, pitC, coreC: TRACED.result.meats[0]!.coreC[atMin]! - 2 }))
+    .filter((r) => r.atMin <= NOW_MIN && r.atMin % 5 === 0),
+  nowMin: NOW_MIN,
 };
 
 export const REQUEST: Request = {

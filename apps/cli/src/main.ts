@@ -5,12 +5,14 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { knobs, moved } from '../../../checks/robust';
 import { runFacts, factsTable } from '../../../checks/run';
+import { twinRows } from '../../../checks/twins';
 import { bench } from './bench';
 
 const USAGE = `Usage: ostrin simulate <scenario.json | ->
        ostrin plan <request.json | ->
        ostrin facts [--json]
        ostrin facts --moved   (the pit's rows with each parameter moved by a tenth; minutes)
+       ostrin facts --twins   (windows and readings against synthetic cooks; minutes)
        ostrin bench --json`;
 
 /** Bad input: said line by line, exit status 2. */
@@ -68,7 +70,7 @@ export async function main(
           print({ moved: moved(knobs()) });
           return 0;
         }
-        const rows = runFacts();
+        const rows = rest.includes('--twins') ? twinRows() : runFacts();
         if (rest.includes('--json')) print({ rows });
         else process.stdout.write(factsTable(rows));
         return 0;

@@ -2,11 +2,13 @@
 import 'reflect-metadata';
 import {
   CHARCOALS,
+  PLACES,
   USUAL_SPLIT_KG,
   WOODS,
   WRAPS,
   type Action,
   type CharcoalId,
+  type Place,
   type PlanLog,
   type WoodId,
   type WrapId,
@@ -26,6 +28,9 @@ const DOES = [
   'meat-off',
   'turn',
   'spritz',
+  'sauce',
+  'move',
+  'oven-finish',
   'wrap',
   'unwrap',
   'set-target',
@@ -69,7 +74,7 @@ export class AddFuelDeed extends DeedDto {
   @IsOptional() @InRange(0, 0.6) moistureFraction?: number;
   @IsOptional() @Known(Object.keys(WOODS)) species?: WoodId;
   @IsOptional() @IsBoolean() lit: boolean = false;
-  @IsOptional() @IsBoolean() preheated: boolean = false;
+  @IsOptional() @IsBoolean() preheated?: boolean;
 
   override toLog(): PlanLog {
     const { fuel } = this;
@@ -89,7 +94,7 @@ export class AddFuelDeed extends DeedDto {
       massKg: this.massKg ?? (this.pieces ?? 0) * USUAL_SPLIT_KG,
       ...(this.moistureFraction !== undefined && { moistureFraction: this.moistureFraction }),
       lit: this.lit,
-      preheated: this.preheated,
+      preheated: this.preheated ?? false,
     };
   }
 }
@@ -113,6 +118,14 @@ export class MeatDeed extends DeedDto {
 }
 export class WrapDeed extends MeatDeed {
   @Known(Object.keys(WRAPS)) with!: WrapId;
+  /** Poured into a boat or pan. */
+  @IsOptional() @InRange(0, 3) liquidKg?: number;
+}
+export class MoveDeed extends MeatDeed {
+  @Known(PLACES) to!: Place;
+}
+export class OvenFinishDeed extends MeatDeed {
+  @InRange(60, 200) atC!: number;
 }
 
 /** Deeds by name, for class-transformer. */
@@ -131,6 +144,9 @@ export const DEEDS = [
   { name: 'turn', value: MeatDeed },
   { name: 'spritz', value: MeatDeed },
   { name: 'unwrap', value: MeatDeed },
+  { name: 'sauce', value: MeatDeed },
+  { name: 'move', value: MoveDeed },
+  { name: 'oven-finish', value: OvenFinishDeed },
   { name: 'wrap', value: WrapDeed },
 ];
 

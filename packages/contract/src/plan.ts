@@ -109,11 +109,11 @@ export class PlanDto {
   @Nested(() => RequestDto) request!: RequestDto;
   @LocalTime() serveAt!: string;
   @LocalTime() lightAt!: string;
-  @ShortTexts() meatOnAt!: string[];
+  @ShortTexts(16) meatOnAt!: string[];
   @NestedList(() => ReadyDto, 20) ready!: ReadyDto[];
   @Series(2) restAvailableMin!: [number, number];
   @InRange(0, 1) chanceLateFraction!: number;
-  @InRange(1, 100) pieces!: number;
+  @InRange(1, 200) pieces!: number;
   @Series(2) cookedKg!: [number, number];
   @NestedList(() => PlannedFireDto, 5) fires!: PlannedFireDto[];
   @NestedList(() => PlanVentsDto, 50) vents!: PlanVentsDto[];
@@ -122,16 +122,18 @@ export class PlanDto {
   @NestedList(() => ShoppingDto, 50) shopping!: ShoppingDto[];
   @NestedList(() => RiskDto, 20) risks!: RiskDto[];
   @NestedList(() => ProblemDto, 20) problems!: ProblemDto[];
+  /** Left out by documents from before they were kept. */
+  @IsOptional() @ShortTexts(400) cautions: string[] = [];
   @Nested(() => ExpectedDto) expected!: ExpectedDto;
   @NestedList(() => ScenarioDto, 5) scenarios!: ScenarioDto[];
   @InRange(1, 1000) members!: number;
 }
 
 /** A list of short texts. */
-function ShortTexts(): PropertyDecorator {
+function ShortTexts(most: number): PropertyDecorator {
   return (target, property) => {
     IsArray({ message: 'must be a list' })(target, property as string);
     IsString({ each: true })(target, property as string);
-    MaxLength(16, { each: true })(target, property as string);
+    MaxLength(most, { each: true })(target, property as string);
   };
 }

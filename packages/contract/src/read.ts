@@ -8,6 +8,7 @@ import {
   type Entry,
   type FireSpec,
   type MeatSpec,
+  type Place,
   type Plan,
   type Request,
   type Scenario,
@@ -61,9 +62,23 @@ function scenarioProblems(s: Scenario): FieldProblem[] {
       problems.push({ field: `meats[${i}].wrap.when`, message: 'is needed with this wrap' });
     }
     problems.push(...meatProblems(m, `meats[${i}]`));
+    if (m.at) problems.push(...placeProblems(s, m.at, `meats[${i}].at`));
   });
-  s.actions.forEach((a, i) => problems.push(...actionProblems(a, i, ids)));
+  s.actions.forEach((a, i) => {
+    problems.push(...actionProblems(a, i, ids));
+    if (a.do === 'move') problems.push(...placeProblems(s, a.to, `actions[${i}].to`));
+  });
   return problems;
+}
+
+/** A place that this pit's grate does not have; a held pit is the same all over. */
+function placeProblems(s: Scenario, at: Place, field: string): FieldProblem[] {
+  if (s.control.mode === 'held') return [];
+  const preset = presetOf(s.cooker.preset);
+  const places = preset.layout(preset.pit).positions.map((p) => p.at);
+  return places.includes(at)
+    ? []
+    : [{ field, message: `a ${preset.name} has no ${at}; it has ${places.join(', ')}` }];
 }
 
 /** What a piece cannot be: done by feel when it has none, or in an oven of no temperature. */

@@ -35,8 +35,8 @@ export class RequestPitDto {
 export class RequestMeatDto {
   @IsString() @Length(1, 40) id!: string;
   @Known(Object.keys(CUTS)) cut!: string;
-  @InRange(0.5, 12) massKg!: number;
-  @IsOptional() @IsInt() @Min(1) @Max(20) pieces?: number;
+  @InRange(0.05, 12) massKg!: number;
+  @IsOptional() @IsInt() @Min(1) @Max(200) pieces?: number;
   @IsOptional() @InRange(15, 300) thicknessMm?: number;
   @IsOptional() @IsString() pit?: string;
   @Nested(() => WrapDto) wrap!: WrapDto;

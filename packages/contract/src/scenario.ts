@@ -4,6 +4,7 @@ import {
   ARRANGEMENTS,
   CHARCOALS,
   CUTS,
+  PLACES,
   presetOf,
   PRESETS,
   usualFire,
@@ -11,6 +12,7 @@ import {
   type ArrangementId,
   type Control,
   type FireSpec,
+  type Place,
   type RestWhere,
   type Scenario,
   type Weather,
@@ -21,6 +23,7 @@ import { Type } from 'class-transformer';
 import {
   Equals,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsOptional,
@@ -129,6 +132,8 @@ export class WrapDto {
   @Nested(() => WhenDto)
   @ExactlyOne('coreC', 'atMin', 'stalled', 'barkSet')
   when?: WhenDto;
+  /** Poured into a boat or pan, kg. */
+  @IsOptional() @InRange(0, 3) liquidKg?: number;
 }
 
 export class DoneDto {
@@ -146,10 +151,14 @@ export class RestDto {
 export class MeatDto {
   @IsString() @Length(1, 40) id!: string;
   @Known(Object.keys(CUTS)) cut!: string;
-  @IsOptional() @IsInt() @Min(1) @Max(20) count?: number;
+  @IsOptional() @IsInt() @Min(1) @Max(200) count?: number;
   @InRange(0.05, 12) massKg!: number;
   @IsOptional() @InRange(15, 300) thicknessMm?: number;
   @IsOptional() @InRange(-2, 40) startC: number = 4;
+  @IsOptional() @Known(PLACES) at?: Place;
+  /** Injected, pinned or blade-tenderised. */
+  @IsOptional() @IsBoolean() injected?: boolean;
+  @IsOptional() @IsBoolean() probedEarly?: boolean;
   @IsOptional() @Nested(() => WrapDto) wrap?: WrapDto;
   @IsOptional() @Nested(() => DoneDto) @ExactlyOne('coreC', 'tender') done?: DoneDto;
   @IsOptional() @Nested(() => RestDto) rest?: RestDto;

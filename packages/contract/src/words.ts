@@ -1,5 +1,13 @@
 /** What was done, in words. */
-import { countWords, ventWords, WOODS, type Entry, type PlanLog } from '@ostrin/core';
+import {
+  countWords,
+  PLACE_WORDS,
+  ventWords,
+  WOODS,
+  WRAPS,
+  type Entry,
+  type PlanLog,
+} from '@ostrin/core';
 
 /** What an action is called in a list. */
 export function deedWords(a: PlanLog): string {
@@ -22,6 +30,12 @@ export function deedWords(a: PlanLog): string {
       return 'Turned';
     case 'spritz':
       return 'Spritzed';
+    case 'sauce':
+      return 'Sauced';
+    case 'move':
+      return `Moved: ${PLACE_WORDS[a.to]}`;
+    case 'oven-finish':
+      return `Into an oven at ${Math.round(a.atC)} C`;
     case 'set-target':
       return `Target ${Math.round(a.targetC)} C`;
     case 'fan':
@@ -33,7 +47,7 @@ export function deedWords(a: PlanLog): string {
     case 'meat-off':
       return 'Meat off';
     case 'wrap':
-      return a.with === 'none' ? 'Unwrapped' : `Wrapped in ${a.with}`;
+      return a.with === 'none' ? 'Unwrapped' : `Wrapped in ${WRAPS[a.with].name}`;
     case 'unwrap':
       return 'Unwrapped';
   }

@@ -36,15 +36,25 @@ describe('the catalogue of cuts', () => {
 });
 
 describe('wraps, in order by construction', () => {
+  const to88 = (cut: string, w: WrapId): number =>
+    firstAt(
+      of(125, { cut, massKg: cutOf(cut).atKg, wrap: { with: w, when: { coreC: 70 } } }).coreC,
+      88,
+    );
+
   it('never lets foil be slower than a boat, a boat than paper, paper than nothing (to a minute)', () => {
     for (const cut of ['pork-shoulder', 'brisket', 'spare-ribs']) {
-      const massKg = cutOf(cut).atKg;
-      const times = (['foil', 'pan', 'boat', 'paper', 'none'] as WrapId[]).map((w) =>
-        firstAt(of(125, { cut, massKg, wrap: { with: w, when: { coreC: 70 } } }).coreC, 88),
-      );
+      const times = (['foil', 'boat', 'paper', 'none'] as const).map((w) => to88(cut, w));
       for (let i = 1; i < times.length; i++) {
         expect([cut, times[i]! + 1 >= times[i - 1]! || times[i] === -1]).toEqual([cut, true]);
       }
+    }
+  });
+
+  it('has to warm the liquid in a covered pan first, and still beats leaving it bare', () => {
+    for (const cut of ['pork-shoulder', 'brisket']) {
+      expect(to88(cut, 'pan')).toBeGreaterThan(to88(cut, 'foil'));
+      expect(to88(cut, 'pan')).toBeLessThan(to88(cut, 'none'));
     }
   });
 });

@@ -1,5 +1,13 @@
 /** One worker for the app, started when first asked. */
-import type { Forecast, ForecastInput, PitCase, Plan, Request, VentCard } from '@ostrin/core';
+import type {
+  Forecast,
+  ForecastInput,
+  Outlook,
+  PitCase,
+  Plan,
+  Request,
+  VentCard,
+} from '@ostrin/core';
 import type { FromWorker, ToWorker } from './messages';
 
 type Listener = (message: FromWorker) => void;
@@ -54,14 +62,23 @@ export function askVentCard(of: PitCase, to: CardListener): () => void {
   return () => listeners.delete(id);
 }
 
-/** Asks for a forecast. */
-export function askForecast(input: ForecastInput): Promise<Forecast> {
+/** Asks one question with one answer. */
+function ask<T extends Forecast | Outlook>(
+  kind: 'forecast' | 'meat',
+  input: ForecastInput,
+): Promise<T> {
   const id = ++lastId;
   return new Promise((resolve, reject) => {
-    send({ id, kind: 'forecast', input }, (m) => {
+    send({ id, kind, input }, (m) => {
       listeners.delete(id);
       if (m.kind === 'failed') reject(new Error(m.message));
-      else resolve(m.result as Forecast);
+      else resolve(m.result as T);
     });
   });
 }
+
+/** Asks for a forecast. */
+export const askForecast = (input: ForecastInput): Promise<Forecast> => ask('forecast', input);
+
+/** Asks how the meat stands and what wrapping it now would do. */
+export const askOutlook = (input: ForecastInput): Promise<Outlook> => ask('meat', input);

@@ -1,9 +1,9 @@
 /** The core off the main thread: plans in two steps, forecasts in one. A newer request ends an older one. */
 import {
   forecast,
+  meatOutlook,
   planning,
   ventCard,
-  type ForecastInput,
   type PitCase,
   type Request,
 } from '@ostrin/core';
@@ -27,7 +27,8 @@ scope.onmessage = ({ data }) => {
   } else if (data.kind === 'card') {
     latest.card = data.id;
     void runCard(data.id, data.of);
-  } else if (data.kind === 'forecast') answer(data.id, () => forecast(data.input as ForecastInput));
+  } else if (data.kind === 'forecast') answer(data.id, () => forecast(data.input));
+  else answer(data.id, () => meatOutlook(data.input));
 };
 
 function answer(id: number, work: () => FromWorker['result']): void {

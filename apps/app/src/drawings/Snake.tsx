@@ -24,13 +24,30 @@ interface Props {
   size: number;
 }
 
-/** Where each piece of meat lies, m from the middle: alone, side by side, or round in a ring. */
-export function places(count: number, radiusM: number): { x: number; y: number }[] {
+/**
+ * Where each piece of meat lies, m from the middle: alone, two or three about the middle, more in staggered
+ * rows as near to it as they go. `wide` and `high` are a piece's half axes.
+ */
+export function places(count: number, wide: number, high: number): { x: number; y: number }[] {
   if (count <= 1) return [{ x: 0, y: 0 }];
-  return Array.from({ length: count }, (_, i) => {
-    const a = (2 * Math.PI * i) / count + (count === 2 ? 0 : -Math.PI / 2);
-    return { x: radiusM * Math.cos(a), y: radiusM * Math.sin(a) };
-  });
+  if (count <= 3) {
+    const r = count === 2 ? wide * 1.06 : high * 1.05;
+    return Array.from({ length: count }, (_, i) => {
+      const a = (2 * Math.PI * i) / count + (count === 2 ? 0 : -Math.PI / 2);
+      return { x: r * Math.cos(a), y: r * Math.sin(a) };
+    });
+  }
+  const reach = Math.ceil(Math.sqrt(count)) + 1;
+  const spots: { x: number; y: number }[] = [];
+  for (let row = -reach; row <= reach; row++) {
+    for (let i = -reach; i <= reach; i++) {
+      spots.push({
+        x: 2.06 * wide * (i + (row % 2 === 0 ? 0 : 0.5) + (count % 2 === 0 ? 0.25 : 0)),
+        y: 1.8 * high * row,
+      });
+    }
+  }
+  return spots.sort((a, b) => Math.hypot(a.x, a.y) - Math.hypot(b.x, b.y)).slice(0, count);
 }
 
 /** Half axes of a piece on the grate, m: a third longer than wide. */
@@ -55,7 +72,7 @@ export function SnakeDrawing({ fire, diameterM, cut, massKg, pieces, size }: Pro
     y: centre + r * m * Math.sin((angle(deg) * Math.PI) / 180),
   });
   const [wide, high] = halfAxes(cut, massKg);
-  const spots = places(pieces, pieces === 2 ? wide * 1.06 : high * 1.05);
+  const spots = places(pieces, wide, high);
   const rows = Array.from(
     { length: fire.side },
     (_, row) => radius + (row - (fire.side - 1) / 2) * (PIECE_M.across + 0.003),

@@ -16,6 +16,7 @@ import { Vent } from '../drawings/Vent';
 import { useLayout } from '../ui/layout';
 import { Heading } from '../ui/Title';
 import { clockAndDay, clockOf } from '../ui/words';
+import { PlanStrip } from './PlanStrip';
 
 const Say = ({ children }: { children: React.ReactNode }) => (
   <Text className="font-sans text-ink text-[16px] leading-[23px]">{children}</Text>
@@ -77,6 +78,18 @@ export function Answer({ plan, preset }: { plan: Plan; preset: Preset }) {
         </View>
       </View>
       <View className="gap-6 flex-1">
+        <View className="gap-2">
+          <Heading>The cook as expected</Heading>
+          <PlanStrip plan={plan} />
+        </View>
+        {plan.cautions.length > 0 ? (
+          <View className="gap-2">
+            <Heading>What is safe</Heading>
+            {plan.cautions.map((c) => (
+              <Say key={c}>{c}</Say>
+            ))}
+          </View>
+        ) : null}
         <Jobs plan={plan} />
         <View className="gap-1">
           <Heading>Your watch</Heading>

@@ -1,5 +1,5 @@
 /** Plan: the slip, and below it the answer. */
-import { CAUTIONS, presetOf, type Plan } from '@ostrin/core';
+import { CAUTIONS, cutOf, presetOf, type Plan } from '@ostrin/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
@@ -11,7 +11,7 @@ import { Button } from '../ui/Button';
 import { useLayout } from '../ui/layout';
 import { Notice } from '../ui/Notice';
 import { Title } from '../ui/Title';
-import { dayOf } from '../ui/words';
+import { capital, dayOf } from '../ui/words';
 import { Answer } from './Answer';
 import { SettingsRow } from './SettingsRow';
 import { SlipSentence } from './SlipSentence';
@@ -145,7 +145,12 @@ function StartCook({
   const begin = (): void => {
     if (!plan) return;
     start.mutate(
-      { id, name: `Mutton for ${plan.request.people}`, pitName, plan },
+      {
+        id,
+        name: `${capital(cutOf(plan.request.meats[0]!.cut).name)} for ${plan.request.people}`,
+        pitName,
+        plan,
+      },
       {
         onSuccess: () => {
           setId(crypto.randomUUID());

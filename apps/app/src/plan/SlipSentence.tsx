@@ -1,9 +1,9 @@
 /** The planning sentence: every underlined word opens a sheet with large choices. */
-import { countWords, massWords, temperatureWords, WRAPS } from '@ostrin/core';
+import { countWords, cutOf, massWords, temperatureWords, WRAPS } from '@ostrin/core';
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
-import { CUT, piecesOf, useSlip, WINDS, WRAP_WHEN_C } from '../store/slip';
+import { piecesOf, schoolWords, useSlip, WINDS } from '../store/slip';
 import { clockAndDay } from '../ui/words';
 import { SlipSheet, type SlipField } from './SlipSheet';
 
@@ -42,12 +42,13 @@ export function SlipSentence({ pitName, cookerName }: { pitName: string; cookerN
   const slip = useSlip();
   const units = useSettings((s) => s.units);
   const [open, setOpen] = useState<SlipField | null>(null);
+  const cut = cutOf(slip.cut);
   const pieces = piecesOf(slip);
   const wind = WINDS.find((w) => w.value === slip.windMps)?.label ?? 'some wind';
   const wrap =
     slip.wrap === 'none'
       ? 'left unwrapped'
-      : `wrapped in ${WRAPS[slip.wrap].name} at ${temperatureWords(WRAP_WHEN_C, units)}`;
+      : `wrapped in ${WRAPS[slip.wrap].name} ${schoolWords(slip.wrapWhen, units)}`;
   return (
     <View>
       <View className="flex-row flex-wrap items-center gap-x-[6px]" testID="slip">
@@ -65,8 +66,14 @@ export function SlipSentence({ pitName, cookerName }: { pitName: string; cookerN
         />
         <Plain>with</Plain>
         <Word
-          label={`${countWords(pieces, CUT.name, CUT.plural)} of ${massWords(slip.massKg, units)}`}
+          label={countWords(pieces, cut.name, cut.plural)}
           says="Meat"
+          onPress={() => setOpen('cut')}
+        />
+        <Plain>of</Plain>
+        <Word
+          label={massWords(slip.massKg, units)}
+          says="Mass of one piece"
           onPress={() => setOpen('mass')}
         />
         <Plain>{`from ${pitName}, ${cookerName}, on a briquette snake with cherry, held at`}</Plain>
@@ -76,7 +83,18 @@ export function SlipSentence({ pitName, cookerName }: { pitName: string; cookerN
           onPress={() => setOpen('pace')}
         />
         <Plain>and</Plain>
-        <Word label={wrap} says="Wrap" after="." onPress={() => setOpen('wrap')} />
+        <Word label={wrap} says="Wrap" after="," onPress={() => setOpen('wrap')} />
+        <Plain>until</Plain>
+        <Word
+          label={
+            slip.doneC === null
+              ? 'it probes tender'
+              : `the middle reads ${temperatureWords(slip.doneC, units)}`
+          }
+          says="Done"
+          after="."
+          onPress={() => setOpen('done')}
+        />
         <Word
           label={`${temperatureWords(slip.airC, units)}, ${wind}`}
           says="Weather"

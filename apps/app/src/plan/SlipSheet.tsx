@@ -1,47 +1,32 @@
 /** The sheets behind the slip's words. */
-import {
-  countWords,
-  localOf,
-  massWords,
-  MINUTE_MS,
-  epochOf,
-  temperatureWords,
-  type WrapId,
-} from '@ostrin/core';
-import { Text, View } from 'react-native';
+import { countWords, epochOf, localOf, MINUTE_MS, temperatureWords } from '@ostrin/core';
+import { View } from 'react-native';
 import { useSettings } from '../store/settings';
-import {
-  CUT,
-  PACES,
-  PEOPLE_RANGE,
-  piecesOf,
-  stepMass,
-  useSlip,
-  WINDS,
-  WRAP_WHEN_C,
-} from '../store/slip';
+import { PACES, PEOPLE_RANGE, piecesOf, useSlip, WINDS } from '../store/slip';
 import { Button } from '../ui/Button';
 import { Choice, Stepper } from '../ui/Choice';
 import { Sheet } from '../ui/Sheet';
 import { useTick } from '../ui/useTick';
+import { Note } from '../ui/Notice';
 import { clockOf, dayOf } from '../ui/words';
+import { Done, Mass, WhichCut, Wrap } from './MeatChoices';
 
-export type SlipField = 'people' | 'serveAt' | 'mass' | 'pace' | 'wrap' | 'weather';
+export type SlipField =
+  'people' | 'serveAt' | 'cut' | 'mass' | 'pace' | 'wrap' | 'done' | 'weather';
 
 const TITLES: Record<SlipField, string> = {
   people: 'How many people',
   serveAt: 'When they sit down',
+  cut: 'Which cut',
   mass: 'How heavy is one piece',
   pace: 'How hot to hold the pit',
   wrap: 'Wrapped or not',
+  done: 'When it is done',
   weather: 'The weather',
 };
 
 const DAYS_AHEAD = 14;
 const PEOPLE_QUICK = [4, 6, 8, 12, 18, 24];
-const Note = ({ children }: { children: string }) => (
-  <Text className="font-sans text-soot text-[16px] leading-[22px]">{children}</Text>
-);
 
 /** One sheet. Every choice takes effect at once. */
 export function SlipSheet({ field, onClose }: { field: SlipField; onClose: () => void }) {
@@ -49,9 +34,11 @@ export function SlipSheet({ field, onClose }: { field: SlipField; onClose: () =>
     <Sheet title={TITLES[field]} onClose={onClose}>
       {field === 'people' ? <People /> : null}
       {field === 'serveAt' ? <ServeAt /> : null}
+      {field === 'cut' ? <WhichCut /> : null}
       {field === 'mass' ? <Mass /> : null}
       {field === 'pace' ? <Pace /> : null}
       {field === 'wrap' ? <Wrap /> : null}
+      {field === 'done' ? <Done /> : null}
       {field === 'weather' ? <Weather /> : null}
       <Button kind="primary" label="Done" onPress={onClose} />
     </Sheet>
@@ -125,30 +112,6 @@ function ServeAt() {
   );
 }
 
-function Mass() {
-  const { massKg, change } = useSlip();
-  const units = useSettings((s) => s.units);
-  return (
-    <>
-      <Stepper
-        label="Mass of one piece"
-        shown={massWords(massKg, units)}
-        onStep={(by) => change({ massKg: stepMass(massKg, by) })}
-        canDown={massKg > CUT.massRange[0]}
-        canUp={massKg < CUT.massRange[1]}
-      />
-      <Choice
-        label="Usual masses"
-        columns={3}
-        options={[1.5, 2, 2.5, 3, 3.5, 4].map((kg) => ({ value: kg, label: massWords(kg, units) }))}
-        value={massKg}
-        onChange={(kg) => change({ massKg: kg })}
-      />
-      <Note>Weigh it trimmed: thin edges rounded off, 3 to 6 mm of fat left on.</Note>
-    </>
-  );
-}
-
 function Pace() {
   const { pitC, change } = useSlip();
   const units = useSettings((s) => s.units);
@@ -164,20 +127,6 @@ function Pace() {
       value={pitC}
       onChange={(c) => change({ pitC: c })}
     />
-  );
-}
-
-function Wrap() {
-  const { wrap, change } = useSlip();
-  const units = useSettings((s) => s.units);
-  const at = `when the middle reads ${temperatureWords(WRAP_WHEN_C, units)}`;
-  const options: { value: WrapId; label: string; note: string }[] = [
-    { value: 'none', label: 'Not wrapped', note: 'the hardest bark, the longest cook' },
-    { value: 'paper', label: 'Paper', note: `${at}; keeps most of the bark` },
-    { value: 'foil', label: 'Foil', note: `${at}; quickest, softest bark` },
-  ];
-  return (
-    <Choice label="Wrap" options={options} value={wrap} onChange={(w) => change({ wrap: w })} />
   );
 }
 

@@ -1,15 +1,24 @@
 /** The slip: the handful of choices a planning sentence is made of. */
 import {
-  CUTS,
+  cutOf,
+  doneByFeel,
   localOf,
   MINUTE_MS,
   piecesFor,
   piecesThatFit,
   presetOf,
   roundTo,
+  temperatureWords,
+  usualDone,
+  usualKg,
+  usualRest,
+  usualWrap,
+  type Cut,
+  type DoneWhen,
   type Request,
   type Units,
   type WrapId,
+  type WrapSchool,
 } from '@ostrin/core';
 import { create } from 'zustand';
 import type { PitRecord } from '@ostrin/contract/types';
@@ -19,10 +28,15 @@ export interface Slip {
   /** `YYYY-MM-DDTHH:mm` in the zone below. */
   serveAt: string;
   timeZone: string;
+  cut: string;
   /** Mass of one piece, kg. */
   massKg: number;
   pitC: number;
   wrap: WrapId;
+  /** When to wrap: one of WRAP_SCHOOLS. */
+  wrapWhen: SchoolId;
+  /** Core at which it is done, C; null: when it probes tender. */
+  doneC: number | null;
   airC: number;
   windMps: number;
 }
@@ -31,8 +45,7 @@ interface SlipStore extends Slip {
   change(part: Partial<Slip>): void;
 }
 
-export const CUT = CUTS['mutton-shoulder']!;
-export const MASS_STEP_KG = 0.1;
+const FIRST_CUT = 'mutton-shoulder';
 export const PEOPLE_RANGE = [1, 300] as const;
 export const BAND_C = 8;
 const APPETITE_G = 220;
@@ -47,7 +60,43 @@ export const WINDS = [
   { value: 5, label: 'windy' },
   { value: 8, label: 'strong wind' },
 ] as const;
-export const WRAP_WHEN_C = 74;
+/** When to wrap: the schools people belong to. */
+export const WRAP_SCHOOLS = {
+  'core-68': { when: { coreC: 68 }, note: 'early: softer bark, sooner done' },
+  'core-74': { when: { coreC: 74 }, note: 'the usual' },
+  'core-80': { when: { coreC: 80 }, note: 'late: past the stall' },
+  'core-85': { when: { coreC: 85 }, note: 'only to finish' },
+  stall: { when: { stalled: true }, note: 'when it has stopped climbing' },
+  bark: { when: { barkSet: true }, note: 'when nothing comes off on a finger' },
+} as const satisfies Record<string, { when: WrapSchool; note: string }>;
+export type SchoolId = keyof typeof WRAP_SCHOOLS;
+
+/** A school in words: `at 74 C`, `in the stall`. */
+export function schoolWords(id: SchoolId, units: Units): string {
+  const { when } = WRAP_SCHOOLS[id];
+  if ('coreC' in when) return `at ${temperatureWords(when.coreC, units)}`;
+  return 'stalled' in when ? 'in the stall' : 'when the bark is set';
+}
+
+/** What changes with the cut: a usual piece of it, cooked the usual way. */
+export function withCut(id: string): Pick<Slip, 'cut' | 'massKg' | 'wrap' | 'doneC'> {
+  const cut = cutOf(id);
+  const done = usualDone(cut);
+  return {
+    cut: id,
+    massKg: usualKg(cut),
+    wrap: usualWrap(cut),
+    doneC: 'coreC' in done ? done.coreC : null,
+  };
+}
+
+/** How the slip's piece is called done. */
+export const doneOf = (slip: Pick<Slip, 'cut' | 'doneC'>): DoneWhen =>
+  slip.doneC !== null
+    ? { coreC: slip.doneC }
+    : doneByFeel(cutOf(slip.cut))
+      ? { tender: true }
+      : usualDone(cutOf(slip.cut));
 
 /** Tomorrow at half past six in the evening: late enough for any cook from here. */
 export function firstSlip(nowMs: number, timeZone: string): Slip {
@@ -56,9 +105,9 @@ export function firstSlip(nowMs: number, timeZone: string): Slip {
     people: 8,
     serveAt: `${tomorrow}T18:30`,
     timeZone,
-    massKg: 2.5,
+    ...withCut(FIRST_CUT),
     pitC: 121,
-    wrap: 'paper',
+    wrapWhen: 'core-74',
     airC: 12,
     windMps: 2,
   };
@@ -73,16 +122,28 @@ export const useSlip = create<SlipStore>()((set) => ({
 
 /** Pieces a slip amounts to. */
 export const piecesOf = (slip: Slip): number =>
-  piecesFor(slip.people, APPETITE_G, CUT, slip.massKg);
+  piecesFor(slip.people, APPETITE_G, cutOf(slip.cut), slip.massKg);
 
 /** Pieces that fit on the pit beside its fire. */
 export const roomOf = (slip: Slip, preset: string): number =>
-  piecesThatFit(presetOf(preset), CUT, slip.massKg);
+  piecesThatFit(presetOf(preset), cutOf(slip.cut), slip.massKg);
+
+/** How finely a piece of a cut is weighed, kg. */
+export const massStep = (cut: Cut): number => (cut.massRange[1] < 1 ? 0.05 : 0.1);
 
 /** A mass one step lighter or heavier, within the cut's sensible range. */
-export function stepMass(massKg: number, by: -1 | 1): number {
-  const [low, high] = CUT.massRange;
-  return Math.min(high, Math.max(low, roundTo(massKg + by * MASS_STEP_KG, MASS_STEP_KG)));
+export function stepMass(cut: Cut, massKg: number, by: -1 | 1): number {
+  const [low, high] = cut.massRange;
+  const step = massStep(cut);
+  return Math.min(high, Math.max(low, roundTo(massKg + by * step, step)));
+}
+
+/** A handful of masses across the cut's sensible range. */
+export function usualMasses(cut: Cut): number[] {
+  const [low, high] = cut.massRange;
+  const step = massStep(cut);
+  const all = [0, 0.2, 0.4, 0.6, 0.8, 1].map((x) => roundTo(low + x * (high - low), step));
+  return [...new Set(all)];
 }
 
 /** The request a slip stands for. */
@@ -103,15 +164,15 @@ export function requestOf(slip: Slip, pit: PitRecord, units: Units): Request {
     ],
     meats: [
       {
-        id: 'mutton',
-        cut: CUT.id,
+        id: slip.cut,
+        cut: slip.cut,
         massKg: slip.massKg,
         wrap:
           slip.wrap === 'none'
             ? { with: 'none' }
-            : { with: slip.wrap, when: { coreC: WRAP_WHEN_C } },
-        done: { tender: true },
-        rest: { where: 'cool-box', minutes: 60 },
+            : { with: slip.wrap, when: WRAP_SCHOOLS[slip.wrapWhen].when },
+        done: doneOf(slip),
+        rest: usualRest(cutOf(slip.cut)),
       },
     ],
     weather: {

@@ -32,6 +32,11 @@ const KIND_OF: Record<string, MarkKind> = {
   'meat-off': 'meat',
   wrap: 'meat',
   unwrap: 'meat',
+  spritz: 'meat',
+  sauce: 'meat',
+  turn: 'meat',
+  move: 'meat',
+  'oven-finish': 'meat',
   'lay-fire': 'fuel',
   light: 'fuel',
   check: 'meat',
@@ -112,6 +117,8 @@ export interface StripInput {
   forecast: Forecast | null;
   /** Cook's clock now; null for a finished cook. */
   now: number | null;
+  /** When the fire is or will be lit, where the log does not say. */
+  zero?: number;
   from: number;
   to: number;
   theme: Theme;
@@ -120,7 +127,7 @@ export interface StripInput {
 /** Builds the strip. */
 export function stripData(input: StripInput): StripData {
   const { plan, log, readings, forecast, now, theme } = input;
-  const zero = litAtMs(log) ?? Math.max(input.startMs, now ?? 0);
+  const zero = litAtMs(log) ?? input.zero ?? Math.max(input.startMs, now ?? 0);
   const { pitC: target, bandC } = plan.request.pits[0]!.pace;
   const band: [number, number] = [target - bandC, target + bandC];
   const name = cutOf(plan.request.meats[0]!.cut).name.split(' ')[0]!;

@@ -30,13 +30,20 @@ interface Props {
   plan: Plan;
   log: Log;
   now: number;
+  /** Entries logged elsewhere on the page, to be shown with their undo as if tapped here. */
+  tapped: Entry[];
   onEdit: (entryId: string) => void;
 }
 
-export function LogPad({ plan, log, now, onEdit }: Props) {
+export function LogPad({ plan, log, now, tapped, onEdit }: Props) {
   const theme = useTheme();
   const { wide } = useLayout();
   const [last, setLast] = useState<Entry[]>([]);
+  const [seen, setSeen] = useState(tapped);
+  if (tapped !== seen) {
+    setSeen(tapped);
+    setLast(tapped);
+  }
   useEffect(() => {
     const timer = setTimeout(() => setLast([]), SHOWN_MS);
     return () => clearTimeout(timer);

@@ -29,6 +29,7 @@ interface Props {
   stale: boolean;
   speed: number;
   onRun: () => void;
+  onMeat: () => void;
 }
 
 const HEADLINE: Record<Diagnosis['trend'], string> = {
@@ -117,9 +118,17 @@ export function Reading(p: Props) {
             {p.stale || old ? 'Old reading' : HEADLINE[p.state.trend] + moved}
           </Text>
           <Text className="font-sans text-soot text-[16px] leading-[21px]">{p.state.cause}</Text>
-          {core ? (
-            <Text className="font-sans-semi text-ink text-[16px]">{`Meat ${degrees(core.c, units)}`}</Text>
-          ) : null}
+          <Pressable
+            role="button"
+            accessibilityLabel={`Meat${core ? ` ${degrees(core.c, units)}` : ''}: how it stands, wrapping, what is safe`}
+            testID="meat-reading"
+            onPress={p.onMeat}
+            className="min-h-[48px] justify-center self-start active:opacity-70"
+          >
+            <Text className="font-sans-semi text-ink text-[16px] underline">
+              {core ? `Meat ${degrees(core.c, units)}` : 'Meat'}
+            </Text>
+          </Pressable>
         </View>
       </View>
       {wide ? null : (

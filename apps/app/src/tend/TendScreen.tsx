@@ -1,5 +1,14 @@
 /** Tend: the reading, the next job, the strip and the log pad of the cook under way. */
-import { cutOf, diagnose, foldLog, litAtMs, MINUTE_MS, type Line, type Plan } from '@ostrin/core';
+import {
+  cutOf,
+  diagnose,
+  foldLog,
+  litAtMs,
+  MINUTE_MS,
+  type Entry,
+  type Line,
+  type Plan,
+} from '@ostrin/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
@@ -19,8 +28,10 @@ import { JobsAhead } from './JobsAhead';
 import { LineState } from './LineState';
 import { LogPad } from './LogPad';
 import { LineSheet } from './LineSheet';
+import { MeatSheet } from './MeatSheet';
 import { Reading } from './Reading';
 import { RunSheet } from './RunSheet';
+import { underWay } from './underWay';
 import { useForecast } from './useForecast';
 import { useKeys } from './useKeys';
 import { useLiveCook } from './useLiveCook';
@@ -70,6 +81,8 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
   const { width, height, wide } = useLayout();
   const [editing, setEditing] = useState<string | null>(null);
   const [running, setRunning] = useState(false);
+  const [meatOpen, setMeatOpen] = useState(false);
+  const [tapped, setTapped] = useState<Entry[]>([]);
   const [box, setBox] = useState({ width: 0, height: 0 });
   const lit = litAtMs(log);
   const pace = plan.request.pits[0]!.pace;
@@ -83,7 +96,7 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
     forecast?.fuelLeftFraction ?? null,
   );
   const line: Line | null = editing ? (log.lines.find((l) => l.id === editing) ?? null) : null;
-  useKeys(plan, log, now, { editing: editing !== null || running });
+  useKeys(plan, log, now, { editing: editing !== null || running || meatOpen });
 
   const zero = lit ?? Math.max(live.startMs, now);
   const first = Math.min(
@@ -135,6 +148,7 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
       forecast={forecast}
       stale={live.link === 'lost'}
       onRun={() => setRunning(true)}
+      onMeat={() => setMeatOpen(true)}
       speed={live.clock?.speed ?? 1}
     />
   );
@@ -160,6 +174,17 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
           onClose={() => setEditing(null)}
         />
       ) : null}
+      {meatOpen ? (
+        <MeatSheet
+          plan={plan}
+          log={log}
+          input={lit === null ? null : underWay(id, plan, log, live.readings, lit, now)}
+          lit={zero}
+          now={now}
+          onLogged={setTapped}
+          onClose={() => setMeatOpen(false)}
+        />
+      ) : null}
       {running ? <RunSheet id={id} now={now} onClose={() => setRunning(false)} /> : null}
     </>
   );
@@ -171,7 +196,7 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
           <LineState timeZone={plan.request.timeZone} />
           {header}
           {strip(stripWidth, Math.max(360, Math.min(height - 300, 620)))}
-          <LogPad plan={plan} log={log} now={now} onEdit={setEditing} />
+          <LogPad plan={plan} log={log} now={now} tapped={tapped} onEdit={setEditing} />
         </View>
         <ScrollView
           className="w-[330px] flex-none border-l border-rule"
@@ -206,7 +231,7 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
       >
         {strip(box.width, box.height)}
       </View>
-      <LogPad plan={plan} log={log} now={now} onEdit={setEditing} />
+      <LogPad plan={plan} log={log} now={now} tapped={tapped} onEdit={setEditing} />
       {sheets}
     </View>
   );

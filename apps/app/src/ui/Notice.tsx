@@ -22,3 +22,8 @@ export function Notice({ tone, title, children, testID }: Props) {
     </View>
   );
 }
+
+/** A quiet remark under a choice. */
+export const Note = ({ children }: { children: string }) => (
+  <Text className="font-sans text-soot text-[16px] leading-[22px]">{children}</Text>
+);

@@ -103,7 +103,7 @@ export class StandIn {
     const truth = truthOf(this.id, this.plan);
     this.cook = createCook(
       { ...truth.scenario, actions: actionsOf(log, this.litMs) },
-      truth.spreads,
+      { spreads: truth.spreads },
     );
     if (this.lastMs > this.litMs) advance(this.cook, (this.lastMs - this.litMs) / MINUTE_MS);
   }

@@ -9,10 +9,11 @@ import {
   USUAL_SPLIT_KG,
   type WoodId,
 } from '../fuel/catalogue';
-import { spritzPiece } from '../meat/piece';
+import { spritzPiece } from '../meat/treat';
 import { bookWood, caughtShare, storedJ, type PitState } from '../pit/state';
 import type { Cook } from './state';
-import { takeOff, wrapGuest } from './guest';
+import { surroundings } from './grate';
+import { ovenFinish, sauceGuest, takeOff, unwrapGuest, wrapGuest } from './guest';
 import { charcoalKg, type Action, type AddFuel } from './scenario';
 
 /** A split pre-warmed on the hot firebox: skin and core, K, and what is left of its skin's water (common practice). */
@@ -80,11 +81,19 @@ function actOnMeat(cook: Cook, action: Extract<Action, { meat: string }>): void 
       takeOff(guest, atMin);
       break;
     case 'wrap':
-      if (action.with !== 'none') wrapGuest(guest, action.with, atMin);
-      else guest.piece.wrap = 'none';
+      wrapGuest(guest, action.with, atMin, action.liquidKg);
       break;
     case 'unwrap':
-      guest.piece.wrap = 'none';
+      unwrapGuest(guest);
+      break;
+    case 'move':
+      guest.at = action.to;
+      break;
+    case 'sauce':
+      if (guest.place === 'on') sauceGuest(guest, surroundings(cook, atMin, guest.at).airC);
+      break;
+    case 'oven-finish':
+      ovenFinish(guest, action.atC);
       break;
     case 'spritz':
       if (guest.place === 'on') spritzPiece(guest.piece);

@@ -2,26 +2,26 @@
  * A cook that can be advanced, acted on and looked at: the one engine behind plans, forecasts, the
  * stand-in thermometer and the command line.
  */
-import { pressureAt } from '../air/moist';
 import { buildFire } from '../fire/catalogue';
 import { createParcel } from '../fire/parcel';
 import { CHUNK_MOISTURE } from '../fuel/catalogue';
-import type { MeatSpread } from '../meat/piece';
+import type { MeatSpread } from '../meat/spread';
 import { coreC } from '../meat/piece';
 import type { Surroundings } from '../meat/surface';
 import { pitWith, presetOf } from '../pit/catalogue';
-import type { FoodLoad } from '../pit/heat';
 import { createPitState, type PitState } from '../pit/state';
-import { gasAtK, seenFromK, stepPit } from '../pit/step';
+import { stepPit } from '../pit/step';
+import type { Place } from '../pit/types';
 import { celsius, kelvin } from '../quantity/units';
 import { act } from './act';
 import { createFan, turnFan } from './fan';
-import { createGuest, minuteOfGuest, recordGuest, stepGuest } from './guest';
-import { heldSurroundings } from './held';
+import { createGuest, minuteOfGuest, stepGuest, type PieceMaking } from './guest';
+import { loadOf, surroundings } from './grate';
 import { emptySeries, recordPit, resultOf } from './result';
 import { weatherAt } from '../air/weather';
 import type { Result, Scenario } from './scenario';
-import type { Cook } from './state';
+import { recordGuest } from './meatResult';
+import type { AirTrace, Cook } from './state';
 import { createTender, tendPit } from './tender';
 
 /** How steps are chosen: from the largest change of any temperature in a step, K. */
@@ -38,22 +38,28 @@ export const STEP = {
 };
 /** Below this much lit fuel (kg dry ash-free) the fire is out. */
 const OUT_KG = 0.012;
-/** Air speed at the grate per kg/s of draught, m/s, and at rest (about 0.1-0.6 m/s in all). */
-const SPEED = { still: 0.18, perKgPerS: 70, most: 0.6 };
+/** How a cook may differ from the middle of the road. */
+export interface CookOptions {
+  /** Changes each piece of meat (by order) from its catalogue. */
+  spreads?: MeatSpread[];
+  /** The air at the grate where it is known: no pit is computed then. */
+  air?: AirTrace;
+  /** Pieces cut into more cells than usual, or of another cut than the catalogue's. */
+  pieces?: PieceMaking;
+}
 
-/**
- * A cook from its scenario, at minute 0. `spreads` changes each piece of meat (by order) from its
- * catalogue; leave it out for the middle of the road. Throws RangeError for names not in a catalogue.
- */
-export function createCook(scenario: Scenario, spreads: MeatSpread[] = []): Cook {
+/** A cook from its scenario, at minute 0. Throws RangeError for names not in a catalogue. */
+export function createCook(scenario: Scenario, options: CookOptions = {}): Cook {
   const { control } = scenario;
-  const made = control.mode === 'held' ? null : makePit(scenario);
+  const { spreads = [], air = null, pieces } = options;
+  const made = control.mode === 'held' || air ? null : makePit(scenario);
   const cook: Cook = {
     scenario,
+    air,
     pit: made?.pit ?? null,
     fan: null,
     tender: null,
-    guests: scenario.meats.map((m, i) => createGuest(m, spreads[i])),
+    guests: scenario.meats.map((m, i) => createGuest(m, spreads[i], pieces)),
     atS: 0,
     nextMin: 0,
     stepS: STEP.afterEventS,
@@ -165,31 +171,33 @@ function minuteOfPit(cook: Cook): void {
   if (cook.tender) for (const a of tendPit(cook.tender, pit, cook.nextMin)) act(cook, a);
 }
 
-const food: FoodLoad = { fromGasW: 0, fromWallsW: 0, vapourKgPerS: 0 };
 /** Meat is slow: it takes steps of this length, s, or up to the whole minute, however short the fire's are. */
 const MEAT_STEP_S = 20;
+
+/** Steps every piece in the air of its own place. */
+function stepMeat(cook: Cook, atMin: number, altitudeM: number): void {
+  const smoke = cook.pit ? cook.pit.smokeGPerM3 * cook.pit.smokeStrength : 0;
+  let air: Surroundings | null = null;
+  let last: Place | undefined;
+  for (const g of cook.guests) {
+    if (air === null || g.at !== last) air = surroundings(cook, atMin, g.at);
+    last = g.at;
+    stepGuest(g, air, altitudeM, smoke, cook.meatS);
+  }
+}
 
 function step(cook: Cook, dt: number): void {
   const atMin = cook.atS / 60;
   const weather = weatherAt(cook.scenario.weather, atMin);
   cook.meatS += dt;
   const minuteEnds = cook.atS + dt >= cook.nextMin * 60 - 1e-6;
-  if (cook.guests.length > 0 && (cook.meatS >= MEAT_STEP_S || minuteEnds)) {
-    const air = surroundings(cook, atMin);
-    for (const g of cook.guests) stepGuest(g, air, weather.altitudeM, cook.meatS);
-  }
-  if (cook.meatS >= MEAT_STEP_S || minuteEnds) cook.meatS = 0;
-  food.fromGasW = food.fromWallsW = food.vapourKgPerS = 0;
-  for (const { place, spec, piece } of cook.guests) {
-    if (place !== 'on') continue;
-    const count = spec.count ?? 1;
-    food.fromGasW += count * piece.heatW * piece.airShare;
-    food.fromWallsW += count * piece.heatW * (1 - piece.airShare);
-    food.vapourKgPerS += count * piece.vapourKgPerS;
+  if (cook.meatS >= MEAT_STEP_S || minuteEnds) {
+    stepMeat(cook, atMin, weather.altitudeM);
+    cook.meatS = 0;
   }
   if (cook.pit) {
     if (cook.fan) turnFan(cook.fan, cook.pit, dt);
-    const change = stepPit(cook.pit, weather, food, dt);
+    const change = stepPit(cook.pit, weather, loadOf(cook), dt);
     if (change > STEP.wildK) cook.stepS = Math.max(cook.stepS / 2, STEP.leastS);
     else if (change < STEP.calmK) cook.stepS *= STEP.growth;
     cook.stepS = Math.min(cook.stepS, longestStep(cook, cook.pit));
@@ -207,29 +215,9 @@ const longestStep = (cook: Cook, pit: PitState): number =>
         ? STEP.mostWetS
         : STEP.mostS;
 
-/** What the meat on the grate feels now. */
-export function surroundings(cook: Cook, atMin: number): Surroundings {
-  const { control, weather } = cook.scenario;
-  const w = weatherAt(weather, atMin);
-  const p = cook.pit;
-  if (!p) {
-    if (control.mode !== 'held') throw new RangeError('fire: a cook with vents needs a fire');
-    return heldSurroundings(control, w, atMin);
-  }
-  const place = p.layout.positions[p.layout.probe]!;
-  return {
-    airC: celsius(gasAtK(p, place)),
-    wallC: celsius(seenFromK(p, place, kelvin(w.airC))),
-    humidity: p.humidity,
-    airSpeedMps: Math.min(SPEED.still + SPEED.perKgPerS * p.draughtKgPerS, SPEED.most),
-    draughtKgPerS: p.draughtKgPerS,
-    pressurePa: pressureAt(w.altitudeM),
-  };
-}
-
 /** Runs a whole scenario. */
-export function simulate(scenario: Scenario, spreads?: MeatSpread[]): Result {
-  return resultOf(advance(createCook(scenario, spreads), scenario.untilMin));
+export function simulate(scenario: Scenario, options?: CookOptions): Result {
+  return resultOf(advance(createCook(scenario, options), scenario.untilMin));
 }
 
 /** What a good probe at the grate reads now, C. */
@@ -239,5 +227,5 @@ export const pitReadingC = (cook: Cook): number =>
 /** What a good probe in the first piece reads now, C; null while it is not out of the fridge. */
 export function coreReadingC(cook: Cook): number | null {
   const guest = cook.guests[0];
-  return guest && (guest.place === 'on' || guest.place === 'resting') ? coreC(guest.piece) : null;
+  return guest && guest.place !== 'waiting' && guest.place !== 'off' ? coreC(guest.piece) : null;
 }

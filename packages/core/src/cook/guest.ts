@@ -1,80 +1,110 @@
 /** A piece of meat in a cook: when it goes on, is wrapped, comes off, and what was noted of it. */
-import { cutOf } from '../meat/cuts';
-import {
-  bark,
-  coreC,
-  createPiece,
-  pieceKg,
-  stepPiece,
-  tenderness,
-  type MeatSpread,
-  type Piece,
-} from '../meat/piece';
+import { cutOf, type Cut } from '../meat/cuts';
+import { bark, coreC, createPiece, stepPiece, tenderness } from '../meat/piece';
 import { restSurroundings, startRest, type Rest } from '../meat/rest';
+import type { MeatSpread } from '../meat/spread';
 import type { Surroundings } from '../meat/surface';
-import { shown } from '../quantity/units';
-import { CAUTIONS } from '../safety/cautions';
-import { SAFE_C, SAFE_LOG_REDUCTION } from '../safety/lethality';
-import type { WrapId } from '../meat/wraps';
+import { saucePiece, smokeSticks, USUAL_LIQUID_KG, wrapPiece } from '../meat/treat';
+import type { Piece } from '../meat/types';
+import { WRAPS, type WrapId } from '../meat/wraps';
+import type { Place } from '../pit/types';
+import { CAUTIONS, NOT_SAFE } from '../safety/cautions';
+import { isSafe, kindOf, warn, watchSafety } from './harm';
+import { emptyMeat } from './meatResult';
 import type { Action, MeatResult, MeatSpec } from './scenario';
 
+/** Sugar in a sauce or rub burns above this air, C (common practice). */
+const SUGAR_BURNS_C = 160;
+/** Opened foil scalds when what is in it is this hot, C. */
+const STEAM_C = 80;
 /** Slower than this is a stall, K per minute (4 C/h), between these core temperatures. */
 const STALL = { perMin: 4 / 60, fromC: 60, toC: 85, windowMin: 20 };
 
 export interface Guest {
   spec: MeatSpec;
   piece: Piece;
-  place: 'waiting' | 'on' | 'resting' | 'off';
+  place: 'waiting' | 'on' | 'oven' | 'resting' | 'off';
+  /** Where on the grate; the middle when not said. */
+  at: Place | undefined;
   rest: Rest | null;
   restUntilMin: number;
   result: MeatResult;
   stalled: boolean;
   past: { atMin: number; c: number }[];
+  /** Smoke taken up, gram-minutes per m3 weighed by the wood's strength and by how well it sticks. */
+  smokeTaken: number;
+  /** Water evaporated at which the sauce brushed on has set, kg; null without sauce. */
+  sauceSetAtKg: number | null;
+}
+
+/** How pieces are made where not from the catalogue as usual. */
+export interface PieceMaking {
+  cells?: number;
+  cut?: (cut: Cut) => Cut;
 }
 
 /** A guest in the fridge. */
-export function createGuest(spec: MeatSpec, spread?: MeatSpread): Guest {
+export function createGuest(
+  spec: MeatSpec,
+  spread?: MeatSpread,
+  { cells, cut = (c) => c }: PieceMaking = {},
+): Guest {
   return {
     spec,
-    piece: createPiece(cutOf(spec.cut), spec.massKg, spec.startC, spec.thicknessMm, spread),
+    piece: createPiece(cut(cutOf(spec.cut)), spec.massKg, spec.startC, {
+      thicknessMm: spec.thicknessMm,
+      spread,
+      cells,
+    }),
     place: 'waiting',
+    at: spec.at,
     rest: null,
     restUntilMin: Infinity,
     stalled: false,
     past: [],
-    result: {
-      id: spec.id,
-      coreC: [],
-      surfaceC: [],
-      massKg: [],
-      tenderness: [],
-      bark: [],
-      wrappedAtMin: null,
-      stall: null,
-      doneAtMin: null,
-      tenderAtMin: null,
-      safeAtMin: null,
-      cautions: [],
-    },
+    smokeTaken: 0,
+    sauceSetAtKg: null,
+    result: emptyMeat(spec.id),
   };
 }
 
-const caution = (g: Guest, text: string): void => {
-  if (!g.result.cautions.includes(text)) g.result.cautions.push(text);
-};
-
-/** Steps one guest; `pit` is the air at the grate. Guests not yet on are left in the cold. */
-export function stepGuest(g: Guest, pit: Surroundings, altitudeM: number, dt: number): void {
-  if (g.place === 'on') stepPiece(g.piece, pit, dt);
-  else if (g.place === 'resting' && g.rest) {
+/** Steps one guest; `pit` is the air at its place, `smoke` the pit's in g/m3. Those not yet on stay cold. */
+export function stepGuest(
+  g: Guest,
+  pit: Surroundings,
+  altitudeM: number,
+  smoke: number,
+  dt: number,
+): void {
+  if (g.place === 'on') {
+    g.smokeTaken += (smoke * smokeSticks(g.piece) * dt) / 60;
+    stepPiece(g.piece, pit, dt);
+  } else if (g.rest && (g.place === 'resting' || g.place === 'oven')) {
     stepPiece(g.piece, restSurroundings(g.rest, g.piece, altitudeM, dt), dt);
   }
 }
 
-/** Wraps a guest now. */
-export function wrapGuest(g: Guest, wrapWith: Exclude<WrapId, 'none'>, atMin: number): void {
-  g.piece.wrap = wrapWith;
+/** Wraps a guest now; a covered pan gets a cupful of liquid where nothing else is said. */
+export function wrapGuest(g: Guest, wrapWith: WrapId, atMin: number, liquidKg?: number): void {
+  if (wrapWith === 'none') {
+    unwrapGuest(g);
+    return;
+  }
+  wrapPiece(g.piece, wrapWith, liquidKg ?? (wrapWith === 'pan' ? USUAL_LIQUID_KG : 0));
   g.result.wrappedAtMin ??= atMin;
+}
+
+/** Bares a guest again: its bark firms up. */
+export function unwrapGuest(g: Guest): void {
+  if (WRAPS[g.piece.wrap].pools && g.piece.faceC > STEAM_C) warn(g.result, CAUTIONS.foilSteam);
+  wrapPiece(g.piece, 'none');
+}
+
+/** Brushes sauce on; `pitC` is the air it will set in. */
+export function sauceGuest(g: Guest, pitC: number): void {
+  g.sauceSetAtKg = g.piece.evaporatedKg + saucePiece(g.piece);
+  g.result.sauceSetAtMin = null;
+  if (pitC > SUGAR_BURNS_C) warn(g.result, CAUTIONS.sugarBurns);
 }
 
 /**
@@ -83,54 +113,56 @@ export function wrapGuest(g: Guest, wrapWith: Exclude<WrapId, 'none'>, atMin: nu
  */
 export function minuteOfGuest(g: Guest, atMin: number): Action[] {
   const done: Action[] = [];
-  if (g.place === 'waiting') return done;
-  const core = coreC(g.piece);
+  if (g.place === 'waiting' || g.place === 'off') return done;
+  const { result: r, piece, spec } = g;
+  const core = coreC(piece);
   if (g.place === 'on') watchStall(g, atMin, core);
-  if (g.result.safeAtMin === null && isSafe(g.piece)) {
-    g.result.safeAtMin = atMin;
+  if (r.safeAtMin === null && isSafe(piece, spec.injected)) r.safeAtMin = atMin;
+  if (r.tenderAtMin === null && tenderness(piece) >= 1) r.tenderAtMin = atMin;
+  if (g.sauceSetAtKg !== null && piece.evaporatedKg >= g.sauceSetAtKg) r.sauceSetAtMin ??= atMin;
+  if (g.place === 'on' && wantsWrap(g, atMin, core)) {
+    const { with: wrapWith, liquidKg } = spec.wrap!;
+    wrapGuest(g, wrapWith, atMin, liquidKg);
+    done.push({ atMin, do: 'wrap', meat: spec.id, with: wrapWith });
   }
-  if (g.result.tenderAtMin === null && tenderness(g.piece) >= 1) g.result.tenderAtMin = atMin;
-  const wrap = g.spec.wrap;
-  if (
-    g.place === 'on' &&
-    wrap &&
-    wrap.with !== 'none' &&
-    g.result.wrappedAtMin === null &&
-    (('coreC' in wrap.when && core >= wrap.when.coreC) ||
-      ('atMin' in wrap.when && atMin >= wrap.when.atMin) ||
-      ('stalled' in wrap.when && g.stalled) ||
-      ('barkSet' in wrap.when && bark(g.piece) >= 1))
-  ) {
-    wrapGuest(g, wrap.with, atMin);
-    done.push({ atMin, do: 'wrap', meat: g.spec.id, with: wrap.with });
-  }
-  if (g.place === 'on' && g.result.doneAtMin === null && isDone(g, core)) {
-    g.result.doneAtMin = atMin;
-    if (g.result.safeAtMin === null) caution(g, CAUTIONS.notSafeYet.text);
-    if (g.spec.rest) {
+  const cooking = g.place === 'on' || g.place === 'oven';
+  if (cooking && r.doneAtMin === null && isDone(g, core)) {
+    r.doneAtMin = atMin;
+    if (r.safeAtMin === null) warn(r, NOT_SAFE[kindOf(piece, spec.injected)]);
+    if (spec.rest) {
       takeOff(g, atMin);
-      done.push({ atMin, do: 'meat-off', meat: g.spec.id });
+      done.push({ atMin, do: 'meat-off', meat: spec.id });
     }
   }
-  if (g.place === 'resting' && g.spec.rest?.where === 'cool-box' && g.piece.faceC < 57) {
-    caution(g, CAUTIONS.hotHold.text);
-  }
+  watchSafety(g, core);
   if (g.place === 'resting' && atMin >= g.restUntilMin) g.place = 'off';
   return done;
 }
 
-/** Red meat by its table at the slowest point; poultry and minced meat by their temperature alone. */
-const isSafe = (p: Piece): boolean =>
-  p.cut.kind === 'red' ? p.logReduction >= SAFE_LOG_REDUCTION : p.tempC[0]! >= SAFE_C[p.cut.kind];
+function wantsWrap(g: Guest, atMin: number, core: number): boolean {
+  const { wrap } = g.spec;
+  if (!wrap?.when || wrap.with === 'none' || g.result.wrappedAtMin !== null) return false;
+  const { when } = wrap;
+  if ('coreC' in when) return core >= when.coreC;
+  if ('atMin' in when) return atMin >= when.atMin;
+  return 'stalled' in when ? g.stalled : bark(g.piece) >= 1;
+}
 
 /** Takes a guest off the pit, to its rest where one is planned. */
 export function takeOff(g: Guest, atMin: number): void {
-  if (g.place !== 'on') return;
+  if (g.place !== 'on' && g.place !== 'oven') return;
   g.place = g.spec.rest ? 'resting' : 'off';
   if (g.spec.rest) {
     g.rest = startRest(g.spec.rest.where, g.spec.rest.atC);
     g.restUntilMin = atMin + g.spec.rest.minutes;
   }
+}
+
+/** Off the fire into a kitchen oven at `atC` that brings it to its end. */
+export function ovenFinish(g: Guest, atC: number): void {
+  if (g.place !== 'on') return;
+  g.place = 'oven';
+  g.rest = startRest('oven', atC);
 }
 
 function isDone(g: Guest, core: number): boolean {
@@ -151,15 +183,4 @@ function watchStall(g: Guest, atMin: number, core: number): void {
     if (g.result.stall) g.result.stall.toMin = atMin;
     else g.result.stall = { fromMin: atMin - STALL.windowMin, toMin: atMin };
   }
-}
-
-/** Adds one row to a guest's series. What is not on the table yet is null. */
-export function recordGuest(g: Guest): void {
-  const r = g.result;
-  const here = g.place !== 'waiting' && g.place !== 'off';
-  r.coreC.push(here ? shown(coreC(g.piece), 2) : null);
-  r.surfaceC.push(here ? shown(g.piece.faceC, 2) : null);
-  r.massKg.push(here ? shown(pieceKg(g.piece), 4) : null);
-  r.tenderness.push(here ? shown(tenderness(g.piece), 3) : null);
-  r.bark.push(here ? shown(bark(g.piece), 3) : null);
 }

@@ -3,14 +3,14 @@ import { waterResidualKg } from '../meat/piece';
 import { CHARCOALS, dafShare } from '../fuel/catalogue';
 import { caughtShare, chemicalLeftJ, storedJ, woodLeftKg, type PitState } from '../pit/state';
 import { readsK } from '../pit/step';
-import type { Position } from '../pit/types';
+import type { Place } from '../pit/types';
 import { celsius, kelvin, shown } from '../quantity/units';
 import type { Cook, Series } from './state';
 import { weatherAt } from '../air/weather';
 import { type Result, type Smoke } from './scenario';
 
 /** Series without a row yet, one grate series for each place. */
-export const emptySeries = (places: readonly Position['at'][]): Series => ({
+export const emptySeries = (places: readonly Place[]): Series => ({
   minutes: [],
   pitC: [],
   domeC: [],

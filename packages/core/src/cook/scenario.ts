@@ -1,6 +1,6 @@
 /** The scenario and result documents as plain types; names as in the open format (docs/formats.md). */
 import { CHARCOALS, type CharcoalId, type WoodId } from '../fuel/catalogue';
-import type { Pit, Position } from '../pit/types';
+import type { Pit, Place } from '../pit/types';
 import type { Weather } from '../air/weather';
 import type { FireSpec } from '../fire/spec';
 import type { WrapId } from '../meat/wraps';
@@ -35,7 +35,10 @@ export type Action = { atMin: number } & (
   | { do: 'meat-off'; meat: string }
   | { do: 'turn'; meat: string }
   | { do: 'spritz'; meat: string }
-  | { do: 'wrap'; meat: string; with: WrapId }
+  | { do: 'sauce'; meat: string }
+  | { do: 'move'; meat: string; to: Place }
+  | { do: 'oven-finish'; meat: string; atC: number }
+  | { do: 'wrap'; meat: string; with: WrapId; liquidKg?: number }
   | { do: 'unwrap'; meat: string }
   | { do: 'set-target'; targetC: number }
   | { do: 'fan'; on: boolean }
@@ -58,7 +61,14 @@ export interface MeatSpec {
   massKg: number;
   thicknessMm?: number;
   startC: number;
-  wrap?: { with: WrapId; when: WrapWhen };
+  /** Its place on the grate; where the probe sits when left out. */
+  at?: Place;
+  /** Injected, pinned or blade-tenderised: not intact. */
+  injected?: boolean;
+  /** A probe went in before the face was hot: it carried what was on the face inside. */
+  probedEarly?: boolean;
+  /** Left out `when`: wrapped by hand only. `liquidKg` goes into a boat or pan. */
+  wrap?: { with: WrapId; when?: WrapWhen; liquidKg?: number };
   done?: { coreC: number } | { tender: true };
   /** `atC` of a warmer or an oven. */
   rest?: { where: RestWhere; minutes: number; atC?: number };
@@ -96,11 +106,22 @@ export interface MeatResult {
   massKg: (number | null)[];
   tenderness: (number | null)[];
   bark: (number | null)[];
+  /** How wet the bare face is, 0 dry to 1 running off. */
+  wet: (number | null)[];
+  /** Salmonella reduction at the slowest point, log10, by the table of intact red meat. */
+  logReduction: (number | null)[];
+  /** Smoke taken up so far: gram-minutes per m3, weighed by the wood and by how well it sticks. */
+  smokeTaken: (number | null)[];
   wrappedAtMin: number | null;
   stall: { fromMin: number; toMin: number } | null;
   doneAtMin: number | null;
   tenderAtMin: number | null;
   safeAtMin: number | null;
+  sauceSetAtMin: number | null;
+  /** Minutes between 5 and 60 C. */
+  lingering: { surfaceMin: number; centreMin: number };
+  /** While resting: still hot at the face (57 C or more), and minutes it was not. */
+  hold: { state: 'hot' | 'cooling'; coolMin: number } | null;
   cautions: string[];
 }
 
@@ -110,7 +131,7 @@ export interface Result {
   pitC: (number | null)[];
   domeC: (number | null)[];
   fireC: (number | null)[];
-  grate: { at: Position['at']; C: (number | null)[] }[];
+  grate: { at: Place; C: (number | null)[] }[];
   smoke: Smoke[];
   smokeUnburntGPerM3: (number | null)[];
   /** Oxygen at the coals, share by mass, and air drawn through the pit, g/s. */

@@ -1,4 +1,5 @@
 /** A cook while it goes on: its pit, its guests, its clock, and what has been told of it so far. */
+import type { Surroundings } from '../meat/surface';
 import type { PitState } from '../pit/state';
 import type { Fan } from './fan';
 import type { Guest } from './guest';
@@ -28,8 +29,13 @@ interface Fuel {
   outAtMin: number | null;
 }
 
+/** Air at the grate at a minute, for a cook whose pit is known and not computed. */
+export type AirTrace = (atMin: number) => Surroundings;
+
 export interface Cook {
   scenario: Scenario;
+  /** Known air that stands in for a pit. */
+  air: AirTrace | null;
   pit: PitState | null;
   fan: Fan | null;
   tender: Tender | null;

@@ -1,8 +1,8 @@
 /** Where a piece rests: a room, under a tent of foil, a dry cool box with towels, a warmer or an oven. */
 import { humidityRatio, pressureAt, saturationPressure } from '../air/moist';
 import type { RestWhere } from '../cook/scenario';
-import type { Piece } from './piece';
 import type { Surroundings } from './surface';
+import type { Piece } from './types';
 
 const ROOM_C = 20;
 /** Cool box with towels: loss to the room, W/K, and its own heat store, J/K (from memory). */
@@ -14,7 +14,7 @@ const HEATED = {
   oven: { speed: 0.35, relative: 0.01 },
 } as const;
 /** A loose tent of foil: it keeps its own still, warm, damp air, share of the way from room to meat. */
-const TENT_SHARE = 0.35;
+export const TENT = { share: 0.16, humidity: 0.01 };
 
 /** A resting place; `boxC` follows the meat when it is a box. */
 export interface Rest {
@@ -53,11 +53,11 @@ export function restSurroundings(
     };
   }
   if (rest.where !== 'cool-box') {
-    const warm = rest.where === 'tented' ? TENT_SHARE * Math.max(p.faceC - ROOM_C, 0) : 0;
+    const warm = rest.where === 'tented' ? TENT.share * Math.max(p.faceC - ROOM_C, 0) : 0;
     return {
       airC: ROOM_C + warm,
       wallC: ROOM_C + warm,
-      humidity: humidity + (warm > 0 ? 0.01 : 0),
+      humidity: humidity + (warm > 0 ? TENT.humidity : 0),
       airSpeedMps: COUNTER_SPEED,
       draughtKgPerS: Infinity,
       pressurePa,

@@ -7,10 +7,11 @@ import {
   saturationPressure,
   stefanFlow,
   vapourPressure,
-  vaporisationHeat,
   wetBulb,
 } from '../air/moist';
 import { kelvin } from '../quantity/units';
+import type { Piece } from './types';
+import type { Wrap } from './wraps';
 
 /** What the piece sits in during one step. */
 export interface Surroundings {
@@ -29,13 +30,13 @@ const SIGMA = 5.670374e-8;
 /** Closures of the face; each within its plausible range. */
 export const FACE = {
   /** Emissivity of meat times its view of the walls (0.7-0.9). */
-  radiation: 0.84,
+  radiation: 0.736,
   /** Turbulence of the air in a cooker, factor on the forced Nusselt number (1-1.6). */
-  turbulence: 1.3,
+  turbulence: 1.31,
   /** Permeability of dry crust to vapour, kg/msPa (1e-12 to 1e-11). */
-  crustPermeability: 2.9e-12,
+  crustPermeability: 3.2e-12,
   /** Conductivity of dry crust, W/mK. */
-  crustConductivity: 0.25,
+  crustConductivity: 0.35,
 };
 
 /** Convection from air to a piece of face area A, W/m2K: forced and natural joined by cubes. */
@@ -58,43 +59,47 @@ export function radiation(wallC: number, faceC: number): number {
   return FACE.radiation * SIGMA * (a * a + b * b) * (a + b);
 }
 
-/** Heat and vapour paths between the surroundings and the evaporating front. */
+/** Heat and vapour paths between the surroundings and the faces. */
 export interface Paths {
   /** Share of the heat that comes by convection. */
   airShare: number;
-  /** Overall coefficient from surroundings to front, W/m2K, and the temperature that drives it. */
+  /** Overall coefficient from surroundings to the evaporating front, W/m2K, and the temperature that drives it. */
   u: number;
   drivingC: number;
-  /** Resistance to vapour, m2sPa/kg. */
+  /** From surroundings to the face of the cap, m2K/W. */
+  capResistance: number;
+  /** Resistance to vapour, m2sPa/kg; Infinity switches evaporation off. */
   vapourResistance: number;
   vapourPa: number;
 }
 
-/** Fills `out` with the paths for a front under `crustM` of dry crust and a wrap. */
-export function facePaths(
-  s: Surroundings,
-  faceC: number,
-  areaM2: number,
-  crustM: number,
-  wrapHeat: number,
-  wrapPermeance: number,
-  heatFactor: number,
-  crustFactor: number,
-  out: Paths,
-): void {
-  const hc = convection(s.airC, faceC, s.airSpeedMps, areaM2) * heatFactor;
-  const hr = radiation(s.wallC, faceC);
+/** Paths to be filled. */
+export const newPaths = (): Paths => ({
+  airShare: 0.5,
+  u: 0,
+  drivingC: 0,
+  capResistance: 0,
+  vapourResistance: Infinity,
+  vapourPa: 0,
+});
+
+/** Fills `out` with the paths to a piece as it is now, in its wrap. */
+export function facePaths(s: Surroundings, p: Piece, wrap: Wrap, out: Paths): void {
+  const hc = convection(s.airC, p.faceC, s.airSpeedMps, p.faceM2) * p.spread.heat;
+  const hr = radiation(s.wallC, p.faceC);
   out.airShare = hc / (hc + hr);
   out.drivingC = (hc * s.airC + hr * s.wallC) / (hc + hr);
-  out.u = 1 / (1 / (hc + hr) + crustM / FACE.crustConductivity + wrapHeat);
+  out.capResistance = 1 / (hc + hr) + wrap.heatResistance;
+  out.u = 1 / (out.capResistance + p.crustM / FACE.crustConductivity);
   const draught = Number.isFinite(s.draughtKgPerS)
-    ? (s.pressurePa * areaM2) / (Math.max(s.draughtKgPerS, 2e-4) * (0.622 + s.humidity))
+    ? (s.pressurePa * p.bareM2) / (Math.max(s.draughtKgPerS, 2e-4) * (0.622 + s.humidity))
     : 0;
+  const permeance = wrap.permeance * (p.wrap === 'paper' ? p.spread.paper : 1);
   out.vapourResistance =
     filmResistance(hc, s.pressurePa) +
-    crustM / (FACE.crustPermeability * crustFactor) +
+    p.crustM / (FACE.crustPermeability * p.spread.crust) +
     draught +
-    1 / wrapPermeance;
+    1 / permeance;
   out.vapourPa = vapourPressure(s.humidity, s.pressurePa);
 }
 
@@ -105,9 +110,6 @@ export function facePaths(
 export function evaporation(c: number, p: Paths, pressurePa: number, activity: number): number {
   return stefanFlow(activity * saturationPressure(c), p.vapourPa, p.vapourResistance, pressurePa);
 }
-
-/** Heat taken by that evaporation, W/m2. */
-export const evaporationHeat = (c: number, e: number): number => vaporisationHeat(c) * e;
 
 /** Plateau that a wet, bare face tends to, C: the wet bulb plus what radiation adds. */
 export const wetPlateau = (s: Surroundings): number => wetBulb(s.airC, s.humidity, s.pressurePa);

@@ -4,19 +4,34 @@ export type WrapId = 'none' | 'paper' | 'foil' | 'boat' | 'pan';
 
 export interface Wrap {
   name: string;
-  /** Resistance to heat, m2K/W (fitted; the same air gap for all, so that only vapour sets their order). */
+  /** Resistance to heat, m2K/W. */
   heatResistance: number;
   /** Vapour permeance, kg/m2sPa; Infinity for none. */
   permeance: number;
   /** Share of the juice that drains away inside the wrap instead of wetting the face. */
   drains: number;
+  /** Whether liquid stays in it, round the meat. */
+  pools: boolean;
 }
+
+/**
+ * Resistance of a wrap, m2K/W: a few millimetres of still air (0.04-0.1), and bright foil that hardly takes
+ * part in radiation (another 0.06-0.08). Fitted within that, and one figure for all wraps, so that only vapour
+ * sets their order.
+ */
+const WRAPPED = 0.1435;
 
 /** A boat lies between paper and foil by construction, a covered pan beside foil. */
 export const WRAPS: Readonly<Record<WrapId, Wrap>> = {
-  none: { name: 'no wrap', heatResistance: 0, permeance: Infinity, drains: 0 },
-  paper: { name: 'paper', heatResistance: 0.037, permeance: 5.8e-10, drains: 0.6 },
-  foil: { name: 'foil', heatResistance: 0.037, permeance: 2e-11, drains: 0 },
-  boat: { name: 'a foil boat', heatResistance: 0.037, permeance: 1.2e-10, drains: 0.1 },
-  pan: { name: 'a covered pan', heatResistance: 0.037, permeance: 4e-11, drains: 0 },
+  none: { name: 'no wrap', heatResistance: 0, permeance: Infinity, drains: 0, pools: false },
+  paper: { name: 'paper', heatResistance: WRAPPED, permeance: 2e-10, drains: 0.3, pools: false },
+  foil: { name: 'foil', heatResistance: WRAPPED, permeance: 2e-11, drains: 0, pools: true },
+  boat: {
+    name: 'a foil boat',
+    heatResistance: WRAPPED,
+    permeance: 1e-10,
+    drains: 0.1,
+    pools: true,
+  },
+  pan: { name: 'a covered pan', heatResistance: WRAPPED, permeance: 4e-11, drains: 0, pools: true },
 };

@@ -22,11 +22,11 @@ import { burnOf, readiness } from './burn';
 import { LAG } from './closures';
 import { flowsOf, oxygenRates, type OxygenSinks } from './flows';
 import { drawAir } from './gas';
-import { assembleHeat, noWood, type FoodLoad } from './heat';
+import { assembleHeat, noFood, noWood } from './heat';
 import { applyVents, bedCapacity, type PitState } from './state';
 import { charcoalW, HUMID_KG, outdoorHumidity, readsK, vapourKgPerS, woodAir } from './step';
 
-const NO_FOOD: FoodLoad = { fromGasW: 0, fromWallsW: 0, vapourKgPerS: 0 };
+const NO_FOOD = noFood(0);
 /** Extensive quantities of a pool: mass, heat, ash, moisture, pace. */
 const POOL_SIZE = 5;
 const PARCEL_SIZE = 6;

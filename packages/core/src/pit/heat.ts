@@ -27,12 +27,22 @@ import type { Flows } from './flows';
 import type { Gas } from './gas';
 import { nodeOf, type PitState } from './state';
 
-/** What the food does to the pit: heat taken from gas and from what it sees, W; vapour given, kg/s. */
+/**
+ * What the food does to the pit: heat taken, at each of the layout's positions, from the gas and from what
+ * the place sees, W; vapour given, kg/s.
+ */
 export interface FoodLoad {
-  fromGasW: number;
-  fromWallsW: number;
+  fromGasW: number[];
+  fromWallsW: number[];
   vapourKgPerS: number;
 }
+
+/** No food at any of `places` positions; to be filled and reused. */
+export const noFood = (places: number): FoodLoad => ({
+  fromGasW: Array<number>(places).fill(0),
+  fromWallsW: Array<number>(places).fill(0),
+  vapourKgPerS: 0,
+});
 
 /** What wood on the coals does, per second. */
 export interface WoodRates {
@@ -122,9 +132,12 @@ function bookFuel(s: PitState, burn: Burn, wood: WoodRates, food: FoodLoad): voi
   rhs[0]! += (1 - burn.bedShare) * burn.heatW + layout.flameInFire * wood.heatW + charGone;
   rhs[next]! += (1 - layout.flameInFire) * wood.heatW;
   rhs[s.inner[layout.ashWall]!]! += ashGone + outGone;
-  const place = layout.positions[layout.probe]!;
-  for (const [zone, share] of place.gas) rhs[zone]! -= share * food.fromGasW;
-  for (const [surface, share] of place.seen) rhs[nodeOf(s, surface)]! -= share * food.fromWallsW;
+  for (let i = 0; i < food.fromGasW.length; i++) {
+    if (food.fromGasW[i] === 0 && food.fromWallsW[i] === 0) continue;
+    const { gas, seen } = layout.positions[i]!;
+    for (const [zone, share] of gas) rhs[zone]! -= share * food.fromGasW[i]!;
+    for (const [surface, share] of seen) rhs[nodeOf(s, surface)]! -= share * food.fromWallsW[i]!;
+  }
 }
 
 /** Gas: in from the yard, onward, mixed, back round, and out again. */

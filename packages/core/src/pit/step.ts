@@ -94,7 +94,8 @@ export function stepPit(s: PitState, w: Weather, food: FoodLoad, dt: number): nu
   ledger.wallsJ += wallsW * dt;
   ledger.exhaustJ += exhaustW(s, gas, airK) * dt;
   ledger.latentJ += (terms.dryingW + woodTookW(s)) * dt + panJ;
-  ledger.foodJ += (food.fromGasW + food.fromWallsW) * dt;
+  for (const w of food.fromGasW) ledger.foodJ += w * dt;
+  for (const w of food.fromWallsW) ledger.foodJ += w * dt;
   ledger.burnedKg += burn.burntKgPerS * dt;
   ledger.ashKg += ashKg;
   ledger.charFromWoodKg += wood.charKgPerS * dt;

@@ -89,9 +89,21 @@ export interface Shine {
 /** A surface by name: a wall's index, or one of the bodies. */
 export type Surface = number | 'coals' | 'metal' | 'pan';
 
-/** A place where a probe may sit: shares of gas zones and of surfaces, each summing to one. */
+/** Places on the grate. Every pit has some of them, `middle` always. */
+export const PLACES = ['near', 'middle', 'far', 'over-fire', 'away'] as const;
+export type Place = (typeof PLACES)[number];
+/** A place as it is said. */
+export const PLACE_WORDS: Readonly<Record<Place, string>> = {
+  near: 'near the fire',
+  middle: 'the middle of the grate',
+  far: 'the far end',
+  'over-fire': 'over the fire',
+  away: 'away from the fire',
+};
+
+/** A place where a probe or a piece of meat may sit: shares of gas zones and of surfaces, each summing to one. */
 export interface Position {
-  at: 'near' | 'middle' | 'far' | 'over-fire' | 'away';
+  at: Place;
   gas: readonly (readonly [zone: number, share: number])[];
   seen: readonly (readonly [Surface, number])[];
 }

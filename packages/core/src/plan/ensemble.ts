@@ -1,7 +1,7 @@
 /** Many possible cooks instead of one: what the windows and fans are made of. */
 import { simulate } from '../cook/cook';
 import type { Result, Scenario } from '../cook/scenario';
-import { NO_SPREAD, SPREAD_SD, type MeatSpread } from '../meat/piece';
+import { drawMeat } from '../meat/spread';
 import type { Pit } from '../pit/types';
 import { seeded, type Random } from '../quantity/random';
 import { ascending, quantile } from '../quantity/statistics';
@@ -12,15 +12,6 @@ import { ascending, quantile } from '../quantity/statistics';
  */
 const PIT_SD = { leakCm2: 0.2, wallLossFactor: 0.08, spreadFactor: 0.06 };
 const WEATHER_SD = { windRelative: 0.3, airK: 1.5 };
-
-/** A piece of meat drawn from the spreads. */
-export function drawMeat(random: Random): MeatSpread {
-  const out: MeatSpread = { ...NO_SPREAD };
-  for (const key of Object.keys(SPREAD_SD) as (keyof MeatSpread)[]) {
-    out[key] = random.spread(SPREAD_SD[key]);
-  }
-  return out;
-}
 
 /** One member: the scenario with another pit, another day, another piece. */
 export function drawMember(scenario: Scenario, physics: Pit, random: Random) {
@@ -50,17 +41,10 @@ export function* runEnsemble(
   const results: Result[] = [];
   for (let i = 0; i < count; i++) {
     const member = i === 0 ? { scenario, spreads: [] } : drawMember(scenario, physics, random);
-    results.push(simulate(member.scenario, member.spreads));
+    results.push(simulate(member.scenario, { spreads: member.spreads }));
     yield (i + 1) / count;
   }
   return results;
-}
-
-/** p10, p50 and p90 of a list; NaN entries count as later than all. */
-export function tenFiftyNinety(values: readonly number[]): [number, number, number] {
-  const late = values.length - values.filter(Number.isFinite).length;
-  const sorted = [...ascending(values), ...Array<number>(late).fill(Infinity)];
-  return [quantile(sorted, 0.1), quantile(sorted, 0.5), quantile(sorted, 0.9)];
 }
 
 /** Low, middle and high series over members, entry by entry; null where fewer than half have a value. */

@@ -1,4 +1,5 @@
 /** The jobs of a plan: what to do, when, in plain words, and what "done" writes into the log. */
+import type { RestWhere } from '../cook/scenario';
 import { cutOf } from '../meat/cuts';
 import { WRAPS } from '../meat/wraps';
 import { localOf, MINUTE_MS } from '../quantity/time';
@@ -26,6 +27,15 @@ type Draft = Omit<PlanJob, 'at'>;
 /** Time to lay a snake and get a dozen briquettes ashed over, min (common practice 15-20 for the coals). */
 const LAYING_MIN = 40;
 const CHIMNEY_MIN = 20;
+/** Where it rests, in words. */
+const REST_WORDS: Readonly<Record<RestWhere, string>> = {
+  open: ' in the open',
+  tented: ' under loose foil',
+  counter: ' on the counter, wrapped',
+  'cool-box': ' in a dry cool box with towels',
+  warmer: ' in a warmer',
+  oven: ' in a low oven',
+};
 const LAST = 'Under 60 C (140 F) held meat is not held any more.';
 
 /** All jobs in order of time. */
@@ -134,8 +144,12 @@ export function jobsOf(
       id: 'check',
       atMin: Math.round(p10),
       do: 'check',
-      inWords: `Start probing the ${name}`,
-      detail: 'A probe goes in as into soft butter, in two or three spots.',
+      inWords:
+        'tender' in meat.done ? `Start probing the ${name}` : `Look at the middle of the ${name}`,
+      detail:
+        'tender' in meat.done
+          ? 'A probe goes in as into soft butter, in two or three spots.'
+          : `Done when it reads ${temperatureWords(meat.done.coreC, units)} in the thickest part.`,
       logs: [],
     },
     {
@@ -144,7 +158,7 @@ export function jobsOf(
       spanMin: [p10, p90],
       do: 'meat-off',
       inWords: `Take the ${name} off to rest`,
-      detail: `At least ${spanOfTime(meat.rest.minutes)}${meat.rest.where === 'cool-box' ? ' in a dry cool box with towels' : ''}. ${LAST}`,
+      detail: `At least ${spanOfTime(meat.rest.minutes)}${REST_WORDS[meat.rest.where]}.${meat.rest.where === 'cool-box' ? ` ${LAST}` : ''}`,
       logs: [{ do: 'meat-off', meat: meat.id }],
     },
     {

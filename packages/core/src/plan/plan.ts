@@ -5,7 +5,7 @@ import { arcForPieces, LONGEST_ARC, snakePieces } from '../fire/snake';
 import { cutOf } from '../meat/cuts';
 import { presetOf } from '../pit/catalogue';
 import { seedFrom } from '../quantity/random';
-import { ascending, quantile } from '../quantity/statistics';
+import { ascending, quantile, tenFiftyNinety } from '../quantity/statistics';
 import { epochOf, localOf, MINUTE_MS } from '../quantity/time';
 import { massWords, METRIC, spanOfTime, temperatureWords } from '../quantity/words';
 import { edibleKg, piecesFor, piecesThatFit } from './amount';
@@ -19,7 +19,7 @@ import {
   scenarioOf,
   type Choice,
 } from './build';
-import { fan, runEnsemble, tenFiftyNinety } from './ensemble';
+import { fan, runEnsemble } from './ensemble';
 import { CLOSE_BELOW_K, jobsOf, watchOf } from './jobs';
 import type { Plan, PlannedFire, Problem, Request } from './types';
 import { quartersFor, ventWords } from './vents';
@@ -199,6 +199,7 @@ export function* planning(request: Request, options: PlanOptions): Generator<num
       },
     ],
     problems,
+    cautions: [...new Set(members.flatMap((r) => r.meats[0]?.cautions ?? []))],
     expected: {
       everyMin: EVERY_MIN,
       pitC: solid(pitFan.mid),

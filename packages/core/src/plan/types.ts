@@ -128,6 +128,8 @@ export interface Plan {
   shopping: { item: string; amount: string }[];
   risks: { sign: string; move: string }[];
   problems: Problem[];
+  /** What is not safe about eating it as planned; each once. */
+  cautions: string[];
   expected: Expected;
   scenarios: Scenario[];
   /** Members of the ensemble behind the windows; 1 for a first rough answer. */

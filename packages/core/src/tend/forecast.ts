@@ -1,24 +1,21 @@
 /**
- * What to expect from here: the plan's own engine run again with what was really done so far, the
- * jobs still to come, and anchored to what the thermometers say now.
+ * What to expect from here: the plan's own engine run again with what was really done so far, the jobs still
+ * to come, and what the thermometers have said: the pit moved to its reading, the piece to its whole trace.
  */
-import { simulate } from '../cook/cook';
-import type { Action, Scenario } from '../cook/scenario';
-import { fan, drawMember, tenFiftyNinety } from '../plan/ensemble';
+import { runAhead } from '../estimate/ahead';
+import { traceOf, type ProbeReading, type Traced } from '../estimate/drive';
+import { drawPiece, estimatePiece, middlePiece, type Estimate } from '../estimate/piece';
+import type { Scenario } from '../cook/scenario';
 import { pitWith, presetOf } from '../pit/catalogue';
+import { drawMember, fan } from '../plan/ensemble';
 import { seeded } from '../quantity/random';
+import { tenFiftyNinety } from '../quantity/statistics';
 import { clamp } from '../quantity/units';
+import { asDone, type UnderWay } from './asDone';
 
-export interface ForecastInput {
-  scenario: Scenario;
-  /** What was done, minutes after lighting. */
-  done: Action[];
-  /** What is still planned, minutes after lighting. */
-  ahead: Action[];
-  nowMin: number;
-  /** Latest readings, null when there is none. */
-  pitC: number | null;
-  coreC: number | null;
+export interface ForecastInput extends UnderWay {
+  /** What the thermometers said, minutes after lighting, in order. */
+  readings: ProbeReading[];
   members: number;
   seed: number;
 }
@@ -34,70 +31,55 @@ export interface Forecast {
   coreHighC: (number | null)[];
   /** Minutes after lighting at which the meat is done: p10, p50, p90; null when not in sight. */
   readyMin: [number, number, number] | null;
-  /** Minutes the reading stands above (+) or below (-) what was expected at this moment, in K. */
+  /** How far the reading stands above (+) or below (-) what was expected at this moment, in K. */
   pitOffK: number | null;
   coreOffK: number | null;
   fuelLeftFraction: number | null;
+  /** What the probe has told of the piece; null while that is too little. */
+  learned: { readings: number; offK: number; probeOffMm: number } | null;
 }
 
 const EVERY_MIN = 5;
-/** A pit's deviation from the model fades over this time as the fire settles, min. */
-const PIT_MEMORY_MIN = 60;
-/** Largest change of pace credited to the meat from one reading. */
-const PACE_RANGE: readonly [number, number] = [0.6, 1.6];
+/** A reading older than this says nothing about now, min. */
+const FRESH_MIN = 12;
+
+/** The last value not older than FRESH_MIN; null when there is none. */
+export function freshest(
+  readings: readonly ProbeReading[],
+  which: 'pitC' | 'coreC',
+  nowMin: number,
+): number | null {
+  for (let i = readings.length - 1; i >= 0; i--) {
+    const r = readings[i]!;
+    if (nowMin - r.atMin > FRESH_MIN) return null;
+    if (r.atMin <= nowMin && r[which] !== null) return r[which];
+  }
+  return null;
+}
 
 /** Forecast from `nowMin` on; entries of every series stand `everyMin` apart, the first at now. */
 export function forecast(input: ForecastInput): Forecast {
-  const { scenario, nowMin } = input;
-  const physics = pitWith(presetOf(scenario.cooker.preset), scenario.cooker.overrides);
-  const wraps = new Set(input.done.flatMap((a) => (a.do === 'wrap' ? [a.meat] : [])));
-  const ahead = input.ahead.map((a) => ({ ...a, atMin: Math.max(a.atMin, nowMin + 1) }));
-  const base: Scenario = {
-    ...scenario,
-    // Wrapping and taking off are the cook's own acts now; only what still lies ahead may be assumed.
-    meats: scenario.meats.map((m) => ({
-      ...m,
-      wrap: wraps.has(m.id) || !ahead.some((a) => a.do === 'wrap') ? undefined : m.wrap,
-    })),
-    actions: [...input.done, ...ahead.filter((a) => a.do !== 'wrap' && a.do !== 'meat-off')],
-    everyMin: 1,
-  };
-  const random = seeded(input.seed);
+  const { scenario, nowMin, readings } = input;
+  const base = asDone(input);
   const now = Math.max(0, Math.round(nowMin));
+  const expected = traceOf(base, scenario.untilMin);
+  const estimate = estimatePiece({ scenario: base, traced: expected, readings, nowMin });
+  const physics = pitWith(presetOf(scenario.cooker.preset), scenario.cooker.overrides);
+  const random = seeded(input.seed);
   const rows = Math.max(1, Math.floor((scenario.untilMin - now) / EVERY_MIN) + 1);
   const pits: (number | null)[][] = [];
   const cores: (number | null)[][] = [];
   const ready: number[] = [];
-  let pitOffK: number | null = null;
-  let coreOffK: number | null = null;
-  let fuelLeft: number | null = null;
   for (let i = 0; i < input.members; i++) {
-    const member = i === 0 ? { scenario: base, spreads: [] } : drawMember(base, physics, random);
-    const run = simulate(member.scenario, member.spreads);
-    const pitNow = run.pitC[now] ?? null;
-    const meat = run.meats[0];
-    const core = meat?.coreC ?? [];
-    const coreNow = core[now] ?? null;
-    const off = input.pitC !== null && pitNow !== null ? input.pitC - pitNow : 0;
-    if (i === 0) {
-      pitOffK = input.pitC !== null && pitNow !== null ? off : null;
-      coreOffK = input.coreC !== null && coreNow !== null ? input.coreC - coreNow : null;
-      const walked = run.frontDegrees[now] ?? null;
-      fuelLeft =
-        walked === null || scenario.fire?.arrangement !== 'snake'
-          ? null
-          : clamp(1 - walked / scenario.fire.arcDegrees, 0, 1);
-    }
-    pits.push(
-      sample(rows, (min) => {
-        const c = run.pitC[Math.min(now + min, run.pitC.length - 1)];
-        return c === null || c === undefined ? null : c + off * Math.exp(-min / PIT_MEMORY_MIN);
-      }),
-    );
-    const pace = paceOf(core, now, input.coreC);
-    cores.push(sample(rows, (min) => core[Math.round(pace.from + min * pace.rate)] ?? null));
-    const doneAt = meat?.doneAtMin ?? NaN;
-    ready.push(Number.isFinite(doneAt) ? now + (doneAt - pace.from) / pace.rate : NaN);
+    const drawn = i === 0 ? middlePiece(estimate) : drawPiece(estimate, random);
+    const traced =
+      i === 0
+        ? expected
+        : traceOf(drawMember(base, physics, random).scenario, scenario.untilMin, drawn.spread);
+    const { meat, doneAtMin, pitC } = runAhead(base, traced, readings, nowMin, drawn);
+    pits.push(sample(rows, (min) => pitC(now + min)));
+    cores.push(sample(rows, (min) => meat?.coreC[Math.round(now + min / drawn.pace)] ?? null));
+    ready.push(doneAtMin);
   }
   const pitFan = fan(pits);
   const coreFan = fan(cores);
@@ -112,28 +94,26 @@ export function forecast(input: ForecastInput): Forecast {
     coreLowC: coreFan.low,
     coreHighC: coreFan.high,
     readyMin: window.every(Number.isFinite) ? window : null,
-    pitOffK,
-    coreOffK,
-    fuelLeftFraction: fuelLeft,
+    pitOffK: off(freshest(readings, 'pitC', nowMin), expected.pitC[now]),
+    coreOffK: off(freshest(readings, 'coreC', nowMin), expected.result.meats[0]?.coreC[now]),
+    fuelLeftFraction: fuelLeft(scenario, expected, now),
+    learned: learnedFrom(estimate),
   };
 }
 
 const sample = (rows: number, at: (min: number) => number | null): (number | null)[] =>
   Array.from({ length: rows }, (_, i) => at(i * EVERY_MIN));
 
-/**
- * Where on its own path a member stands when the probe reads `coreC`, and at what pace it goes on:
- * a piece that needed 4 h for what the model does in 3 is taken to need a third longer to the end.
- */
-function paceOf(
-  core: readonly (number | null)[],
-  now: number,
-  coreC: number | null,
-): { from: number; rate: number } {
-  const on = core.findIndex((c) => c !== null);
-  if (coreC === null || on < 0 || now - on < 30) return { from: now, rate: 1 };
-  const reached = core.findIndex((c) => c !== null && c >= coreC);
-  if (reached < 0) return { from: now, rate: 1 };
-  const rate = clamp((reached - on) / (now - on), PACE_RANGE[0], PACE_RANGE[1]);
-  return { from: reached, rate };
+const off = (read: number | null, expected: number | null | undefined): number | null =>
+  read === null || expected === null || expected === undefined ? null : read - expected;
+
+/** Share of a snake that has not been reached yet; null for other fires. */
+function fuelLeft(scenario: Scenario, expected: Traced, now: number): number | null {
+  const walked = expected.result.frontDegrees[now] ?? null;
+  return walked === null || scenario.fire?.arrangement !== 'snake'
+    ? null
+    : clamp(1 - walked / scenario.fire.arcDegrees, 0, 1);
 }
+
+const learnedFrom = (e: Estimate | null): Forecast['learned'] =>
+  e && { readings: e.readings, offK: e.offK, probeOffMm: e.probeOffMm };

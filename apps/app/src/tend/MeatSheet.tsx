@@ -1,0 +1,149 @@
+/** The meat sheet: where the piece is on its way, what wrapping now would save and cost, and what is safe. */
+import {
+  cutOf,
+  doneByFeel,
+  localOf,
+  massWords,
+  MINUTE_MS,
+  type Entry,
+  type ForecastInput,
+  type Log,
+  type Outlook,
+  type Plan,
+  type PlanLog,
+  type Units,
+} from '@ostrin/core';
+import { Text, View } from 'react-native';
+import { useSettings } from '../store/settings';
+import { Button } from '../ui/Button';
+import { Notice } from '../ui/Notice';
+import { Sheet } from '../ui/Sheet';
+import { Heading } from '../ui/Title';
+import { capital, clockOf, degrees } from '../ui/words';
+import { logAction } from './actions';
+import { phaseWords, safetyWords } from './meatWords';
+import { useOutlook } from './useOutlook';
+import { Ways } from './Ways';
+
+interface Props {
+  plan: Plan;
+  log: Log;
+  /** The cook as the core is asked about it; null before lighting. */
+  input: ForecastInput | null;
+  lit: number;
+  now: number;
+  onLogged: (entries: Entry[]) => void;
+  onClose: () => void;
+}
+
+const Say = ({ children }: { children: string }) => (
+  <Text className="font-sans text-ink text-[16px] leading-[23px]">{children}</Text>
+);
+
+export function MeatSheet({ plan, log, input, lit, now, onLogged, onClose }: Props) {
+  const units = useSettings((s) => s.units);
+  const { outlook, failure } = useOutlook(input);
+  const meat = plan.request.meats[0]!;
+  const cut = cutOf(meat.cut);
+  const clock = (min: number): string =>
+    clockOf(
+      localOf(
+        Math.round((lit + min * MINUTE_MS) / (5 * MINUTE_MS)) * 5 * MINUTE_MS,
+        plan.request.timeZone,
+      ),
+    );
+  const put = (action: PlanLog): void => {
+    onLogged(logAction(plan, log, action, now));
+    onClose();
+  };
+  return (
+    <Sheet title={capital(cut.name)} onClose={onClose}>
+      {failure ? (
+        <Notice tone="warn" title="This could not be worked out">
+          {failure}
+        </Notice>
+      ) : null}
+      {!input ? <Say>The fire is not lit yet.</Say> : null}
+      {input && !outlook && !failure ? <Say>Looking at the readings.</Say> : null}
+      {outlook ? (
+        <View className="gap-4" testID="outlook">
+          <Standing outlook={outlook} units={units} />
+          <Say>{phaseWords(outlook, clock)}</Say>
+          {outlook.ways.length > 1 ? (
+            <Ways ways={outlook.ways} clock={clock} byFeel={doneByFeel(cut)} />
+          ) : null}
+          <View className="gap-1">
+            <Heading>What is safe</Heading>
+            <Say>{safetyWords(outlook, cut.kind, clock, units)}</Say>
+            {outlook.safety.cautions.map((c) => (
+              <Say key={c}>{c}</Say>
+            ))}
+          </View>
+          {outlook.phase === 'not-on' ? null : (
+            <Deeds meat={meat.id} wrapped={outlook.phase === 'wrapped'} onPut={put} />
+          )}
+        </View>
+      ) : null}
+    </Sheet>
+  );
+}
+
+/** The figures of this moment. */
+function Standing({ outlook, units }: { outlook: Outlook; units: Units }) {
+  const figures: [string, string][] = [
+    ['middle', degrees(outlook.coreC, units)],
+    ['surface', degrees(outlook.surfaceC, units)],
+    ['water lost', outlook.lostKg === null ? '–' : massWords(outlook.lostKg, units)],
+    [
+      'bark',
+      outlook.bark === null
+        ? '–'
+        : outlook.bark >= 1
+          ? 'set'
+          : `${Math.round(outlook.bark * 10) * 10} %`,
+    ],
+  ];
+  return (
+    <View className="flex-row flex-wrap gap-x-6 gap-y-2">
+      {figures.map(([label, value]) => (
+        <View key={label}>
+          <Text className="font-sans text-soot text-[14px]">{label}</Text>
+          <Text className="font-slab-semi text-ink text-[24px]">{value}</Text>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** What else is done to a piece, one tap each. */
+function Deeds({
+  meat,
+  wrapped,
+  onPut,
+}: {
+  meat: string;
+  wrapped: boolean;
+  onPut: (action: PlanLog) => void;
+}) {
+  const deeds: [string, PlanLog][] = wrapped
+    ? [['Unwrap to firm the bark', { do: 'unwrap', meat }]]
+    : [
+        ['Wrap in paper', { do: 'wrap', meat, with: 'paper' }],
+        ['Wrap in foil', { do: 'wrap', meat, with: 'foil' }],
+        ['Spritz', { do: 'spritz', meat }],
+        ['Sauce', { do: 'sauce', meat }],
+        ['Turn', { do: 'turn', meat }],
+      ];
+  return (
+    <View className="gap-2">
+      <Heading>Log what you do</Heading>
+      <View className="flex-row flex-wrap -mx-1">
+        {deeds.map(([label, action]) => (
+          <View key={label} className={`p-1 ${wrapped ? 'w-full' : 'w-1/2'}`}>
+            <Button label={label} onPress={() => onPut(action)} />
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}

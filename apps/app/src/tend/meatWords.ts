@@ -1,0 +1,56 @@
+/** The meat sheet's sentences: the stall explained, and what is safe, in plain words. */
+import {
+  SAFE_C,
+  spanOfTime,
+  temperatureWords,
+  type Kind,
+  type Outlook,
+  type Units,
+} from '@ostrin/core';
+
+type Clock = (min: number) => string;
+
+/** A length of time said as a difference: `45 min sooner`. */
+export const soonerWords = (minutes: number): string =>
+  Math.abs(minutes) < 10
+    ? 'about the same'
+    : `${spanOfTime(Math.abs(Math.round(minutes / 5) * 5))} ${minutes > 0 ? 'sooner' : 'later'}`;
+
+/** Where the piece is on its way, and why it moves as it does. */
+export function phaseWords(o: Outlook, clock: Clock): string {
+  switch (o.phase) {
+    case 'not-on':
+      return 'Not on yet. It goes on cold: cold, wet meat takes the most smoke.';
+    case 'warming':
+      return o.stallMin
+        ? `Warming through. Expect it to slow down about ${clock(o.stallMin[0])}: squeezed-out juice then wets the surface and its evaporation takes the heat away.`
+        : 'Warming through. A piece this size hardly stalls at this heat.';
+    case 'stall':
+      return `In the stall. Juice squeezed to the surface evaporates and cools it as sweat does, so the middle waits; it should climb again about ${clock(o.stallMin![1])}, when the juice runs short. Nothing is wrong with the fire.`;
+    case 'past-the-stall':
+      return 'Past the stall: the surface runs dry, and the heat goes inward again.';
+    case 'wrapped':
+      return 'Wrapped: what evaporates cannot leave, so nothing cools it any more. The bark softens meanwhile.';
+    case 'tender':
+      return 'It should probe tender now. Check two or three spots.';
+  }
+}
+
+/** Whether it is safe, or when it should be; the slow end of the likely pieces speaks. */
+export function safetyWords(o: Outlook, kind: Kind, clock: Clock, units: Units): string {
+  const { safety } = o;
+  const law =
+    kind === 'red'
+      ? 'An intact piece is safe once its middle has been hot enough for long enough.'
+      : `It is safe at ${temperatureWords(SAFE_C[kind], units)} in its thickest part, and not before.`;
+  const when = safety.safeNow
+    ? 'Nine in ten likely pieces are past that now.'
+    : safety.safeByMin === null
+      ? 'On this way it does not get there before it is done: say so to who eats it.'
+      : `That should be so by ${clock(safety.safeByMin)}.`;
+  const slow =
+    safety.centreMin > 0
+      ? ` The middle spends about ${spanOfTime(Math.round(safety.centreMin / 15) * 15)} between 5 and 60 C (41 and 140 F).`
+      : '';
+  return `${law} ${when}${slow} Trust a second thermometer over any forecast.`;
+}

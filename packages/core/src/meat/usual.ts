@@ -1,0 +1,41 @@
+/** What is usually done with a cut where nobody says otherwise (common practice). */
+import { roundTo } from '../quantity/units';
+import { SAFE_C } from '../safety/lethality';
+import { doneByFeel, thicknessMm, type Cut } from './cuts';
+import type { WrapId } from './wraps';
+
+/** How a piece is called done. */
+export type DoneWhen = { coreC: number } | { tender: true };
+/** When it is wrapped. */
+export type WrapSchool = { coreC: number } | { stalled: true } | { barkSet: true };
+
+/** Thinner than this a piece is through before wrapping pays, and rests minutes, not hours; mm. */
+const THIN_MM = 45;
+
+/** The mass of one piece as it is usually bought, kg. */
+export function usualKg(cut: Cut): number {
+  const [low, high] = cut.massRange;
+  const kg = cut.atKg >= low && cut.atKg <= high ? cut.atKg : (low + high) / 2;
+  return roundTo(kg, kg < 1 ? 0.05 : 0.1);
+}
+
+/** Tender where a cut has that; else a little over what makes it safe, or rare-to-medium for a roast. */
+export function usualDone(cut: Cut): DoneWhen {
+  if (doneByFeel(cut)) return { tender: true };
+  return { coreC: cut.kind === 'red' ? 54 : Math.ceil(SAFE_C[cut.kind]) };
+}
+
+/** Core temperatures on offer for a cut done by temperature, C: through its usual range. */
+export function doneTemperatures(cut: Cut): number[] {
+  const [low, high] = cut.doneRangeC;
+  const step = high - low > 8 ? 3 : 2;
+  return Array.from({ length: Math.floor((high - low) / step) + 1 }, (_, i) => low + step * i);
+}
+
+/** Big pieces done by feel go into paper, thin ones and those done by temperature stay bare. */
+export const usualWrap = (cut: Cut): WrapId =>
+  doneByFeel(cut) && thicknessMm(cut, usualKg(cut)) > THIN_MM ? 'paper' : 'none';
+
+/** A dry cool box for an hour, or a quarter of an hour under loose foil. */
+export const usualRest = (cut: Cut): { where: 'cool-box' | 'tented'; minutes: number } =>
+  usualWrap(cut) === 'none' ? { where: 'tented', minutes: 15 } : { where: 'cool-box', minutes: 60 };

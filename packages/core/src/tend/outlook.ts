@@ -1,0 +1,176 @@
+/**
+ * The piece on the grate, explained: where it is on its way, what wrapping now would save and cost, and what
+ * is safe. Every way is run with the same likely pieces, so that only the way differs.
+ */
+import { runAhead, type Ahead } from '../estimate/ahead';
+import { traceOf } from '../estimate/drive';
+import { drawPiece, estimatePiece, type DrawnPiece } from '../estimate/piece';
+import type { Action, MeatResult, Scenario } from '../cook/scenario';
+import type { WrapId } from '../meat/wraps';
+import { seeded } from '../quantity/random';
+import { ascending, quantile, tenFiftyNinety } from '../quantity/statistics';
+import { asDone } from './asDone';
+import type { ForecastInput } from './forecast';
+
+/** One way on from here. */
+export interface WayOn {
+  id: 'as-planned' | 'leave-bare' | 'paper-now' | 'foil-now';
+  /** Minutes after lighting at which it is done: p10, p50, p90; null when out of sight. */
+  readyMin: [number, number, number] | null;
+  /** Cooked over raw mass, and bark (1 = set), when done; middle values. */
+  yieldFraction: number | null;
+  bark: number | null;
+}
+
+export interface Outlook {
+  nowMin: number;
+  /** What the middle reads, or is expected to where no probe is in; C. */
+  coreC: number | null;
+  surfaceC: number | null;
+  phase: 'not-on' | 'warming' | 'stall' | 'past-the-stall' | 'wrapped' | 'tender';
+  /** Water gone so far, kg a piece, and heat that evaporation takes now as a share of what arrives. */
+  lostKg: number | null;
+  bark: number | null;
+  tenderness: number | null;
+  /** When it stalls: p10 of the start, p90 of the end; null when it hardly does. */
+  stallMin: [number, number] | null;
+  ways: WayOn[];
+  safety: {
+    /** Minute by which nine in ten of the likely pieces are safe; null when not in sight. */
+    safeByMin: number | null;
+    safeNow: boolean;
+    surfaceMin: number;
+    centreMin: number;
+    cautions: string[];
+  };
+}
+
+/** Which meat to speak of by its place in the scenario, and how many likely pieces to run. */
+const MEMBERS = 12;
+
+/** Outlook for the first piece of a cook under way. */
+export function meatOutlook(input: ForecastInput): Outlook {
+  const { nowMin, readings } = input;
+  const planned = asDone(input);
+  const now = Math.max(0, Math.round(nowMin));
+  const traced = traceOf(planned, input.scenario.untilMin);
+  const estimate = estimatePiece({ scenario: planned, traced, readings, nowMin });
+  const random = seeded(input.seed);
+  const drawn = Array.from({ length: MEMBERS }, () => drawPiece(estimate, random));
+  const run = (scenario: Scenario): Ahead[] =>
+    drawn.map((d: DrawnPiece) => runAhead(scenario, traced, readings, nowMin, d));
+  const asPlanned = run(planned);
+  const meats = asPlanned.flatMap((a) => (a.meat ? [a.meat] : []));
+  const at = (of: (m: MeatResult) => readonly (number | null)[], min = now): number | null =>
+    middle(meats.map((m) => of(m)[min] ?? null));
+  const wrapped = input.done.some((a) => a.do === 'wrap');
+  const on = meats[0]?.coreC[now] !== null && meats[0]?.coreC[now] !== undefined;
+  const stallMin = stallOf(meats);
+  const coreC = at((m) => m.coreC);
+  const tenderness = at((m) => m.tenderness);
+  return {
+    nowMin: now,
+    coreC,
+    surfaceC: at((m) => m.surfaceC),
+    phase: phaseOf(on, wrapped, tenderness, stallMin, now, coreC),
+    lostKg: on
+      ? lost(
+          input.scenario,
+          at((m) => m.massKg),
+        )
+      : null,
+    bark: at((m) => m.bark),
+    tenderness,
+    stallMin,
+    ways: [wayOf('as-planned', asPlanned), ...(on && !wrapped ? others(planned, now, run) : [])],
+    safety: safetyOf(meats, now),
+  };
+}
+
+const middle = (values: readonly (number | null)[]): number | null => {
+  const known = ascending(values.filter((v) => v !== null));
+  return known.length * 2 > values.length ? quantile(known, 0.5) : null;
+};
+
+const lost = (scenario: Scenario, massKg: number | null): number | null =>
+  massKg === null ? null : scenario.meats[0]!.massKg - massKg;
+
+function phaseOf(
+  on: boolean,
+  wrapped: boolean,
+  tenderness: number | null,
+  stallMin: [number, number] | null,
+  now: number,
+  coreC: number | null,
+): Outlook['phase'] {
+  if (!on || coreC === null) return 'not-on';
+  if ((tenderness ?? 0) >= 1) return 'tender';
+  if (wrapped) return 'wrapped';
+  if (stallMin && now >= stallMin[0] && now <= stallMin[1]) return 'stall';
+  return stallMin
+    ? now < stallMin[0]
+      ? 'warming'
+      : 'past-the-stall'
+    : coreC < 75
+      ? 'warming'
+      : 'past-the-stall';
+}
+
+function stallOf(meats: readonly MeatResult[]): [number, number] | null {
+  const stalls = meats.flatMap((m) => (m.stall ? [m.stall] : []));
+  if (stalls.length * 2 <= meats.length) return null;
+  return [
+    Math.round(tenFiftyNinety(stalls.map((s) => s.fromMin))[1]),
+    Math.round(tenFiftyNinety(stalls.map((s) => s.toMin))[1]),
+  ];
+}
+
+/** Never wrapped at all, and wrapped this very minute. */
+function others(planned: Scenario, now: number, run: (s: Scenario) => Ahead[]): WayOn[] {
+  const meat = planned.meats[0]!;
+  const bare: Scenario = { ...planned, meats: [{ ...meat, wrap: undefined }] };
+  const wrapNow = (wrapWith: WrapId): Scenario => ({
+    ...bare,
+    actions: [...bare.actions, { atMin: now, do: 'wrap', meat: meat.id, with: wrapWith } as Action],
+  });
+  return [
+    wayOf('paper-now', run(wrapNow('paper'))),
+    wayOf('foil-now', run(wrapNow('foil'))),
+    wayOf('leave-bare', run(bare)),
+  ];
+}
+
+function wayOf(id: WayOn['id'], runs: readonly Ahead[]): WayOn {
+  const window = tenFiftyNinety(runs.map((r) => r.doneAtMin));
+  const whenDone = (of: (m: MeatResult) => readonly (number | null)[]): number | null =>
+    middle(
+      runs.map(({ meat }) =>
+        meat && meat.doneAtMin !== null ? (of(meat)[meat.doneAtMin] ?? null) : null,
+      ),
+    );
+  const raw = runs.map(({ meat }) => meat?.massKg.find((v) => v !== null) ?? null);
+  const mass = whenDone((m) => m.massKg);
+  const rawKg = middle(raw);
+  return {
+    id,
+    readyMin: window.every(Number.isFinite) ? window : null,
+    yieldFraction: mass !== null && rawKg ? mass / rawKg : null,
+    bark: whenDone((m) => m.bark),
+  };
+}
+
+/** Safety looks at the slow, cold end of the likely pieces, never at their middle. */
+function safetyOf(meats: readonly MeatResult[], now: number): Outlook['safety'] {
+  const safe = tenFiftyNinety(meats.map((m) => m.safeAtMin ?? NaN))[2];
+  const slowest = meats.reduce<MeatResult | null>(
+    (worst, m) => ((m.safeAtMin ?? Infinity) > (worst?.safeAtMin ?? -1) ? m : worst),
+    null,
+  );
+  return {
+    safeByMin: Number.isFinite(safe) ? Math.round(safe) : null,
+    safeNow: safe <= now,
+    surfaceMin: slowest?.lingering.surfaceMin ?? 0,
+    centreMin: slowest?.lingering.centreMin ?? 0,
+    cautions: slowest?.cautions ?? [],
+  };
+}

@@ -37,6 +37,7 @@ export * from './estimate/piece';
 export * from './estimate/ahead';
 export * from './tend/log';
 export * from './tend/asDone';
+export * from './tend/likely';
 export * from './tend/forecast';
 export * from './tend/outlook';
 export * from './tend/diagnose';

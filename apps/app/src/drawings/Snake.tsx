@@ -152,7 +152,7 @@ export function SnakeDrawing({ fire, diameterM, cut, massKg, pieces, size }: Pro
         />
       ))}
       <Halo x={centre} y={centre + 5} size={14} anchor="middle" colour={theme.meats[0]} bold>
-        {cut.name.split(' ')[0]!}
+        {cut.short}
       </Halo>
     </Svg>
   );

@@ -33,89 +33,96 @@ export function Answer({ plan, preset }: { plan: Plan; preset: Preset }) {
   const chunk = fire.woodChunks[0];
   const rowLength = fire.pieces / (fire.side * fire.layers);
   return (
-    <View className={wide ? 'flex-row gap-8' : 'gap-6'}>
-      <View className="gap-6" style={wide ? { width: 360 } : undefined}>
-        <View className="gap-2">
-          <Heading>Build the fire</Heading>
-          <View className="items-center">
-            <SnakeDrawing
-              fire={fire}
-              diameterM={preset.pit.diameterM}
-              cut={cutOf(meat.cut)}
-              massKg={meat.massKg}
-              pieces={plan.pieces}
-              size={300}
-            />
-          </View>
-          <Say>
-            <Bold>{`${fire.pieces} briquettes`}</Bold>
-            {`, ${massWords(fire.massKg, units)}: ${fire.side} wide, ${fire.layers} high, ${Math.round(rowLength)} along, ${Math.round(fire.arcDegrees)} degrees of the rim. `}
-            <Bold>{`${fire.litPieces} of them lit`}</Bold>
-            {', at the coloured end.'}
-          </Say>
-          {chunk ? (
-            <Say>
-              <Bold>{countWords(fire.woodChunks.length, 'chunk', 'chunks')}</Bold>
-              {` of ${chunk.species}, ${smallMassWords(chunk.massG, units)} each, on top where drawn.`}
-            </Say>
-          ) : null}
-          <Say>
-            {fire.lengthenPieces > 0
-              ? `Longer than one round: add ${fire.lengthenPieces} briquettes at the tail on the way. Lasts about ${spanOfTime(round15(fire.lastsMin))}.`
-              : `Lasts about ${spanOfTime(round15(fire.lastsMin))}, reserve included.`}
-          </Say>
-        </View>
-        <View className="gap-2">
-          <Heading>Set the vents</Heading>
-          <View className="flex-row items-center gap-6">
-            <Vent name="bowl" fraction={vents.intakeFraction} />
-            <Vent name="lid" fraction={vents.exhaustFraction} />
-            <View className="flex-1">
-              <Say>{`Both open until ${clockOf(vents.at)}, then these. Settles near ${temperatureWords(vents.settlesC, units)}.`}</Say>
-            </View>
-          </View>
-          <Say>Lid vent across from the fire, so that the draught passes over the meat.</Say>
-        </View>
-      </View>
-      <View className="gap-6 flex-1">
-        <View className="gap-2">
-          <Heading>The cook as expected</Heading>
-          <PlanStrip plan={plan} />
-        </View>
-        {plan.cautions.length > 0 ? (
+    <View className="gap-6">
+      {wide ? <Expected plan={plan} /> : null}
+      <View className={wide ? 'flex-row gap-8' : 'gap-6'}>
+        <View className="gap-6" style={wide ? { width: 360 } : undefined}>
           <View className="gap-2">
-            <Heading>What is safe</Heading>
-            {plan.cautions.map((c) => (
-              <Say key={c}>{c}</Say>
+            <Heading>Build the fire</Heading>
+            <View className="items-center">
+              <SnakeDrawing
+                fire={fire}
+                diameterM={preset.pit.diameterM}
+                cut={cutOf(meat.cut)}
+                massKg={meat.massKg}
+                pieces={plan.pieces}
+                size={300}
+              />
+            </View>
+            <Say>
+              <Bold>{`${fire.pieces} briquettes`}</Bold>
+              {`, ${massWords(fire.massKg, units)}: ${fire.side} wide, ${fire.layers} high, ${Math.round(rowLength)} along, ${Math.round(fire.arcDegrees)} degrees of the rim. `}
+              <Bold>{`${fire.litPieces} of them lit`}</Bold>
+              {', at the coloured end.'}
+            </Say>
+            {chunk ? (
+              <Say>
+                <Bold>{countWords(fire.woodChunks.length, 'chunk', 'chunks')}</Bold>
+                {` of ${chunk.species}, ${smallMassWords(chunk.massG, units)} each, on top where drawn.`}
+              </Say>
+            ) : null}
+            <Say>
+              {fire.lengthenPieces > 0
+                ? `Longer than one round: add ${fire.lengthenPieces} briquettes at the tail on the way. Lasts about ${spanOfTime(round15(fire.lastsMin))}.`
+                : `Lasts about ${spanOfTime(round15(fire.lastsMin))}, reserve included.`}
+            </Say>
+          </View>
+          <View className="gap-2">
+            <Heading>Set the vents</Heading>
+            <View className="flex-row items-center gap-6">
+              <Vent name="bowl" fraction={vents.intakeFraction} />
+              <Vent name="lid" fraction={vents.exhaustFraction} />
+              <View className="flex-1">
+                <Say>{`Both open until ${clockOf(vents.at)}, then these. Settles near ${temperatureWords(vents.settlesC, units)}.`}</Say>
+              </View>
+            </View>
+            <Say>Lid vent across from the fire, so that the draught passes over the meat.</Say>
+          </View>
+        </View>
+        <View className="gap-6 flex-1">
+          {wide ? null : <Expected plan={plan} />}
+          {plan.cautions.length > 0 ? (
+            <View className="gap-2">
+              <Heading>What is safe</Heading>
+              {plan.cautions.map((c) => (
+                <Say key={c}>{c}</Say>
+              ))}
+            </View>
+          ) : null}
+          <Jobs plan={plan} />
+          <View className="gap-1">
+            <Heading>Your watch</Heading>
+            <Say>{`${countWords(plan.watch.visits, 'visit', 'visits')}, longest free stretch ${spanOfTime(plan.watch.longestFreeMin)}.`}</Say>
+            <Say>{`Chance of being late: about ${Math.round(plan.chanceLateFraction * 100)} in 100.`}</Say>
+          </View>
+          <View className="gap-1">
+            <Heading>Shopping</Heading>
+            {plan.shopping.map((s) => (
+              <Say key={s.item}>{`${s.item}: ${s.amount}`}</Say>
+            ))}
+            <Say>{`Gives ${massWords(plan.cookedKg[0], units)} to ${massWords(plan.cookedKg[1], units)} cooked and off the bone.`}</Say>
+          </View>
+          <View className="gap-2">
+            <Heading>What could go wrong</Heading>
+            {plan.risks.map((r) => (
+              <View key={r.sign}>
+                <Text className="font-sans-semi text-ink text-[16px]">{r.sign}</Text>
+                <Say>{r.move}</Say>
+              </View>
             ))}
           </View>
-        ) : null}
-        <Jobs plan={plan} />
-        <View className="gap-1">
-          <Heading>Your watch</Heading>
-          <Say>{`${countWords(plan.watch.visits, 'visit', 'visits')}, longest free stretch ${spanOfTime(plan.watch.longestFreeMin)}.`}</Say>
-          <Say>{`Chance of being late: about ${Math.round(plan.chanceLateFraction * 100)} in 100.`}</Say>
-        </View>
-        <View className="gap-1">
-          <Heading>Shopping</Heading>
-          {plan.shopping.map((s) => (
-            <Say key={s.item}>{`${s.item}: ${s.amount}`}</Say>
-          ))}
-          <Say>{`Gives ${massWords(plan.cookedKg[0], units)} to ${massWords(plan.cookedKg[1], units)} cooked and off the bone.`}</Say>
-        </View>
-        <View className="gap-2">
-          <Heading>What could go wrong</Heading>
-          {plan.risks.map((r) => (
-            <View key={r.sign}>
-              <Text className="font-sans-semi text-ink text-[16px]">{r.sign}</Text>
-              <Say>{r.move}</Say>
-            </View>
-          ))}
         </View>
       </View>
     </View>
   );
 }
+
+const Expected = ({ plan }: { plan: Plan }) => (
+  <View className="gap-2">
+    <Heading>The cook as expected</Heading>
+    <PlanStrip plan={plan} />
+  </View>
+);
 
 function Jobs({ plan }: { plan: Plan }) {
   return (

@@ -37,13 +37,17 @@ export function WhichCut() {
       options={Object.values(CUTS).map((c) => ({
         value: c.id,
         label: capital(c.name),
-        note: `${massWords(usualKg(c), units)}, ${doneByFeel(c) ? 'done by feel' : `to ${c.doneRangeC.map((d) => temperatureWords(d, units)).join('–')}`}`,
+        note: `${massWords(usualKg(c), units)}, ${doneByFeel(c) ? 'by feel' : rangeWords(c, units)}`,
       }))}
       value={cut}
       onChange={(id) => change(withCut(id))}
     />
   );
 }
+
+/** `74–82 C`: where a cut that is done by temperature usually ends. */
+const rangeWords = ({ doneRangeC: [low, high] }: Cut, units: Units): string =>
+  `${temperatureWords(low, units).split(' ')[0]}–${temperatureWords(high, units)}`;
 
 export function Mass() {
   const { massKg, change, cut: id } = useSlip();

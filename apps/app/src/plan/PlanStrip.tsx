@@ -10,7 +10,7 @@ import { useTheme } from '../ui/theme';
 const NOTHING_YET = foldLog([]);
 /** Room before lighting and after serving, min; and the strip's length on a phone and on a wide screen, px. */
 const MARGIN_MIN = { before: 50, after: 30 };
-const HEIGHT = { down: 560, across: 470 };
+const HEIGHT = { down: 560, across: 430 };
 
 export function PlanStrip({ plan }: { plan: Plan }) {
   const theme = useTheme();

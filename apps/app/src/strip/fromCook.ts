@@ -105,6 +105,7 @@ const fanFrom = (
  */
 export function jobMs(plan: Plan, job: PlanJob, zeroMs: number, forecast: Forecast | null): number {
   if (job.id === 'serve') return epochOf(plan.serveAt, plan.request.timeZone);
+  if (job.id === 'wrap' && forecast?.wrapMin) return zeroMs + forecast.wrapMin * MINUTE_MS;
   const shift = LATE_JOBS.has(job.id) ? readyShift(plan, forecast) : 0;
   return zeroMs + job.atMin * MINUTE_MS + shift;
 }
@@ -130,7 +131,7 @@ export function stripData(input: StripInput): StripData {
   const zero = litAtMs(log) ?? input.zero ?? Math.max(input.startMs, now ?? 0);
   const { pitC: target, bandC } = plan.request.pits[0]!.pace;
   const band: [number, number] = [target - bandC, target + bandC];
-  const name = cutOf(plan.request.meats[0]!.cut).name.split(' ')[0]!;
+  const name = cutOf(plan.request.meats[0]!.cut).short;
   const meat: Trace = {
     key: 'meat',
     label: name,
@@ -200,13 +201,14 @@ function done(log: Log): Mark[] {
 }
 
 function ahead(plan: Plan, log: Log, zero: number, now: number, forecast: Forecast | null): Mark[] {
+  const byFeel = 'tender' in plan.request.meats[0]!.done;
   return plan.jobs
     .filter((j) => !log.jobsDone.has(j.id))
     .map((j) => ({
       key: `job-${j.id}`,
       t: Math.max(jobMs(plan, j, zero, forecast), now),
       kind: KIND_OF[j.do] ?? 'note',
-      label: SHORT_JOB[j.id] ?? j.inWords,
+      label: j.id === 'check' && !byFeel ? 'read the middle' : (SHORT_JOB[j.id] ?? j.inWords),
       done: false,
     }));
 }

@@ -115,6 +115,9 @@ function Standing({ outlook, units }: { outlook: Outlook; units: Units }) {
   );
 }
 
+/** When wood or patience runs out: what a kitchen oven is usually set to. */
+const OVEN = { label: 'Finish in the oven', atC: 135 };
+
 /** What else is done to a piece, one tap each. */
 function Deeds({
   meat,
@@ -126,13 +129,17 @@ function Deeds({
   onPut: (action: PlanLog) => void;
 }) {
   const deeds: [string, PlanLog][] = wrapped
-    ? [['Unwrap to firm the bark', { do: 'unwrap', meat }]]
+    ? [
+        ['Unwrap to firm the bark', { do: 'unwrap', meat }],
+        [OVEN.label, { do: 'oven-finish', meat, atC: OVEN.atC }],
+      ]
     : [
         ['Wrap in paper', { do: 'wrap', meat, with: 'paper' }],
         ['Wrap in foil', { do: 'wrap', meat, with: 'foil' }],
         ['Spritz', { do: 'spritz', meat }],
         ['Sauce', { do: 'sauce', meat }],
         ['Turn', { do: 'turn', meat }],
+        [OVEN.label, { do: 'oven-finish', meat, atC: OVEN.atC }],
       ];
   return (
     <View className="gap-2">

@@ -54,9 +54,7 @@ export function Ways({ ways, clock, byFeel }: Props) {
 function costWords(w: WayOn, bare: readonly number[] | null): string {
   const parts: string[] = [];
   if (w.id !== 'leave-bare' && w.readyMin && bare)
-    parts.push(
-      `${soonerWords(bare[1]! - w.readyMin[1])}${Math.abs(bare[1]! - w.readyMin[1]) < 10 ? ' time' : ' than bare'}`,
-    );
+    parts.push(soonerWords(bare[1]! - w.readyMin[1]));
   if (w.yieldFraction !== null)
     parts.push(`${Math.round(100 * w.yieldFraction)} % of its weight left`);
   if (w.bark !== null)

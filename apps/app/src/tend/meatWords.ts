@@ -10,11 +10,11 @@ import {
 
 type Clock = (min: number) => string;
 
-/** A length of time said as a difference: `45 min sooner`. */
+/** How much sooner than leaving it bare, in words. */
 export const soonerWords = (minutes: number): string =>
   Math.abs(minutes) < 10
-    ? 'about the same'
-    : `${spanOfTime(Math.abs(Math.round(minutes / 5) * 5))} ${minutes > 0 ? 'sooner' : 'later'}`;
+    ? 'about as long as bare'
+    : `${spanOfTime(Math.abs(Math.round(minutes / 5) * 5))} ${minutes > 0 ? 'sooner' : 'later'} than bare`;
 
 /** Where the piece is on its way, and why it moves as it does. */
 export function phaseWords(o: Outlook, clock: Clock): string {

@@ -8,6 +8,8 @@ export interface Cut {
   id: string;
   name: string;
   plural: string;
+  /** As it is called beside its line in a chart. */
+  short: string;
   composition: Composition;
   /** Mass at which `radiusMm` was taken, kg, and the power of mass that the radius goes with. */
   atKg: number;
@@ -37,6 +39,7 @@ export const CUTS: Readonly<Record<string, Cut>> = {
     id: 'mutton-shoulder',
     name: 'mutton shoulder',
     plural: 'mutton shoulders',
+    short: 'mutton',
     // Composition, radius and tenderness are guesses between lamb and pork.
     composition: { water: 0.64, protein: 0.18, fat: 0.165, ash: 0.015 },
     atKg: 2.5,
@@ -56,6 +59,7 @@ export const CUTS: Readonly<Record<string, Cut>> = {
     id: 'pork-shoulder',
     name: 'pork shoulder',
     plural: 'pork shoulders',
+    short: 'pork',
     composition: { water: 0.66, protein: 0.175, fat: 0.15, ash: 0.015 },
     atKg: 3.8,
     massPower: 0.33,
@@ -74,6 +78,7 @@ export const CUTS: Readonly<Record<string, Cut>> = {
     id: 'lamb-shoulder',
     name: 'lamb shoulder',
     plural: 'lamb shoulders',
+    short: 'lamb',
     composition: { water: 0.65, protein: 0.18, fat: 0.155, ash: 0.015 },
     atKg: 2,
     massPower: 0.33,
@@ -92,6 +97,7 @@ export const CUTS: Readonly<Record<string, Cut>> = {
     id: 'brisket',
     name: 'brisket',
     plural: 'briskets',
+    short: 'brisket',
     composition: { water: 0.65, protein: 0.19, fat: 0.145, ash: 0.015 },
     atKg: 6,
     massPower: 0.33,
@@ -110,6 +116,7 @@ export const CUTS: Readonly<Record<string, Cut>> = {
     id: 'chuck',
     name: 'chuck roast',
     plural: 'chuck roasts',
+    short: 'chuck',
     composition: { water: 0.66, protein: 0.19, fat: 0.135, ash: 0.015 },
     atKg: 2,
     massPower: 0.33,
@@ -128,6 +135,7 @@ export const CUTS: Readonly<Record<string, Cut>> = {
     id: 'beef-short-ribs',
     name: 'rack of beef short ribs',
     plural: 'racks of beef short ribs',
+    short: 'short ribs',
     composition: { water: 0.53, protein: 0.18, fat: 0.21, ash: 0.08 },
     atKg: 2.2,
     massPower: 0.2,
@@ -146,6 +154,7 @@ export const CUTS: Readonly<Record<string, Cut>> = {
     id: 'beef-cheek',
     name: 'beef cheek',
     plural: 'beef cheeks',
+    short: 'cheek',
     // A guess.
     composition: { water: 0.7, protein: 0.19, fat: 0.1, ash: 0.01 },
     atKg: 0.45,
@@ -165,6 +174,7 @@ export const CUTS: Readonly<Record<string, Cut>> = {
     id: 'beef-shin',
     name: 'beef shin',
     plural: 'beef shins',
+    short: 'shin',
     // A guess.
     composition: { water: 0.72, protein: 0.21, fat: 0.06, ash: 0.01 },
     atKg: 2,
@@ -184,6 +194,7 @@ export const CUTS: Readonly<Record<string, Cut>> = {
     id: 'rib-roast',
     name: 'rib roast',
     plural: 'rib roasts',
+    short: 'roast',
     composition: { water: 0.62, protein: 0.19, fat: 0.175, ash: 0.015 },
     atKg: 2.3,
     massPower: 0.2,
@@ -202,6 +213,7 @@ export const CUTS: Readonly<Record<string, Cut>> = {
     id: 'pork-belly',
     name: 'pork belly',
     plural: 'pork bellies',
+    short: 'belly',
     // A guess.
     composition: { water: 0.5, protein: 0.14, fat: 0.35, ash: 0.01 },
     atKg: 3,
@@ -221,6 +233,7 @@ export const CUTS: Readonly<Record<string, Cut>> = {
     id: 'spare-ribs',
     name: 'rack of spare ribs',
     plural: 'racks of spare ribs',
+    short: 'spare ribs',
     composition: { water: 0.6, protein: 0.17, fat: 0.2, ash: 0.03 },
     atKg: 1.2,
     massPower: 0.2,
@@ -239,6 +252,7 @@ export const CUTS: Readonly<Record<string, Cut>> = {
     id: 'back-ribs',
     name: 'rack of back ribs',
     plural: 'racks of back ribs',
+    short: 'back ribs',
     composition: { water: 0.6, protein: 0.17, fat: 0.2, ash: 0.03 },
     atKg: 1,
     massPower: 0.2,
@@ -257,6 +271,7 @@ export const CUTS: Readonly<Record<string, Cut>> = {
     id: 'goat-leg',
     name: 'goat leg',
     plural: 'goat legs',
+    short: 'goat',
     // A guess.
     composition: { water: 0.73, protein: 0.2, fat: 0.06, ash: 0.01 },
     atKg: 2.2,
@@ -276,6 +291,7 @@ export const CUTS: Readonly<Record<string, Cut>> = {
     id: 'whole-turkey',
     name: 'turkey',
     plural: 'turkeys',
+    short: 'turkey',
     composition: { water: 0.74, protein: 0.22, fat: 0.03, ash: 0.01 },
     atKg: 5,
     massPower: 0.33,
@@ -294,6 +310,7 @@ export const CUTS: Readonly<Record<string, Cut>> = {
     id: 'whole-chicken',
     name: 'chicken',
     plural: 'chickens',
+    short: 'chicken',
     // Radius from the turkey's by mass.
     composition: { water: 0.74, protein: 0.22, fat: 0.03, ash: 0.01 },
     atKg: 5,
@@ -313,6 +330,7 @@ export const CUTS: Readonly<Record<string, Cut>> = {
     id: 'goose',
     name: 'goose',
     plural: 'geese',
+    short: 'goose',
     // A guess from the turkey, fatter.
     composition: { water: 0.6, protein: 0.18, fat: 0.21, ash: 0.01 },
     atKg: 5,
@@ -332,6 +350,7 @@ export const CUTS: Readonly<Record<string, Cut>> = {
     id: 'sausages',
     name: 'sausage',
     plural: 'sausages',
+    short: 'sausage',
     // A guess.
     composition: { water: 0.57, protein: 0.16, fat: 0.24, ash: 0.03 },
     atKg: 0.12,

@@ -21,6 +21,8 @@ const GAS_R = 8.314;
 const C93_K = 366.15;
 /** What "set" means for bark: crust, m, and browning minutes at 93 C (common practice, fitted at wrap times). */
 const BARK = { crustM: 4e-4, browningMin: 22 };
+/** Bark in foil loses at most this share, within about so many minutes; bared, it firms up so many times as fast. */
+const SOFT = { most: 0.75, afterMin: 90, firmsTimes: 3 };
 
 /** How a piece may differ from its cut's usual one. */
 export interface PieceOptions {
@@ -108,6 +110,8 @@ export function createPiece(
     sprayedKg: 0,
     poolKg: 0,
     browningMin: 0,
+    barkBest: 0,
+    softMin: 0,
     logReduction: 0,
     heatW: 0,
     airShare: 0.5,
@@ -143,7 +147,12 @@ function stepChanges(p: Piece, dt: number): void {
     turned += p.share[i]! * (1 - Math.exp(-p.dose[i]! / 40));
   }
   p.fatLostKg = Math.max(p.fatLostKg, p.rawKg * p.cut.composition.fat * RENDERED.fat * turned);
-  if (p.wrap === 'none') p.browningMin += minutes * relativeTo93(p.faceC, 95e3);
+  if (p.wrap === 'none') {
+    p.browningMin += minutes * relativeTo93(p.faceC, 95e3);
+    p.softMin = Math.max(p.softMin - SOFT.firmsTimes * minutes, 0);
+    const now = Math.min(p.crustM / BARK.crustM, p.browningMin / BARK.browningMin, 1);
+    p.barkBest = Math.max(p.barkBest, now);
+  } else p.softMin += minutes * WRAPS[p.wrap].softens;
   p.logReduction = Math.min(p.logReduction + minutes * logReductionsPerMin(centreC(p)), 99);
 }
 
@@ -173,9 +182,9 @@ export const pieceKg = (p: Piece): number =>
 /** 1 = probe tender at the centre. */
 export const tenderness = (p: Piece): number => p.dose[0]! / (p.cut.tenderMin * p.spread.tender);
 
-/** 1 = bark set: crust and browning, whichever is behind. */
+/** 1 = bark set: crust and browning, whichever is behind, less what a wrap has softened. */
 export const bark = (p: Piece): number =>
-  Math.min(p.crustM / BARK.crustM, p.browningMin / BARK.browningMin, 1);
+  p.barkBest * (1 - SOFT.most * (1 - Math.exp(-p.softMin / SOFT.afterMin)));
 
 /** Water that cannot be accounted for, kg: the piece's own ledger. */
 export function waterResidualKg(p: Piece): number {

@@ -40,6 +40,9 @@ export interface Piece {
   /** Liquid standing in the wrap: poured in or dripped; it is not part of the piece's mass. */
   poolKg: number;
   browningMin: number;
+  /** Best bark so far (1 = set), and minutes of foil that have softened it since. */
+  barkBest: number;
+  softMin: number;
   /** Salmonella reduction at the slowest point, log10. */
   logReduction: number;
   /** Heat taken from the air and walls during the last step, W, and vapour given off, kg/s. */

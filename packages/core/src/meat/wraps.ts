@@ -10,6 +10,8 @@ export interface Wrap {
   permeance: number;
   /** Share of the juice that drains away inside the wrap instead of wetting the face. */
   drains: number;
+  /** How fast it softens bark, foil 1 (common practice: paper keeps most of it). */
+  softens: number;
   /** Whether liquid stays in it, round the meat. */
   pools: boolean;
 }
@@ -23,15 +25,44 @@ const WRAPPED = 0.1435;
 
 /** A boat lies between paper and foil by construction, a covered pan beside foil. */
 export const WRAPS: Readonly<Record<WrapId, Wrap>> = {
-  none: { name: 'no wrap', heatResistance: 0, permeance: Infinity, drains: 0, pools: false },
-  paper: { name: 'paper', heatResistance: WRAPPED, permeance: 2e-10, drains: 0.3, pools: false },
-  foil: { name: 'foil', heatResistance: WRAPPED, permeance: 2e-11, drains: 0, pools: true },
+  none: {
+    name: 'no wrap',
+    heatResistance: 0,
+    permeance: Infinity,
+    drains: 0,
+    softens: 0,
+    pools: false,
+  },
+  paper: {
+    name: 'paper',
+    heatResistance: WRAPPED,
+    permeance: 2e-10,
+    drains: 0.3,
+    softens: 0.25,
+    pools: false,
+  },
+  foil: {
+    name: 'foil',
+    heatResistance: WRAPPED,
+    permeance: 2e-11,
+    drains: 0,
+    softens: 1,
+    pools: true,
+  },
   boat: {
     name: 'a foil boat',
     heatResistance: WRAPPED,
     permeance: 1e-10,
     drains: 0.1,
+    softens: 0.5,
     pools: true,
   },
-  pan: { name: 'a covered pan', heatResistance: WRAPPED, permeance: 4e-11, drains: 0, pools: true },
+  pan: {
+    name: 'a covered pan',
+    heatResistance: WRAPPED,
+    permeance: 4e-11,
+    drains: 0,
+    softens: 1.3,
+    pools: true,
+  },
 };

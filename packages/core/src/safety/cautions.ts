@@ -21,7 +21,7 @@ export const CAUTIONS = {
   },
   notSafeYet: {
     id: 'notSafeYet',
-    text: 'The centre has not yet been hot enough for long enough for an intact cut. Do not serve it before it has.',
+    text: 'When it is called done, its centre has not been hot enough for long enough to be safe by the table for intact cuts. Tell who eats it; the very young, the old, the pregnant and the ill should not.',
     source:
       'USDA FSIS safe minimum temperatures (62.8 C and 3 min rest) and Appendix A, from memory',
   },

@@ -3,22 +3,13 @@
  * to come, and what the thermometers have said: the pit moved to its reading, the piece to its whole trace.
  */
 import { runAhead } from '../estimate/ahead';
-import { traceOf, type ProbeReading, type Traced } from '../estimate/drive';
-import { drawPiece, estimatePiece, middlePiece, type Estimate } from '../estimate/piece';
+import type { ProbeReading, Traced } from '../estimate/drive';
+import type { Estimate } from '../estimate/piece';
 import type { Scenario } from '../cook/scenario';
-import { pitWith, presetOf } from '../pit/catalogue';
-import { drawMember, fan } from '../plan/ensemble';
-import { seeded } from '../quantity/random';
+import { fan } from '../plan/ensemble';
 import { tenFiftyNinety } from '../quantity/statistics';
 import { clamp } from '../quantity/units';
-import { asDone, type UnderWay } from './asDone';
-
-export interface ForecastInput extends UnderWay {
-  /** What the thermometers said, minutes after lighting, in order. */
-  readings: ProbeReading[];
-  members: number;
-  seed: number;
-}
+import { likelyCooks, type ForecastInput } from './likely';
 
 export interface Forecast {
   fromMin: number;
@@ -31,6 +22,8 @@ export interface Forecast {
   coreHighC: (number | null)[];
   /** Minutes after lighting at which the meat is done: p10, p50, p90; null when not in sight. */
   readyMin: [number, number, number] | null;
+  /** Minute after lighting at which it is wrapped by its rule; the middle of the likely ones. */
+  wrapMin: number | null;
   /** How far the reading stands above (+) or below (-) what was expected at this moment, in K. */
   pitOffK: number | null;
   coreOffK: number | null;
@@ -60,30 +53,23 @@ export function freshest(
 /** Forecast from `nowMin` on; entries of every series stand `everyMin` apart, the first at now. */
 export function forecast(input: ForecastInput): Forecast {
   const { scenario, nowMin, readings } = input;
-  const base = asDone(input);
-  const now = Math.max(0, Math.round(nowMin));
-  const expected = traceOf(base, scenario.untilMin);
-  const estimate = estimatePiece({ scenario: base, traced: expected, readings, nowMin });
-  const physics = pitWith(presetOf(scenario.cooker.preset), scenario.cooker.overrides);
-  const random = seeded(input.seed);
+  const { base, now, expected, estimate, members } = likelyCooks(input);
   const rows = Math.max(1, Math.floor((scenario.untilMin - now) / EVERY_MIN) + 1);
   const pits: (number | null)[][] = [];
   const cores: (number | null)[][] = [];
   const ready: number[] = [];
-  for (let i = 0; i < input.members; i++) {
-    const drawn = i === 0 ? middlePiece(estimate) : drawPiece(estimate, random);
-    const traced =
-      i === 0
-        ? expected
-        : traceOf(drawMember(base, physics, random).scenario, scenario.untilMin, drawn.spread);
+  const wraps: number[] = [];
+  for (const { drawn, traced } of members) {
     const { meat, doneAtMin, pitC } = runAhead(base, traced, readings, nowMin, drawn);
     pits.push(sample(rows, (min) => pitC(now + min)));
     cores.push(sample(rows, (min) => meat?.coreC[Math.round(now + min / drawn.pace)] ?? null));
     ready.push(doneAtMin);
+    wraps.push(meat?.wrappedAtMin ?? NaN);
   }
   const pitFan = fan(pits);
   const coreFan = fan(cores);
   const window = tenFiftyNinety(ready);
+  const wrapMin = tenFiftyNinety(wraps)[1];
   return {
     fromMin: now,
     everyMin: EVERY_MIN,
@@ -94,6 +80,7 @@ export function forecast(input: ForecastInput): Forecast {
     coreLowC: coreFan.low,
     coreHighC: coreFan.high,
     readyMin: window.every(Number.isFinite) ? window : null,
+    wrapMin: Number.isFinite(wrapMin) ? wrapMin : null,
     pitOffK: off(freshest(readings, 'pitC', nowMin), expected.pitC[now]),
     coreOffK: off(freshest(readings, 'coreC', nowMin), expected.result.meats[0]?.coreC[now]),
     fuelLeftFraction: fuelLeft(scenario, expected, now),

@@ -3,14 +3,10 @@
  * is safe. Every way is run with the same likely pieces, so that only the way differs.
  */
 import { runAhead, type Ahead } from '../estimate/ahead';
-import { traceOf } from '../estimate/drive';
-import { drawPiece, estimatePiece, type DrawnPiece } from '../estimate/piece';
 import type { Action, MeatResult, Scenario } from '../cook/scenario';
 import type { WrapId } from '../meat/wraps';
-import { seeded } from '../quantity/random';
 import { ascending, quantile, tenFiftyNinety } from '../quantity/statistics';
-import { asDone } from './asDone';
-import type { ForecastInput } from './forecast';
+import { likelyCooks, type ForecastInput } from './likely';
 
 /** One way on from here. */
 export interface WayOn {
@@ -45,20 +41,12 @@ export interface Outlook {
   };
 }
 
-/** Which meat to speak of by its place in the scenario, and how many likely pieces to run. */
-const MEMBERS = 12;
-
 /** Outlook for the first piece of a cook under way. */
 export function meatOutlook(input: ForecastInput): Outlook {
   const { nowMin, readings } = input;
-  const planned = asDone(input);
-  const now = Math.max(0, Math.round(nowMin));
-  const traced = traceOf(planned, input.scenario.untilMin);
-  const estimate = estimatePiece({ scenario: planned, traced, readings, nowMin });
-  const random = seeded(input.seed);
-  const drawn = Array.from({ length: MEMBERS }, () => drawPiece(estimate, random));
+  const { base: planned, now, members } = likelyCooks(input);
   const run = (scenario: Scenario): Ahead[] =>
-    drawn.map((d: DrawnPiece) => runAhead(scenario, traced, readings, nowMin, d));
+    members.map(({ drawn, traced }) => runAhead(scenario, traced, readings, nowMin, drawn));
   const asPlanned = run(planned);
   const meats = asPlanned.flatMap((a) => (a.meat ? [a.meat] : []));
   const at = (of: (m: MeatResult) => readonly (number | null)[], min = now): number | null =>

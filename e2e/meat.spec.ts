@@ -1,0 +1,74 @@
+import { expect, test, type Page } from '@playwright/test';
+
+const planned = (page: Page) =>
+  expect(page.getByTestId('four-times')).toHaveAttribute('aria-busy', 'false', {
+    timeout: 40_000,
+  });
+const change = async (page: Page, what: RegExp, choice: RegExp): Promise<void> => {
+  await page.getByRole('button', { name: what }).click();
+  await page.getByRole('radio', { name: choice }).click();
+};
+const done = (page: Page) => page.getByRole('button', { name: 'Done', exact: true }).click();
+
+test('a roast pulled rare is planned with its caution, a bird only to a safe temperature', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await change(page, /^Meat:/, /^Rib roast/);
+  await done(page);
+  await change(page, /^Done:/, /^51 C/);
+  await done(page);
+  await planned(page);
+  await expect(page.getByTestId('slip')).toContainText('the middle reads 51 C');
+  await expect(page.getByText(/Tell who eats it/)).toBeVisible();
+  await change(page, /^Meat:/, /^Chicken/);
+  await done(page);
+  await page.getByRole('button', { name: /^Done:/ }).click();
+  await expect(page.getByText(/Poultry is safe at 74 C/)).toBeVisible();
+  await expect(page.getByRole('radio', { name: /^7[0-3] C/ })).toHaveCount(0);
+  await done(page);
+  await planned(page);
+  await expect(page.getByText(/Tell who eats it/)).toHaveCount(0);
+});
+
+test('the meat sheet explains the piece, weighs wrapping now, and logs what is done to it', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await change(page, /^Meat:/, /^Lamb shoulder/);
+  await done(page);
+  await change(page, /^Wrap:/, /^Foil, /);
+  await page.getByRole('radio', { name: /^When the bark is set/ }).click();
+  await done(page);
+  await planned(page);
+  await expect(page.getByTestId('slip')).toContainText('in foil when the bark is set');
+  await page.getByTestId('start-cook').click();
+  for (let i = 0; i < 3; i++) await page.getByTestId('job-done').click();
+  await page.getByTestId('meat-reading').click();
+  await expect(page.getByTestId('outlook')).toContainText('Not on yet', { timeout: 20_000 });
+  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByTestId('this-cook').click();
+  await page.getByRole('radio', { name: '240×' }).click();
+  await page.getByRole('button', { name: 'Close' }).click();
+  // Jobs come due one after another until the meat has been on for a while.
+  const began = Date.now();
+  while (Date.now() - began < 32_000) {
+    const due = (await page.getByTestId('job-due').textContent()) ?? '';
+    if (due === 'now' || due.includes('ago')) await page.getByTestId('job-done').click();
+    await page.waitForTimeout(200);
+  }
+  await page.getByTestId('this-cook').click();
+  await page.getByRole('radio', { name: '1×', exact: true }).click();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByTestId('meat-reading').click();
+  const sheet = page.getByTestId('outlook');
+  await expect(sheet.getByTestId('way-foil-now')).toContainText(/tender \d\d:\d\d–\d\d:\d\d/, {
+    timeout: 20_000,
+  });
+  await expect(sheet.getByTestId('way-leave-bare')).toContainText('of its weight left');
+  await expect(sheet).toContainText('What is safe');
+  await page.getByRole('button', { name: 'Spritz' }).click();
+  await expect(page.getByTestId('last-tap')).toContainText('spritzed');
+  await page.getByTestId('undo').click();
+  await expect(page.getByTestId('last-tap')).toHaveCount(0);
+});

@@ -110,6 +110,19 @@ function otherCuts(): Row[] {
     const i = m.coreC.findIndex((v, k) => k > from && v !== null && v < c);
     return i < 0 ? null : (i - from) / 60;
   };
+  const warmer = cook(135, {
+    cut: 'brisket',
+    massKg: 6,
+    wrap: { with: 'foil', when: { coreC: 79 } },
+    done: { coreC: 93 },
+    rest: { where: 'warmer', minutes: 720, atC: 70 },
+  });
+  const heldFrom = warmer.doneAtMin ?? 0;
+  const heldTo = warmer.massKg.findLastIndex((m) => m !== null);
+  const over = (series: readonly (number | null)[]): number =>
+    (series[heldTo] ?? 0) - (series[heldFrom] ?? 0);
+  const softer = over(warmer.tenderness);
+  const lostHeld = (-100 * over(warmer.massKg)) / 6;
   const kept = brisket.doneAtMin;
   const peak = Math.max(...roast.coreC.map((c) => c ?? -Infinity));
   return [
@@ -140,6 +153,10 @@ function otherCuts(): Row[] {
     ]),
     row('M9-counter', 'wrapped brisket on a counter', COMMON, [
       { what: '95 to 71 C h', value: fallsTo(counter, 71), low: 1.3, high: 2.7, digits: 2 },
+    ]),
+    row('M10', 'brisket in foil, held in a warmer at 70 C for 12 h', COMMON, [
+      { what: 'softer by', value: softer, low: 0.1, high: Infinity, digits: 2 },
+      { what: 'mass lost %', value: lostHeld, low: 0, high: 3 },
     ]),
     row('M11-brisket', 'brisket, cooked over trimmed', COMMON, [
       {

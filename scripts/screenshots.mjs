@@ -94,6 +94,11 @@ try {
   await shoot('tend-day', '/tend', PHONE);
   await shoot('tend-night', '/tend', PHONE, 'dark');
   await shoot('tend-wide', '/tend', WIDE);
+  await shoot('tend-meat', '/tend', PHONE, 'light', async (page) => {
+    await page.getByTestId('meat-reading').click();
+    await page.getByTestId('outlook').waitFor();
+    await wait(500);
+  });
   const cook = async (page) => {
     await page.getByRole('link', { name: /Regatta lunch/ }).click();
     await wait(1500);

@@ -1,17 +1,16 @@
 /** A piece of meat in a cook: when it goes on, is wrapped, comes off, and what was noted of it. */
 import { cutOf, type Cut } from '../meat/cuts';
 import { bark, coreC, createPiece, stepPiece, tenderness } from '../meat/piece';
-import { restSurroundings, startRest, type Rest } from '../meat/rest';
+import { restSurroundings, startRest } from '../meat/rest';
 import type { MeatSpread } from '../meat/spread';
 import type { Surroundings } from '../meat/surface';
 import { saucePiece, smokeSticks, USUAL_LIQUID_KG, wrapPiece } from '../meat/treat';
-import type { Piece } from '../meat/types';
 import { WRAPS, type WrapId } from '../meat/wraps';
-import type { Place } from '../pit/types';
 import { CAUTIONS, NOT_SAFE } from '../safety/cautions';
 import { isSafe, kindOf, warn, watchSafety } from './harm';
 import { emptyMeat } from './meatResult';
-import type { Action, MeatResult, MeatSpec } from './scenario';
+import type { Action, MeatSpec } from './scenario';
+import type { Guest } from './state';
 
 /** Sugar in a sauce or rub burns above this air, C (common practice). */
 const SUGAR_BURNS_C = 160;
@@ -19,23 +18,6 @@ const SUGAR_BURNS_C = 160;
 const STEAM_C = 80;
 /** Slower than this is a stall, K per minute (4 C/h), between these core temperatures. */
 const STALL = { perMin: 4 / 60, fromC: 60, toC: 85, windowMin: 20 };
-
-export interface Guest {
-  spec: MeatSpec;
-  piece: Piece;
-  place: 'waiting' | 'on' | 'oven' | 'resting' | 'off';
-  /** Where on the grate; the middle when not said. */
-  at: Place | undefined;
-  rest: Rest | null;
-  restUntilMin: number;
-  result: MeatResult;
-  stalled: boolean;
-  past: { atMin: number; c: number }[];
-  /** Smoke taken up, gram-minutes per m3 weighed by the wood's strength and by how well it sticks. */
-  smokeTaken: number;
-  /** Water evaporated at which the sauce brushed on has set, kg; null without sauce. */
-  sauceSetAtKg: number | null;
-}
 
 /** How pieces are made where not from the catalogue as usual. */
 export interface PieceMaking {

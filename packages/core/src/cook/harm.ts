@@ -5,8 +5,8 @@ import { centreC } from '../meat/piece';
 import type { Piece } from '../meat/types';
 import { CAUTIONS, type Caution } from '../safety/cautions';
 import { SAFE_C, SAFE_LOG_REDUCTION } from '../safety/lethality';
-import type { Guest } from './guest';
 import type { MeatResult } from './scenario';
+import type { Guest } from './state';
 
 /** Between these germs grow, C (USDA consumer advice 4 to 60 C; 5 and 57 C in the FDA Food Code; from memory). */
 const GROWS_C = [5, 60] as const;

@@ -2,8 +2,8 @@
 import { bark, coreC, pieceKg, tenderness } from '../meat/piece';
 import { WATER } from '../meat/water';
 import { shown } from '../quantity/units';
-import type { Guest } from './guest';
 import type { MeatResult } from './scenario';
+import type { Guest } from './state';
 
 /** Log reductions are not shown beyond this: more means nothing to anyone. */
 const MOST_SHOWN_LOG = 9;

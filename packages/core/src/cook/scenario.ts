@@ -3,6 +3,7 @@ import { CHARCOALS, type CharcoalId, type WoodId } from '../fuel/catalogue';
 import type { Pit, Place } from '../pit/types';
 import type { Weather } from '../air/weather';
 import type { FireSpec } from '../fire/spec';
+import type { RestWhere } from '../meat/rest';
 import type { WrapId } from '../meat/wraps';
 
 /** Charcoal or splits put on. `massKg` is all of it; charcoal may be counted in pieces instead. */
@@ -50,7 +51,7 @@ export type Happening = Action | { atMin: number; do: 'flare' | 'pan-dry' | 'fir
 export type WrapWhen =
   { coreC: number } | { atMin: number } | { stalled: true } | { barkSet: true };
 
-export type RestWhere = 'open' | 'tented' | 'counter' | 'cool-box' | 'warmer' | 'oven';
+export type { RestWhere };
 
 export interface MeatSpec {
   id: string;

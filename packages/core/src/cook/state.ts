@@ -1,9 +1,11 @@
 /** A cook while it goes on: its pit, its guests, its clock, and what has been told of it so far. */
+import type { Rest } from '../meat/rest';
 import type { Surroundings } from '../meat/surface';
+import type { Piece } from '../meat/types';
 import type { PitState } from '../pit/state';
+import type { Place } from '../pit/types';
 import type { Fan } from './fan';
-import type { Guest } from './guest';
-import type { Action, Happening, Result, Scenario } from './scenario';
+import type { Action, Happening, MeatResult, MeatSpec, Result, Scenario } from './scenario';
 import type { Tender } from './tender';
 
 /** The rows of a result that grow while a cook goes on. */
@@ -27,6 +29,24 @@ interface Fuel {
   startedKg: number;
   addedKg: number;
   outAtMin: number | null;
+}
+
+/** A piece of meat in a cook. */
+export interface Guest {
+  spec: MeatSpec;
+  piece: Piece;
+  place: 'waiting' | 'on' | 'oven' | 'resting' | 'off';
+  /** Where on the grate; the middle when not said. */
+  at: Place | undefined;
+  rest: Rest | null;
+  restUntilMin: number;
+  result: MeatResult;
+  stalled: boolean;
+  past: { atMin: number; c: number }[];
+  /** Smoke taken up, gram-minutes per m3 weighed by the wood's strength and by how well it sticks. */
+  smokeTaken: number;
+  /** Water evaporated at which the sauce brushed on has set, kg; null without sauce. */
+  sauceSetAtKg: number | null;
 }
 
 /** Air at the grate at a minute, for a cook whose pit is known and not computed. */

@@ -1,6 +1,5 @@
 /** Where a piece rests: a room, under a tent of foil, a dry cool box with towels, a warmer or an oven. */
 import { humidityRatio, pressureAt, saturationPressure } from '../air/moist';
-import type { RestWhere } from '../cook/scenario';
 import type { Surroundings } from './surface';
 import type { Piece } from './types';
 
@@ -15,6 +14,9 @@ const HEATED = {
 } as const;
 /** A loose tent of foil: it keeps its own still, warm, damp air, share of the way from room to meat. */
 export const TENT = { share: 0.16, humidity: 0.01 };
+
+/** Where a piece may rest. */
+export type RestWhere = 'open' | 'tented' | 'counter' | 'cool-box' | 'warmer' | 'oven';
 
 /** A resting place; `boxC` follows the meat when it is a box. */
 export interface Rest {

@@ -31,6 +31,9 @@ export const SKIN_M = 5e-3;
 const DEEPEST = 0.4;
 const THINNEST_M = 5e-4;
 
+/** Shrinking protein presses juice out; meat that has cooled by this much from its hottest presses no more, K. */
+const SLACKENS_K = 3;
+
 const mass = new Float64Array(MOST_CELLS);
 const over = new Float64Array(MOST_CELLS);
 const gate = new Float64Array(MOST_CELLS);
@@ -52,11 +55,11 @@ export function stepWater(p: Piece, e: number, drains: number, pools: boolean, d
   const density = meatDensity(p.cut.composition, 20);
   const arrived = squeeze(p, density, dt);
   const skinWater = skinMean(p);
-  const bound = creep(p, density, skinWater, dt);
+  const wanted = e * p.bareM2 * dt;
+  const bound = creep(p, density, skinWater, wanted, dt);
   const dripped = arrived * drains;
   drip(p, dripped, pools);
   p.filmKg += arrived - dripped + bound;
-  const wanted = e * p.bareM2 * dt;
   p.vapourKgPerS = wanted / dt;
   // Liquid standing in the wrap boils off before anything is asked of the meat.
   const fromPool = Math.min(p.poolKg, wanted);
@@ -96,7 +99,8 @@ function squeeze(p: Piece, density: number, dt: number): number {
     const drives = over[i]! > 0;
     const beyond = i === last ? 0 : Math.max(over[i + 1]!, 0);
     const area = joinsM[i]! * (i === last ? 1 - p.cut.cap : 1);
-    gate[i] = drives && over[i]! > beyond ? conductance * area : 0;
+    const pressed = 1 - (hottestC[i]! - tempC[i]!) / SLACKENS_K;
+    gate[i] = drives && over[i]! > beyond && pressed > 0 ? conductance * area * pressed : 0;
     const fromInside = i > 0 && drives ? gate[i - 1]! : 0;
     diag[i] = mass[i]! / dt + gate[i]! + fromInside;
     rhs[i] = (mass[i]! * over[i]!) / dt;
@@ -125,11 +129,17 @@ function skinMean(p: Piece): number {
   return sum;
 }
 
-/** Bound water follows to the front by diffusion, kg; taken from all of the skin alike. */
-function creep(p: Piece, density: number, skinWater: number, dt: number): number {
+/**
+ * Bound water follows to the front by diffusion, kg, taken from all of the skin alike; in a wrap no more than
+ * what evaporates (`wanted`) and the crust lacks.
+ */
+function creep(p: Piece, density: number, skinWater: number, wanted: number, dt: number): number {
   const free = Math.max(skinWater - WATER.residual, 0);
   const flow = (WATER.boundM2PerS * density * free) / Math.max(p.crustM, THINNEST_M);
-  const kg = Math.min(flow * p.bareM2 * dt, 0.05 * free * p.skinKg);
+  // In a wrap the face stays wet: nothing creeps there beyond what leaves it or the crust lacks.
+  const lacking =
+    p.wrap === 'none' ? Infinity : Math.max(wanted + p.deficit * p.bareM2 - p.filmKg - p.poolKg, 0);
+  const kg = Math.min(flow * p.bareM2 * dt, 0.05 * free * p.skinKg, lacking);
   const left = 1 - kg / (Math.max(skinWater, 1e-9) * p.skinKg);
   // Each cell gives in proportion to how much of it lies in the skin and to its water.
   for (let i = p.tempC.length - 1; i >= 0 && p.skin[i]! > 0; i--) {

@@ -91,9 +91,11 @@ try {
   await page.getByRole('radio', { name: '1×', exact: true }).click();
   await page.getByRole('button', { name: 'Close' }).click();
   await page.close();
-  await shoot('tend-day', '/tend', PHONE);
-  await shoot('tend-night', '/tend', PHONE, 'dark');
-  await shoot('tend-wide', '/tend', WIDE);
+  // The forecast is worked out when the page opens.
+  const foreseen = () => wait(5000);
+  await shoot('tend-day', '/tend', PHONE, 'light', foreseen);
+  await shoot('tend-night', '/tend', PHONE, 'dark', foreseen);
+  await shoot('tend-wide', '/tend', WIDE, 'light', foreseen);
   await shoot('tend-meat', '/tend', PHONE, 'light', async (page) => {
     await page.getByTestId('meat-reading').click();
     await page.getByTestId('outlook').waitFor();

@@ -71,4 +71,8 @@ test('the meat sheet explains the piece, weighs wrapping now, and logs what is d
   await expect(page.getByTestId('last-tap')).toContainText('spritzed');
   await page.getByTestId('undo').click();
   await expect(page.getByTestId('last-tap')).toHaveCount(0);
+  // The pit is free again for the next cook.
+  await page.getByTestId('this-cook').click();
+  await page.getByTestId('finish').click();
+  await expect(page.getByTestId('figures')).toBeVisible();
 });

@@ -51,14 +51,14 @@ test('plan a cook, tend it, keep it', async ({ page, context }) => {
   const before = await times.textContent();
   await page.getByRole('button', { name: /^People/ }).click();
   await page.getByRole('radio', { name: '4', exact: true }).click();
-  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(page.getByTestId('slip')).toContainText('1 mutton shoulder');
-  await page.getByRole('button', { name: /^Meat/ }).click();
-  await page.getByRole('radio', { name: '3 kg', exact: true }).click();
-  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('button', { name: /^Mass of one piece/ }).click();
+  await page.getByRole('radio', { name: '3.2 kg', exact: true }).click();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
   await page.getByRole('button', { name: /^Weather/ }).click();
   await page.getByRole('radio', { name: 'windy', exact: true }).click();
-  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(times).toHaveAttribute('aria-busy', 'false');
   await expect(times).not.toHaveText(before!);
   await expect(page.getByRole('img', { name: /Snake from above/ })).toBeVisible();
@@ -70,12 +70,12 @@ test('plan a cook, tend it, keep it', async ({ page, context }) => {
   // A wish that cannot be met is refused with a way out.
   await page.getByRole('button', { name: /^People/ }).click();
   await page.getByRole('radio', { name: '24', exact: true }).click();
-  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(page.getByRole('alert')).toContainText('fit beside the fire');
   await expect(page.getByTestId('start-cook')).toBeDisabled();
   await page.getByRole('button', { name: /^People/ }).click();
   await page.getByRole('radio', { name: '4', exact: true }).click();
-  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(times).toHaveAttribute('aria-busy', 'false');
 
   // Start, and tend on the strip with a fast clock.

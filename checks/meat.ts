@@ -1,5 +1,5 @@
 /** Trade practice: meat in a held pit, from 4 C unless said. */
-import { simulate, type MeatResult } from '@ostrin/core';
+import { simulate, type MeatResult, type MeatSpec } from '@ostrin/core';
 import { heldCook } from './held';
 import { row, type Row } from './types';
 
@@ -68,13 +68,21 @@ export function meatRows(): Row[] {
 
 /** Rows M3 to M6 and M9 to M11 of the other cuts. */
 function otherCuts(): Row[] {
-  const brisket = cook(135, {
-    cut: 'brisket',
-    massKg: 6,
-    wrap: { with: 'paper', when: { coreC: 79 } },
-    done: { coreC: 95 },
-    rest: { where: 'cool-box', minutes: 360 },
-  });
+  const brisketTo = (
+    wrapWith: 'paper' | 'foil',
+    coreC: number,
+    rest: NonNullable<MeatSpec['rest']>,
+  ): MeatResult =>
+    cook(135, {
+      cut: 'brisket',
+      massKg: 6,
+      wrap: { with: wrapWith, when: { coreC: 79 } },
+      done: { coreC },
+      rest,
+    });
+  const brisket = brisketTo('paper', 95, { where: 'cool-box', minutes: 360 });
+  const counter = brisketTo('paper', 95, { where: 'counter', minutes: 300 });
+  const warmer = brisketTo('foil', 93, { where: 'warmer', minutes: 720, atC: 70 });
   const roast = cook(135, {
     cut: 'rib-roast',
     massKg: 2.3,
@@ -95,13 +103,6 @@ function otherCuts(): Row[] {
     massKg: 1.2,
     wrap: { with: 'foil', when: { atMin: 120 } },
   });
-  const counter = cook(135, {
-    cut: 'brisket',
-    massKg: 6,
-    wrap: { with: 'paper', when: { coreC: 79 } },
-    done: { coreC: 95 },
-    rest: { where: 'counter', minutes: 300 },
-  });
   const at = (m: MeatResult, min: number | null): number | null =>
     min === null ? null : (m.coreC[min] ?? null);
   const fallsTo = (m: MeatResult, c: number): number | null => {
@@ -110,13 +111,6 @@ function otherCuts(): Row[] {
     const i = m.coreC.findIndex((v, k) => k > from && v !== null && v < c);
     return i < 0 ? null : (i - from) / 60;
   };
-  const warmer = cook(135, {
-    cut: 'brisket',
-    massKg: 6,
-    wrap: { with: 'foil', when: { coreC: 79 } },
-    done: { coreC: 93 },
-    rest: { where: 'warmer', minutes: 720, atC: 70 },
-  });
   const heldFrom = warmer.doneAtMin ?? 0;
   const heldTo = warmer.massKg.findLastIndex((m) => m !== null);
   const over = (series: readonly (number | null)[]): number =>

@@ -5,21 +5,27 @@
 import {
   advance,
   createCook,
-  drawPiece,
-  estimatePiece,
-  runAhead,
   seeded,
   tenFiftyNinety,
-  traceOf,
   type Action,
   type Cut,
-  type Estimate,
   type MeatSpec,
-  type ProbeReading,
   type Random,
   type Scenario,
-  type Traced,
 } from '@ostrin/core';
+import { heldC } from '@ostrin/core/cook/held';
+import {
+  asDone,
+  drawPiece,
+  estimatePiece,
+  measuredAir,
+  runAhead,
+  traceOf,
+  type Estimate,
+  type Measured,
+  type ProbeReading,
+  type Traced,
+} from '@ostrin/core/lookAhead';
 import { coreC } from '@ostrin/core/meat/piece';
 import { heldCook } from './held';
 import { row, type Row } from './types';
@@ -48,18 +54,18 @@ const usual = ({ pitC, meat }: Kind): Scenario => ({
   untilMin: UNTIL_MIN,
 });
 
-/** No longer than twice what the middle of the road takes: later than that nothing is compared. */
-function shortened(s: Scenario, t: Traced): Scenario {
-  const { doneAtMin, tenderAtMin } = t.result.meats[0]!;
+/** What the model expects of a kind, and its cook no longer than twice that: later nothing is compared. */
+function expectedOf(kind: Kind): { traced: Traced; scenario: Scenario } {
+  const traced = traceOf(usual(kind), UNTIL_MIN);
+  const { doneAtMin, tenderAtMin } = traced.result.meats[0]!;
   const central = Math.max(doneAtMin ?? UNTIL_MIN, tenderAtMin ?? 0);
-  return { ...s, untilMin: Math.min(UNTIL_MIN, 2 * central) };
+  return { traced, scenario: { ...usual(kind), untilMin: Math.min(UNTIL_MIN, 2 * central) } };
 }
 
 /** How far the truth lies from the model in kind, one sd. */
 const OTHER = { shape: 0.15, cap: 0.06, pitBiasK: 3, driftK: 5, noiseK: 0.5, probeOffM: 0.01 };
 
 interface Twin {
-  scenario: Scenario;
   readings: ProbeReading[];
   wrappedAtMin: number | null;
   doneAtMin: number | null;
@@ -95,7 +101,7 @@ function twin(kind: Kind, random: Random): Twin {
     if (random.next() < 0.01) silentUntil = min + 60 * random.next();
     const silent = min < silentUntil;
     const noise = (): number => OTHER.noiseK * random.normal();
-    const pit = heldAt(schedule, min) - bias;
+    const pit = heldC(schedule, min) - bias;
     readings.push({
       atMin: min,
       pitC: silent ? null : pit + noise(),
@@ -104,27 +110,20 @@ function twin(kind: Kind, random: Random): Twin {
     if (result.doneAtMin !== null && result.tenderAtMin !== null) break;
   }
   const { wrappedAtMin, doneAtMin, tenderAtMin } = cook.guests[0]!.result;
-  return { scenario, readings, wrappedAtMin, doneAtMin, tenderAtMin };
+  return { readings, wrappedAtMin, doneAtMin, tenderAtMin };
 }
-
-const heldAt = (schedule: { atMin: number; pitC: number }[], min: number): number => {
-  const i = Math.min(Math.floor(min / 20), schedule.length - 2);
-  const [a, b] = [schedule[i]!, schedule[i + 1]!];
-  return a.pitC + ((b.pitC - a.pitC) * (min - a.atMin)) / 20;
-};
 
 /** p10, p50, p90 of when it is done and when tender, from a scenario and what is known of its piece. */
 function windows(
   scenario: Scenario,
-  traced: Traced,
-  readings: readonly ProbeReading[],
+  measured: Measured,
   nowMin: number,
   estimate: Estimate | null,
   members: number,
   random: Random,
 ) {
   const runs = Array.from({ length: members }, () =>
-    runAhead(scenario, traced, readings, nowMin, drawPiece(estimate, random)),
+    runAhead(scenario, measured, nowMin, drawPiece(estimate, random)),
   );
   return {
     done: tenFiftyNinety(runs.map((r) => r.doneAtMin)),
@@ -138,22 +137,20 @@ export function calibration(
   members = 80,
 ): { done: number; tender: number; cooks: number } {
   const random = seeded(20261123);
-  let [done, tenderIn, counted, tenderCounted] = [0, 0, 0, 0];
+  let [done, tenderIn] = [0, 0];
   const inside = (t: number | null, [low, , high]: readonly number[]): number =>
     t !== null && t >= low! && t <= high! ? 1 : 0;
   for (const kind of KINDS) {
-    const traced = traceOf(usual(kind), UNTIL_MIN);
-    const scenario = shortened(usual(kind), traced);
-    const w = windows(scenario, traced, [], 0, null, members, random);
+    const { traced, scenario } = expectedOf(kind);
+    const w = windows(scenario, measuredAir(traced, []), 0, null, members, random);
     for (let i = 0; i < each; i++) {
       const t = twin(kind, random);
-      counted++;
       done += inside(t.doneAtMin, w.done);
-      tenderCounted++;
       tenderIn += inside(t.tenderAtMin, w.tender);
     }
   }
-  return { done: done / counted, tender: tenderIn / tenderCounted, cooks: counted };
+  const cooks = each * KINDS.length;
+  return { done: done / cooks, tender: tenderIn / cooks, cooks };
 }
 
 /** Errors of the middle of the window, min, and of the cook's length, at the start, halfway and two hours before. */
@@ -172,19 +169,19 @@ const byTemperature = (k: Kind): Kind => ({ ...k, meat: { ...k.meat, done: { cor
 export function assimilation(cooks = 100, members = 20): Assimilated {
   const random = seeded(4711);
   const out: Assimilated = { startMin: [], halfwayMin: [], twoHoursShare: [], inside: 0 };
+  const kinds = KINDS.map(byTemperature).map((kind) => ({ kind, ...expectedOf(kind) }));
   let asked = 0;
   for (let i = 0; out.startMin.length < cooks; i++) {
-    const kind = byTemperature(KINDS[i % KINDS.length]!);
+    const { kind, traced, scenario } = kinds[i % kinds.length]!;
     const t = twin(kind, random);
     const truth = t.doneAtMin;
     if (truth === null || truth < 180) continue;
-    const traced = traceOf(usual(kind), UNTIL_MIN);
-    const scenario = shortened(usual(kind), traced);
     const at = (nowMin: number): readonly [number, number, number] => {
       const known = t.readings.filter((r) => r.atMin <= nowMin);
-      const now = asDone(scenario, t.wrappedAtMin, nowMin);
-      const estimate = estimatePiece({ scenario: now, traced, readings: known, nowMin });
-      return windows(now, traced, known, nowMin, estimate, members, random).done;
+      const measured = measuredAir(traced, known);
+      const now = soFar(scenario, t.wrappedAtMin, nowMin);
+      const estimate = estimatePiece({ scenario: now, measured, readings: known, nowMin });
+      return windows(now, measured, nowMin, estimate, members, random).done;
     };
     const [start, halfway, late] = [at(0), at(truth / 2), at(truth - 120)];
     out.startMin.push(Math.abs(start[1] - truth));
@@ -200,15 +197,17 @@ export function assimilation(cooks = 100, members = 20): Assimilated {
 }
 
 /** The scenario as far as it was done: a wrap that has happened is an act and no rule any more. */
-function asDone(scenario: Scenario, wrappedAtMin: number | null, nowMin: number): Scenario {
-  const meat = scenario.meats[0]!;
-  if (wrappedAtMin === null || wrappedAtMin > nowMin || !meat.wrap) return scenario;
-  const wrap: Action = { atMin: wrappedAtMin, do: 'wrap', meat: meat.id, with: meat.wrap.with };
-  return {
-    ...scenario,
-    actions: [...scenario.actions, wrap],
-    meats: [{ ...meat, wrap: undefined }],
-  };
+function soFar(scenario: Scenario, wrappedAtMin: number | null, nowMin: number): Scenario {
+  const { id, wrap } = scenario.meats[0]!;
+  const wraps = (atMin: number): Action[] =>
+    wrap ? [{ atMin, do: 'wrap', meat: id, with: wrap.with }] : [];
+  const wrapped = wrappedAtMin !== null && wrappedAtMin <= nowMin;
+  return asDone({
+    scenario,
+    done: [...scenario.actions, ...(wrapped ? wraps(wrappedAtMin) : [])],
+    ahead: wrapped ? [] : wraps(nowMin),
+    nowMin,
+  });
 }
 
 const OURS = 'asked of this engine: synthetic cooks of another kind';

@@ -1,5 +1,6 @@
 import { cutOf, foldLog, plan, type Entry } from '@ostrin/core';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
+import { useState } from 'react';
 import { SlipSentence } from '../src/plan/SlipSentence';
 import { useSettings } from '../src/store/settings';
 import { firstSlip, piecesOf, requestOf, stepMass, useSlip } from '../src/store/slip';
@@ -16,7 +17,6 @@ const wish = requestOf({ ...firstSlip(Date.UTC(2027, 4, 14), 'UTC') }, BOSUN, ME
 const PLAN = plan(wish, { nowMs: 0, members: 1 });
 const T0 = Date.UTC(2027, 4, 15, 8);
 
-const NONE: Entry[] = [];
 const log = () => foldLog(allEntries(useLive.getState()));
 const press = (name: string | RegExp) => fireEvent.press(screen.getByRole('button', { name }));
 
@@ -73,7 +73,17 @@ describe('the slip', () => {
 describe('the log pad', () => {
   const Pad = () => {
     useLive();
-    return <LogPad plan={PLAN} log={log()} now={T0} tapped={NONE} onEdit={() => undefined} />;
+    const [last, setLast] = useState<Entry[]>([]);
+    return (
+      <LogPad
+        plan={PLAN}
+        log={log()}
+        now={T0}
+        last={last}
+        setLast={setLast}
+        onEdit={() => undefined}
+      />
+    );
   };
 
   it('logs with one tap and takes it back with one more', () => {

@@ -1,4 +1,5 @@
-import { epochOf, foldLog, forecast, MINUTE_MS, plan, type Entry } from '@ostrin/core';
+import { epochOf, foldLog, MINUTE_MS, plan, type Entry } from '@ostrin/core';
+import { forecast } from '@ostrin/core/lookAhead';
 import { render, screen } from '@testing-library/react-native';
 import { firstSlip, requestOf } from '../src/store/slip';
 import { jobMs, lineLabel, stripData } from '../src/strip/fromCook';

@@ -1,5 +1,6 @@
 /** Timings as ratios inside one run, against the reference kernel. */
-import { estimatePiece, plan, presetOf, quantile, simulate } from '@ostrin/core';
+import { plan, presetOf, quantile, simulate } from '@ostrin/core';
+import { estimatePiece } from '@ostrin/core/lookAhead';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { Worker } from 'node:worker_threads';
 import { COOKS, cookIn, HELD, READ, REQUEST, TWO_PIECES } from './cases';

@@ -5,14 +5,13 @@ import {
   presetOf,
   PRESETS,
   smallFirebox,
-  traceOf,
   usualFire,
   type Action,
-  type EstimateInput,
   type Place,
   type Request,
   type Scenario,
 } from '@ostrin/core';
+import { measuredAir, traceOf, type EstimateInput } from '@ostrin/core/lookAhead';
 
 const WEATHER = {
   airC: 12,
@@ -104,12 +103,13 @@ export const HELD: Scenario = {
 /** Five hours of readings of that piece, one each five minutes, for the estimate of what it is like. */
 const TRACED = traceOf(HELD, UNTIL_MIN);
 const NOW_MIN = 300;
+const READINGS = TRACED.pitC
+  .map((pitC, atMin) => ({ atMin, pitC, coreC: TRACED.result.meats[0]!.coreC[atMin]! - 2 }))
+  .filter((r) => r.atMin <= NOW_MIN && r.atMin % 5 === 0);
 export const READ: EstimateInput = {
   scenario: HELD,
-  traced: TRACED,
-  readings: TRACED.pitC
-    .map((pitC, atMin) => ({ atMin, pitC, coreC: TRACED.result.meats[0]!.coreC[atMin]! - 2 }))
-    .filter((r) => r.atMin <= NOW_MIN && r.atMin % 5 === 0),
+  measured: measuredAir(TRACED, READINGS),
+  readings: READINGS,
   nowMin: NOW_MIN,
 };
 

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { seeded, simulate, spreadAt, SPREAD_KEYS, type Scenario } from '../src';
 import {
   drawPiece,
   estimatePiece,
@@ -6,14 +7,9 @@ import {
   meatOutlook,
   middlePiece,
   runAhead,
-  seeded,
-  simulate,
-  spreadAt,
-  SPREAD_KEYS,
   traceOf,
   type ProbeReading,
-  type Scenario,
-} from '../src';
+} from '../src/lookAhead';
 import { held, kettle } from './scenarios';
 
 const SCENARIO: Scenario = {
@@ -38,26 +34,29 @@ function readings(z: Parameters<typeof spreadAt>[0], untilMin: number, noiseK = 
   return { truth, out };
 }
 const estimate = (out: ProbeReading[], nowMin: number) =>
-  estimatePiece({ scenario: SCENARIO, traced: TRACED, readings: out, nowMin });
+  estimatePiece({
+    scenario: SCENARIO,
+    measured: measuredAir(TRACED, out),
+    readings: out,
+    nowMin,
+  });
 
 describe('the measured air', () => {
   it('is the computed air moved to the thermometer, straight between readings, fading after', () => {
-    const { air, pitC } = measuredAir(
-      TRACED,
-      [
-        { atMin: 60, pitC: 131, coreC: null },
-        { atMin: 120, pitC: 121, coreC: null },
-        { atMin: 180, pitC: 141, coreC: null },
-      ],
-      2,
-    );
+    const measured = measuredAir(TRACED, [
+      { atMin: 60, pitC: 131, coreC: null },
+      { atMin: 120, pitC: 121, coreC: null },
+      { atMin: 180, pitC: 141, coreC: null },
+    ]);
+    const { pitC } = measured;
+    const air = measured.air(2);
     expect(air(60).airC).toBeCloseTo(133, 1);
     expect(air(90).airC).toBeCloseTo(128, 1);
     expect(air(150).wallC - TRACED.air[150]!.wallC).toBeCloseTo(12, 1);
     expect(pitC(180)).toBeCloseTo(141, 1);
     expect(pitC(600)).toBeCloseTo(121, 0);
     const untouched = measuredAir(TRACED, []);
-    expect(untouched.air(300).airC).toBeCloseTo(TRACED.air[300]!.airC, 6);
+    expect(untouched.air()(300).airC).toBeCloseTo(TRACED.air[300]!.airC, 6);
   });
 });
 
@@ -68,7 +67,7 @@ describe('the estimate of a piece', () => {
     const e = estimate(out, 240)!;
     expect(Math.abs(e.z[0]!)).toBeLessThan(0.8);
     expect(e.offK).toBeLessThan(1);
-    const ahead = runAhead(SCENARIO, TRACED, out, 240, middlePiece(e));
+    const ahead = runAhead(SCENARIO, measuredAir(TRACED, out), 240, middlePiece(e));
     expect(Math.abs(ahead.doneAtMin - truth.doneAtMin!)).toBeLessThan(25);
   });
 
@@ -76,7 +75,9 @@ describe('the estimate of a piece', () => {
     const { truth, out } = readings({ radius: 1.6, heat: -1 }, 240);
     const e = estimate(out, 240)!;
     const error = (drawn: ReturnType<typeof middlePiece>): number =>
-      Math.abs(runAhead(SCENARIO, TRACED, out, 240, drawn).doneAtMin - truth.doneAtMin!);
+      Math.abs(
+        runAhead(SCENARIO, measuredAir(TRACED, out), 240, drawn).doneAtMin - truth.doneAtMin!,
+      );
     expect(error(middlePiece(e))).toBeLessThan(0.4 * error(middlePiece(null)));
   });
 

@@ -4,13 +4,13 @@ import {
   diagnose,
   entryProblem,
   foldLog,
-  forecast,
   litAtMs,
   plan,
   simulate,
   summarise,
   type Entry,
 } from '../src';
+import { forecast } from '../src/lookAhead';
 import { kettle, request, vents } from './scenarios';
 
 const T0 = Date.UTC(2027, 4, 15, 8);

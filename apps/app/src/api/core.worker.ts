@@ -1,12 +1,6 @@
 /** The core off the main thread: plans in two steps, forecasts in one. A newer request ends an older one. */
-import {
-  forecast,
-  meatOutlook,
-  planning,
-  ventCard,
-  type PitCase,
-  type Request,
-} from '@ostrin/core';
+import { planning, ventCard, type PitCase, type Request } from '@ostrin/core';
+import { forecast, meatOutlook } from '@ostrin/core/lookAhead';
 import type { FromWorker, ToWorker } from './messages';
 
 const scope = self as unknown as {

@@ -1,7 +1,6 @@
 /** The slip: the handful of choices a planning sentence is made of. */
 import {
   cutOf,
-  doneByFeel,
   localOf,
   MINUTE_MS,
   piecesFor,
@@ -91,12 +90,8 @@ export function withCut(id: string): Pick<Slip, 'cut' | 'massKg' | 'wrap' | 'don
 }
 
 /** How the slip's piece is called done. */
-export const doneOf = (slip: Pick<Slip, 'cut' | 'doneC'>): DoneWhen =>
-  slip.doneC !== null
-    ? { coreC: slip.doneC }
-    : doneByFeel(cutOf(slip.cut))
-      ? { tender: true }
-      : usualDone(cutOf(slip.cut));
+const doneOf = (slip: Pick<Slip, 'doneC'>): DoneWhen =>
+  slip.doneC === null ? { tender: true } : { coreC: slip.doneC };
 
 /** Tomorrow at half past six in the evening: late enough for any cook from here. */
 export function firstSlip(nowMs: number, timeZone: string): Slip {

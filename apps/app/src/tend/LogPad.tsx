@@ -30,24 +30,19 @@ interface Props {
   plan: Plan;
   log: Log;
   now: number;
-  /** Entries logged elsewhere on the page, to be shown with their undo as if tapped here. */
-  tapped: Entry[];
+  /** What was logged last on this page, here or on a sheet: shown with its undo for a while. */
+  last: Entry[];
+  setLast: (entries: Entry[]) => void;
   onEdit: (entryId: string) => void;
 }
 
-export function LogPad({ plan, log, now, tapped, onEdit }: Props) {
+export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
   const theme = useTheme();
   const { wide } = useLayout();
-  const [last, setLast] = useState<Entry[]>([]);
-  const [seen, setSeen] = useState(tapped);
-  if (tapped !== seen) {
-    setSeen(tapped);
-    setLast(tapped);
-  }
   useEffect(() => {
     const timer = setTimeout(() => setLast([]), SHOWN_MS);
     return () => clearTimeout(timer);
-  }, [last]);
+  }, [last, setLast]);
   const [sheet, setSheet] = useState<'vents' | 'note' | null>(null);
   const meat = nextMeat(plan, log);
   const put = (action: PlanLog): void => setLast(logAction(plan, log, action, now));

@@ -82,7 +82,7 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
   const [editing, setEditing] = useState<string | null>(null);
   const [running, setRunning] = useState(false);
   const [meatOpen, setMeatOpen] = useState(false);
-  const [tapped, setTapped] = useState<Entry[]>([]);
+  const [last, setLast] = useState<Entry[]>([]);
   const [box, setBox] = useState({ width: 0, height: 0 });
   const lit = litAtMs(log);
   const pace = plan.request.pits[0]!.pace;
@@ -135,6 +135,9 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
         onMark={setEditing}
       />
     ) : null;
+  const pad = (
+    <LogPad plan={plan} log={log} now={now} last={last} setLast={setLast} onEdit={setEditing} />
+  );
   const next = jobsAhead(plan, log)[0] ?? null;
   const header = (
     <Reading
@@ -181,7 +184,7 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
           input={lit === null ? null : underWay(id, plan, log, live.readings, lit, now)}
           lit={zero}
           now={now}
-          onLogged={setTapped}
+          onLogged={setLast}
           onClose={() => setMeatOpen(false)}
         />
       ) : null}
@@ -196,7 +199,7 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
           <LineState timeZone={plan.request.timeZone} />
           {header}
           {strip(stripWidth, Math.max(360, Math.min(height - 300, 620)))}
-          <LogPad plan={plan} log={log} now={now} tapped={tapped} onEdit={setEditing} />
+          {pad}
         </View>
         <ScrollView
           className="w-[330px] flex-none border-l border-rule"
@@ -231,7 +234,7 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
       >
         {strip(box.width, box.height)}
       </View>
-      <LogPad plan={plan} log={log} now={now} tapped={tapped} onEdit={setEditing} />
+      {pad}
       {sheets}
     </View>
   );

@@ -4,7 +4,7 @@ import { weatherAt } from '../air/weather';
 import type { Surroundings } from '../meat/surface';
 import { noFood, type FoodLoad } from '../pit/heat';
 import { gasAtK, seenFromK } from '../pit/step';
-import type { Place } from '../pit/types';
+import { PLACES, type Place } from '../pit/types';
 import { celsius, kelvin } from '../quantity/units';
 import { heldSurroundings } from './held';
 import type { Cook } from './state';
@@ -13,7 +13,7 @@ import type { Cook } from './state';
 const SPEED = { still: 0.18, perKgPerS: 70, most: 0.6 };
 
 /** Index of a place among the pit's positions; that of the probe, where the meat usually lies, when not named. */
-export function positionOf(cook: Cook, at?: Place): number {
+function positionOf(cook: Cook, at?: Place): number {
   const layout = cook.pit?.layout;
   if (!layout) return 0;
   const found = at === undefined ? -1 : layout.positions.findIndex((p) => p.at === at);
@@ -41,7 +41,7 @@ export function surroundings(cook: Cook, atMin: number, at?: Place): Surrounding
   };
 }
 
-const food = noFood(8);
+const food = noFood(PLACES.length);
 
 /** The load of all pieces on the grate, each at its own place. The record is reused. */
 export function loadOf(cook: Cook): FoodLoad {

@@ -1,6 +1,5 @@
 /** What may harm people at the table, watched minute by minute: not hot enough, too long lukewarm, held too cool. */
-import type { Kind } from '../meat/cuts';
-import { doneByFeel } from '../meat/cuts';
+import { doneByFeel, type Kind } from '../meat/cuts';
 import { centreC } from '../meat/piece';
 import type { Piece } from '../meat/types';
 import { CAUTIONS, type Caution } from '../safety/cautions';

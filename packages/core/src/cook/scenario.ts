@@ -51,8 +51,6 @@ export type Happening = Action | { atMin: number; do: 'flare' | 'pan-dry' | 'fir
 export type WrapWhen =
   { coreC: number } | { atMin: number } | { stalled: true } | { barkSet: true };
 
-export type { RestWhere };
-
 export interface MeatSpec {
   id: string;
   cut: string;

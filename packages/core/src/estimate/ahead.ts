@@ -1,10 +1,10 @@
 /** Where a piece goes from here: many likely pieces run on in the air that was measured and is expected. */
 import { simulate } from '../cook/cook';
 import type { MeatResult, Scenario } from '../cook/scenario';
-import { measuredAir, type ProbeReading, type Traced } from './drive';
+import type { Measured } from './drive';
 import type { DrawnPiece } from './piece';
 
-/** A drawn piece run through the whole cook; `happens` counts what comes after now as long as the draw says. */
+/** A drawn piece run through the whole cook; what comes after now takes as much longer as the draw says. */
 export interface Ahead {
   /** Undefined when nothing is on the grate. */
   meat: MeatResult | undefined;
@@ -18,14 +18,12 @@ export interface Ahead {
 /** Runs one drawn piece in the measured air. */
 export function runAhead(
   scenario: Scenario,
-  traced: Traced,
-  readings: readonly ProbeReading[],
+  { air, pitC }: Measured,
   nowMin: number,
   drawn: DrawnPiece,
 ): Ahead {
-  const { air, pitC } = measuredAir(traced, readings, drawn.pitBiasK);
   const one = { ...scenario, meats: scenario.meats.slice(0, 1) };
-  const meat = simulate(one, { spreads: [drawn.spread], air }).meats[0];
+  const meat = simulate(one, { spreads: [drawn.spread], air: air(drawn.pitBiasK) }).meats[0];
   const late = (min: number | null | undefined): number =>
     min === null || min === undefined
       ? NaN

@@ -21,7 +21,7 @@ export interface Traced {
   result: Result;
 }
 
-/** What a thermometer's difference from the computed pit is worth later: it halves in about this, min. */
+/** What a thermometer's difference from the computed pit is worth later fades with this, min. */
 const MEMORY_MIN = 60;
 
 /** Runs a scenario and keeps the air of every minute up to `untilMin`; `spread` changes its first piece. */
@@ -39,33 +39,32 @@ export function traceOf(scenario: Scenario, untilMin: number, spread?: MeatSprea
 
 /** A pit as measured: the air at a minute, and what its thermometer read or is to be expected to. */
 export interface Measured {
-  air: AirTrace;
+  /** `biasK` is what the thermometer itself reads too little. */
+  air: (biasK?: number) => AirTrace;
   pitC: (atMin: number) => number;
 }
 
 /**
  * The traced air moved by what the pit's thermometer read more or less than computed: straight between
- * readings, fading after the last. `biasK` is what the thermometer itself reads too little.
+ * readings, fading after the last.
  */
-export function measuredAir(
-  traced: Traced,
-  readings: readonly ProbeReading[],
-  biasK = 0,
-): Measured {
+export function measuredAir(traced: Traced, readings: readonly ProbeReading[]): Measured {
   const off = offsets(traced, readings);
   const last = traced.air.length - 1;
   const at = (atMin: number): number => Math.min(Math.max(Math.round(atMin), 0), last);
   // One record, filled anew for every minute: it is asked for half a million times in a fit.
   const air: Surroundings = { ...traced.air[0]! };
   return {
-    air: (atMin) => {
-      const i = at(atMin);
-      const k = off[i]! + biasK;
-      Object.assign(air, traced.air[i]!);
-      air.airC += k;
-      air.wallC += k;
-      return air;
-    },
+    air:
+      (biasK = 0) =>
+      (atMin) => {
+        const i = at(atMin);
+        const k = off[i]! + biasK;
+        Object.assign(air, traced.air[i]!);
+        air.airC += k;
+        air.wallC += k;
+        return air;
+      },
     pitC: (atMin) => traced.pitC[at(atMin)]! + off[at(atMin)]!,
   };
 }

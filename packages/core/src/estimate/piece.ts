@@ -9,7 +9,7 @@ import type { Scenario } from '../cook/scenario';
 import { coreC } from '../meat/piece';
 import { NO_SPREAD, spreadAt, type MeatSpread } from '../meat/spread';
 import type { Random } from '../quantity/random';
-import { measuredAir, type ProbeReading, type Traced } from './drive';
+import type { Measured, ProbeReading } from './drive';
 
 /** What a probe's readings tell of; tenderness only a hand can feel. */
 const FACTORS = [
@@ -28,7 +28,7 @@ const PROBE_OFF = FACTORS.length + 1;
 const UNKNOWNS = FACTORS.length + 2;
 
 /** One sd of a pit thermometer's own error, K (common practice: two differ by 2-3). */
-export const PIT_BIAS_SD_K = 3;
+const PIT_BIAS_SD_K = 3;
 /** How far off the middle a probe may sit, m: softplus of a standard normal, 4 mm in the middle, 13 at two sd. */
 const PROBE_OFF_M = 6e-3;
 /** Readings are averaged over this, min; their error, K, and how it hangs together from one to the next. */
@@ -38,13 +38,15 @@ const NOISE = { sdK: 0.8, correlation: 0.8 };
 const HUBER = 2;
 /** Sd of what the model leaves out, as a share of the time still to go: of a piece not fitted yet, and fitted. */
 const MISFIT = { before: 0.1, fitted: 0.13 };
+/** Step of the differences that the fit and its doubt are made from, sd. */
+const Z_STEP = 0.05;
 /** Fewer readings than this say nothing. */
 const FEWEST = 3;
 
 export interface EstimateInput {
   /** The cook as it was really done, its piece under the probe first among its meats. */
   scenario: Scenario;
-  traced: Traced;
+  measured: Measured;
   readings: readonly ProbeReading[];
   nowMin: number;
 }
@@ -89,7 +91,7 @@ function residuals(
   points: readonly { atMin: number; c: number }[],
   z: readonly number[],
 ): number[] {
-  const { air } = measuredAir(input.traced, input.readings, PIT_BIAS_SD_K * z[PIT_BIAS]!);
+  const air = input.measured.air(PIT_BIAS_SD_K * z[PIT_BIAS]!);
   const { meats } = input.scenario;
   const scenario = { ...input.scenario, meats: meats.slice(0, 1), everyMin: 60 };
   const cook = createCook(scenario, { spreads: [spreadOf(z)], air });
@@ -126,7 +128,7 @@ export function estimatePiece(input: EstimateInput): Estimate | null {
       initialValues: Array<number>(UNKNOWNS).fill(0),
       minValues: Array<number>(UNKNOWNS).fill(-3.5),
       maxValues: Array<number>(UNKNOWNS).fill(3.5),
-      gradientDifference: 0.05,
+      gradientDifference: Z_STEP,
       damping: 0.3,
       maxIterations: 7,
       errorTolerance: 1e-6,
@@ -135,8 +137,8 @@ export function estimatePiece(input: EstimateInput): Estimate | null {
   const z = fit.parameterValues;
   const best = of(z);
   const columns = z.map((v, k) => {
-    const moved = of(z.map((u, i) => (i === k ? v + 0.05 : u)));
-    return moved.map((r, i) => (r - best[i]!) / 0.05);
+    const moved = of(z.map((u, i) => (i === k ? v + Z_STEP : u)));
+    return moved.map((r, i) => (r - best[i]!) / Z_STEP);
   });
   const jacobian = new Matrix(columns).transpose();
   // With H = L L', normals times the inverse of L' have the covariance that is H's inverse.

@@ -1,5 +1,5 @@
 /** The jobs of a plan: what to do, when, in plain words, and what "done" writes into the log. */
-import type { RestWhere } from '../cook/scenario';
+import type { RestWhere } from '../meat/rest';
 import { cutOf } from '../meat/cuts';
 import { WRAPS } from '../meat/wraps';
 import { localOf, MINUTE_MS } from '../quantity/time';

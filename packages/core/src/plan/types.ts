@@ -1,6 +1,7 @@
 /** The request and plan documents as plain types; names as in the open format (docs/formats.md). */
 import type { Weather } from '../air/weather';
-import type { Action, RestWhere, Scenario } from '../cook/scenario';
+import type { Action, Scenario } from '../cook/scenario';
+import type { RestWhere } from '../meat/rest';
 import type { CharcoalId, WoodId } from '../fuel/catalogue';
 import type { WrapId } from '../meat/wraps';
 import type { Pit } from '../pit/types';

@@ -37,7 +37,7 @@ const EVERY_MIN = 5;
 const FRESH_MIN = 12;
 
 /** The last value not older than FRESH_MIN; null when there is none. */
-export function freshest(
+function freshest(
   readings: readonly ProbeReading[],
   which: 'pitC' | 'coreC',
   nowMin: number,
@@ -59,8 +59,8 @@ export function forecast(input: ForecastInput): Forecast {
   const cores: (number | null)[][] = [];
   const ready: number[] = [];
   const wraps: number[] = [];
-  for (const { drawn, traced } of members) {
-    const { meat, doneAtMin, pitC } = runAhead(base, traced, readings, nowMin, drawn);
+  for (const { drawn, measured } of members) {
+    const { meat, doneAtMin, pitC } = runAhead(base, measured, nowMin, drawn);
     pits.push(sample(rows, (min) => pitC(now + min)));
     cores.push(sample(rows, (min) => meat?.coreC[Math.round(now + min / drawn.pace)] ?? null));
     ready.push(doneAtMin);

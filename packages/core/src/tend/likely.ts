@@ -2,7 +2,13 @@
  * The likely cooks behind everything that is said of a cook under way: the same pits and the same pieces for
  * its forecast and for its meat, so that one page never says two things.
  */
-import { traceOf, type ProbeReading, type Traced } from '../estimate/drive';
+import {
+  measuredAir,
+  traceOf,
+  type Measured,
+  type ProbeReading,
+  type Traced,
+} from '../estimate/drive';
 import {
   drawPiece,
   estimatePiece,
@@ -32,7 +38,7 @@ export interface Likely {
   expected: Traced;
   estimate: Estimate | null;
   /** A pit and a piece each; the first is the middle of the road. */
-  members: { drawn: DrawnPiece; traced: Traced }[];
+  members: { drawn: DrawnPiece; measured: Measured }[];
 }
 
 /** Draws the likely cooks for what was done and read so far. */
@@ -40,14 +46,16 @@ export function likelyCooks(input: ForecastInput): Likely {
   const { scenario, nowMin, readings } = input;
   const base = asDone(input);
   const expected = traceOf(base, scenario.untilMin);
-  const estimate = estimatePiece({ scenario: base, traced: expected, readings, nowMin });
+  const measured = measuredAir(expected, readings);
+  const estimate = estimatePiece({ scenario: base, measured, readings, nowMin });
   const physics = pitWith(presetOf(scenario.cooker.preset), scenario.cooker.overrides);
   const random = seeded(input.seed);
   const members = Array.from({ length: input.members }, (_, i) => {
-    if (i === 0) return { drawn: middlePiece(estimate), traced: expected };
+    if (i === 0) return { drawn: middlePiece(estimate), measured };
     const drawn = drawPiece(estimate, random);
     const { scenario: other } = drawMember(base, physics, random);
-    return { drawn, traced: traceOf(other, scenario.untilMin, drawn.spread) };
+    const traced = traceOf(other, scenario.untilMin, drawn.spread);
+    return { drawn, measured: measuredAir(traced, readings) };
   });
   return { base, now: Math.max(0, Math.round(nowMin)), expected, estimate, members };
 }

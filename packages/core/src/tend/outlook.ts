@@ -24,11 +24,11 @@ export interface Outlook {
   coreC: number | null;
   surfaceC: number | null;
   phase: 'not-on' | 'warming' | 'stall' | 'past-the-stall' | 'wrapped' | 'tender';
-  /** Water gone so far, kg a piece, and heat that evaporation takes now as a share of what arrives. */
+  /** Mass gone so far, kg a piece. */
   lostKg: number | null;
   bark: number | null;
   tenderness: number | null;
-  /** When it stalls: p10 of the start, p90 of the end; null when it hardly does. */
+  /** From when to when it stalls, middle values; null when it hardly does. */
   stallMin: [number, number] | null;
   ways: WayOn[];
   safety: {
@@ -43,16 +43,17 @@ export interface Outlook {
 
 /** Outlook for the first piece of a cook under way. */
 export function meatOutlook(input: ForecastInput): Outlook {
-  const { nowMin, readings } = input;
+  const { nowMin } = input;
   const { base: planned, now, members } = likelyCooks(input);
   const run = (scenario: Scenario): Ahead[] =>
-    members.map(({ drawn, traced }) => runAhead(scenario, traced, readings, nowMin, drawn));
+    members.map(({ drawn, measured }) => runAhead(scenario, measured, nowMin, drawn));
   const asPlanned = run(planned);
   const meats = asPlanned.flatMap((a) => (a.meat ? [a.meat] : []));
-  const at = (of: (m: MeatResult) => readonly (number | null)[], min = now): number | null =>
-    middle(meats.map((m) => of(m)[min] ?? null));
+  const at = (of: (m: MeatResult) => readonly (number | null)[]): number | null =>
+    middle(meats.map((m) => of(m)[now] ?? null));
   const wrapped = input.done.some((a) => a.do === 'wrap');
-  const on = meats[0]?.coreC[now] !== null && meats[0]?.coreC[now] !== undefined;
+  const on = (meats[0]?.coreC[now] ?? null) !== null;
+  const massKg = at((m) => m.massKg);
   const stallMin = stallOf(meats);
   const coreC = at((m) => m.coreC);
   const tenderness = at((m) => m.tenderness);
@@ -61,12 +62,7 @@ export function meatOutlook(input: ForecastInput): Outlook {
     coreC,
     surfaceC: at((m) => m.surfaceC),
     phase: phaseOf(on, wrapped, tenderness, stallMin, now, coreC),
-    lostKg: on
-      ? lost(
-          input.scenario,
-          at((m) => m.massKg),
-        )
-      : null,
+    lostKg: on && massKg !== null ? planned.meats[0]!.massKg - massKg : null,
     bark: at((m) => m.bark),
     tenderness,
     stallMin,
@@ -80,8 +76,8 @@ const middle = (values: readonly (number | null)[]): number | null => {
   return known.length * 2 > values.length ? quantile(known, 0.5) : null;
 };
 
-const lost = (scenario: Scenario, massKg: number | null): number | null =>
-  massKg === null ? null : scenario.meats[0]!.massKg - massKg;
+/** A piece that hardly stalls is past it from this core on, C. */
+const NO_STALL_C = 75;
 
 function phaseOf(
   on: boolean,
@@ -94,14 +90,9 @@ function phaseOf(
   if (!on || coreC === null) return 'not-on';
   if ((tenderness ?? 0) >= 1) return 'tender';
   if (wrapped) return 'wrapped';
-  if (stallMin && now >= stallMin[0] && now <= stallMin[1]) return 'stall';
-  return stallMin
-    ? now < stallMin[0]
-      ? 'warming'
-      : 'past-the-stall'
-    : coreC < 75
-      ? 'warming'
-      : 'past-the-stall';
+  if (!stallMin) return coreC < NO_STALL_C ? 'warming' : 'past-the-stall';
+  if (now < stallMin[0]) return 'warming';
+  return now <= stallMin[1] ? 'stall' : 'past-the-stall';
 }
 
 function stallOf(meats: readonly MeatResult[]): [number, number] | null {

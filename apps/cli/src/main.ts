@@ -7,13 +7,15 @@ import { knobs, moved } from '../../../checks/robust';
 import { runFacts, factsTable } from '../../../checks/run';
 import { twinRows } from '../../../checks/twins';
 import { bench } from './bench';
+import { benchPlans } from './benchPlans';
 
 const USAGE = `Usage: ostrin simulate <scenario.json | ->
        ostrin plan <request.json | ->
        ostrin facts [--json]
        ostrin facts --moved   (the pit's rows with each parameter moved by a tenth; minutes)
        ostrin facts --twins   (windows and readings against synthetic cooks; minutes)
-       ostrin bench --json`;
+       ostrin bench --json
+       ostrin bench --plans --json   (plans against rules of thumb, in sixty simulated cooks; a minute or two)`;
 
 /** Bad input: said line by line, exit status 2. */
 class BadInput extends Error {}
@@ -76,7 +78,7 @@ export async function main(
         return 0;
       }
       case 'bench':
-        print(await bench(now));
+        print(rest.includes('--plans') ? benchPlans() : await bench(now));
         return 0;
       default:
         throw new BadInput(command ? `${command}: no such command\n${USAGE}` : USAGE);

@@ -1,6 +1,6 @@
 /** The plan document, as a cook keeps it and an import brings it back. */
 import 'reflect-metadata';
-import { CHARCOALS } from '@ostrin/core';
+import { ARRANGEMENTS, CHARCOALS, PLACES, WOODS, type FuelId, type Place } from '@ostrin/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -22,26 +22,54 @@ import { ChunkDto, ScenarioDto } from './scenario';
 
 const MOST_ROWS = 3000;
 
+/** A list of short texts. */
+function ShortTexts(most: number): PropertyDecorator {
+  return (target, property) => {
+    IsArray({ message: 'must be a list' })(target, property as string);
+    IsString({ each: true })(target, property as string);
+    MaxLength(most, { each: true })(target, property as string);
+  };
+}
+
 class ReadyDto {
   @IsString() @Length(1, 40) id!: string;
   @LocalTime() p10!: string;
   @LocalTime() p50!: string;
   @LocalTime() p90!: string;
+  @IsOptional() @ShortTexts(16) wanted?: [string, string];
+  @IsOptional() @InRange(0, 1) chanceLateFraction?: number;
+  @IsOptional() @InRange(0, 1) chanceEarlyFraction?: number;
+}
+
+class FeedingDto {
+  @Known([...Object.keys(CHARCOALS), 'splits']) what!: FuelId;
+  @InRange(0, 30) massKg!: number;
+  @InRange(0, 4320) everyMin!: number;
+  @InRange(0, 4320) fromMin!: number;
+  @InRange(0, 4320) toMin!: number;
+  @InRange(0, 1000) count!: number;
+  @IsString() @MaxLength(200) inWords!: string;
 }
 
 class PlannedFireDto {
   @IsString() @Length(1, 60) pit!: string;
-  @Known(['snake']) arrangement!: string;
+  @Known(ARRANGEMENTS) arrangement!: string;
   @Known(Object.keys(CHARCOALS)) fuel!: keyof typeof CHARCOALS;
-  @IsInt() @Min(1) @Max(3) side!: number;
-  @IsInt() @Min(1) @Max(2) layers!: number;
-  @InRange(1, 350) arcDegrees!: number;
+  @IsOptional() @IsInt() @Min(1) @Max(3) side?: number;
+  @IsOptional() @IsInt() @Min(1) @Max(2) layers?: number;
+  @IsOptional() @InRange(1, 350) arcDegrees?: number;
   @InRange(1, 1000) pieces!: number;
   @InRange(0.01, 30) massKg!: number;
   @InRange(0, 400) litPieces!: number;
   @NestedList(() => ChunkDto, 40) woodChunks!: ChunkDto[];
   @InRange(0, 1000) lengthenPieces!: number;
   @InRange(0, 4320) lastsMin!: number;
+  // Left out by documents from before other fires were planned.
+  @IsOptional() @NestedList(() => FeedingDto, 10) feeding: FeedingDto[] = [];
+  @IsOptional() @InRange(0, 200) reserveKg: number = 0;
+  @IsOptional() @InRange(0, 200) neededKg: number = 0;
+  @IsOptional() @InRange(0, 200) leftKg: number = 0;
+  @IsOptional() @ShortTexts(400) inWords: string[] = [];
 }
 
 class PlanVentsDto {
@@ -51,12 +79,14 @@ class PlanVentsDto {
   @InRange(0, 1) exhaustFraction!: number;
   @InRange(-50, 600) settlesC!: number;
   @IsString() @MaxLength(200) inWords!: string;
+  @IsOptional() @IsString() @MaxLength(200) ifHigh?: string;
+  @IsOptional() @IsString() @MaxLength(200) ifLow?: string;
 }
 
 class PlanJobDto {
   @IsString() @Length(1, 40) id!: string;
   @LocalTime() at!: string;
-  @InRange(-1440, 4320) atMin!: number;
+  @InRange(-20160, 4320) atMin!: number;
   @IsString() @MaxLength(40) do!: string;
   @IsString() @MaxLength(200) inWords!: string;
   @IsString() @MaxLength(600) detail!: string;
@@ -69,22 +99,113 @@ class PlanJobDto {
   })
   logs!: DeedDto[];
   @IsOptional() @Series(2) spanMin?: [number, number];
+  @IsOptional() @IsString() @MaxLength(60) pit?: string;
+}
+
+class ShiftDto {
+  @IsString() @MaxLength(40) name!: string;
+  @LocalTime() from!: string;
+  @LocalTime() to!: string;
+  @InRange(0, 1000) visits!: number;
+}
+
+class AmountDto {
+  @IsString() @MaxLength(40) meat!: string;
+  @InRange(0, 1000) pieces!: number;
+  @Series(2) cookedKg!: [number, number];
+  @InRange(0, 5000) trimmedKg!: number;
+  @Series(2) rawKg!: [number, number];
+  @InRange(0, 100000) feeds!: number;
+}
+
+class LaidDto {
+  @IsString() @MaxLength(40) meat!: string;
+  @InRange(-3, 3) x!: number;
+  @InRange(-3, 3) y!: number;
+  @InRange(0, 3) lengthM!: number;
+  @InRange(0, 3) widthM!: number;
+  @Known(PLACES) at!: Place;
+}
+
+class GratePlanDto {
+  @IsString() @MaxLength(60) pit!: string;
+  @NestedList(() => LaidDto, 400) laid!: LaidDto[];
+}
+
+class VentPairDto {
+  @InRange(0, 1) intake!: number;
+  @InRange(0, 1) exhaust!: number;
+}
+
+class FinestDto {
+  @InRange(0, 1) small!: number;
+  @InRange(0, 1) wide!: number;
+}
+
+class TopUpDto {
+  @InRange(0, 9999) belowMin!: number;
+  @InRange(0, 9999) forMin!: number;
+}
+
+class FedChunksDto {
+  @Known(Object.keys(WOODS)) species!: keyof typeof WOODS;
+  @InRange(5, 3000) massG!: number;
+  @InRange(0, 20) count!: number;
+}
+
+class SplitGuideDto {
+  @InRange(0, 10) kg!: number;
+  @InRange(0, 10) lightestKg!: number;
+  @InRange(0, 10) heaviestKg!: number;
+  @InRange(0, 9999) leastMin!: number;
+  @InRange(0, 9999) mostMin!: number;
+  @InRange(0, 10) bedKg!: number;
+  @InRange(0, 10) lumpKg!: number;
+  @InRange(0, 9999) firstMin!: number;
+  @InRange(0, 9999) skipOverK!: number;
+  @InRange(0, 1) learnPerK!: number;
+  @InRange(0, 1) nowPerK!: number;
+  @InRange(0, 9999) learnFromMin!: number;
+  @InRange(0, 9999) dampOverK!: number;
+}
+
+/** What a fire is held by: see the core's `Guide`. */
+class GuideDto {
+  @IsString() @MaxLength(60) pit!: string;
+  @Nested(() => VentPairDto) up!: VentPairDto;
+  @InRange(-100, 200) closeBelowK!: number;
+  @Nested(() => VentPairDto) hold!: VentPairDto;
+  @IsOptional() @InRange(0, 50) exhaustPerIntake!: number | null;
+  @InRange(0, 9999) perFoldK!: number;
+  @InRange(0, 9999) waitMin!: number;
+  @InRange(0, 9999) leaveK!: number;
+  @Nested(() => FinestDto) finest!: FinestDto;
+  @IsOptional() @Nested(() => SplitGuideDto) feed!: SplitGuideDto | null;
+  @IsOptional() @Nested(() => TopUpDto) topUp!: TopUpDto | null;
+  @InRange(0, 9999) untilMin!: number;
+  @IsOptional() @Nested(() => FedChunksDto) chunks!: FedChunksDto | null;
+  @InRange(0, 5) gain!: number;
 }
 
 class WatchDto {
   @InRange(0, 1000) visits!: number;
   @InRange(0, 4320) longestFreeMin!: number;
-  @IsArray() @ArrayMaxSize(0) shifts!: [];
+  @IsOptional() @NestedList(() => ShiftDto, 12) shifts: ShiftDto[] = [];
 }
 
 class ShoppingDto {
   @IsString() @MaxLength(200) item!: string;
   @IsString() @MaxLength(200) amount!: string;
+  @IsOptional() @IsString() @MaxLength(200) onShelf?: string;
+  @IsOptional() @IsString() @MaxLength(200) buy?: string;
+  @IsOptional() @InRange(0, 1000000) cost?: number;
 }
 
 class RiskDto {
   @IsString() @MaxLength(400) sign!: string;
   @IsString() @MaxLength(400) move!: string;
+  @IsOptional() @InRange(0, 1) chanceFraction?: number;
+  @IsOptional() @IsString() @MaxLength(400) why?: string;
 }
 
 class ProblemDto {
@@ -113,27 +234,24 @@ export class PlanDto {
   @NestedList(() => ReadyDto, 20) ready!: ReadyDto[];
   @Series(2) restAvailableMin!: [number, number];
   @InRange(0, 1) chanceLateFraction!: number;
-  @InRange(1, 200) pieces!: number;
+  @InRange(1, 2400) pieces!: number;
   @Series(2) cookedKg!: [number, number];
   @NestedList(() => PlannedFireDto, 5) fires!: PlannedFireDto[];
-  @NestedList(() => PlanVentsDto, 50) vents!: PlanVentsDto[];
-  @NestedList(() => PlanJobDto, 200) jobs!: PlanJobDto[];
+  @NestedList(() => PlanVentsDto, 200) vents!: PlanVentsDto[];
+  @NestedList(() => PlanJobDto, 600) jobs!: PlanJobDto[];
+  // Left out by documents from before they were kept, as those marked optional further down.
+  @IsOptional() @NestedList(() => AmountDto, 12) amounts: AmountDto[] = [];
+  @IsOptional() @NestedList(() => GratePlanDto, 5) grates: GratePlanDto[] = [];
+  @IsOptional() @NestedList(() => GuideDto, 5) guides: GuideDto[] = [];
   @Nested(() => WatchDto) watch!: WatchDto;
   @NestedList(() => ShoppingDto, 50) shopping!: ShoppingDto[];
   @NestedList(() => RiskDto, 20) risks!: RiskDto[];
   @NestedList(() => ProblemDto, 20) problems!: ProblemDto[];
-  /** Left out by documents from before they were kept. */
   @IsOptional() @ShortTexts(400) cautions: string[] = [];
+  @IsOptional() @InRange(0, 10000000) cost: number | null = null;
+  @IsOptional() @ShortTexts(400) planB: string[] = [];
   @Nested(() => ExpectedDto) expected!: ExpectedDto;
+  @IsOptional() @NestedList(() => ExpectedDto, 5) expectedOf?: ExpectedDto[];
   @NestedList(() => ScenarioDto, 5) scenarios!: ScenarioDto[];
   @InRange(1, 1000) members!: number;
-}
-
-/** A list of short texts. */
-function ShortTexts(most: number): PropertyDecorator {
-  return (target, property) => {
-    IsArray({ message: 'must be a list' })(target, property as string);
-    IsString({ each: true })(target, property as string);
-    MaxLength(most, { each: true })(target, property as string);
-  };
 }

@@ -151,24 +151,76 @@ export function readRequest(plain: unknown): Checked<Request> {
   const checked = check(RequestDto, plain);
   if (!checked.ok) return checked;
   const request = toRequest(checked.value);
-  const problems: FieldProblem[] = [];
-  if (request.pits.length !== 1) problems.push({ field: 'pits', message: 'must have one entry' });
-  if (request.meats.length !== 1) problems.push({ field: 'meats', message: 'must have one entry' });
-  request.meats.forEach((m, i) => problems.push(...meatProblems(m, `meats[${i}]`)));
+  const problems = requestProblems(request);
   return problems.length > 0 ? fail(problems) : { ok: true, value: request };
+}
+
+/** What spans several fields of a request: ids, which pit, which fire in which pit, which times. */
+function requestProblems(request: Request): FieldProblem[] {
+  const problems: FieldProblem[] = [];
+  for (const list of ['pits', 'meats'] as const) {
+    const ids = request[list].map((x) => x.id);
+    if (ids.length === 0) problems.push({ field: list, message: 'must have at least one entry' });
+    ids.forEach((id, i) => {
+      if (ids.indexOf(id) !== i) {
+        problems.push({ field: `${list}[${i}].id`, message: `${id} is used twice` });
+      }
+    });
+  }
+  request.pits.forEach((p, i) => {
+    const preset = presetOf(p.cooker.preset);
+    const { fuel, arrangement } = p.fire;
+    if (arrangement && !preset.arrangements.includes(arrangement)) {
+      problems.push({
+        field: `pits[${i}].fire.arrangement`,
+        message: `${arrangement} does not fit a ${preset.name}; it takes ${preset.arrangements.join(', ')}`,
+      });
+    }
+    if (fuel === 'splits' && preset.family !== 'offset') {
+      problems.push({
+        field: `pits[${i}].fire.fuel`,
+        message: `splits burn in an offset's firebox, not in a ${preset.name}`,
+      });
+    }
+    if (fuel === 'splits' && arrangement && arrangement !== 'coal-bed') {
+      problems.push({
+        field: `pits[${i}].fire.arrangement`,
+        message: 'splits lie on a coal-bed',
+      });
+    }
+  });
+  request.meats.forEach((m, i) => {
+    const field = `meats[${i}]`;
+    problems.push(...meatProblems(m, field));
+    if (m.pit !== undefined && !request.pits.some((p) => p.id === m.pit)) {
+      problems.push({ field: `${field}.pit`, message: `no pit has the id ${m.pit}` });
+    }
+    if (m.serveAt !== undefined && m.serveAt > request.serveAt) {
+      problems.push({
+        field: `${field}.serveAt`,
+        message: 'must not be after serveAt of the whole: that is the last course',
+      });
+    }
+  });
+  return problems;
 }
 
 function planProblems(dto: PlanDto, field: string): FieldProblem[] {
   const problems: FieldProblem[] = [];
+  const some = (list: unknown[], name: string): void => {
+    if (list.length === 0)
+      problems.push({ field: `${field}.${name}`, message: 'must have at least one entry' });
+  };
+  // A cook is one pit's.
   const one = (list: unknown[], name: string): void => {
     if (list.length !== 1)
       problems.push({ field: `${field}.${name}`, message: 'must have one entry' });
   };
   one(dto.scenarios, 'scenarios');
   one(dto.fires, 'fires');
-  one(dto.ready, 'ready');
+  some(dto.ready, 'ready');
   one(dto.request.pits, 'request.pits');
-  one(dto.request.meats, 'request.meats');
+  some(dto.request.meats, 'request.meats');
   if (dto.scenarios.length === 1) {
     problems.push(
       ...scenarioProblems(toScenario(dto.scenarios[0]!)).map((p) => ({

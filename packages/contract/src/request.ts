@@ -1,22 +1,41 @@
 /** The request document: what somebody wants, as it comes in from outside. */
 import 'reflect-metadata';
-import { ARRANGEMENTS, CUTS, PRESETS, WOODS, type CHARCOALS, type Request } from '@ostrin/core';
-import { Equals, IsIn, IsInt, IsOptional, IsString, Length, Max, Min } from 'class-validator';
-import { InRange, Known, LocalTime, Nested, NestedList, Zone } from './rules';
-import { DoneDto, OverridesDto, RestDto, WeatherDto, WrapDto } from './scenario';
+import {
+  ARRANGEMENTS,
+  CHARCOALS,
+  CUTS,
+  PLACES,
+  VENT_WAYS,
+  WOODS,
+  type ArrangementId,
+  type FuelId,
+  type Place,
+  type Request,
+  type VentWay,
+} from '@ostrin/core';
+import {
+  ArrayMaxSize,
+  Equals,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  Min,
+} from 'class-validator';
+import { ExactlyOne, InRange, Known, LocalTime, Nested, NestedList, Zone } from './rules';
+import { CookerDto, DoneDto, RestDto, WeatherDto, WrapDto } from './scenario';
 
-/** Cookers and fires that the planner can plan for; the engine computes more. */
-const PLANNED = Object.keys(PRESETS).filter((id) => PRESETS[id]!.family === 'kettle');
-const NOT_PLANNED = Object.keys(PRESETS).filter((id) => !PLANNED.includes(id));
-
-export class PlannedCookerDto {
-  @Known(PLANNED, NOT_PLANNED) preset!: string;
-  @IsOptional() @Nested(() => OverridesDto) overrides: OverridesDto = new OverridesDto();
-}
+const FUELS = [...Object.keys(CHARCOALS), 'splits'];
+/** As many as a yard and its tables hold. */
+const MOST = { pits: 5, meats: 12, crew: 12, fuels: 20 };
 
 export class RequestFireDto {
-  @Known(['briquette', 'briquette-ashy'], ['lump', 'splits']) fuel!: keyof typeof CHARCOALS;
-  @IsOptional() @Known(['snake'], ARRANGEMENTS) arrangement?: 'snake';
+  @Known(FUELS) fuel!: FuelId;
+  @IsOptional() @Known(ARRANGEMENTS) arrangement?: ArrangementId;
   @IsOptional() @Known(Object.keys(WOODS)) species?: keyof typeof WOODS;
 }
 
@@ -27,7 +46,9 @@ export class PaceDto {
 
 export class RequestPitDto {
   @IsString() @Length(1, 60) id!: string;
-  @Nested(() => PlannedCookerDto) cooker!: PlannedCookerDto;
+  @IsOptional() @IsString() @Length(1, 60) name?: string;
+  @IsOptional() @Known(VENT_WAYS) ventWay?: VentWay;
+  @Nested(() => CookerDto) cooker!: CookerDto;
   @Nested(() => RequestFireDto) fire!: RequestFireDto;
   @Nested(() => PaceDto) pace!: PaceDto;
 }
@@ -35,13 +56,29 @@ export class RequestPitDto {
 export class RequestMeatDto {
   @IsString() @Length(1, 40) id!: string;
   @Known(Object.keys(CUTS)) cut!: string;
-  @InRange(0.05, 12) massKg!: number;
+  @IsOptional() @InRange(0.05, 12) massKg?: number;
   @IsOptional() @IsInt() @Min(1) @Max(200) pieces?: number;
   @IsOptional() @InRange(15, 300) thicknessMm?: number;
-  @IsOptional() @IsString() pit?: string;
+  @IsOptional() @IsString() @Length(1, 60) pit?: string;
+  @IsOptional() @Known(PLACES) at?: Place;
+  @IsOptional() @LocalTime() serveAt?: string;
   @Nested(() => WrapDto) wrap!: WrapDto;
-  @Nested(() => DoneDto) done!: DoneDto;
+  @Nested(() => DoneDto) @ExactlyOne('coreC', 'tender') done!: DoneDto;
   @Nested(() => RestDto) rest!: RestDto;
+  @IsOptional() @IsBoolean() frozen?: boolean;
+  @IsOptional() @IsBoolean() injected?: boolean;
+  @IsOptional() @IsIn(['dry-brine', 'brine', 'season']) prepare?: 'dry-brine' | 'brine' | 'season';
+}
+
+export class StockDto {
+  @Known([...FUELS, 'chunks']) fuel!: FuelId | 'chunks';
+  @InRange(0, 1000) massKg!: number;
+}
+
+export class PriceDto {
+  @Known([...FUELS, 'chunks']) fuel!: FuelId | 'chunks';
+  @InRange(0.1, 100) bagKg!: number;
+  @InRange(0, 10000) each!: number;
 }
 
 export class UnitsDto {
@@ -49,7 +86,7 @@ export class UnitsDto {
   @IsIn(['kg', 'lb']) mass!: 'kg' | 'lb';
 }
 
-/** `request/1`. This version plans one pit and one cut; more are refused by name. */
+/** `request/1`. Use `readRequest`, which also checks what spans several fields. */
 export class RequestDto {
   @Equals('request/1', { message: 'must be "request/1"' }) ostrin!: 'request/1';
   @LocalTime() serveAt!: string;
@@ -59,10 +96,18 @@ export class RequestDto {
   @Max(300, { message: 'must be at most 300' })
   people!: number;
   @IsOptional() @InRange(50, 1000) appetiteG: number = 220;
-  @NestedList(() => RequestPitDto, 1) pits!: RequestPitDto[];
-  @NestedList(() => RequestMeatDto, 1) meats!: RequestMeatDto[];
+  @NestedList(() => RequestPitDto, MOST.pits) pits!: RequestPitDto[];
+  @NestedList(() => RequestMeatDto, MOST.meats) meats!: RequestMeatDto[];
   @Nested(() => WeatherDto) weather!: WeatherDto;
   @IsOptional() @InRange(0.5, 0.98) chanceOnTimeFraction: number = 0.9;
+  @IsOptional() @NestedList(() => StockDto, MOST.fuels) fuelOnHand?: StockDto[];
+  @IsOptional() @NestedList(() => PriceDto, MOST.fuels) prices?: PriceDto[];
+  @IsOptional()
+  @IsArray({ message: 'must be a list' })
+  @ArrayMaxSize(MOST.crew)
+  @IsString({ each: true })
+  @Length(1, 40, { each: true })
+  crew?: string[];
   @IsOptional() @Nested(() => UnitsDto) units?: UnitsDto;
 }
 

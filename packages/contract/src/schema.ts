@@ -44,8 +44,24 @@ function definitions(): Record<string, Json> {
   // A thermometer that says nothing says null.
   const reading = all.ReadingDto!.properties as Record<string, Json>;
   for (const key of ['pitC', 'coreC']) reading[key] = { ...reading[key], type: ['number', 'null'] };
+  // What a guide or a plan may leave open says null too.
+  for (const [name, keys] of Object.entries(OPEN)) {
+    const properties = all[name]!.properties as Record<string, Json>;
+    for (const key of keys) {
+      const { type, $ref } = properties[key] as { type?: string; $ref?: string };
+      properties[key] = $ref
+        ? { anyOf: [{ $ref }, { type: 'null' }] }
+        : { ...properties[key], type: [type, 'null'] };
+    }
+  }
   return all;
 }
+
+/** Fields that may be null, by class. */
+const OPEN: Readonly<Record<string, readonly string[]>> = {
+  GuideDto: ['exhaustPerIntake', 'feed', 'topUp', 'chunks'],
+  PlanDto: ['cost'],
+};
 
 /** The schema of one document, with the definitions it needs. */
 export function schemaOf(name: string): Json {

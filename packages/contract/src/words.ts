@@ -2,18 +2,21 @@
 import {
   countWords,
   PLACE_WORDS,
-  ventWords,
+  ventName,
   WOODS,
   WRAPS,
   type Entry,
   type PlanLog,
 } from '@ostrin/core';
 
+/** A vent as the share of its travel is said where nobody knows whose it is. */
+const hairs = (fraction: number): string => ventName(fraction, 'quarters', 0);
+
 /** What an action is called in a list. */
 export function deedWords(a: PlanLog): string {
   switch (a.do) {
     case 'set-vents':
-      return `Bowl vent ${ventWords(a.intakeFraction)}, lid vent ${ventWords(a.exhaustFraction)}`;
+      return `Intake ${hairs(a.intakeFraction)}, exhaust ${hairs(a.exhaustFraction)}`;
     case 'lid-open':
       return `Lid open ${Math.round(a.seconds)} s`;
     case 'door':

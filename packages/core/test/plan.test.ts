@@ -1,9 +1,17 @@
+import fc from 'fast-check';
 import {
   cutOf,
   epochOf,
   METRIC,
   piecesFor,
   piecesThatFit,
+  apart,
+  footprintOf,
+  grateOf,
+  layOut,
+  lies,
+  ventName,
+  type Laid,
   plan,
   planning,
   presetOf,
@@ -11,7 +19,6 @@ import {
   simulate,
   type Plan,
 } from '../src';
-import { ventLadder, ventWords } from '../src/plan/vents';
 import { request } from './scenarios';
 
 const NOW = Date.UTC(2027, 4, 14, 12);
@@ -96,6 +103,119 @@ describe('a plan', () => {
   });
 });
 
+describe('plans for other pits and tables', () => {
+  const pitOf = (preset: string, fuel: 'lump' | 'briquette' | 'splits', pitC: number) => ({
+    id: preset,
+    cooker: { preset, overrides: {} },
+    fire: { fuel },
+    pace: { pitC, bandC: 8 },
+  });
+
+  it.each([
+    ['kamado-46', 'lump', 120],
+    ['offset-heavy', 'splits', 125],
+    ['offset-light', 'briquette', 121],
+    ['bullet-47', 'briquette', 110],
+    ['hopper-fan', 'briquette', 121],
+  ] as const)('holds %s on %s near %i C when its scenario is run', (preset, fuel, pitC) => {
+    const p = quick({ people: 4, pits: [pitOf(preset, fuel, pitC)] });
+    expect(p.problems).toEqual([]);
+    const run = simulate(p.scenarios[0]!);
+    expect(Math.abs(settledC(run.pitC, 1) - pitC)).toBeLessThan(8);
+    expect(run.meats[0]!.doneAtMin).not.toBeNull();
+    expect(p.fires[0]!.inWords.length).toBeGreaterThan(1);
+    expect(p.vents.length).toBeGreaterThan(0);
+    expect(p.fires[0]!.feeding.some((f) => f.what === 'splits')).toBe(fuel === 'splits');
+  });
+
+  it('has several pieces of two cuts ready together and an early treat for itself', () => {
+    const meat = request().meats[0]!;
+    const p = quick({
+      people: 12,
+      pits: [pitOf('offset-heavy', 'splits', 125)],
+      meats: [
+        { ...meat, id: 'a', pieces: 2 },
+        { ...meat, id: 'b', cut: 'pork-shoulder', massKg: 3, pieces: 1 },
+        {
+          ...meat,
+          id: 'c',
+          cut: 'sausages',
+          massKg: 0.15,
+          pieces: 6,
+          serveAt: '2027-05-15T14:00',
+          wrap: { with: 'none' },
+          done: { coreC: 74 },
+          rest: { where: 'open', minutes: 5 },
+        },
+      ],
+    });
+    expect(p.problems).toEqual([]);
+    const late = p.ready.map((r) => r.p90);
+    expect(late[0]! <= '2027-05-15T17:40' && late[1]! <= '2027-05-15T17:40').toBe(true);
+    expect(late[2]! <= '2027-05-15T14:00').toBe(true);
+    expect(p.meatOnAt[1]! < p.meatOnAt[0]!).toBe(true);
+    expect(p.scenarios[0]!.meats).toHaveLength(3);
+    expect(p.jobs.filter((j) => j.do === 'serve')).toHaveLength(2);
+    expect(p.grates[0]!.laid).toHaveLength(9);
+  });
+
+  it('plans two pits for one table, each with its own fire and jobs', () => {
+    const meat = request().meats[0]!;
+    const p = quick({
+      pits: [pitOf('kettle-57', 'briquette', 121), pitOf('kamado-46', 'lump', 135)],
+      meats: [
+        { ...meat, id: 'a', pit: 'kettle-57', pieces: 2 },
+        { ...meat, id: 'b', pit: 'kamado-46', pieces: 2 },
+      ],
+    });
+    expect(p.fires.map((f) => f.pit)).toEqual(['kettle-57', 'kamado-46']);
+    expect(p.scenarios).toHaveLength(2);
+    expect(new Set(p.jobs.map((j) => j.pit))).toEqual(
+      new Set(['kettle-57', 'kamado-46', undefined]),
+    );
+    expect(new Set(p.jobs.map((j) => j.id)).size).toBe(p.jobs.length);
+    expect(p.lightAt <= p.meatOnAt[0]! && p.lightAt <= p.meatOnAt[1]!).toBe(true);
+  });
+
+  it('costs what its prices say, less what is on the shelf, and shares the watch', () => {
+    const p = quick({
+      fuelOnHand: [{ fuel: 'briquette', massKg: 1 }],
+      prices: [{ fuel: 'briquette', bagKg: 2, each: 7 }],
+      crew: ['Pell', 'Anka'],
+    });
+    const bags = Math.ceil((p.fires[0]!.massKg + p.fires[0]!.reserveKg - 1) / 2);
+    expect(p.cost).toBe(7 * bags);
+    expect(p.shopping.find((s) => s.item === 'briquettes')!.onShelf).toBe('1 kg');
+    expect(p.watch.shifts.map((s) => s.name)).toEqual(['Pell', 'Anka']);
+    expect(p.watch.shifts.reduce((n, s) => n + s.visits, 0)).toBe(p.watch.visits);
+    expect(quick().cost).toBeNull();
+  });
+
+  it('puts salting before the fire and refuses a frozen piece for today', () => {
+    const meat = request().meats[0]!;
+    const salted = quick({ meats: [{ ...meat, prepare: 'dry-brine' }] });
+    const salt = salted.jobs.find((j) => j.do === 'prepare')!;
+    const on = salted.jobs.find((j) => j.id === 'meat-on')!;
+    expect(on.atMin - salt.atMin).toBe(14 * 60);
+    const frozen = quick({ meats: [{ ...meat, frozen: true }] });
+    expect(frozen.problems.map((x) => x.field)).toEqual(['meats[0].frozen']);
+    expect(frozen.problems[0]!.message).toMatch(/28 hours in the fridge/);
+  });
+
+  it('keeps its hours on the night the clocks go forward, and on a leap day', () => {
+    for (const serveAt of ['2027-03-28T12:00', '2028-02-29T18:30']) {
+      const p = plan(request({ serveAt }), {
+        nowMs: epochOf(serveAt, 'UTC') - 2 * 86_400_000,
+        members: 4,
+      });
+      const minutes =
+        (epochOf(p.serveAt, 'Europe/Ljubljana') - epochOf(p.lightAt, 'Europe/Ljubljana')) / 60000;
+      expect(p.jobs.find((j) => j.id === 'serve')!.atMin).toBeCloseTo(minutes, 0);
+      expect(p.problems).toEqual([]);
+    }
+  });
+});
+
 describe('a wish that cannot be met', () => {
   it('says so for a time that has passed or is too near', () => {
     expect(quick({ serveAt: '2027-05-14T10:00' }).problems[0]).toMatchObject({ field: 'serveAt' });
@@ -108,14 +228,26 @@ describe('a wish that cannot be met', () => {
     const crowd = quick({ people: 300 });
     expect(crowd.problems[0]).toMatchObject({ field: 'people' });
     expect(crowd.problems[0]!.instead).toMatch(/feed about \d+/);
-    expect(crowd.pieces).toBe(piecesThatFit(presetOf('kettle-57'), cutOf('mutton-shoulder'), 2.5));
+    expect(crowd.pieces).toBe(
+      piecesThatFit(presetOf('kettle-57'), 'snake', cutOf('mutton-shoulder'), 2.5),
+    );
   });
 
   it('says so when the fire cannot get there', () => {
     const pit = request().pits[0]!;
-    const hot = quick({ pits: [{ ...pit, pace: { pitC: 195, bandC: 8 } }] });
+    const cooker = { preset: 'kettle-57', overrides: { intakeCm2: 5, exhaustCm2: 5, leakCm2: 2 } };
+    const hot = quick({ pits: [{ ...pit, cooker, pace: { pitC: 180, bandC: 8 } }] });
     expect(hot.problems.map((x) => x.field)).toContain('pits[0].pace.pitC');
     expect(hot.problems.find((x) => x.field.startsWith('pits'))!.message).toMatch(/only \d+ C/);
+  });
+
+  it('says how large a piece is that does not fit, and what to do', () => {
+    const pit = { ...request().pits[0]!, cooker: { preset: 'kettle-47', overrides: {} } };
+    const meat = { ...request().meats[0]!, cut: 'brisket', massKg: 9 };
+    const problem = quick({ pits: [pit], meats: [meat] }).problems[0]!;
+    expect(problem.field).toBe('meats[0].massKg');
+    expect(problem.message).toMatch(/\d+ by \d+ cm/);
+    expect(problem.instead).toMatch(/Cut it in two/);
   });
 
   it('throws for names outside the catalogues', () => {
@@ -134,16 +266,49 @@ describe('amounts and vents', () => {
     }
   });
 
-  it('orders the ladder from tight to wide and names quarters', () => {
-    const ladder = ventLadder(presetOf('kettle-57').pit);
-    expect(ladder[0]).toEqual({ intakeFraction: 0.25, exhaustFraction: 0.25 });
-    expect(ladder.at(-1)).toEqual({ intakeFraction: 1, exhaustFraction: 1 });
-    expect([0, 0.25, 0.5, 0.75, 1].map(ventWords)).toEqual([
+  it('names settings by what a hand can do', () => {
+    expect([0, 0.25, 0.5, 1].map((x) => ventName(x, 'quarters', 60))).toEqual([
       'shut',
-      'a quarter open',
-      'half open',
-      'three quarters open',
-      'fully open',
+      '¼',
+      '½',
+      'open',
     ]);
+    expect(ventName(9 / 32, 'quarters', 60)).toBe('a hair over ¼');
+    expect(ventName(6 / 32, 'quarters', 60)).toBe('between ⅛ and ¼');
+  });
+
+  it('lays pieces on the grate, apart, never over burning fuel', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('kettle-47', 'kettle-57', 'kamado-46', 'offset-heavy', 'hopper-fan'),
+        fc.array(
+          fc.record({
+            cut: fc.constantFrom(
+              'brisket',
+              'pork-shoulder',
+              'spare-ribs',
+              'sausages',
+              'whole-turkey',
+            ),
+            share: fc.double({ min: 0, max: 1, noNaN: true }),
+          }),
+          { minLength: 1, maxLength: 8 },
+        ),
+        (id, pieces) => {
+          const preset = presetOf(id);
+          const grate = grateOf(preset, preset.fire.arrangement);
+          const laid = layOut(
+            grate,
+            pieces.map(({ cut, share }) => {
+              const [low, high] = cutOf(cut).massRange;
+              return footprintOf(cut, low + share * (high - low));
+            }),
+          ).filter((p): p is Laid => p !== null);
+          expect(laid.every((p) => lies(grate, p))).toBe(true);
+          laid.forEach((p, i) => laid.slice(i + 1).forEach((q) => expect(apart(p, q)).toBe(true)));
+        },
+      ),
+      { numRuns: 40 },
+    );
   });
 });

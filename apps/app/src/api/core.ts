@@ -26,7 +26,7 @@ function send(message: ToWorker, listener: Listener): void {
 }
 
 /** Members of the ensemble behind a plan's windows. */
-export const PLAN_MEMBERS = 24;
+export const PLAN_MEMBERS = 60;
 
 export interface PlanListener {
   onProgress(share: number): void;

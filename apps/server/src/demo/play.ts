@@ -4,11 +4,10 @@
  */
 import type { CookDoc, Reading } from '@ostrin/contract';
 import {
+  clamp,
   epochOf,
   mean,
   MINUTE_MS,
-  presetOf,
-  ventLadder,
   type Entry,
   type Plan,
   type PlanLog,
@@ -48,21 +47,15 @@ interface Vents {
   exhaustFraction: number;
 }
 
-/** One rung wider or tighter when the pit has left its band for ten minutes, or null. */
+/** A sixteenth wider or tighter when the pit has left its band for ten minutes, or null. */
 function trim(plan: Plan, recent: Reading[], vents: Vents): Vents | null {
   const { pitC: target, bandC } = plan.request.pits[0]!.pace;
   const seen = recent.flatMap((r) => (r.pitC === null ? [] : [r.pitC]));
   if (seen.length < 10) return null;
   const off = mean(seen) - target;
   if (Math.abs(off) < 0.75 * bandC) return null;
-  const ladder = ventLadder(presetOf(plan.request.pits[0]!.cooker.preset).pit);
-  const at = ladder.findIndex(
-    (v) => v.intakeFraction === vents.intakeFraction && v.exhaustFraction === vents.exhaustFraction,
-  );
-  const next = ladder[at + (off < 0 ? 1 : -1)];
-  return next
-    ? { intakeFraction: next.intakeFraction, exhaustFraction: next.exhaustFraction }
-    : null;
+  const intakeFraction = clamp(vents.intakeFraction - Math.sign(off) / 16, 1 / 16, 1);
+  return intakeFraction === vents.intakeFraction ? null : { ...vents, intakeFraction };
 }
 
 /** A fresh id for every entry; passed in, so that a test can hold it still. */

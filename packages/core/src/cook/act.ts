@@ -31,7 +31,7 @@ export function act(cook: Cook, action: Action): void {
   }
   if ('meat' in action) actOnMeat(cook, action);
   if (action.do === 'set-target' && cook.fan) cook.fan.targetC = action.targetC;
-  if (action.do === 'set-target' && cook.tender) cook.tender.targetC = action.targetC;
+  if (action.do === 'set-target') cook.hand?.setTarget(action.targetC);
   if (action.do === 'fan' && cook.fan) cook.fan.on = action.on;
   cook.happened.push(action);
   cook.stepS = 2;

@@ -22,7 +22,8 @@ import { weatherAt } from '../air/weather';
 import type { Result, Scenario } from './scenario';
 import { recordGuest } from './meatResult';
 import type { AirTrace, Cook } from './state';
-import { createTender, tendPit } from './tender';
+import { lookAt, type Hand } from './hand';
+import { createTender } from './tender';
 
 /** How steps are chosen: from the largest change of any temperature in a step, K. */
 export const STEP = {
@@ -46,19 +47,21 @@ export interface CookOptions {
   air?: AirTrace;
   /** Pieces cut into more cells than usual, or of another cut than the catalogue's. */
   pieces?: PieceMaking;
+  /** Somebody at the pit, beside the scenario's own actions. */
+  hand?: Hand;
 }
 
 /** A cook from its scenario, at minute 0. Throws RangeError for names not in a catalogue. */
 export function createCook(scenario: Scenario, options: CookOptions = {}): Cook {
   const { control } = scenario;
-  const { spreads = [], air = null, pieces } = options;
+  const { spreads = [], air = null, pieces, hand } = options;
   const made = control.mode === 'held' || air ? null : makePit(scenario);
   const cook: Cook = {
     scenario,
     air,
     pit: made?.pit ?? null,
     fan: null,
-    tender: null,
+    hand: hand ?? null,
     guests: scenario.meats.map((m, i) => createGuest(m, spreads[i], pieces)),
     atS: 0,
     nextMin: 0,
@@ -80,7 +83,7 @@ export function createCook(scenario: Scenario, options: CookOptions = {}): Cook 
     made.pit.exhaustFraction = preset.fanExhaustFraction;
   }
   if (made && control.mode === 'tended' && !fanned)
-    cook.tender = createTender(scenario, control.targetC);
+    cook.hand ??= createTender(scenario, control.targetC);
   return cook;
 }
 
@@ -157,18 +160,21 @@ function closeInTime(cook: Cook): void {
 
 /** Whole-minute bookkeeping of the fire: out or not, pan dry, and what a tender does about it. */
 function minuteOfPit(cook: Cook): void {
-  const { pit, fuel } = cook;
+  const { pit } = cook;
   if (!pit) return;
   const out = pit.lit.kg < OUT_KG && pit.flaming < 0.3;
-  if (out && fuel.outAtMin === null) {
-    fuel.outAtMin = cook.nextMin;
+  if (out && cook.fuel.outAtMin === null) {
+    cook.fuel.outAtMin = cook.nextMin;
     cook.happened.push({ atMin: cook.nextMin, do: 'fire-out' });
-  } else if (!out) fuel.outAtMin = null;
+  } else if (!out) cook.fuel.outAtMin = null;
   if (pit.panIn && pit.waterKg < 0.02 && pit.ledger.waterGivenKg > 0.1 && !cook.panDry) {
     cook.panDry = true;
     cook.happened.push({ atMin: cook.nextMin, do: 'pan-dry' });
   } else if (pit.waterKg > 0.1) cook.panDry = false;
-  if (cook.tender) for (const a of tendPit(cook.tender, pit, cook.nextMin)) act(cook, a);
+  if (!cook.hand) return;
+  const fuel = cook.scenario.fire?.fuel ?? 'briquette';
+  const seen = lookAt(pit, cook.nextMin, fuel, cook.lidUntilS);
+  for (const a of cook.hand.look(seen)) act(cook, a);
 }
 
 /** Meat is slow: it takes steps of this length, s, or up to the whole minute, however short the fire's are. */

@@ -6,7 +6,7 @@ import type { PitState } from '../pit/state';
 import type { Place } from '../pit/types';
 import type { Fan } from './fan';
 import type { Action, Happening, MeatResult, MeatSpec, Result, Scenario } from './scenario';
-import type { Tender } from './tender';
+import type { Hand } from './hand';
 
 /** The rows of a result that grow while a cook goes on. */
 export type Series = Pick<
@@ -58,7 +58,7 @@ export interface Cook {
   air: AirTrace | null;
   pit: PitState | null;
   fan: Fan | null;
-  tender: Tender | null;
+  hand: Hand | null;
   guests: Guest[];
   atS: number;
   nextMin: number;

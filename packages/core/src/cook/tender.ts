@@ -1,48 +1,36 @@
 /**
- * A simulated tender: does what a good cook does with this fire to hold a target, going by the probe,
- * the clock and a look at the fuel. Every hold on the pit is a rule of the hand, not a search.
+ * A simulated tender: does what a good cook does with a guide in hand, going by the probe, the clock and a
+ * look at the fuel. Every hold on the pit is a rule of the hand, not a search.
  */
-import { CHARCOALS, dafShare } from '../fuel/catalogue';
-import { BRING_UP, smallFirebox } from '../pit/usual';
+import { CHARCOALS } from '../fuel/catalogue';
 import { presetOf } from '../pit/catalogue';
-import { woodLeftKg, type PitState } from '../pit/state';
 import type { Preset } from '../pit/types';
-import { celsius, clamp } from '../quantity/units';
-import type { Action, Scenario } from './scenario';
+import { clamp, roundTo } from '../quantity/units';
 import type { FireSpec } from '../fire/spec';
+import { habitGuide, type Guide } from './guide';
+import type { Hand, Look } from './hand';
+import type { Action, Scenario } from './scenario';
+import { feedSplits } from './splits';
 
-/** What a family's vents are first set to for a target: intake at `atC`, and K per e-fold of opening. */
-const HABIT: Readonly<Record<Exclude<Preset['family'], 'offset'>, Habit>> = {
-  kettle: { intake: 0.22, atC: 125, perFoldK: 40, exhaust: 0.5, closeBelowK: 12, waitMin: 15 },
-  bullet: { intake: 0.22, atC: 115, perFoldK: 40, exhaust: 1, closeBelowK: 12, waitMin: 15 },
-  kamado: { intake: 0.075, atC: 115, perFoldK: 75, exhaust: 2.4, closeBelowK: 8, waitMin: 25 },
-  hopper: { intake: 0.17, atC: 121, perFoldK: 55, exhaust: 1, closeBelowK: 15, waitMin: 15 },
-};
-
-interface Habit {
-  intake: number;
-  atC: number;
-  perFoldK: number;
-  /** A fixed setting, or for kamados so many times the intake's share. */
-  exhaust: number;
-  closeBelowK: number;
-  /** Shortest time between two moves of a vent, min. */
-  waitMin: number;
-}
-
-/** How splits are fed (common practice): mass at 135 C, least and most minutes between two. */
-const SPLITS = {
-  heavy: { kg: 1.25, least: 40, most: 65, lightest: 1, heaviest: 1.5, bedKg: 0.5 },
-  light: { kg: 0.45, least: 25, most: 40, lightest: 0.35, heaviest: 0.7, bedKg: 0.25 },
-} as const;
-
-/** Looks at the thermometer this often, min. */
+/** Looks at the thermometer this often, min, and remembers an hour of it. */
 const LOOK_MIN = 5;
-/** Charcoal for less than this many minutes is topped up; how much goes on, as bought kg. */
-const TOP_UP = { minutes: 40, handfulPieces: 12 };
+const REMEMBERED = 13;
+/** Charcoal put on at once: a handful at least, else an hour's worth (common practice). */
+const HANDFUL_KG = 0.31;
+const TOP_UP_EVERY_MIN = 20;
+/** Nobody lights a chimney oftener than this for one fire, min. */
+const RELIT_EVERY_MIN = 90;
+const LID_S = 40;
+/** Share of glowing charcoal that still gives its heat (by eye: coals are half burnt). */
+const STILL_IN_COALS = 0.5;
+/** A pit is not judged for so long after its lid was off, min. */
+const AFTER_LID_MIN = 15;
+/** With the intake this far open the exhaust is what holds a fire back: it is opened too. */
+const WIDE_INTAKE = 0.6;
 
 export interface Tender {
   targetC: number;
+  guide: Guide;
   preset: Preset;
   fire: FireSpec;
   up: boolean;
@@ -51,56 +39,63 @@ export interface Tender {
   movedMin: number;
   fedMin: number;
   splitKg: number;
-  seen: { atMin: number; c: number; fuelKg: number }[];
+  seen: (Look & { spentKg: number })[];
+  /** Charcoal put on so far, and what is burnt a minute when all is well, kg. */
+  addedKg: number;
+  paceKg: number;
 }
 
-/** A tender for that scenario's pit. */
-export function createTender(scenario: Scenario, targetC: number): Tender {
+/** A tender for that scenario's pit, going by habit where there is no guide. */
+export function createTender(scenario: Scenario, targetC: number, guide?: Guide): Hand {
   const preset = presetOf(scenario.cooker.preset);
-  const size = SPLITS[smallFirebox(preset) ? 'light' : 'heavy'];
-  return {
+  const fire = scenario.fire!;
+  const by = guide ?? habitGuide(preset, fire, targetC);
+  const t: Tender = {
     targetC,
+    guide: by,
     preset,
-    fire: scenario.fire!,
+    fire,
     up: false,
-    intake: 1,
-    exhaust: 1,
+    intake: by.up.intake,
+    exhaust: by.up.exhaust,
     movedMin: 0,
     fedMin: 0,
-    splitKg: clamp(size.kg * ((targetC - 15) / 120), size.lightest, size.heaviest),
+    splitKg: by.feed?.kg ?? 0,
     seen: [],
+    addedKg: 0,
+    paceKg: 0,
+  };
+  return {
+    look: (seen) => tend(t, seen),
+    setTarget: (c) => {
+      t.targetC = c;
+    },
   };
 }
 
-/** What the tender does at this whole minute; most often nothing. */
-export function tendPit(t: Tender, pit: PitState, atMin: number): Action[] {
-  if (atMin === 0) {
-    const up = BRING_UP[t.preset.family];
-    return [vents(t, 0, up.intake, up.exhaust)];
-  }
-  if (atMin % LOOK_MIN !== 0) return [];
-  const c = celsius(pit.probeK);
-  t.seen.push({ atMin, c, fuelKg: pit.unlit.kg + pit.lit.kg });
-  if (t.seen.length > 13) t.seen.shift();
-  return t.preset.family === 'offset' && t.fire.arrangement === 'coal-bed'
-    ? feedSplits(t, pit, atMin, c)
-    : holdByVents(
-        t,
-        pit,
-        atMin,
-        c,
-        HABIT[t.preset.family === 'offset' ? 'kettle' : t.preset.family],
-      );
+/** What the tender does at this whole minute. */
+function tend(t: Tender, seen: Look): Action[] {
+  if (seen.atMin === 0) return [setVents(t, 0, t.guide.up.intake, t.guide.up.exhaust)];
+  if (seen.atMin % LOOK_MIN !== 0) return [];
+  t.seen.push({ ...seen, spentKg: t.addedKg - seen.unlitKg - seen.litKg });
+  if (t.seen.length > REMEMBERED) t.seen.shift();
+  return t.guide.feed ? feedSplits(t, t.guide.feed, seen) : holdByVents(t, seen);
 }
 
 /** Change of the probe over the last quarter of an hour, K. */
-function trend(t: Tender): number {
+export function trend(t: Tender): number {
   const now = t.seen.at(-1)!;
   const then = t.seen.at(-4) ?? t.seen[0]!;
-  return now.c - then.c;
+  return now.pitC - then.pitC;
 }
 
-function vents(t: Tender, atMin: number, intake: number, exhaust: number): Action {
+/** Sets the vents and remembers it. */
+export function setVents(
+  t: Tender,
+  atMin: number,
+  intake: number,
+  exhaust: number,
+): Action & { do: 'set-vents' } {
   t.intake = intake;
   t.exhaust = exhaust;
   t.movedMin = atMin;
@@ -108,118 +103,105 @@ function vents(t: Tender, atMin: number, intake: number, exhaust: number): Actio
 }
 
 /** A charcoal fire: close down on the way up, then small moves with time between them. */
-function holdByVents(t: Tender, pit: PitState, atMin: number, c: number, h: Habit): Action[] {
-  const under = t.targetC - c;
-  const rising = trend(t);
+function holdByVents(t: Tender, now: Look): Action[] {
+  const { guide } = t;
+  const { atMin } = now;
+  const under = t.targetC - now.pitC;
   if (!t.up) {
-    if (under > h.closeBelowK) return topUp(t, pit, atMin, 0);
+    if (under > guide.closeBelowK) return topUp(t, now, 0);
     t.up = true;
-    const intake = clamp(h.intake * Math.exp((t.targetC - h.atC) / h.perFoldK), 0.02, 1);
-    return [ventsFor(t, atMin, intake, h)];
+    return [setIntake(t, atMin, guide.hold.intake)];
   }
-  const done = topUp(t, pit, atMin, under);
+  const done = topUp(t, now, under);
   if (done.length > 0) return done;
-  if (atMin - t.movedMin < h.waitMin || Math.abs(under) < 3) return [];
+  if (atMin - t.movedMin < guide.waitMin || Math.abs(under) < guide.leaveK) return [];
+  // The dip of an open lid mends itself.
+  if (now.sinceLidMin < AFTER_LID_MIN) return [];
   // On its way already: leave it.
-  const expected = under - 0.8 * rising;
-  if (expected * under < 0 || Math.abs(expected) < 3) return [];
-  const intake = clamp(
-    t.intake * Math.exp(clamp(expected / (0.9 * h.perFoldK), -0.5, 0.5)),
-    0.015,
-    1,
-  );
-  return Math.abs(intake - t.intake) < 0.004 ? [] : [ventsFor(t, atMin, intake, h)];
+  const expected = under - 0.8 * trend(t);
+  if (expected * under < 0 || Math.abs(expected) < guide.leaveK) return [];
+  const fold = clamp((guide.gain * expected) / (0.9 * guide.perFoldK), -0.5, 0.5);
+  const damp = dampMove(t, atMin, fold);
+  if (damp) return damp;
+  const intake = clamp(t.intake * Math.exp(fold), 0.015, 1);
+  return sayable(guide, intake) === t.intake ? [] : [setIntake(t, atMin, intake)];
 }
 
-function ventsFor(t: Tender, atMin: number, intake: number, h: Habit): Action {
-  // A hand sets no finer than this.
-  const step = intake < 0.1 ? 0.005 : 0.02;
-  const set = Math.max(Math.round(intake / step) * step, 0.015);
+/** With the intake nearly shut it is the exhaust that holds a leaky pit back; it is opened again first. */
+function dampMove(t: Tender, atMin: number, fold: number): Action[] | null {
+  const { guide } = t;
+  if (guide.exhaustPerIntake !== null) return null;
+  const damped = t.exhaust < guide.hold.exhaust;
+  const shut = t.intake <= 2 * guide.finest.small;
+  if (!(damped && fold > 0) && !(shut && fold < 0)) return null;
+  const exhaust = clamp(
+    sayable(guide, t.exhaust * Math.exp(2 * fold)),
+    guide.finest.wide,
+    guide.hold.exhaust,
+  );
+  return exhaust === t.exhaust ? [] : [setVents(t, atMin, t.intake, exhaust)];
+}
+
+/** The nearest opening that a hand can set. */
+export function sayable({ finest }: Guide, fraction: number): number {
+  const step = fraction < 0.1 ? finest.small : finest.wide;
+  return clamp(roundTo(fraction, step), finest.small, 1);
+}
+
+/** Sets the intake, and the exhaust with it where it goes along. */
+function setIntake(t: Tender, atMin: number, fraction: number): Action & { do: 'set-vents' } {
+  const { guide } = t;
+  const intake = sayable(guide, fraction);
   const exhaust =
-    t.preset.family === 'kamado'
-      ? clamp(h.exhaust * set, 0.05, 1)
-      : t.preset.family === 'kettle' && set > 0.6
+    guide.exhaustPerIntake !== null
+      ? clamp(sayable(guide, guide.exhaustPerIntake * intake), 0.05, 1)
+      : intake > WIDE_INTAKE
         ? 1
-        : h.exhaust;
-  return vents(t, atMin, Number(set.toFixed(3)), Number(exhaust.toFixed(3)));
+        : Math.min(guide.hold.exhaust, t.up && t.exhaust < guide.hold.exhaust ? t.exhaust : 1);
+  return setVents(t, atMin, intake, exhaust);
 }
 
 /** A handful of charcoal when what is left would not last; never under a deflector. */
-function topUp(t: Tender, pit: PitState, atMin: number, under: number): Action[] {
-  if (t.preset.family === 'kamado') return [];
-  const before = t.seen[0]!;
-  const burning = before.fuelKg - (pit.unlit.kg + pit.lit.kg);
-  const perMin = burning / Math.max(atMin - before.atMin, 1);
-  const short = pit.unlit.kg < perMin * TOP_UP.minutes;
+function topUp(t: Tender, now: Look, under: number): Action[] {
+  const { guide, fire, preset } = t;
+  if (!guide.topUp) return [];
+  const pace = paceOf(t, now, under);
+  const needMin = guide.untilMin - now.atMin;
+  const left = now.unlitKg + STILL_IN_COALS * now.litKg;
+  const short = left < pace * Math.min(guide.topUp.belowMin, needMin);
   const starving = under > 10 && trend(t) <= 0 && t.intake > 0.9;
-  if (!(short || starving) || perMin <= 0 || atMin - t.fedMin < 20) return [];
-  t.fedMin = atMin;
-  const { fuel } = t.fire;
-  const hour = (perMin * 60) / dafShare(CHARCOALS[fuel]);
-  const pieces = Math.max(
-    Math.round(TOP_UP.handfulPieces * (0.026 / CHARCOALS[fuel].pieceKg)),
-    Math.round(hour / CHARCOALS[fuel].pieceKg),
-  );
+  const since = now.atMin - t.fedMin;
+  const relight = starving && since >= RELIT_EVERY_MIN;
+  if (!(short || relight) || pace <= 0 || since < TOP_UP_EVERY_MIN) return [];
+  t.fedMin = now.atMin;
+  const piece = CHARCOALS[fire.fuel].pieceKg;
+  const lastsMin = Math.min(guide.topUp.forMin, Math.max(needMin, 15));
+  const pieces = Math.max(Math.round(HANDFUL_KG / piece), Math.round((pace * lastsMin) / piece));
+  t.addedKg += pieces * piece;
+  const { atMin } = now;
+  // Ash is shaken out before fresh charcoal goes on; a snake's lies behind it.
+  const ash: Action[] = fire.arrangement === 'snake' ? [] : [{ atMin, do: 'rake' }];
   const open: Action[] =
-    t.preset.family === 'hopper' ? [] : [{ atMin, do: 'lid-open', seconds: 40 }];
-  return [...open, { atMin, do: 'add-fuel', fuel, pieces, lit: false }];
+    preset.family === 'hopper' ? [] : [{ atMin, do: 'lid-open', seconds: LID_S }];
+  const { chunks } = guide;
+  const wood: Action[] = Array.from({ length: chunks?.count ?? 0 }, () => ({
+    atMin,
+    do: 'add-wood',
+    species: chunks!.species,
+    massG: chunks!.massG,
+  }));
+  // A fire that has burnt too far down to catch what is laid on it is given glowing charcoal.
+  const charcoal: Action = { atMin, do: 'add-fuel', fuel: fire.fuel, pieces, lit: relight };
+  const closed = relight && t.intake !== sayable(guide, guide.hold.intake);
+  const back = closed ? [setIntake(t, atMin, guide.hold.intake)] : [];
+  return [...open, ...ash, charcoal, ...wood, ...back];
 }
 
-/** A stick burner: the next split before the fall, its weight by how the last round went, dampers for the rest. */
-function feedSplits(t: Tender, pit: PitState, atMin: number, c: number): Action[] {
-  const size = SPLITS[smallFirebox(t.preset) ? 'light' : 'heavy'];
-  const under = t.targetC - c;
-  const actions: Action[] = [];
-  if (!t.up && under < 8) t.up = true;
-  const since = atMin - t.fedMin;
-  const first = t.fedMin === 0;
-  // Before the fall, not after it: where the pit will stand when the next split has caught.
-  const low = under - Math.min(trend(t), 0) > -2;
-  const spent = woodLeftKg(pit) < 0.35 * t.splitKg;
-  const due = first
-    ? atMin >= 20 && under > -25
-    : (since >= size.least && low && spent) || since >= size.most;
-  if (due && under > (spent ? -10 : -5)) {
-    if (!first) {
-      const round = t.seen.filter((s) => s.atMin > t.fedMin);
-      const mean = round.reduce((sum, s) => sum + s.c, 0) / Math.max(round.length, 1);
-      // The charcoal base runs hot for the first two hours: no lesson for the splits to come.
-      const off = atMin < 150 ? 0 : clamp((t.targetC - mean) / 120, -0.1, 0.1);
-      t.splitKg = clamp(t.splitKg * (1 + off), size.lightest, size.heaviest);
-    }
-    t.fedMin = atMin;
-    actions.push(
-      {
-        atMin,
-        do: 'add-fuel',
-        fuel: 'splits',
-        pieces: 1,
-        // A lighter piece while the pit stands high.
-        massKg: Number(
-          clamp(
-            t.splitKg * (1 + clamp(under / 60, -0.2, 0.15)),
-            size.lightest,
-            size.heaviest,
-          ).toFixed(2),
-        ),
-        lit: false,
-        preheated: true,
-      },
-      { atMin, do: 'door', openFraction: 0.15, seconds: 60 },
-    );
-    // Coals burnt down too far to carry wood: a little charcoal with it.
-    if (pit.lit.kg < 0.4 * size.bedKg) {
-      actions.push({
-        atMin,
-        do: 'add-fuel',
-        fuel: 'lump',
-        pieces: Math.round(size.bedKg / 0.06),
-        lit: false,
-      });
-    }
-  }
-  // Damper: half when well over, wide again when the fire needs its breath.
-  if (t.up && under < -14 && t.exhaust > 0.6) actions.push(vents(t, atMin, t.intake, 0.5));
-  else if (under > -4 && t.exhaust < 1) actions.push(vents(t, atMin, t.intake, 1));
-  return actions;
+/** Charcoal burnt a minute while the pit stands where it should, kg as bought; a starved fire teaches nothing. */
+function paceOf(t: Tender, now: Look, under: number): number {
+  const before = t.seen[0]!;
+  const burnt = t.seen.at(-1)!.spentKg - before.spentKg;
+  const perMin = burnt / Math.max(now.atMin - before.atMin, 1);
+  if (Math.abs(under) < 15 || t.paceKg === 0) t.paceKg = Math.max(perMin, 0.97 * t.paceKg);
+  return t.paceKg;
 }

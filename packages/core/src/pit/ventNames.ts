@@ -8,6 +8,23 @@ const FINGER_MM = 18;
 /** A disc turned from shut at twelve to open at three: minutes of the dial. */
 const DIAL_MIN = 180;
 
+/** The finest a hand sets: a hair over or under an eighth, 1 mm, a quarter of a finger, five minutes of a dial. */
+const FINEST = { hair: 1 / 32, fingerQuarter: FINGER_MM / 4, dial: 5 / DIAL_MIN };
+
+/** The finest setting that this way of telling can say, share of the travel. */
+export function handStep(way: VentWay, fullMm: number): number {
+  switch (way) {
+    case 'quarters':
+      return FINEST.hair;
+    case 'mm':
+      return 1 / fullMm;
+    case 'fingers':
+      return FINEST.fingerQuarter / fullMm;
+    case 'clock':
+      return FINEST.dial;
+  }
+}
+
 const FRACTIONS = ['shut', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞', 'open'] as const;
 
 /**
@@ -18,7 +35,7 @@ export function ventName(fraction: number, way: VentWay, fullMm: number): string
   if (fraction <= 0) return 'shut';
   switch (way) {
     case 'quarters':
-      return fraction < 1 / 16 ? 'a crack' : FRACTIONS[Math.round(fraction * 8)]!;
+      return quarterName(Math.round(fraction / FINEST.hair));
     case 'mm': {
       const mm = fraction * fullMm;
       return `${Math.max(mm < 20 ? Math.round(mm) : Math.round(mm / 5) * 5, 1)} mm`;
@@ -36,4 +53,15 @@ export function ventName(fraction: number, way: VentWay, fullMm: number): string
       return `${hour === 0 ? 12 : hour}:${String(minutes % 60).padStart(2, '0')}`;
     }
   }
+}
+
+/** So many hairs of a 32nd each, told by the eighths beside them. */
+function quarterName(hairs: number): string {
+  if (hairs <= 2) return 'a crack';
+  const eighth = Math.floor(hairs / 4);
+  const over = hairs - 4 * eighth;
+  const [below, above] = [FRACTIONS[eighth]!, FRACTIONS[eighth + 1]!];
+  if (over === 0) return below;
+  if (over === 2) return `between ${below} and ${above}`;
+  return over === 1 ? `a hair over ${below}` : `a hair under ${above}`;
 }

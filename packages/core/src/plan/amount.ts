@@ -1,39 +1,53 @@
-/** How much meat for how many people, and whether it fits beside the fire. */
-import { CENTRE_LINE_SHARE } from '../fire/snake';
-import { thicknessMm, type Cut } from '../meat/cuts';
-import { meatDensity } from '../meat/properties';
-import type { Preset } from '../pit/types';
+/** How much meat for how many people: from the plate back to the shop. */
+import { cutOf, type Cut } from '../meat/cuts';
+import { usualKg } from '../meat/usual';
+import type { Amount, Request, RequestMeat } from './types';
 
-/** Room a piece wants round itself, and how tightly rounded pieces pack (common practice). */
-const PACKING = 0.7;
-/** Half the width of the strip over the snake where nothing may lie, m. */
-const OVER_FIRE_M = 0.045;
-
-/** Cooked, edible mass one raw piece gives, kg: low and high of the usual range. */
+/** Cooked, edible mass one trimmed piece gives, kg: low and high of the usual range. */
 export const edibleKg = (cut: Cut, massKg: number): [number, number] => [
   massKg * cut.yieldRange[0] * cut.edibleShare,
   massKg * cut.yieldRange[1] * cut.edibleShare,
 ];
 
+const middleOf = ([low, high]: readonly [number, number]): number => (low + high) / 2;
+
 /** Pieces needed so that the middle of the yield range feeds everybody; at least one. */
 export function piecesFor(people: number, appetiteG: number, cut: Cut, massKg: number): number {
-  const [low, high] = edibleKg(cut, massKg);
-  return Math.max(1, Math.ceil((people * appetiteG) / 1000 / ((low + high) / 2) - 0.05));
+  return Math.max(
+    1,
+    Math.ceil((people * appetiteG) / 1000 / middleOf(edibleKg(cut, massKg)) - 0.05),
+  );
 }
 
-/** Ground a piece covers on the grate, m2. */
-export function footprintM2(cut: Cut, massKg: number, thickness?: number): number {
-  const volume = massKg / meatDensity(cut.composition, 5);
-  return volume / ((thickness ?? thicknessMm(cut, massKg)) / 1000);
+/** Mass of one piece of a wish, trimmed, kg. */
+export const massOf = (meat: RequestMeat): number => meat.massKg ?? usualKg(cutOf(meat.cut));
+
+/**
+ * Pieces of every meat. Those with a number keep it; the rest of the appetite is shared equally among the
+ * others, so that together they feed everybody.
+ */
+export function piecesOfAll(request: Request): number[] {
+  const { people, appetiteG, meats } = request;
+  const given = meats.reduce(
+    (kg, m) => kg + (m.pieces ?? 0) * middleOf(edibleKg(cutOf(m.cut), massOf(m))),
+    0,
+  );
+  const open = meats.filter((m) => m.pieces === undefined).length;
+  const eachG = Math.max(appetiteG - (1000 * given) / Math.max(people, 1), 0) / Math.max(open, 1);
+  return meats.map((m) => m.pieces ?? piecesFor(people, eachG, cutOf(m.cut), massOf(m)));
 }
 
-/** Most pieces that fit inside the ring of fire of a kettle. */
-export function piecesThatFit(
-  preset: Preset,
-  cut: Cut,
-  massKg: number,
-  thickness?: number,
-): number {
-  const radius = (preset.pit.diameterM / 2) * CENTRE_LINE_SHARE - OVER_FIRE_M;
-  return Math.floor((PACKING * Math.PI * radius * radius) / footprintM2(cut, massKg, thickness));
+/** One meat's masses: cooked and off the bone, trimmed, raw as bought. */
+export function amountOf(request: Request, meat: RequestMeat, pieces: number): Amount {
+  const cut = cutOf(meat.cut);
+  const trimmedKg = pieces * massOf(meat);
+  const cookedKg = edibleKg(cut, trimmedKg);
+  return {
+    meat: meat.id,
+    pieces,
+    cookedKg,
+    trimmedKg,
+    rawKg: [trimmedKg / (1 - cut.trimRange[0]), trimmedKg / (1 - cut.trimRange[1])],
+    feeds: Math.floor((1000 * middleOf(cookedKg)) / request.appetiteG),
+  };
 }

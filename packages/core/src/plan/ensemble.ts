@@ -1,34 +1,89 @@
 /** Many possible cooks instead of one: what the windows and fans are made of. */
 import { simulate } from '../cook/cook';
+import { throughProbe, type Hand } from '../cook/hand';
 import type { Result, Scenario } from '../cook/scenario';
 import { drawMeat } from '../meat/spread';
 import type { Pit } from '../pit/types';
 import { seeded, type Random } from '../quantity/random';
 import { ascending, quantile } from '../quantity/statistics';
 
-/**
- * Relative spreads of a pit that a cook tends by its thermometer: what is left of leak, loss, pace
- * and weather after the vents have been trimmed once or twice (common practice: within a band).
- */
-const PIT_SD = { leakCm2: 0.2, wallLossFactor: 0.08, spreadFactor: 0.06 };
-const WEATHER_SD = { windRelative: 0.3, airK: 1.5 };
+/** Relative spreads of a pit, of its day (air in K), and of a thermometer: what it is off and trembles by, K. */
+export interface Spreads {
+  leakCm2: number;
+  wallLossFactor: number;
+  spreadFactor: number;
+  windMps: number;
+  airK: number;
+  probeBiasK: number;
+  probeNoiseK: number;
+}
 
-/** One member: the scenario with another pit, another day, another piece. */
-export function drawMember(scenario: Scenario, physics: Pit, random: Random) {
+/** How a pit differs from what its owner thinks of it, before anybody has touched a vent (common practice). */
+export const PIT_SD: Spreads = {
+  leakCm2: 0.3,
+  wallLossFactor: 0.1,
+  spreadFactor: 0.12,
+  windMps: 0.4,
+  airK: 2,
+  probeBiasK: 1.2,
+  probeNoiseK: 0.7,
+};
+
+/** What is left of that once the vents have been trimmed, for pits that nobody tends in the computing. */
+const TRIMMED_SD: Spreads = {
+  leakCm2: 0.2,
+  wallLossFactor: 0.08,
+  spreadFactor: 0.06,
+  windMps: 0.3,
+  airK: 1.5,
+  probeBiasK: 0,
+  probeNoiseK: 0,
+};
+
+/** A scenario in another pit, on another day, and a way to look at it through another thermometer. */
+export interface DrawnPit {
+  scenario: Scenario;
+  probeBiasK: number;
+  through: (hand: Hand) => Hand;
+}
+
+/** The scenario with another pit and another day. */
+export function drawPit(
+  scenario: Scenario,
+  physics: Pit,
+  random: Random,
+  sd: Spreads = PIT_SD,
+): DrawnPit {
   const overrides: Partial<Pit> = { ...scenario.cooker.overrides };
   for (const key of ['leakCm2', 'wallLossFactor', 'spreadFactor'] as const) {
-    overrides[key] = physics[key] * random.spread(PIT_SD[key]);
+    overrides[key] = physics[key] * random.spread(sd[key]);
   }
-  const air = WEATHER_SD.airK * random.normal();
-  const wind = random.spread(WEATHER_SD.windRelative);
+  const air = sd.airK * random.normal();
+  const wind = random.spread(sd.windMps);
   const weather = (Array.isArray(scenario.weather) ? scenario.weather : [scenario.weather]).map(
     (w) => ({ ...w, airC: w.airC + air, windMps: w.windMps * wind }),
   );
+  const probeBiasK = sd.probeBiasK > 0 ? sd.probeBiasK * random.normal() : 0;
+  const { control } = scenario;
   return {
-    scenario: { ...scenario, cooker: { ...scenario.cooker, overrides }, weather },
-    spreads: scenario.meats.map(() => drawMeat(random)),
+    scenario: {
+      ...scenario,
+      cooker: { ...scenario.cooker, overrides },
+      weather,
+      // A fan holds what its own probe tells it.
+      control:
+        control.mode === 'fan' ? { ...control, targetC: control.targetC - probeBiasK } : control,
+    },
+    probeBiasK,
+    through: (hand) => throughProbe(hand, probeBiasK, () => sd.probeNoiseK * random.normal()),
   };
 }
+
+/** One member of a forecast: a trimmed pit and other pieces. */
+export const drawMember = (scenario: Scenario, physics: Pit, random: Random) => ({
+  scenario: drawPit(scenario, physics, random, TRIMMED_SD).scenario,
+  spreads: scenario.meats.map(() => drawMeat(random)),
+});
 
 /** Runs `count` members one after another, yielding after each. The first is the middle of the road. */
 export function* runEnsemble(

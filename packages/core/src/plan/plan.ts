@@ -1,46 +1,31 @@
-/** Plans one kettle cook backwards from the serving time. */
-import { simulate } from '../cook/cook';
-import type { Result, Scenario } from '../cook/scenario';
-import { arcForPieces, LONGEST_ARC, snakePieces } from '../fire/snake';
+/** Plans a meal backwards from its serving time: every pit of the request, and what it all needs. */
 import { cutOf } from '../meat/cuts';
-import { presetOf } from '../pit/catalogue';
-import { seedFrom } from '../quantity/random';
-import { ascending, quantile, tenFiftyNinety } from '../quantity/statistics';
 import { epochOf, localOf, MINUTE_MS } from '../quantity/time';
-import { massWords, METRIC, spanOfTime, temperatureWords } from '../quantity/words';
-import { edibleKg, piecesFor, piecesThatFit } from './amount';
-import {
-  chunksAlong,
-  LAY,
-  LIT_PIECES,
-  litDegrees,
-  physicsOf,
-  piecesKg,
-  scenarioOf,
-  type Choice,
-} from './build';
-import { fan, runEnsemble } from './ensemble';
-import { CLOSE_BELOW_K, jobsOf, watchOf } from './jobs';
-import type { Plan, PlannedFire, Problem, Request } from './types';
-import { quartersFor, ventWords } from './vents';
+import { countWords, METRIC } from '../quantity/words';
+import { amountOf, massOf, piecesOfAll } from './amount';
+import { chances, longestHoldMin } from './schedule';
+import { lateEnd, planCook, type CookPlan, type Wanted } from './cookPlan';
+import { expectedOf } from './expected';
+import { firePlanned, ventsPlanned } from './fireOf';
+import { gratePlanned, type OnGrate } from './gratePlan';
+import { jobsAt, serveDetail, windowOf, type Draft } from './jobs';
+import { layFire } from './lay';
+import { prepareJobs } from './prepare';
+import { planBOf, risksOf } from './risks';
+import { problemsOf, tooMany } from './problems';
+import { shoppingOf } from './shopping';
+import type { Plan, PlanJob, Problem, Request, RequestMeat } from './types';
+import type { Tuned } from './tune';
+import { watchOf } from './watch';
 
 /** What the planner is told besides the request: time and patience are passed in, never taken. */
 export interface PlanOptions {
   nowMs: number;
   /** Members of the ensemble; 1 gives a rough answer at once. */
   members: number;
+  /** How fires are held, worked out before: asked and told, so that a change of the meal is quick. */
+  known?: Map<string, Tuned>;
 }
-
-/** Longest cook that is planned, min. */
-const LONGEST_MIN = 1080;
-const EVERY_MIN = 5;
-/** Fuel kept in reserve past the late end of the ready window, min (common practice: an hour). */
-const RESERVE_MIN = 60;
-/** Usual width of the ready window, before an ensemble has been run: share of the cook. */
-const ROUGH_LATE = 1.18;
-/** The earliest the meat goes on, and how long the pit settles after closing down, min. */
-const EARLIEST_ON_MIN = 30;
-const SETTLE_MIN = 15;
 
 /** The plan for a request, in one go. See `planning`. */
 export function plan(request: Request, options: PlanOptions): Plan {
@@ -51,291 +36,312 @@ export function plan(request: Request, options: PlanOptions): Plan {
   }
 }
 
+/** One pit of a plan with what lies on it. */
+interface PitPart {
+  cook: CookPlan;
+  meats: RequestMeat[];
+  pieces: number[];
+  /** Where the meats stand in the request. */
+  index: number[];
+}
+
 /**
  * The plan for a request, yielding the share done between simulations so that a worker can report it
  * and break off. Never throws for a wish that cannot be met: `problems` says what stands in the way
  * and what would make it possible. Throws RangeError for names outside the catalogues.
  */
 export function* planning(request: Request, options: PlanOptions): Generator<number, Plan> {
-  const pit = request.pits[0]!;
-  const meat = request.meats[0]!;
-  const cut = cutOf(meat.cut);
-  const preset = presetOf(pit.cooker.preset);
-  const physics = physicsOf(pit);
-  const units = request.units ?? METRIC;
-  const serveMs = epochOf(request.serveAt, request.timeZone);
+  const zone = request.timeZone;
+  const serveMs = epochOf(request.serveAt, zone);
   const problems: Problem[] = [];
-
-  const wanted = meat.pieces ?? piecesFor(request.people, request.appetiteG, cut, meat.massKg);
-  const fits = piecesThatFit(preset, cut, meat.massKg, meat.thicknessMm);
-  const pieces = Math.max(1, Math.min(wanted, fits));
-  if (wanted > fits) problems.push(tooMany(request, wanted, fits));
-
-  const choice: Choice = {
-    arcDegrees: LONGEST_ARC,
-    lengthenPieces: 0,
-    lengthenAtMin: 0,
-    intakeFraction: 0.25,
-    exhaustFraction: 0.5,
-    closeAtMin: 0,
-    meatOnMin: EARLIEST_ON_MIN,
-    pieces,
-    untilMin: 300,
-    everyMin: EVERY_MIN,
-    overrides: {},
-  };
-  bringUp(request, choice);
-  yield 0.05;
-  const vents = quartersFor(pit.pace.pitC, physics, (intakeFraction, exhaustFraction) =>
-    scenarioOf(request, { ...choice, intakeFraction, exhaustFraction }),
-  );
-  choice.intakeFraction = vents.intakeFraction;
-  choice.exhaustFraction = vents.exhaustFraction;
-  yield 0.15;
-  if (!(Math.abs(vents.settlesC - pit.pace.pitC) <= 1.5 * pit.pace.bandC)) {
-    problems.push(outOfReach(request, vents.settlesC));
+  const wantedPieces = piecesOfAll(request);
+  const { pieces, ways, grates } = roomFor(request, wantedPieces, problems);
+  const parts: PitPart[] = [];
+  const used = request.pits.map((_, k) => request.meats.some((m) => pitOf(request, m) === k));
+  const share = 1 / Math.max(used.filter(Boolean).length, 1);
+  for (const [k, way] of ways.entries()) {
+    if (!used[k]) continue;
+    const index = request.meats.flatMap((m, i) => (pitOf(request, m) === k ? [i] : []));
+    const meats = index.map((i) => request.meats[i]!);
+    const wanted = meats.map((m, n) => wish(request, m, pieces[index[n]!]!, serveMs));
+    const done = parts.length * share;
+    const work = planCook(way, request.weather, wanted, {
+      members: options.members,
+      chance: request.chanceOnTimeFraction,
+      known: options.known,
+    });
+    let step = work.next();
+    for (; !step.done; step = work.next()) yield done + share * step.value * 0.99;
+    parts.push({ cook: step.value, meats, pieces: index.map((i) => pieces[i]!), index });
   }
+  yield 1;
+  return assemble(request, options, parts, grates, problems, serveMs);
+}
 
-  choice.untilMin = LONGEST_MIN;
-  const longRun = simulate(scenarioOf(request, choice));
-  const fire = sizeFire(request, choice, longRun);
-  yield 0.22;
-
-  // The members need not burn on for hours after the late end of the window.
-  const central = longRun.meats[0]?.doneAtMin ?? LONGEST_MIN;
-  choice.untilMin = Math.min(LONGEST_MIN, Math.ceil((central * 1.6 + 60) / 60) * 60);
-  const scenario = scenarioOf(request, choice);
-  const ensemble = runEnsemble(
-    scenario,
-    physics,
-    options.members,
-    seedFrom(meat.cut + meat.massKg + pit.pace.pitC),
+/** Which pit of the request a meat lies on. */
+const pitOf = (request: Request, m: RequestMeat): number =>
+  Math.max(
+    0,
+    request.pits.findIndex((p) => p.id === m.pit),
   );
-  let step = ensemble.next();
-  for (; !step.done; step = ensemble.next()) yield 0.22 + 0.78 * step.value;
-  const members = step.value;
-  const readyMin = members.map((r) => r.meats[0]?.doneAtMin ?? NaN);
-  let window = tenFiftyNinety(readyMin);
-  if (options.members === 1) {
-    const cook = window[1] - choice.meatOnMin;
-    window = [window[1] - cook * 0.12, window[1], window[1] + cook * (ROUGH_LATE - 1)];
-  }
-  const onTime =
-    options.members === 1
-      ? window[2]
-      : quantile(
-          [
-            ...ascending(readyMin),
-            ...readyMin.filter((v) => !Number.isFinite(v)).map(() => Infinity),
-          ],
-          request.chanceOnTimeFraction,
-        );
-  if (!Number.isFinite(onTime)) problems.push(neverDone(request));
-  const allow = Number.isFinite(onTime) ? onTime : LONGEST_MIN;
-  const lightMs =
-    Math.floor((serveMs - (allow + meat.rest.minutes) * MINUTE_MS) / (5 * MINUTE_MS)) *
-    5 *
-    MINUTE_MS;
-  const serveMin = (serveMs - lightMs) / MINUTE_MS;
-  problems.push(...timeProblems(request, options.nowMs, serveMs, lightMs));
-  const finite = window.map((v) => (Number.isFinite(v) ? v : LONGEST_MIN)) as typeof window;
-  const latest = serveMin - meat.rest.minutes;
-  const late = readyMin.filter((v) => !(v <= latest)).length / readyMin.length;
 
-  const wrapTimes = members.map((r) => r.meats[0]?.wrappedAtMin ?? NaN).filter(Number.isFinite);
-  const jobs = jobsOf(request, choice, fire, vents.settlesC, {
-    lightMs,
-    serveMin,
-    wrapMin: wrapTimes.length > 0 ? tenFiftyNinety(wrapTimes) : null,
-    readyMin: finite,
+/** Fires, places on the grates, and how many pieces there is room for. */
+function roomFor(request: Request, wanted: readonly number[], problems: Problem[]) {
+  const ways = request.pits.map(layFire);
+  const pieces = [...wanted];
+  const grates = ways.map((way, k) => {
+    const on: OnGrate[] = request.meats.flatMap((meat, i) =>
+      pitOf(request, meat) === k ? [{ meat, pieces: wanted[i]!, index: i }] : [],
+    );
+    const { plan, fits } = gratePlanned(way, on);
+    for (const { meat, index } of on) {
+      if (fits[index]! < wanted[index]!) {
+        problems.push(tooMany(request, way, meat, index, wanted[index]!, fits[index]!));
+        pieces[index] = Math.max(1, fits[index]!);
+      }
+    }
+    return plan;
   });
-  const at = (min: number): string => localOf(lightMs + min * MINUTE_MS, request.timeZone);
-  const pitFan = fan(members.map((r) => r.pitC));
-  const coreFan = fan(members.map((r) => r.meats[0]?.coreC ?? []));
-  const [low, high] = edibleKg(cut, meat.massKg);
+  return { pieces, ways, grates };
+}
+
+/** A meat as the scheduler takes it: minutes from the request's serving time. */
+function wish(request: Request, meat: RequestMeat, pieces: number, serveMs: number): Wanted {
+  const at = meat.serveAt ? epochOf(meat.serveAt, request.timeZone) : serveMs;
+  const eatenMin = (at - serveMs) / MINUTE_MS;
+  return {
+    spec: {
+      id: meat.id,
+      cut: meat.cut,
+      count: pieces,
+      massKg: massOf(meat),
+      thicknessMm: meat.thicknessMm,
+      startC: FRIDGE_C,
+      at: meat.at,
+      injected: meat.injected,
+      wrap:
+        meat.wrap.with === 'none'
+          ? undefined
+          : { ...meat.wrap, when: meat.wrap.when ?? { coreC: 74 } },
+      done: meat.done,
+      rest: meat.rest,
+    },
+    readyByMin: eatenMin - meat.rest.minutes,
+    readyFromMin: eatenMin - longestHoldMin(meat),
+  };
+}
+
+/** Fridge temperature of the meat, C. */
+const FRIDGE_C = 4;
+/** Times of lighting are told to so many minutes. */
+const ROUND_MIN = 5;
+
+function assemble(
+  request: Request,
+  options: PlanOptions,
+  parts: PitPart[],
+  grates: Plan['grates'],
+  problems: Problem[],
+  serveMs: number,
+): Plan {
+  const zone = request.timeZone;
+  const units = request.units ?? METRIC;
+  const rough = options.members <= 1;
+  const several = parts.length > 1;
+  // Lighting of each pit, rounded to what a clock on the wall says; never later than computed.
+  const lit = parts.map((p) => {
+    const ms = serveMs + p.cook.litMin * MINUTE_MS;
+    return Math.floor(ms / (ROUND_MIN * MINUTE_MS)) * ROUND_MIN * MINUTE_MS;
+  });
+  const first = lit.indexOf(Math.min(...lit));
+  const zeroMs = lit[first]!;
+  const at = (ms: number): string => localOf(ms, zone);
+  const amounts = request.meats.map((m) => amountOf(request, m, 1));
+  const ready: Plan['ready'] = request.meats.map((m) => ({ id: m.id, p10: '', p50: '', p90: '' }));
+  const meatOnAt = request.meats.map(() => '');
+  const late: number[] = request.meats.map(() => 0);
+  const rests: [number, number][] = request.meats.map(() => [0, 0]);
+  const jobs: (PlanJob & { clockMin: number })[] = [];
+  parts.forEach((part, k) => {
+    const { cook } = part;
+    const onPit = part.index.map((i) => request.meats[i]!);
+    const pit = several ? cook.way.pit.id : undefined;
+    part.index.forEach((i, n) => {
+      const meat = request.meats[i]!;
+      amounts[i] = amountOf(request, meat, part.pieces[n]!);
+      const eaten = meat.serveAt ? epochOf(meat.serveAt, zone) : serveMs;
+      const eatenMin = (eaten - lit[k]!) / MINUTE_MS;
+      const [latest, earliest] = [eatenMin - meat.rest.minutes, eatenMin - longestHoldMin(meat)];
+      const window = windowOf(cook.readyMin[n]!);
+      const odds = chances(cook.readyMin[n]!, latest, earliest);
+      late[i] = rough ? 1 - request.chanceOnTimeFraction : odds.late;
+      ready[i] = {
+        id: meat.id,
+        p10: at(lit[k]! + window[0] * MINUTE_MS),
+        p50: at(lit[k]! + window[1] * MINUTE_MS),
+        p90: at(lit[k]! + window[2] * MINUTE_MS),
+        wanted: [at(lit[k]! + earliest * MINUTE_MS), at(lit[k]! + latest * MINUTE_MS)],
+        chanceLateFraction: late[i]!,
+        chanceEarlyFraction: rough ? 0 : odds.early,
+      };
+      rests[i] = [Math.max(0, eatenMin - window[2]), Math.max(0, eatenMin - window[0])];
+      meatOnAt[i] = at(lit[k]! + cook.onMin[n]! * MINUTE_MS);
+      const name = (job: string): string => (i === 0 ? job : `${job}-${meat.id}`.slice(0, 40));
+      const ahead = prepareJobs(meat, part.pieces[n]!, cook.onMin[n]!, name);
+      push(jobs, ahead.jobs, lit[k]!, zeroMs, zone, pit);
+      problems.push(
+        ...problemsOf.lead(
+          meat,
+          i,
+          lit[k]! + cook.onMin[n]! * MINUTE_MS,
+          options.nowMs,
+          ahead.leadMin,
+        ),
+      );
+    });
+    push(jobs, jobsAt(cook, onPit, part.pieces, units, pit), lit[k]!, zeroMs, zone, pit);
+    problems.push(...problemsOf.pit(request, cook, part.index, units));
+  });
+  const lastOff = Math.max(...jobs.filter((j) => j.do === 'meat-off').map((j) => j.clockMin));
+  for (const serving of servings(request, serveMs)) {
+    const kg = serving.meats.reduce((sum, i) => sum + amounts[i]!.trimmedKg, 0);
+    const min = Math.round((serving.ms - zeroMs) / MINUTE_MS);
+    push(
+      jobs,
+      [
+        {
+          id: serving.id,
+          atMin: serving.id === 'serve' ? Math.max(min, Math.round(lastOff) + 10) : min,
+          do: 'serve',
+          inWords:
+            serving.id === 'serve'
+              ? `Serve ${countWords(request.people, 'person', 'people')}`
+              : `Serve the ${serving.meats.map((i) => cutOf(request.meats[i]!.cut).short).join(' and ')}`,
+          detail: serveDetail(kg, units),
+          logs: [],
+        },
+      ],
+      zeroMs,
+      zeroMs,
+      zone,
+    );
+  }
+  jobs.sort((a, b) => a.clockMin - b.clockMin);
+  problems.push(...problemsOf.time(request, options.nowMs, serveMs, zeroMs));
+  const fires = parts.map((p) => firePlanned(p.cook, units));
+  const { list, cost } = shoppingOf(request, fires, amounts, units);
+  const main = parts[first]!;
+  const expected = parts.map((p) => expectedOf(p.cook));
   return {
     ostrin: 'plan/1',
     request,
     serveAt: request.serveAt,
-    lightAt: at(0),
-    meatOnAt: [at(choice.meatOnMin)],
-    ready: [{ id: meat.id, p10: at(finite[0]), p50: at(finite[1]), p90: at(finite[2]) }],
-    restAvailableMin: [Math.max(0, serveMin - finite[2]), Math.max(0, serveMin - finite[0])],
-    chanceLateFraction: options.members === 1 ? 1 - request.chanceOnTimeFraction : late,
-    pieces,
-    cookedKg: [pieces * low, pieces * high],
-    fires: [fire],
-    vents: [
-      {
-        at: at(choice.closeAtMin),
-        pit: pit.id,
-        intakeFraction: vents.intakeFraction,
-        exhaustFraction: vents.exhaustFraction,
-        settlesC: vents.settlesC,
-        inWords: `Bowl vent ${ventWords(vents.intakeFraction)}, lid vent ${ventWords(vents.exhaustFraction)}: settles near ${temperatureWords(vents.settlesC, units)}`,
-      },
+    lightAt: at(zeroMs),
+    meatOnAt,
+    ready,
+    restAvailableMin: rests[main.index[0]!]!,
+    chanceLateFraction: 1 - late.reduce((p, l) => p * (1 - l), 1),
+    pieces: amounts.reduce((n, a) => n + a.pieces, 0),
+    cookedKg: [0, 1].map((e) => amounts.reduce((kg, a) => kg + a.cookedKg[e]!, 0)) as [
+      number,
+      number,
     ],
-    jobs,
-    watch: watchOf(jobs),
-    shopping: [
-      {
-        item: `${pieces === 1 ? cut.name : cut.plural}, trimmed`,
-        amount: `${pieces} x ${massWords(meat.massKg, units)}`,
-      },
-      {
-        item: 'briquettes',
-        amount: massWords(fire.massKg + piecesKg(pit, fire.lengthenPieces), units),
-      },
-      { item: `${pit.fire.species ?? 'cherry'} chunks`, amount: String(fire.woodChunks.length) },
-    ],
-    risks: [
-      {
-        sign: 'The pit sits high or low half an hour after closing down',
-        move: 'One quarter on the bowl vent, then wait twenty minutes.',
-      },
-      {
-        sign: 'The pit falls steadily',
-        move: 'Look at the snake, not the vents: the fire may have stopped at a gap.',
-      },
-    ],
+    amounts,
+    fires,
+    vents: parts.flatMap((p, k) => ventsPlanned(p.cook, lit[k]!, zone, units)),
+    grates,
+    guides: parts.map(({ cook }) => ({
+      pit: cook.way.pit.id,
+      ...cook.guide,
+      untilMin: Math.round(lateEnd(cook)),
+    })),
+    jobs: jobs.map(({ clockMin: _, ...job }) => job),
+    watch: watchOf(jobs, request.crew ?? [], zeroMs, zone),
+    shopping: list,
+    cost,
+    risks: parts
+      .flatMap((p) =>
+        risksOf(
+          p.cook,
+          p.meats,
+          p.index.map((i) => late[i]!),
+          units,
+        ),
+      )
+      .slice(0, 3),
+    planB: planBOf(request.meats),
     problems,
-    cautions: [...new Set(members.flatMap((r) => r.meats[0]?.cautions ?? []))],
-    expected: {
-      everyMin: EVERY_MIN,
-      pitC: solid(pitFan.mid),
-      pitLowC: solid(pitFan.low),
-      pitHighC: solid(pitFan.high),
-      coreC: coreFan.mid,
-      coreLowC: coreFan.low,
-      coreHighC: coreFan.high,
-    },
-    scenarios: [{ ...scenario, everyMin: 1 }],
+    cautions: [
+      ...new Set(
+        parts.flatMap((p) => p.cook.pits.flatMap((r) => r.meats.flatMap((m) => m.cautions))),
+      ),
+    ],
+    expected: expected[first]!,
+    ...(several ? { expectedOf: expected } : {}),
+    scenarios: parts.map((p) => scenarioTold(p.cook)),
     members: options.members,
   };
 }
 
-const solid = (series: (number | null)[]): number[] => series.map((v) => v ?? 0);
+function push(
+  jobs: (PlanJob & { clockMin: number })[],
+  drafts: readonly Draft[],
+  litMs: number,
+  zeroMs: number,
+  zone: string,
+  pit?: string,
+): void {
+  for (const d of drafts) {
+    const ms = litMs + d.atMin * MINUTE_MS;
+    const id = pit && jobs.some((j) => j.id === d.id) ? `${d.id}-${pit}`.slice(0, 40) : d.id;
+    jobs.push({
+      ...d,
+      id,
+      ...(pit ? { pit } : {}),
+      at: localOf(ms, zone),
+      clockMin: (ms - zeroMs) / MINUTE_MS,
+    });
+  }
+}
 
-/** Finds when to close down and when the smoke is clean enough for the meat. */
-function bringUp(request: Request, choice: Choice): void {
-  const target = request.pits[0]!.pace.pitC;
-  const trial: Scenario = scenarioOf(request, {
-    ...choice,
-    pieces: 0,
-    closeAtMin: 0,
-    intakeFraction: 1,
-    exhaustFraction: 1,
-    untilMin: 90,
-    everyMin: 1,
+/** The meals of a request: its courses in order, the main one last called `serve`. */
+function servings(request: Request, serveMs: number) {
+  const main = { id: 'serve', ms: serveMs, meats: [] as number[] };
+  const others = new Map<string, { id: string; ms: number; meats: number[] }>();
+  request.meats.forEach((m, i) => {
+    if (!m.serveAt || m.serveAt === request.serveAt) {
+      main.meats.push(i);
+      return;
+    }
+    const course = others.get(m.serveAt) ?? {
+      id: `serve-${m.id}`.slice(0, 40),
+      ms: epochOf(m.serveAt, request.timeZone),
+      meats: [],
+    };
+    course.meats.push(i);
+    others.set(m.serveAt, course);
   });
-  const up = simulate(trial);
-  const passes = up.pitC.findIndex((c) => (c ?? 0) >= target - CLOSE_BELOW_K);
-  choice.closeAtMin = passes < 0 ? 60 : Math.max(8, passes);
-  const clean = up.smoke.findIndex(
-    (s, i) => i >= Math.max(EARLIEST_ON_MIN, choice.closeAtMin + SETTLE_MIN) && s !== 'white',
+  return [...others.values(), main].filter((s) => s.meats.length > 0);
+}
+
+/** The scenario of the middle of the road with everything its tender did written into it, minute by minute. */
+function scenarioTold(cook: CookPlan): Plan['scenarios'][number] {
+  const done = cook.result.happened.filter((a) =>
+    [
+      'set-vents',
+      'add-fuel',
+      'add-wood',
+      'door',
+      'rake',
+      'fill-water',
+      'lid-open',
+      'meat-on',
+    ].includes(a.do),
   );
-  choice.meatOnMin = Math.min(Math.ceil((clean < 0 ? 60 : clean) / 5) * 5, 75);
-}
-
-/** Settles arc and top-up from how far the front has walked by the late end; writes them into `choice`. */
-function sizeFire(request: Request, choice: Choice, run: Result): PlannedFire {
-  const pit = request.pits[0]!;
-  const physics = physicsOf(pit);
-  const done = run.meats[0]?.doneAtMin ?? LONGEST_MIN;
-  const untilMin = choice.meatOnMin + (done - choice.meatOnMin) * ROUGH_LATE + RESERVE_MIN;
-  const front = (min: number): number =>
-    run.frontDegrees[Math.min(Math.round(min / EVERY_MIN), run.frontDegrees.length - 1)] ?? 0;
-  const pace = (front(240) - front(90)) / 150;
-  const needed = Math.max(front(90) + pace * (untilMin - 90), 3 * litDegrees(physics));
-  const perArc = (arc: number): number =>
-    snakePieces({ ...LAY, arcDegrees: arc }, physics.diameterM);
-  const arcDegrees = Math.min(LONGEST_ARC, needed);
-  const row = LAY.side * LAY.layers;
-  const pieces = Math.min(Math.ceil(perArc(arcDegrees) / row) * row, perArc(LONGEST_ARC));
-  choice.arcDegrees = arcForPieces(pieces, LAY.side, LAY.layers, physics.diameterM);
-  if (needed > LONGEST_ARC) {
-    choice.lengthenPieces = Math.ceil(perArc(needed - LONGEST_ARC) / row) * row;
-    choice.lengthenAtMin = Math.round((90 + (170 - front(90)) / pace) / 15) * 15;
-  }
   return {
-    pit: pit.id,
-    arrangement: 'snake',
-    fuel: pit.fire.fuel,
-    ...LAY,
-    arcDegrees: choice.arcDegrees,
-    pieces,
-    massKg: piecesKg(pit, pieces),
-    litPieces: LIT_PIECES,
-    woodChunks: chunksAlong(physics, pit.fire.species ?? 'cherry', choice.arcDegrees),
-    lengthenPieces: choice.lengthenPieces,
-    lastsMin: Math.round(
-      90 +
-        (choice.arcDegrees +
-          arcForPieces(choice.lengthenPieces, LAY.side, LAY.layers, physics.diameterM) -
-          front(90)) /
-          pace,
-    ),
+    ...cook.scenario,
+    actions: done as Plan['scenarios'][number]['actions'],
+    untilMin: Math.min(Math.max(Math.ceil((cook.endMin * 1.25 + 60) / 60) * 60, 300), 2880),
+    everyMin: 1,
   };
-}
-
-function tooMany(request: Request, wanted: number, fits: number): Problem {
-  const meat = request.meats[0]!;
-  const cut = cutOf(meat.cut);
-  const [low, high] = edibleKg(cut, meat.massKg);
-  const feeds = Math.floor((fits * (low + high) * 500) / request.appetiteG);
-  return {
-    field: 'people',
-    message: `${wanted} ${cut.plural} are needed, but only ${fits} fit beside the fire on this grate.`,
-    instead:
-      fits > 0
-        ? `${fits} of them feed about ${feeds}. Ask fewer people, or plan a second pit.`
-        : 'Cut the piece in two, or take a smaller one.',
-  };
-}
-
-function outOfReach(request: Request, settlesC: number): Problem {
-  const units = request.units ?? METRIC;
-  const high = settlesC < request.pits[0]!.pace.pitC;
-  return {
-    field: 'pits[0].pace.pitC',
-    message: high
-      ? `Wide open, this fire gives only ${temperatureWords(settlesC, units)} in this weather.`
-      : `As far closed as a quarter goes, this fire still gives ${temperatureWords(settlesC, units)}.`,
-    instead: `Plan for ${temperatureWords(settlesC, units)} instead.`,
-  };
-}
-
-const neverDone = (request: Request): Problem => ({
-  field: 'meats[0].done',
-  message: `Some of these cooks are not done after ${spanOfTime(LONGEST_MIN)}.`,
-  instead: `Hold the pit hotter than ${temperatureWords(request.pits[0]!.pace.pitC, request.units ?? METRIC)}, wrap, or take smaller pieces.`,
-});
-
-function timeProblems(
-  request: Request,
-  nowMs: number,
-  serveMs: number,
-  lightMs: number,
-): Problem[] {
-  const zone = request.timeZone;
-  if (serveMs <= nowMs) {
-    return [
-      {
-        field: 'serveAt',
-        message: 'The serving time has passed.',
-        instead: 'Choose a later day or hour.',
-      },
-    ];
-  }
-  if (lightMs < nowMs) {
-    const earliest = Math.ceil((serveMs + nowMs - lightMs) / (15 * MINUTE_MS)) * 15 * MINUTE_MS;
-    return [
-      {
-        field: 'serveAt',
-        message: `The fire should have been lit at ${localOf(lightMs, zone).slice(11)}.`,
-        instead: `Serve at ${localOf(earliest, zone).slice(11)}, hold the pit hotter, or take smaller pieces.`,
-      },
-    ];
-  }
-  return [];
 }

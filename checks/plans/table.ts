@@ -1,0 +1,75 @@
+/** The sixty cases pooled: by family and over all, each way beside the others. */
+import { mean, quantile, type Family } from '@ostrin/core';
+import { carriedOut, WAYS, type WayName, type Went } from './carry';
+import { cases } from './requests';
+
+/** What one way comes to over some cases. */
+export interface Pooled {
+  cases: number;
+  rmsK: number;
+  outOfBandFraction: number;
+  outOfBandMinPerCook: number;
+  /** Median of loaded over needed fuel, and how many ran out. */
+  loadedOverNeeded: number;
+  ranOut: number;
+  inWindowFraction: number;
+  lateFraction: number;
+  visits: number;
+}
+
+export interface Row {
+  id: string;
+  family: Family;
+  words: string;
+  went: Record<WayName, Went>;
+}
+
+const round = (v: number, digits = 2): number => Number(v.toFixed(digits));
+
+/** Pools what went. */
+export function pool(went: readonly Went[]): Pooled {
+  const minutes = went.reduce((n, w) => n + w.minutes, 0);
+  const out = went.reduce((n, w) => n + w.outMin, 0);
+  const ratios = went.map((w) => w.loadedKg / Math.max(w.neededKg, 1e-6)).sort((a, b) => a - b);
+  return {
+    cases: went.length,
+    rmsK: round(Math.sqrt(went.reduce((n, w) => n + w.squares, 0) / minutes)),
+    outOfBandFraction: round(out / minutes, 3),
+    outOfBandMinPerCook: round(out / went.length, 0),
+    loadedOverNeeded: round(quantile(ratios, 0.5)),
+    ranOut: went.filter((w) => w.ranOut).length,
+    inWindowFraction: round(went.filter((w) => w.inWindow).length / went.length, 3),
+    lateFraction: round(went.filter((w) => w.lateMin > 0).length / went.length, 3),
+    visits: round(mean(went.map((w) => w.visits)), 1),
+  };
+}
+
+/** Runs all cases; `told` hears of each as it is done. */
+export function measure(told?: (row: Row) => void) {
+  const rows = cases().map((c) => {
+    const { cooker, pace, fire } = c.request.pits[0]!;
+    const meat = c.request.meats[0]!;
+    const row: Row = {
+      id: c.id,
+      family: c.family,
+      words: `${cooker.preset} ${fire.fuel}${fire.arrangement ? ` ${fire.arrangement}` : ''} ${pace.pitC} C, ${meat.cut} ${meat.massKg} kg ${meat.wrap.with}`,
+      went: carriedOut(c),
+    };
+    told?.(row);
+    return row;
+  });
+  const of = (list: readonly Row[]): Record<WayName, Pooled> =>
+    Object.fromEntries(WAYS.map((w) => [w, pool(list.map((r) => r.went[w]))])) as Record<
+      WayName,
+      Pooled
+    >;
+  const families = [...new Set(rows.map((r) => r.family))];
+  return {
+    ostrin: 'bench-plans/1' as const,
+    all: of(rows),
+    families: Object.fromEntries(families.map((f) => [f, of(rows.filter((r) => r.family === f))])),
+    rows,
+  };
+}
+
+export type Measured = ReturnType<typeof measure>;

@@ -1,0 +1,150 @@
+/** A pit's fire and vents as a plan tells them. */
+import type { Action } from '../cook/scenario';
+import { CHARCOALS } from '../fuel/catalogue';
+import { localOf, MINUTE_MS } from '../quantity/time';
+import { mean } from '../quantity/statistics';
+import { roundTo, shown } from '../quantity/units';
+import { countWords, spanOfTime, temperatureWords, type Units } from '../quantity/words';
+import { settledC } from '../invert/case';
+import { stackKg, type CookPlan } from './cookPlan';
+import { splitCm, windowOf } from './jobs';
+import { trimWords } from './risks';
+import type { Feeding, PlannedFire, PlanVents } from './types';
+import { buildWords, charcoalWords, settingWords, splitWords } from './words';
+
+/** Reserve of charcoal at hand for wind and cold, share of the load (common practice: a handful to a quarter). */
+const RESERVE_SHARE = 0.2;
+
+/** Last minute at which a pit still has something on, in the middle of the road. */
+const lastOffMin = (cook: CookPlan): number =>
+  Math.max(...cook.readyMin.map((r) => windowOf(r)[1]));
+
+/** A pit's fire. */
+export function firePlanned(cook: CookPlan, units: Units): PlannedFire {
+  const { way, loadKg } = cook;
+  const fire = cook.scenario.fire!;
+  const last = lastOffMin(cook);
+  const piece = CHARCOALS[fire.fuel].pieceKg;
+  const feeding = feedingOf(cook, last, units);
+  const charcoalFed = feeding.filter((f) => f.what !== 'splits');
+  const given = loadKg + charcoalFed.reduce((kg, f) => kg + f.massKg * f.count, 0);
+  const neededKg = mean(cook.charcoalKgPerMin) * last;
+  const splits = feeding.find((f) => f.what === 'splits');
+  const reserveKg = splits
+    ? Math.max(stackKg(cook) - splits.massKg * splits.count, splits.massKg)
+    : RESERVE_SHARE * given;
+  const lay =
+    fire.arrangement === 'snake'
+      ? { side: fire.side, layers: fire.layers, arcDegrees: fire.arcDegrees }
+      : {};
+  return {
+    pit: way.pit.id,
+    arrangement: fire.arrangement,
+    fuel: fire.fuel,
+    ...lay,
+    pieces: Math.round(loadKg / piece),
+    massKg: shown(loadKg, 3),
+    litPieces: fire.arrangement === 'snake' ? fire.litPieces : Math.round(fire.litMassKg / piece),
+    woodChunks: fire.woodChunks,
+    lengthenPieces: Math.round(charcoalFed.reduce((kg, f) => kg + f.massKg * f.count, 0) / piece),
+    lastsMin: Math.round(Math.min(given / Math.max(mean(cook.charcoalKgPerMin), 1e-4), 4000)),
+    feeding,
+    reserveKg: shown(reserveKg, 2),
+    neededKg: shown(neededKg, 3),
+    leftKg: shown(Math.max(0, given - neededKg), 3),
+    inWords: buildWords(way, fire, units),
+  };
+}
+
+/** What is put on in the middle of the road, told as rounds. */
+function feedingOf(cook: CookPlan, lastMin: number, units: Units): Feeding[] {
+  const fed = (cook.result.happened as Action[]).flatMap((a) =>
+    a.do === 'add-fuel' && a.atMin > 0 && a.atMin <= lastMin
+      ? [
+          {
+            atMin: a.atMin,
+            what: a.fuel,
+            kg:
+              a.fuel === 'splits'
+                ? (a.massKg ?? 0)
+                : (a.massKg ?? a.pieces * CHARCOALS[a.fuel].pieceKg),
+          },
+        ]
+      : [],
+  );
+  return [...new Set(fed.map((f) => f.what))].map((what) => {
+    const of = fed.filter((f) => f.what === what);
+    const count = of.length;
+    const [fromMin, toMin] = [of[0]!.atMin, of.at(-1)!.atMin];
+    const everyMin = count > 1 ? Math.round((toMin - fromMin) / (count - 1)) : 0;
+    const massKg = shown(mean(of.map((f) => f.kg)), 3);
+    const each =
+      what === 'splits'
+        ? `a split of ${splitWords(massKg, splitCm(cook.way.physics.fireWallM2), units)}`
+        : charcoalWords({ fuel: what }, massKg, units);
+    const often =
+      count > 1
+        ? ` each ${spanOfTime(roundTo(everyMin, 5))}, ${countWords(count, 'time', 'times')}`
+        : ', once';
+    return { what, massKg, everyMin, fromMin, toMin, count, inWords: `${each}${often}` };
+  });
+}
+
+/** From bring-up to close-down: each setting of the middle of the road, and what to try first when it is off. */
+export function ventsPlanned(
+  cook: CookPlan,
+  litMs: number,
+  zone: string,
+  units: Units,
+): PlanVents[] {
+  const { way, guide } = cook;
+  const pit = way.pit.id;
+  const { pitC: target, bandC } = way.pit.pace;
+  const settles = cook.tuned?.settlesC ?? settledC(cook.result.pitC, cook.scenario.everyMin);
+  const settlesC = shown(
+    Number.isFinite(settles)
+      ? settles
+      : mean(cook.result.pitC.filter((c): c is number => c !== null)),
+    1,
+  );
+  const at = (min: number): string => localOf(litMs + min * MINUTE_MS, zone);
+  const near = `settles near ${temperatureWords(settlesC, units)}`;
+  if (way.fanned) {
+    return [
+      {
+        at: at(0),
+        pit,
+        intakeFraction: 0,
+        exhaustFraction: way.preset.fanExhaustFraction,
+        settlesC,
+        inWords: `Fan set to ${temperatureWords(target, units)}, slots open: ${near}`,
+        ifHigh: 'Look for air that gets in past the fan: slit shut, ash door tight.',
+        ifLow: 'Ash under the fire, or fuel bridging in the hopper: tap it, empty the pan.',
+      },
+    ];
+  }
+  const last = lastOffMin(cook);
+  const moves = (cook.result.happened as Action[]).flatMap((a) =>
+    a.do === 'set-vents' && a.atMin > 0 && a.atMin <= last ? [a] : [],
+  );
+  const shown_ =
+    moves.length > 0
+      ? moves
+      : [{ atMin: 0, intakeFraction: guide.up.intake, exhaustFraction: guide.up.exhaust }];
+  return shown_.map((m, i) => ({
+    at: at(m.atMin),
+    pit,
+    intakeFraction: m.intakeFraction,
+    exhaustFraction: m.exhaustFraction,
+    settlesC,
+    inWords: `${settingWords(way, m.intakeFraction, m.exhaustFraction)}${i === 0 ? `: ${near}` : ''}`,
+    ...(i > 0
+      ? {}
+      : way.splits
+        ? {
+            ifHigh: 'The next split a quarter lighter; the dampers stay open.',
+            ifLow: 'The next split a quarter heavier, and warmed longer.',
+          }
+        : { ifHigh: trimWords(cook, bandC), ifLow: trimWords(cook, -bandC) }),
+  }));
+}

@@ -1,0 +1,134 @@
+/** The fire that a wish is built with: its arrangement, its full load, its lit part, its smoke wood. */
+import type { FireSpec, WoodChunkSpec } from '../fire/spec';
+import { arcForPieces, LONGEST_ARC, snakePieces } from '../fire/snake';
+import { CHARCOALS, type CharcoalId, type WoodId } from '../fuel/catalogue';
+import { pitWith, presetOf } from '../pit/catalogue';
+import type { Pit, Preset } from '../pit/types';
+import { smallFirebox, usualFire } from '../pit/usual';
+import { clamp, roundTo } from '../quantity/units';
+import type { RequestPit } from './types';
+
+/** A pit with the fire that is to be built in it, loaded full. */
+export interface Way {
+  pit: RequestPit;
+  preset: Preset;
+  physics: Pit;
+  fire: FireSpec;
+  /** Whether it is kept on splits, on a thermostat fan, or on charcoal put on little by little. */
+  splits: boolean;
+  fanned: boolean;
+  fed: boolean;
+}
+
+/** Hottest pit that a snake is built for, C: beyond that a basket (common practice). */
+const SNAKE_UP_TO_C = 128;
+/** Share of a firebox that a bed of lump under splits takes at 106 K over the air (common practice). */
+const SPLIT_BED = { heavy: 0.165, light: 0.19 };
+/** Charcoal in a firebox without a basket: what it is started with, and the glowing part (common practice). */
+const BED = { load: 0.75, lit: 0.4 };
+/** Lit charcoal in a ring, kg: a full chimney carries it past the cold water over it (common practice). */
+const RING_LIT_KG = { wet: 1.2, dry: 0.8 };
+/** Smoke chunks: how many, how heavy, and how far apart along a snake, degrees (common practice). */
+const CHUNKS = { count: 4, massG: 60, apartDegrees: 22 };
+export const USUAL_WOOD: WoodId = 'cherry';
+
+/** The fire of a request's pit. Throws RangeError for names outside the catalogues. */
+export function layFire(pit: RequestPit): Way {
+  const preset = presetOf(pit.cooker.preset);
+  const physics = pitWith(preset, pit.cooker.overrides);
+  const splits = pit.fire.fuel === 'splits';
+  const fuel: CharcoalId = pit.fire.fuel === 'splits' ? 'lump' : pit.fire.fuel;
+  const arrangement = pit.fire.arrangement ?? usualArrangement(pit, preset, fuel);
+  const usual = usualFire(preset, arrangement);
+  const fed = preset.family === 'offset' && arrangement === 'coal-bed' && !splits;
+  const fire = { ...usual, fuel } as FireSpec;
+  if (fire.arrangement === 'coal-bed' && splits) {
+    const share = SPLIT_BED[smallFirebox(preset) ? 'light' : 'heavy'];
+    const bed = (share * preset.fullLoadKg * (pit.pace.pitC - 15)) / 106;
+    fire.massKg = fire.litMassKg = clamp(roundTo(bed, 0.05), 0.3, preset.fullLoadKg);
+  } else if (fire.arrangement === 'coal-bed') {
+    fire.massKg = BED.load * preset.fullLoadKg;
+    fire.litMassKg = BED.lit * preset.fullLoadKg;
+  }
+  if (fire.arrangement === 'ring')
+    fire.litMassKg = RING_LIT_KG[physics.waterKg > 0 ? 'wet' : 'dry'];
+  fire.woodChunks = splits ? [] : chunksIn(fire, physics, pit.fire.species ?? USUAL_WOOD);
+  return { pit, preset, physics, fire, splits, fanned: preset.hasFan, fed };
+}
+
+/**
+ * Other ways of setting up the same pit that are worth trying: a water pan left empty, where nobody said
+ * how much is in it.
+ */
+export function otherWays({ pit, physics }: Way): Way[] {
+  const { cooker } = pit;
+  if (physics.waterKg === 0 || cooker.overrides.waterKg !== undefined) return [];
+  return [
+    layFire({ ...pit, cooker: { ...cooker, overrides: { ...cooker.overrides, waterKg: 0 } } }),
+  ];
+}
+
+function usualArrangement(pit: RequestPit, preset: Preset, fuel: CharcoalId) {
+  const { arrangement } = preset.fire;
+  return arrangement === 'snake' && (fuel === 'lump' || pit.pace.pitC > SNAKE_UP_TO_C)
+    ? 'side-basket'
+    : arrangement;
+}
+
+/** Degrees of the rim that the lit pieces take. */
+export function litDegrees(fire: FireSpec, pit: Pit): number {
+  if (fire.arrangement !== 'snake') return 0;
+  return (
+    fire.litPieces /
+    (snakePieces({ ...fire, arcDegrees: LONGEST_ARC }, pit.diameterM) / LONGEST_ARC)
+  );
+}
+
+/**
+ * Chunks where the fire comes to them one after another: along a snake, the first at its lit end so that
+ * smoke has thinned before the meat goes on; or buried at different depths of a heap.
+ */
+export function chunksIn(fire: FireSpec, pit: Pit, species: WoodId): WoodChunkSpec[] {
+  const list = Array.from({ length: CHUNKS.count }, (_, i) => i);
+  if (fire.arrangement === 'snake') {
+    const from = Math.floor(litDegrees(fire, pit)) - 2;
+    return list
+      .map((i) => ({ species, massG: CHUNKS.massG, atArcDegrees: from + i * CHUNKS.apartDegrees }))
+      .filter((c) => c.atArcDegrees < fire.arcDegrees - 5);
+  }
+  // A firebox fed by hand gets its wood with the charcoal.
+  const count = fire.arrangement === 'coal-bed' ? 1 : CHUNKS.count;
+  return list.slice(0, count).map((i) => {
+    const depth = 0.05 + 0.15 * i;
+    return {
+      species,
+      massG: CHUNKS.massG,
+      depthFraction: depth,
+      atArcDegrees: Math.round(180 * depth),
+    };
+  });
+}
+
+/** Charcoal of a fire, kg as bought. */
+export const loadKg = (fire: FireSpec, pit: Pit): number =>
+  fire.arrangement === 'snake'
+    ? snakePieces(fire, pit.diameterM) * CHARCOALS[fire.fuel].pieceKg
+    : fire.massKg;
+
+/** The same fire with another load, in whole rows or pieces, and its wood where it still fits. */
+export function withLoad(fire: FireSpec, kg: number, pit: Pit): FireSpec {
+  const piece = CHARCOALS[fire.fuel].pieceKg;
+  if (fire.arrangement !== 'snake') {
+    const pieces = Math.ceil(Math.max(kg, 1.3 * fire.litMassKg) / piece - 1e-6);
+    return { ...fire, massKg: roundTo(pieces * piece, 0.001) };
+  }
+  const row = fire.side * fire.layers;
+  const most = snakePieces({ ...fire, arcDegrees: LONGEST_ARC }, pit.diameterM);
+  const pieces = clamp(Math.ceil(kg / piece / row) * row, 2 * fire.litPieces, most);
+  const arcDegrees = arcForPieces(pieces, fire.side, fire.layers, pit.diameterM);
+  return {
+    ...fire,
+    arcDegrees,
+    woodChunks: fire.woodChunks.filter((c) => (c.atArcDegrees ?? 0) < arcDegrees - 5),
+  };
+}

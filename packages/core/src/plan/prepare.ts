@@ -1,0 +1,91 @@
+/** What is done before the fire: thawing, brining, salting, seasoning, and by when to have shopped. */
+import { cutOf, thicknessMm } from '../meat/cuts';
+import { HOUR_MS, MINUTE_MS } from '../quantity/time';
+import { countWords, spanOfTime } from '../quantity/words';
+import { massOf } from './amount';
+import { piecesName, type Draft } from './jobs';
+import type { Problem, RequestMeat } from './types';
+
+/** Thawing in the fridge, hours for each kg of a piece, and at least (USDA consumer advice: 24 h for 4-5 lb, from memory). */
+const THAW = { hoursPerKg: 11, leastH: 12 };
+/** Salting and brining ahead, hours: a thick piece overnight, a thin one a few hours (common practice). */
+const SALT_H = { thick: 14, thin: 4, brine: 10 };
+/** Seasoning just before, min: ribs and thin pieces never over an hour (common practice 15-60). */
+const SEASON_MIN = { thick: 45, thin: 25 };
+const THIN_MM = 60;
+
+/** Hours a frozen piece needs in the fridge. */
+export const thawHours = (massKg: number): number =>
+  Math.max(THAW.leastH, Math.ceil(massKg * THAW.hoursPerKg));
+
+/** Jobs before the fire, minutes after lighting (negative), and the hours before meat on that they need. */
+export function prepareJobs(
+  meat: RequestMeat,
+  pieces: number,
+  onMin: number,
+  id: (job: string) => string,
+): { jobs: Draft[]; leadMin: number } {
+  const cut = cutOf(meat.cut);
+  const name = piecesName(meat, pieces);
+  const thick = thicknessMm(cut, massOf(meat)) > THIN_MM;
+  const jobs: Draft[] = [];
+  let lead = 0;
+  const add = (job: string, minutes: number, inWords: string, detail: string): void => {
+    lead += minutes;
+    jobs.push({ id: id(job), atMin: onMin - lead, do: 'prepare', inWords, detail, logs: [] });
+  };
+  if (meat.prepare === 'season') {
+    add(
+      'season',
+      thick ? SEASON_MIN.thick : SEASON_MIN.thin,
+      `Season the ${name}`,
+      thick
+        ? 'Back into the fridge until it goes on: cold meat takes more smoke.'
+        : 'Not earlier: salt draws a thin piece dry within the hour.',
+    );
+  } else if (meat.prepare) {
+    const brine = meat.prepare === 'brine';
+    const hours = brine ? SALT_H.brine : thick ? SALT_H.thick : SALT_H.thin;
+    add(
+      'salt',
+      60 * hours,
+      `${brine ? 'Brine' : 'Salt'} the ${name}`,
+      `${spanOfTime(60 * hours)} in the fridge, ${brine ? 'covered, then patted dry' : 'uncovered'}.`,
+    );
+  }
+  if (meat.frozen) {
+    const hours = thawHours(massOf(meat));
+    add(
+      'thaw',
+      60 * hours,
+      `Move the ${name} from the freezer to the fridge`,
+      `${countWords(hours, 'hour', 'hours')} to thaw through, in a tray that holds what drips.`,
+    );
+  }
+  return { jobs, leadMin: lead };
+}
+
+/** What lead times make impossible: a frozen piece for today, salt that would have had to go on already. */
+export function prepareProblem(
+  meat: RequestMeat,
+  index: number,
+  onMs: number,
+  nowMs: number,
+  leadMin: number,
+): Problem | null {
+  const haveMin = (onMs - nowMs) / MINUTE_MS;
+  if (leadMin === 0 || haveMin >= leadMin) return null;
+  const cut = cutOf(meat.cut);
+  if (meat.frozen) {
+    return {
+      field: `meats[${index}].frozen`,
+      message: `A frozen ${cut.name} needs ${thawHours(massOf(meat))} hours in the fridge before it can go on; there are ${Math.max(0, Math.floor((haveMin * MINUTE_MS) / HOUR_MS))}.`,
+      instead: `Buy it fresh, or serve ${Math.ceil((leadMin - haveMin) / 60)} hours later. It does not go on frozen: its middle would stay cold for too long.`,
+    };
+  }
+  return {
+    field: `meats[${index}].prepare`,
+    message: `Salting the ${cut.name} should have begun ${spanOfTime(leadMin - haveMin)} ago.`,
+    instead: 'Season it just before it goes on instead.',
+  };
+}

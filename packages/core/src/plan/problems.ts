@@ -1,0 +1,129 @@
+/** Wishes that cannot be met, and what would make them possible. */
+import { cutOf } from '../meat/cuts';
+import { MINUTE_MS, localOf } from '../quantity/time';
+import { mean } from '../quantity/statistics';
+import { spanOfTime, temperatureWords, type Units } from '../quantity/words';
+import { edibleKg, massOf } from './amount';
+import { LONGEST_MIN, lateEnd, type CookPlan } from './cookPlan';
+import { footprintOf, grateOf } from './grate';
+import type { Way } from './lay';
+import { prepareProblem } from './prepare';
+import { inOrder } from './schedule';
+import type { Problem, Request, RequestMeat } from './types';
+import { quantile } from '../quantity/statistics';
+
+/** More pieces than the grate takes beside its fire. */
+export function tooMany(
+  request: Request,
+  way: Way,
+  meat: RequestMeat,
+  index: number,
+  wanted: number,
+  fits: number,
+): Problem {
+  const cut = cutOf(meat.cut);
+  const [low, high] = edibleKg(cut, massOf(meat));
+  const feeds = Math.floor((fits * (low + high) * 500) / request.appetiteG);
+  const others = request.meats.length > 1;
+  const name = way.pit.name ?? `the ${way.preset.name}`;
+  if (fits === 0) {
+    const grate = grateOf(way.preset, way.fire.arrangement);
+    const foot = footprintOf(meat.cut, massOf(meat), meat.thicknessMm);
+    const room = Math.round(200 * Math.min(grate.clearRadiusM, grate.lengthM / 2));
+    return {
+      field: `meats[${index}].massKg`,
+      message: `One ${cut.name} of that size is about ${Math.round(100 * foot.lengthM)} by ${Math.round(100 * foot.widthM)} cm; ${others ? 'beside the other pieces there is no room for it' : `${name} has ${room} cm beside its fire`}.`,
+      instead: 'Cut it in two, trim it shorter, take a smaller one, or plan it for another pit.',
+    };
+  }
+  return {
+    field: meat.pieces === undefined ? 'people' : `meats[${index}].pieces`,
+    message: `${wanted} ${cut.plural} are needed, but only ${fits} fit beside the fire on this grate.`,
+    instead: `${fits} of them feed about ${feeds}. Ask fewer people, or plan a second pit.`,
+  };
+}
+
+/** Of the pit: out of reach, never done, fuel that cannot last. */
+function ofPit(
+  request: Request,
+  cook: CookPlan,
+  index: readonly number[],
+  units: Units,
+): Problem[] {
+  const { way } = cook;
+  const { pitC: target, bandC } = way.pit.pace;
+  const k = request.pits.findIndex((p) => p.id === way.pit.id);
+  const problems: Problem[] = [];
+  const part = cook.result.pitC.filter(
+    (c, i): c is number => c !== null && cook.result.minutes[i]! >= 100,
+  );
+  const settles = cook.tuned?.settlesC ?? mean(part.length > 0 ? part : [target]);
+  if (!(Math.abs(settles - target) <= 1.5 * bandC)) {
+    const low = settles < target;
+    problems.push({
+      field: `pits[${Math.max(k, 0)}].pace.pitC`,
+      message: low
+        ? `Wide open, this fire gives only ${temperatureWords(settles, units)} in this weather.`
+        : `As far closed as it goes, this fire still gives ${temperatureWords(settles, units)}.`,
+      instead: `Plan for ${temperatureWords(settles, units)}${low ? ', build it with another fire,' : ''} or take another pit.`,
+    });
+  }
+  cook.readyMin.forEach((r, n) => {
+    if (Number.isFinite(quantile(inOrder(r), request.chanceOnTimeFraction))) return;
+    problems.push({
+      field: `meats[${index[n]!}].done`,
+      message: `Some of these cooks are not done after ${spanOfTime(LONGEST_MIN)}.`,
+      instead: `Hold the pit hotter than ${temperatureWords(target, units)}, wrap, or take smaller pieces.`,
+    });
+  });
+  const needKg = mean(cook.charcoalKgPerMin) * lateEnd(cook);
+  if (way.preset.family === 'kamado' && needKg > 0.97 * cook.fullKg) {
+    const lasts = (0.9 * cook.fullKg) / Math.max(mean(cook.charcoalKgPerMin), 1e-6);
+    problems.push({
+      field: `pits[${Math.max(k, 0)}].fire`,
+      message: `A full bowl lasts about ${spanOfTime(Math.round(lasts / 30) * 30)} at this heat; the slow cooks take ${spanOfTime(Math.round(lateEnd(cook) / 30) * 30)}.`,
+      instead: 'Wrap earlier, take smaller pieces, or plan the last hours in a low oven.',
+    });
+  }
+  return problems;
+}
+
+/** Of the clock. */
+function ofTime(request: Request, nowMs: number, serveMs: number, lightMs: number): Problem[] {
+  const zone = request.timeZone;
+  if (serveMs <= nowMs) {
+    return [
+      {
+        field: 'serveAt',
+        message: 'The serving time has passed.',
+        instead: 'Choose a later day or hour.',
+      },
+    ];
+  }
+  if (lightMs >= nowMs) return [];
+  const step = 15 * MINUTE_MS;
+  const earliest = Math.ceil((serveMs + nowMs - lightMs) / step) * step;
+  const day =
+    localOf(earliest, zone).slice(0, 10) === request.serveAt.slice(0, 10) ? '' : ' the next day';
+  return [
+    {
+      field: 'serveAt',
+      message: `The fire should have been lit at ${localOf(lightMs, zone).slice(11)}.`,
+      instead: `Serve at ${localOf(earliest, zone).slice(11)}${day}, hold the pit hotter, or take smaller pieces.`,
+    },
+  ];
+}
+
+/** What lead times make impossible. */
+function ofLead(
+  meat: RequestMeat,
+  index: number,
+  onMs: number,
+  nowMs: number,
+  leadMin: number,
+): Problem[] {
+  const problem = prepareProblem(meat, index, onMs, nowMs, leadMin);
+  return problem ? [problem] : [];
+}
+
+export const problemsOf = { pit: ofPit, time: ofTime, lead: ofLead };

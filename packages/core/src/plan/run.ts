@@ -1,0 +1,85 @@
+/** A cook run as far as it is needed: until its last piece is done, with the air of every piece kept. */
+import { advance, createCook, simulate } from '../cook/cook';
+import { surroundings } from '../cook/grate';
+import type { Hand } from '../cook/hand';
+import { resultOf } from '../cook/result';
+import type { MeatResult, MeatSpec, Result, Scenario } from '../cook/scenario';
+import { NO_SPREAD, type MeatSpread } from '../meat/spread';
+import type { Surroundings } from '../meat/surface';
+
+/** Looked at this often whether everything is done, min. */
+const LOOK_MIN = 30;
+/** A rough answer looks at the pit for so long, min. */
+const ROUGH_PIT_MIN = 150;
+
+export interface Ran {
+  result: Result;
+  /** The air that each piece lay in, minute by minute. */
+  air: Surroundings[][];
+  /** Minute at which the run was ended. */
+  endMin: number;
+}
+
+/** Runs until every piece is done, at most to the scenario's end; `keepAir` for pieces to be laid in it again. */
+export function runUntilDone(
+  scenario: Scenario,
+  options: { hand?: Hand; spreads?: MeatSpread[]; keepAir?: boolean },
+): Ran {
+  const cook = createCook(scenario, { hand: options.hand, spreads: options.spreads });
+  const air: Surroundings[][] = scenario.meats.map(() => []);
+  let at = 0;
+  while (at < scenario.untilMin) {
+    const next = Math.min(at + LOOK_MIN, scenario.untilMin);
+    if (options.keepAir) {
+      for (let min = at; min < next; min++) {
+        advance(cook, min);
+        cook.guests.forEach((g, i) => air[i]!.push(surroundings(cook, min, g.at)));
+      }
+    }
+    advance(cook, next);
+    at = next;
+    if (cook.guests.length > 0 && cook.guests.every((g) => g.result.doneAtMin !== null)) break;
+  }
+  return { result: resultOf(cook), air, endMin: at };
+}
+
+/**
+ * The same without running a lively fire to its end: the pit for its first hours, its pieces in that air with
+ * the last hour of it going on. For an answer at once.
+ */
+export function runRoughly(
+  scenario: Scenario,
+  hand: Hand | undefined,
+  onMin: readonly number[],
+): Ran {
+  const ran = runUntilDone({ ...scenario, untilMin: ROUGH_PIT_MIN }, { hand, keepAir: true });
+  const meats = scenario.meats.map((m, i) =>
+    pieceInAir(scenario, m, onMin[i]!, ran.air[i]!, NO_SPREAD),
+  );
+  return { ...ran, result: { ...ran.result, meats } };
+}
+
+/** A piece of its own kind in air that is known; minutes as in the scenario it was kept from. */
+export function pieceInAir(
+  scenario: Scenario,
+  meat: MeatSpec,
+  onMin: number,
+  air: readonly Surroundings[],
+  spread: MeatSpread,
+): MeatResult {
+  const last = air.length - 1;
+  const alone: Scenario = {
+    ...scenario,
+    actions: [{ atMin: onMin, do: 'meat-on', meat: meat.id }],
+    meats: [meat],
+    untilMin: scenario.untilMin,
+  };
+  // The fire's last hour goes on for pieces that take longer than the one it was kept from.
+  const at = (atMin: number): Surroundings =>
+    air[
+      atMin <= last
+        ? Math.max(0, Math.floor(atMin))
+        : Math.max(0, last - (Math.floor(atMin - last) % 60))
+    ]!;
+  return simulate(alone, { spreads: [spread], air: at }).meats[0]!;
+}

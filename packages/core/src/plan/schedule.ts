@@ -1,0 +1,77 @@
+/** When: from the serving time back through rest and window to meat on and lighting. */
+import { cutOf, doneByFeel, thicknessMm } from '../meat/cuts';
+import { ascending, quantile } from '../quantity/statistics';
+import { clamp } from '../quantity/units';
+import { massOf } from './amount';
+import type { RequestMeat } from './types';
+
+/**
+ * Longest that a piece can be held well after it is ready, min (common practice, M9 and M10 of the checks):
+ * big pieces done by feel keep for hours where it is warm; what is done by a temperature goes on cooking or
+ * dries out.
+ */
+const LONGEST_HOLD_MIN: Readonly<
+  Record<RequestMeat['rest']['where'], { feel: number; temperature: number }>
+> = {
+  open: { feel: 40, temperature: 25 },
+  tented: { feel: 60, temperature: 45 },
+  counter: { feel: 100, temperature: 60 },
+  // M9 asks for four hours over 60 C; this engine's own box keeps a brisket there for six.
+  'cool-box': { feel: 330, temperature: 90 },
+  warmer: { feel: 900, temperature: 150 },
+  oven: { feel: 900, temperature: 120 },
+};
+
+/** The piece that those times are for, mm (a whole brisket); a thinner one cools so much sooner, down to a share. */
+const HELD_MM = 72;
+const THINNEST_SHARE = 0.4;
+const HEATED: readonly RequestMeat['rest']['where'][] = ['warmer', 'oven'];
+
+/** Longest good hold of a piece where it rests; never less than its rest. */
+export function longestHoldMin(meat: RequestMeat): number {
+  const { where, minutes } = meat.rest;
+  const cut = cutOf(meat.cut);
+  const hold = LONGEST_HOLD_MIN[where][doneByFeel(cut) ? 'feel' : 'temperature'];
+  const share = HEATED.includes(where)
+    ? 1
+    : clamp(thicknessMm(cut, massOf(meat)) / HELD_MM, THINNEST_SHARE, 1);
+  return Math.max(Math.round(share * hold), minutes);
+}
+
+/** A list of minutes with NaN last. */
+export const inOrder = (minutes: readonly number[]): number[] => [
+  ...ascending(minutes),
+  ...minutes.filter((v) => !Number.isFinite(v)).map(() => Infinity),
+];
+
+/** Margins that are weighed where a piece can wait, share of the likely cooks that are in time. */
+const MARGINS = [0, 0.2, 0.4, 0.5, 0.6, 0.7, 0.8];
+
+/**
+ * The minute that a piece should be allowed to take. It is on time with at least the wanted chance; where it
+ * can be held, so much more is allowed as puts most of the likely cooks inside the wanted window.
+ */
+export function allowanceMin(
+  readyMin: readonly number[],
+  chanceOnTime: number,
+  holdSpanMin: number,
+): number {
+  const sorted = inOrder(readyMin);
+  let best = { allow: quantile(sorted, chanceOnTime), inside: -1 };
+  for (const margin of MARGINS) {
+    const allow = quantile(sorted, chanceOnTime + margin * (1 - chanceOnTime));
+    if (!Number.isFinite(allow)) break;
+    const inside = sorted.filter((v) => v <= allow && v >= allow - holdSpanMin).length;
+    if (inside > best.inside) best = { allow, inside };
+  }
+  return best.allow;
+}
+
+/** Shares of the likely cooks that are late and that are ready too early to be held. */
+export function chances(readyMin: readonly number[], latestMin: number, earliestMin: number) {
+  const n = Math.max(readyMin.length, 1);
+  return {
+    late: readyMin.filter((v) => !(v <= latestMin)).length / n,
+    early: readyMin.filter((v) => v < earliestMin).length / n,
+  };
+}

@@ -1,0 +1,81 @@
+/** What is needed, what is on the shelf, what to buy, and what that costs. */
+import { CHARCOALS } from '../fuel/catalogue';
+import { cutOf } from '../meat/cuts';
+import { shown } from '../quantity/units';
+import { countWords, massWords, type Units } from '../quantity/words';
+import { massOf } from './amount';
+import { piecesName } from './jobs';
+import type { Amount, FuelId, PlannedFire, Request, Shopping } from './types';
+
+/** Fuel of a plan by kind, kg: laid, put on and kept in reserve. */
+export function fuelNeeded(fires: readonly PlannedFire[]): Map<FuelId | 'chunks', number> {
+  const need = new Map<FuelId | 'chunks', number>();
+  const add = (fuel: FuelId | 'chunks', kg: number): void => {
+    if (kg > 0) need.set(fuel, (need.get(fuel) ?? 0) + kg);
+  };
+  for (const f of fires) {
+    add(f.fuel, f.massKg);
+    for (const feed of f.feeding) add(feed.what, feed.massKg * feed.count);
+    add(f.feeding.some((x) => x.what === 'splits') ? 'splits' : f.fuel, f.reserveKg);
+    add(
+      'chunks',
+      f.woodChunks.reduce((kg, c) => kg + c.massG / 1000, 0),
+    );
+  }
+  return need;
+}
+
+/** Name of a fuel on a list. */
+export const fuelName = (fuel: FuelId | 'chunks', species: string): string =>
+  fuel === 'splits'
+    ? `${species} splits, seasoned`
+    : fuel === 'chunks'
+      ? `${species} chunks`
+      : CHARCOALS[fuel].name;
+
+/** The list, and what it costs where prices are given. */
+export function shoppingOf(
+  request: Request,
+  fires: readonly PlannedFire[],
+  amounts: readonly Amount[],
+  units: Units,
+): { list: Shopping[]; cost: number | null } {
+  const list: Shopping[] = amounts.map((a, i) => {
+    const meat = request.meats[i]!;
+    const [low, high] = a.rawKg;
+    const same = Math.abs(high - low) < 0.05;
+    return {
+      item: `${piecesName(meat, a.pieces)}, trimmed`,
+      amount: `${a.pieces} x ${massWords(massOf(meat), units)}`,
+      buy: same
+        ? `${massWords(low, units)} as bought`
+        : `${massWords(low, units)} to ${massWords(high, units)} as bought: trimming takes ${percent(cutOf(meat.cut).trimRange)}`,
+    };
+  });
+  const species = request.pits[0]?.fire.species ?? 'cherry';
+  let cost: number | null = null;
+  for (const [fuel, kg] of fuelNeeded(fires)) {
+    const shelf = request.fuelOnHand?.find((s) => s.fuel === fuel)?.massKg;
+    const price = request.prices?.find((p) => p.fuel === fuel);
+    const missing = Math.max(0, kg - (shelf ?? 0));
+    const bags = price ? Math.ceil(missing / price.bagKg - 1e-6) : 0;
+    if (price) cost = (cost ?? 0) + bags * price.each;
+    list.push({
+      item: fuelName(fuel, species),
+      amount: massWords(kg, units),
+      ...(shelf === undefined ? {} : { onShelf: massWords(shelf, units) }),
+      ...(missing <= 0
+        ? { buy: 'nothing: there is enough' }
+        : price
+          ? { buy: `${countWords(bags, 'bag', 'bags')} of ${massWords(price.bagKg, units)}` }
+          : shelf === undefined
+            ? {}
+            : { buy: massWords(missing, units) }),
+      ...(price ? { cost: shown(bags * price.each, 2) } : {}),
+    });
+  }
+  return { list, cost: cost === null ? null : shown(cost, 2) };
+}
+
+const percent = ([low, high]: readonly [number, number]): string =>
+  `${Math.round(100 * low)} to ${Math.round(100 * high)} in 100`;

@@ -1,0 +1,107 @@
+/** What a plan calls the parts of a pit, and how it says settings and builds. */
+import { CHARCOALS } from '../fuel/catalogue';
+import type { FireSpec } from '../fire/spec';
+import type { Family } from '../pit/types';
+import { ventName } from '../pit/ventNames';
+import { countWords, massWords, smallMassWords, type Units } from '../quantity/words';
+import { loadKg, type Way } from './lay';
+
+/** What the two vents of a family are called. */
+export const VENT_NOUNS: Readonly<Record<Family, { intake: string; exhaust: string }>> = {
+  kettle: { intake: 'Bowl vent', exhaust: 'lid vent' },
+  bullet: { intake: 'Bottom vents', exhaust: 'top vent' },
+  kamado: { intake: 'Bottom slot', exhaust: 'top vent' },
+  offset: { intake: 'Firebox damper', exhaust: 'stack' },
+  hopper: { intake: 'Damper', exhaust: 'slots' },
+};
+
+/** A setting in the owner's own units: `Bowl vent ¼, lid vent ½`. */
+export function settingWords(way: Way, intake: number, exhaust: number): string {
+  const { pit, preset } = way;
+  const nouns = VENT_NOUNS[preset.family];
+  const told = pit.ventWay ?? preset.ventWay;
+  const { travelMm } = preset;
+  return `${nouns.intake} ${ventName(intake, told, travelMm.intake)}, ${nouns.exhaust} ${ventName(exhaust, told, travelMm.exhaust)}`;
+}
+
+/** Charcoal as it is counted or weighed: `108 briquettes`, `2.4 kg of lump charcoal`. */
+export function charcoalWords(fire: Pick<FireSpec, 'fuel'>, kg: number, units: Units): string {
+  const { name, pieceKg } = CHARCOALS[fire.fuel];
+  return fire.fuel === 'lump'
+    ? `${massWords(kg, units)} of ${name}`
+    : `${Math.round(kg / pieceKg)} ${name}`;
+}
+
+/** A split as it is picked: `a split of 0.5 kg (33 cm, 6 cm thick)`. */
+export function splitWords(kg: number, lengthCm: number, units: Units): string {
+  return `${massWords(kg, units)} (${lengthCm} cm long, ${girthCm(kg, lengthCm)} cm thick)`;
+}
+
+/** Dry wood with its moisture, kg/m3 (Wood Handbook: oak 0.63-0.68 oven-dry over volume at 12 %, from memory). */
+const SPLIT_KG_M3 = 720;
+/** Thickness of a split of that mass and length, cm: a split is about square across. */
+export const girthCm = (kg: number, lengthCm: number): number =>
+  Math.max(2, Math.round(100 * Math.sqrt(kg / SPLIT_KG_M3 / (lengthCm / 100))));
+
+const litWords = (way: Way, units: Units): string => {
+  const { fire } = way;
+  const kg =
+    fire.arrangement === 'snake' ? fire.litPieces * CHARCOALS[fire.fuel].pieceKg : fire.litMassKg;
+  return charcoalWords(fire, kg, units);
+};
+
+/** How a fire is built, step by step. */
+export function buildWords(way: Way, fire: FireSpec, units: Units): string[] {
+  const kg = loadKg(fire, way.physics);
+  const all = charcoalWords(fire, kg, units);
+  const chunk = fire.woodChunks[0];
+  const chunks = chunk
+    ? `${countWords(fire.woodChunks.length, 'chunk', 'chunks')} of ${chunk.species} of ${smallMassWords(chunk.massG, units)}`
+    : '';
+  const lit = litWords(way, units);
+  switch (fire.arrangement) {
+    case 'snake':
+      return [
+        `${all}, ${fire.side} wide and ${fire.layers} high, ${Math.round(fire.arcDegrees)} degrees round the rim.`,
+        `${chunks} on top, the first on the lit end.`,
+        `${lit} lit in the chimney, tipped on the head of the snake.`,
+      ];
+    case 'side-basket':
+    case 'crescent':
+      return [
+        `${all} along one side${fire.arrangement === 'crescent' ? ', in a crescent' : ', in the basket'}; leave one corner free.`,
+        `${lit} of them lit, into that corner.`,
+        `${chunks} among the unlit ones, one after another from the lit corner.`,
+      ];
+    case 'bowl':
+      return [
+        'Old ash out first: it chokes the air under the bowl.',
+        `${all} in the bowl, the large pieces below.`,
+        `${chunks} buried at different depths.`,
+        `Light ${lit} in the middle on top; deflector and grate in when it glows.`,
+      ];
+    case 'ring':
+      return [
+        `${all} in the ring, a hollow in the middle.`,
+        `${chunks} buried at different depths.`,
+        `${lit} lit in the chimney, into the hollow.${way.physics.waterKg > 0 ? ` Pan in, with ${massWords(way.physics.waterKg, units)} of hot water.` : ' Pan in, empty and covered with foil: it holds steadier without water at this heat.'}`,
+      ];
+    case 'hopper':
+      return [
+        'Empty the ash pan.',
+        `${all} in the hopper; shut its lid well.`,
+        `${chunks} in the ash pan under the grate, where hot coals fall on them; none in the hopper.`,
+        `Light ${lit} at the grate.`,
+      ];
+    case 'coal-bed':
+      return way.splits
+        ? [
+            `${lit} lit in the chimney and spread on the grate as a bed.`,
+            'The first split on top, the next ones warming on the firebox.',
+          ]
+        : [
+            `${lit} lit, spread on the grate; ${charcoalWords(fire, kg - fire.litMassKg, units)} beside it.`,
+            chunk ? `${chunks} on the edge of the coals, more with each handful.` : '',
+          ].filter(Boolean);
+  }
+}

@@ -65,6 +65,20 @@ try {
     await wait(200);
   await shoot('plan-phone', '/', PHONE, 'light', planned);
   await shoot('plan-wide', '/', WIDE, 'light', planned);
+  await shoot('plan-ways', '/', PHONE, 'dark', async (page) => {
+    await planned(page);
+    await page.getByRole('button', { name: /^Cooker:/ }).click();
+    await page.getByRole('radio', { name: /^Long Tom/ }).click();
+    await page.getByRole('button', { name: 'Done', exact: true }).click();
+    await wait(300);
+    await planned(page);
+    await page.getByRole('button', { name: 'Compare' }).click();
+    await page.getByTestId('way-pit-tower').waitFor({ timeout: 60_000 });
+    await page.getByTestId('way-as-planned').scrollIntoViewIfNeeded();
+    await page.mouse.move(200, 400);
+    await page.mouse.wheel(0, 300);
+    await wait(400);
+  });
   await shoot('log', '/log', PHONE);
   await shoot('yard', '/yard', PHONE);
   await shoot('yard-pit', '/yard/bosun', PHONE, 'light', toCard);

@@ -6,8 +6,6 @@ import { COLOUR_NAMES, contrast, DAY, NIGHT } from '../src/ui/tokens';
 import { hourSpan } from '../src/plan/FourTimes';
 import { due } from '../src/tend/JobCard';
 import { clockAndDay, degrees, quarter } from '../src/ui/words';
-import { halfAxes, places } from '../src/drawings/Snake';
-import { CUTS, piecesThatFit, presetOf } from '@ostrin/core';
 
 describe('labels', () => {
   it('never collide while there is room, keep their order and their field', () => {
@@ -95,29 +93,5 @@ describe('words', () => {
       '12 min ago',
       'in 1 h 15',
     ]);
-  });
-});
-
-describe('the drawing', () => {
-  it('lays the pieces that fit inside the ring of fire, apart from each other', () => {
-    const cut = CUTS['mutton-shoulder']!;
-    const n = piecesThatFit(presetOf('kettle-57'), cut, 2.5);
-    expect(n).toBeGreaterThanOrEqual(2);
-    const [wide, high] = halfAxes(cut, 2.5);
-    expect(wide).toBeLessThan(high);
-    const spots = places(n, wide, high);
-    for (const s of spots) expect(Math.hypot(s.x, s.y) + wide).toBeLessThan(0.285);
-  });
-
-  it('lays many small pieces apart from each other', () => {
-    const [wide, high] = halfAxes(CUTS['sausages']!, 0.12);
-    const spots = places(17, wide, high);
-    expect(new Set(spots.map((s) => `${s.x.toFixed(4)},${s.y.toFixed(4)}`)).size).toBe(17);
-    spots.forEach((a, i) =>
-      spots.slice(0, i).forEach((b) => {
-        const apart = Math.hypot((a.x - b.x) / wide, (a.y - b.y) / high);
-        expect(apart).toBeGreaterThan(1.95);
-      }),
-    );
   });
 });

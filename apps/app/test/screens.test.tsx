@@ -29,7 +29,7 @@ beforeEach(() => {
 
 describe('the slip', () => {
   it('is a whole, sensible sentence at first sight', () => {
-    render(<SlipSentence pitName="the Bosun" cookerName="57 cm kettle" />);
+    render(<SlipSentence pit={BOSUN} />);
     for (const word of [
       /^People: 8 people/,
       /18:30/,
@@ -46,7 +46,7 @@ describe('the slip', () => {
   });
 
   it('changes with a touch, in the units of the user', () => {
-    render(<SlipSentence pitName="the Bosun" cookerName="57 cm kettle" />);
+    render(<SlipSentence pit={BOSUN} />);
     press(/^People/);
     fireEvent.press(screen.getByRole('button', { name: 'People: more' }));
     fireEvent.press(screen.getByRole('radio', { name: '12' }));

@@ -214,6 +214,11 @@ class ProblemDto {
   @IsString() @MaxLength(400) instead!: string;
 }
 
+class OutcomeDto {
+  @IsOptional() @InRange(0, 100) bark!: number | null;
+  @IsOptional() @InRange(0, 100) tenderness!: number | null;
+}
+
 class ExpectedDto {
   @InRange(1, 60) everyMin!: number;
   @Series(MOST_ROWS) pitC!: number[];
@@ -246,6 +251,7 @@ export class PlanDto {
   @Nested(() => WatchDto) watch!: WatchDto;
   @NestedList(() => ShoppingDto, 50) shopping!: ShoppingDto[];
   @NestedList(() => RiskDto, 20) risks!: RiskDto[];
+  @IsOptional() @Nested(() => OutcomeDto) outcome?: OutcomeDto;
   @NestedList(() => ProblemDto, 20) problems!: ProblemDto[];
   @IsOptional() @ShortTexts(400) cautions: string[] = [];
   @IsOptional() @InRange(0, 10000000) cost: number | null = null;

@@ -61,6 +61,7 @@ function definitions(): Record<string, Json> {
 const OPEN: Readonly<Record<string, readonly string[]>> = {
   GuideDto: ['exhaustPerIntake', 'feed', 'topUp', 'chunks'],
   PlanDto: ['cost'],
+  OutcomeDto: ['bark', 'tenderness'],
 };
 
 /** The schema of one document, with the definitions it needs. */

@@ -6,7 +6,9 @@ import type {
   PitCase,
   Plan,
   Request,
+  RequestPit,
   VentCard,
+  WayRow,
 } from '@ostrin/core';
 import type { FromWorker, ToWorker } from './messages';
 
@@ -41,6 +43,28 @@ export function askPlan(request: Request, nowMs: number, to: PlanListener): () =
     if (m.kind === 'progress') to.onProgress(m.share ?? 0);
     else if (m.kind === 'failed') to.onFail(m.message ?? '');
     else to.onPlan(m.result as Plan, m.kind === 'done');
+  });
+  return () => listeners.delete(id);
+}
+
+export interface WaysListener {
+  onRow(row: WayRow): void;
+  onDone(): void;
+  onFail(message: string): void;
+}
+
+/** Asks for other ways of a meal, one row after another. Returns how to stop listening; a newer question ends it. */
+export function askWays(
+  request: Request,
+  others: RequestPit[],
+  nowMs: number,
+  to: WaysListener,
+): () => void {
+  const id = ++lastId;
+  send({ id, kind: 'ways', request, others, nowMs }, (m) => {
+    if (m.kind === 'row') to.onRow(m.result as WayRow);
+    else if (m.kind === 'failed') to.onFail(m.message ?? '');
+    else if (m.kind === 'done') to.onDone();
   });
   return () => listeners.delete(id);
 }

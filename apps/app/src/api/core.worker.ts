@@ -1,5 +1,13 @@
 /** The core off the main thread: plans in two steps, forecasts in one. A newer request ends an older one. */
-import { planning, ventCard, type PitCase, type Request } from '@ostrin/core';
+import {
+  compareWays,
+  planning,
+  ventCard,
+  type PitCase,
+  type Request,
+  type RequestPit,
+  type Tuned,
+} from '@ostrin/core';
 import { forecast, meatOutlook } from '@ostrin/core/lookAhead';
 import type { FromWorker, ToWorker } from './messages';
 
@@ -11,16 +19,25 @@ const scope = self as unknown as {
 /** Between simulations the worker listens again at least this often, ms. */
 const SLICE_MS = 30;
 /** The newest question of each long kind: an older one gives up. */
-const latest = { plan: 0, card: 0 };
+const latest = { plan: 0, card: 0, ways: 0 };
+/** How fires are held, worked out before: a change of the meal does not ask for it again. */
+const known = new Map<string, Tuned>();
+const MOST_KNOWN = 40;
 type Long = keyof typeof latest;
 
 scope.onmessage = ({ data }) => {
   if (data.kind === 'plan') {
     latest.plan = data.id;
+    // A changed wish is no longer compared.
+    latest.ways = 0;
+    if (known.size > MOST_KNOWN) known.clear();
     void runPlan(data.id, data.request, data.nowMs, data.members);
   } else if (data.kind === 'card') {
     latest.card = data.id;
     void runCard(data.id, data.of);
+  } else if (data.kind === 'ways') {
+    latest.ways = data.id;
+    void runWays(data.id, data.request, data.others, data.nowMs);
   } else if (data.kind === 'forecast') answer(data.id, () => forecast(data.input));
   else answer(data.id, () => meatOutlook(data.input));
 };
@@ -43,11 +60,40 @@ async function runPlan(
 ): Promise<void> {
   await breathe();
   try {
-    const rough = await follow('plan', id, planning(request, { nowMs, members: 1 }), 0, 0.25);
+    const rough = await follow(
+      'plan',
+      id,
+      planning(request, { nowMs, members: 1, known }),
+      0,
+      0.25,
+    );
     if (!rough) return;
     scope.postMessage({ id, kind: 'rough', result: rough });
-    const full = await follow('plan', id, planning(request, { nowMs, members }), 0.25, 0.75);
+    const full = await follow('plan', id, planning(request, { nowMs, members, known }), 0.25, 0.75);
     if (full) scope.postMessage({ id, kind: 'done', result: full });
+  } catch (error) {
+    scope.postMessage({ id, kind: 'failed', message: (error as Error).message });
+  }
+}
+
+/** Rows as they are known; a plan asked for meanwhile comes first, and ends this. */
+async function runWays(
+  id: number,
+  request: Request,
+  others: RequestPit[],
+  nowMs: number,
+): Promise<void> {
+  await breathe();
+  try {
+    let slice = performance.now();
+    for (const row of compareWays(request, others, { nowMs, known })) {
+      if (row) scope.postMessage({ id, kind: 'row', result: row });
+      if (performance.now() - slice < SLICE_MS) continue;
+      await breathe();
+      if (id !== latest.ways) return;
+      slice = performance.now();
+    }
+    scope.postMessage({ id, kind: 'done' });
   } catch (error) {
     scope.postMessage({ id, kind: 'failed', message: (error as Error).message });
   }

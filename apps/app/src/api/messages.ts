@@ -6,19 +6,22 @@ import type {
   PitCase,
   Plan,
   Request,
+  RequestPit,
   VentCard,
+  WayRow,
 } from '@ostrin/core';
 
 export type ToWorker =
   | { id: number; kind: 'plan'; request: Request; nowMs: number; members: number }
+  | { id: number; kind: 'ways'; request: Request; others: RequestPit[]; nowMs: number }
   | { id: number; kind: 'forecast'; input: ForecastInput }
   | { id: number; kind: 'meat'; input: ForecastInput }
   | { id: number; kind: 'card'; of: PitCase };
 
 export interface FromWorker {
   id: number;
-  kind: 'progress' | 'rough' | 'done' | 'failed';
+  kind: 'progress' | 'rough' | 'row' | 'done' | 'failed';
   share?: number;
-  result?: Plan | Forecast | Outlook | VentCard;
+  result?: Plan | Forecast | Outlook | VentCard | WayRow;
   message?: string;
 }

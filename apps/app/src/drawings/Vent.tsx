@@ -1,7 +1,6 @@
 /** A vent as its disc looks: four slots, uncovered by quarters of the handle's travel. */
 import { Text, View } from 'react-native';
 import Svg, { Circle, Path } from 'react-native-svg';
-import { quarter } from '../ui/words';
 import { useTheme } from '../ui/theme';
 
 const SLOTS = 4;
@@ -26,17 +25,20 @@ const wedge = (
 export function Vent({
   name,
   fraction,
+  says,
   size = 76,
 }: {
   name: string;
   fraction: number;
+  /** The setting in the pit's own way of telling. */
+  says: string;
   size?: number;
 }) {
   const theme = useTheme();
   const c = size / 2;
   return (
     <View className="items-center gap-1">
-      <Svg width={size} height={size} role="img" aria-label={`${name} vent ${quarter(fraction)}`}>
+      <Svg width={size} height={size} role="img" aria-label={`${name} ${says}`}>
         <Circle cx={c} cy={c} r={c - 2} fill={theme.sheet} stroke={theme.ink} strokeWidth={2.5} />
         {Array.from({ length: SLOTS }, (_, i) => {
           const from = (360 / SLOTS) * i - SLOT_DEG / 2;
@@ -59,7 +61,7 @@ export function Vent({
         })}
       </Svg>
       <Text className="font-sans-semi text-ink text-[16px]">
-        {name} {quarter(fraction)}
+        {name} {says}
       </Text>
     </View>
   );

@@ -1,5 +1,5 @@
 /** Plan: the slip, and below it the answer. */
-import { CAUTIONS, cutOf, presetOf, type Plan } from '@ostrin/core';
+import { CAUTIONS, presetOf, type Plan } from '@ostrin/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
@@ -11,17 +11,19 @@ import { Button } from '../ui/Button';
 import { useLayout } from '../ui/layout';
 import { Notice } from '../ui/Notice';
 import { Title } from '../ui/Title';
-import { capital, dayOf } from '../ui/words';
+import { dayOf } from '../ui/words';
 import { Answer } from './Answer';
 import { SettingsRow } from './SettingsRow';
 import { SlipSentence } from './SlipSentence';
 import { FourTimes } from './FourTimes';
+import { CompareWays } from './CompareWays';
+import { TakeAlong, titleOf } from './TakeAlong';
 import { usePlan } from './usePlan';
 
 export function PlanScreen() {
   const pits = usePits();
-  // The planner plans kettles; the yard may hold more.
-  const pit = pits.data?.find((p) => presetOf(p.preset).family === 'kettle') ?? null;
+  const wanted = useSlip((s) => s.pitId);
+  const pit = usualPit(pits.data ?? [], wanted);
   if (pits.isError) {
     return (
       <View className="p-5 gap-4">
@@ -39,19 +41,33 @@ export function PlanScreen() {
         <Text className="font-sans text-soot text-[16px]">
           {pits.isLoading
             ? 'Opening the yard.'
-            : 'There is no kettle in the yard yet. Add one under Yard: plans are made for kettles so far.'}
+            : 'There is no pit in the yard yet. Add one under Yard; then a whole plan stands here.'}
         </Text>
       </View>
     );
   }
-  return <PlanFor pit={pit} />;
+  return <PlanFor pit={pit} yard={pits.data ?? []} />;
 }
 
-function PlanFor({ pit }: { pit: PitRecord }) {
+/** The pit that was chosen; else a kettle, which most people begin with, or whatever there is. */
+const usualPit = (yard: readonly PitRecord[], wanted: string | null): PitRecord | null =>
+  yard.find((p) => p.id === wanted) ??
+  yard.find((p) => presetOf(p.preset).family === 'kettle') ??
+  yard[0] ??
+  null;
+
+function PlanFor({ pit, yard }: { pit: PitRecord; yard: readonly PitRecord[] }) {
   const slip = useSlip();
   const units = useSettings((s) => s.units);
   const request = useMemo(() => requestOf(slip, pit, units), [slip, pit, units]);
   const { plan, settled, progress, failure } = usePlan(request);
+  const others = useMemo(
+    () =>
+      yard
+        .filter((p) => p.id !== pit.id)
+        .map((p) => requestOf({ ...slip, fireId: null }, p, units).pits[0]!),
+    [yard, pit.id, slip, units],
+  );
   const { wide } = useLayout();
   const blocked = plan !== null && settled && plan.problems.length > 0;
   const head = (
@@ -59,7 +75,7 @@ function PlanFor({ pit }: { pit: PitRecord }) {
       <View className="flex-row items-baseline justify-between">
         <Title>{`Slip for ${dayOf(slip.serveAt)}`}</Title>
       </View>
-      <SlipSentence pitName={pit.name} cookerName={presetOf(pit.preset).name} />
+      <SlipSentence pit={pit} />
       {failure ? (
         <Notice tone="warn" title="This could not be worked out">
           {failure}
@@ -75,7 +91,7 @@ function PlanFor({ pit }: { pit: PitRecord }) {
     </>
   );
   const answer = plan ? (
-    <Answer plan={plan} preset={presetOf(pit.preset)} />
+    <Answer plan={plan} settled={settled} others={others} />
   ) : (
     <Text className="font-sans text-soot text-[16px]">Working out the fire.</Text>
   );
@@ -88,6 +104,8 @@ function PlanFor({ pit }: { pit: PitRecord }) {
               {head}
               <FourTimes plan={plan} settled={settled} progress={progress} />
               <StartCook plan={plan} ready={settled && !blocked} pitName={pit.name} />
+              {plan ? <TakeAlong plan={plan} ready={settled} /> : null}
+              {plan ? <CompareWays plan={plan} settled={settled} others={others} /> : null}
               <SettingsRow />
               <Safety />
             </View>
@@ -147,7 +165,7 @@ function StartCook({
     start.mutate(
       {
         id,
-        name: `${capital(cutOf(plan.request.meats[0]!.cut).name)} for ${plan.request.people}`,
+        name: titleOf(plan),
         pitName,
         plan,
       },

@@ -1,8 +1,10 @@
 /** The planning sentence: every underlined word opens a sheet with large choices. */
-import { countWords, cutOf, massWords, temperatureWords, WRAPS } from '@ostrin/core';
+import { countWords, cutOf, massWords, presetOf, temperatureWords, WRAPS } from '@ostrin/core';
+import type { PitRecord } from '@ostrin/contract/types';
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
+import { fireOf } from '../store/fires';
 import { piecesOf, schoolWords, useSlip, WINDS } from '../store/slip';
 import { clockAndDay } from '../ui/words';
 import { SlipSheet, type SlipField } from './SlipSheet';
@@ -38,7 +40,8 @@ function Word({ label, says, onPress, after }: WordProps) {
 }
 
 /** The sentence, in the user's units. */
-export function SlipSentence({ pitName, cookerName }: { pitName: string; cookerName: string }) {
+export function SlipSentence({ pit }: { pit: PitRecord }) {
+  const preset = presetOf(pit.preset);
   const slip = useSlip();
   const units = useSettings((s) => s.units);
   const [open, setOpen] = useState<SlipField | null>(null);
@@ -76,7 +79,16 @@ export function SlipSentence({ pitName, cookerName }: { pitName: string; cookerN
           says="Mass of one piece"
           onPress={() => setOpen('mass')}
         />
-        <Plain>{`from ${pitName}, ${cookerName}, on a briquette snake with cherry, held at`}</Plain>
+        <Plain>from</Plain>
+        <Word label={`${pit.name}, ${preset.name}`} says="Cooker" onPress={() => setOpen('pit')} />
+        <Plain>on</Plain>
+        <Word
+          label={`${fireOf(preset.family, slip.fireId).label}, ${slip.species}`}
+          says="Fire"
+          after=","
+          onPress={() => setOpen('fire')}
+        />
+        <Plain>held at</Plain>
         <Word
           label={temperatureWords(slip.pitC, units)}
           says="Pit"
@@ -101,8 +113,14 @@ export function SlipSentence({ pitName, cookerName }: { pitName: string; cookerN
           after="."
           onPress={() => setOpen('weather')}
         />
+        <Word
+          label={slip.crew > 1 ? `${slip.crew} share the watch` : 'One of us watches'}
+          says="Watch"
+          after="."
+          onPress={() => setOpen('crew')}
+        />
       </View>
-      {open ? <SlipSheet field={open} onClose={() => setOpen(null)} /> : null}
+      {open ? <SlipSheet field={open} pit={pit} onClose={() => setOpen(null)} /> : null}
     </View>
   );
 }

@@ -1,5 +1,5 @@
 /** The sheets behind the slip's words. */
-import { countWords, epochOf, localOf, MINUTE_MS, temperatureWords } from '@ostrin/core';
+import { countWords, epochOf, localOf, MINUTE_MS, presetOf, temperatureWords } from '@ostrin/core';
 import { View } from 'react-native';
 import { useSettings } from '../store/settings';
 import { PACES, PEOPLE_RANGE, piecesOf, useSlip, WINDS } from '../store/slip';
@@ -9,16 +9,31 @@ import { Sheet } from '../ui/Sheet';
 import { useTick } from '../ui/useTick';
 import { Note } from '../ui/Notice';
 import { clockOf, dayOf } from '../ui/words';
+import type { PitRecord } from '@ostrin/contract/types';
 import { Done, Mass, WhichCut, Wrap } from './MeatChoices';
+import { Crew, Fire, WhichPit } from './PitChoices';
 
 export type SlipField =
-  'people' | 'serveAt' | 'cut' | 'mass' | 'pace' | 'wrap' | 'done' | 'weather';
+  | 'people'
+  | 'serveAt'
+  | 'cut'
+  | 'mass'
+  | 'pit'
+  | 'fire'
+  | 'pace'
+  | 'wrap'
+  | 'done'
+  | 'weather'
+  | 'crew';
 
 const TITLES: Record<SlipField, string> = {
   people: 'How many people',
   serveAt: 'When they sit down',
   cut: 'Which cut',
   mass: 'How heavy is one piece',
+  pit: 'Which pit',
+  fire: 'What it burns',
+  crew: 'Who keeps the watch',
   pace: 'How hot to hold the pit',
   wrap: 'Wrapped or not',
   done: 'When it is done',
@@ -29,13 +44,24 @@ const DAYS_AHEAD = 14;
 const PEOPLE_QUICK = [4, 6, 8, 12, 18, 24];
 
 /** One sheet. Every choice takes effect at once. */
-export function SlipSheet({ field, onClose }: { field: SlipField; onClose: () => void }) {
+export function SlipSheet({
+  field,
+  pit,
+  onClose,
+}: {
+  field: SlipField;
+  pit: PitRecord;
+  onClose: () => void;
+}) {
   return (
     <Sheet title={TITLES[field]} onClose={onClose}>
       {field === 'people' ? <People /> : null}
       {field === 'serveAt' ? <ServeAt /> : null}
       {field === 'cut' ? <WhichCut /> : null}
       {field === 'mass' ? <Mass /> : null}
+      {field === 'pit' ? <WhichPit at={pit.id} /> : null}
+      {field === 'fire' ? <Fire family={presetOf(pit.preset).family} /> : null}
+      {field === 'crew' ? <Crew /> : null}
       {field === 'pace' ? <Pace /> : null}
       {field === 'wrap' ? <Wrap /> : null}
       {field === 'done' ? <Done /> : null}
@@ -119,6 +145,8 @@ function Pace() {
     107: 'slowest, most bark',
     121: 'the usual slow pace',
     135: 'steady, an hour or two shorter',
+    150: 'fast: saves hours, costs bark',
+    163: 'the fastest; sugar in the rub burns',
   };
   return (
     <Choice

@@ -4,7 +4,6 @@ import {
   localOf,
   MINUTE_MS,
   piecesFor,
-  piecesThatFit,
   presetOf,
   roundTo,
   temperatureWords,
@@ -16,11 +15,13 @@ import {
   type DoneWhen,
   type Request,
   type Units,
+  type WoodId,
   type WrapId,
   type WrapSchool,
 } from '@ostrin/core';
 import { create } from 'zustand';
 import type { PitRecord } from '@ostrin/contract/types';
+import { fireOf } from './fires';
 
 export interface Slip {
   people: number;
@@ -30,6 +31,11 @@ export interface Slip {
   cut: string;
   /** Mass of one piece, kg. */
   massKg: number;
+  /** The pit it is cooked on; null: the first of the yard. */
+  pitId: string | null;
+  /** Its fire, one of FIRES; null: the usual one. */
+  fireId: string | null;
+  species: WoodId;
   pitC: number;
   wrap: WrapId;
   /** When to wrap: one of WRAP_SCHOOLS. */
@@ -38,6 +44,8 @@ export interface Slip {
   doneC: number | null;
   airC: number;
   windMps: number;
+  /** How many share the watch; 0 and 1: nobody else. */
+  crew: number;
 }
 
 interface SlipStore extends Slip {
@@ -50,8 +58,13 @@ export const BAND_C = 8;
 const APPETITE_G = 220;
 const HUMIDITY = 0.6;
 
-/** Paces on offer: slow, and the hotter end that a kettle snake can hold. */
-export const PACES = [107, 113, 121, 127, 135] as const;
+/** Paces on offer: slow, steady, fast. */
+export const PACES = [107, 113, 121, 127, 135, 150, 163] as const;
+/** Woods on offer. */
+export const SMOKE_WOODS = ['cherry', 'apple', 'oak', 'hickory', 'beech', 'maple'] as const;
+/** What the shifts of a shared watch are called. */
+const CREW_NAMES = ['First watch', 'Second watch', 'Third watch', 'Fourth watch'];
+export const MOST_CREW = CREW_NAMES.length;
 /** Winds in words, with the figure each stands for, m/s at 10 m. */
 export const WINDS = [
   { value: 0.5, label: 'calm' },
@@ -101,7 +114,11 @@ export function firstSlip(nowMs: number, timeZone: string): Slip {
     serveAt: `${tomorrow}T18:30`,
     timeZone,
     ...withCut(FIRST_CUT),
+    pitId: null,
+    fireId: null,
+    species: 'cherry',
     pitC: 121,
+    crew: 0,
     wrapWhen: 'core-74',
     airC: 12,
     windMps: 2,
@@ -118,10 +135,6 @@ export const useSlip = create<SlipStore>()((set) => ({
 /** Pieces a slip amounts to. */
 export const piecesOf = (slip: Slip): number =>
   piecesFor(slip.people, APPETITE_G, cutOf(slip.cut), slip.massKg);
-
-/** Pieces that fit on the pit beside its fire. */
-export const roomOf = (slip: Slip, preset: string): number =>
-  piecesThatFit(presetOf(preset), cutOf(slip.cut), slip.massKg);
 
 /** How finely a piece of a cut is weighed, kg. */
 export const massStep = (cut: Cut): number => (cut.massRange[1] < 1 ? 0.05 : 0.1);
@@ -143,6 +156,7 @@ export function usualMasses(cut: Cut): number[] {
 
 /** The request a slip stands for. */
 export function requestOf(slip: Slip, pit: PitRecord, units: Units): Request {
+  const { fuel, arrangement } = fireOf(presetOf(pit.preset).family, slip.fireId);
   return {
     ostrin: 'request/1',
     serveAt: slip.serveAt,
@@ -152,8 +166,10 @@ export function requestOf(slip: Slip, pit: PitRecord, units: Units): Request {
     pits: [
       {
         id: pit.id,
+        name: pit.name,
+        ventWay: pit.ventWay,
         cooker: { preset: pit.preset, overrides: pit.overrides },
-        fire: { fuel: 'briquette', arrangement: 'snake', species: 'cherry' },
+        fire: { fuel, arrangement, species: slip.species },
         pace: { pitC: slip.pitC, bandC: BAND_C },
       },
     ],
@@ -178,6 +194,7 @@ export function requestOf(slip: Slip, pit: PitRecord, units: Units): Request {
       rainMmPerH: 0,
     },
     chanceOnTimeFraction: 0.9,
+    ...(slip.crew > 1 ? { crew: CREW_NAMES.slice(0, slip.crew) } : {}),
     units,
   };
 }

@@ -58,7 +58,7 @@ const ROUGH = { early: 0.88, late: 1.18 };
 /** Meat goes on when the pit has stood this long after closing down and its smoke is not white, min. */
 const SETTLE_MIN = 15;
 const EARLIEST_ON_MIN = 30;
-const LATEST_ON_MIN = 110;
+const LATEST_ON_MIN = 90;
 /** Charcoal over what a middling pit burns in a slow cook (9 in 10), and what a heap keeps that will not light, kg. */
 const SPARE = 1.03;
 const REMNANT_KG = {
@@ -71,7 +71,7 @@ const REMNANT_KG = {
 /** Reserve of splits over what nearly all likely cooks take. */
 const SPLIT_SPARE = 1.03;
 /** Share of the band inside which the middle of the road is left alone. */
-const CALM = 0.6;
+const CALM = 0.85;
 
 export interface CookOptions {
   members: number;

@@ -4,6 +4,7 @@ import type { ArrangementId } from '../fire/spec';
 import { cutOf, thicknessMm, type Cut } from '../meat/cuts';
 import { meatDensity } from '../meat/properties';
 import type { Place, Preset } from '../pit/types';
+import { mean } from '../quantity/statistics';
 
 /** Room between two pieces, m (common practice: a finger). */
 const GAP_M = 0.015;
@@ -108,18 +109,46 @@ export const apart = (a: Laid, b: Laid): boolean =>
 const STEP_M = 0.01;
 
 /**
- * Lays pieces one after another, the largest first, each as far from the fire as it goes, turned if that
- * fits better. Entries are null where a piece has no room.
+ * Lays pieces one after another, the largest first, turned if that fits better: about the middle where all
+ * have room there, else from the side away from the fire. Entries are null where a piece has no room.
  */
 export function layOut(grate: Grate, pieces: readonly Footprint[]): (Laid | null)[] {
   const order = pieces.map((_, i) => i).sort((a, b) => area(pieces[b]!) - area(pieces[a]!));
-  const laid: (Laid | null)[] = pieces.map(() => null);
   const spots = spotsOf(grate);
+  const about = (grate.clearFromX + grate.lengthM / 2) / 2;
+  const off = ([x, y]: [number, number]): number => Math.hypot(x - about, y);
+  const middle = fill(
+    grate,
+    pieces,
+    order,
+    [...spots].sort((a, b) => off(a) - off(b)),
+  );
+  if (middle.every(Boolean)) return centred(grate, middle as Laid[], about);
+  const edge = fill(grate, pieces, order, spots);
+  const fits = (laid: (Laid | null)[]): number => laid.filter(Boolean).length;
+  return fits(edge) > fits(middle) ? edge : middle;
+}
+
+/** All pieces moved together so that they lie about the middle, where that keeps them off the fire. */
+function centred(grate: Grate, laid: Laid[], about: number): Laid[] {
+  const dx = mean(laid.map((p) => p.x)) - about;
+  const dy = mean(laid.map((p) => p.y));
+  const moved = laid.map((p) => ({ ...p, x: p.x - dx, y: p.y - dy }));
+  return moved.every((p) => lies(grate, p)) ? moved : laid;
+}
+
+function fill(
+  grate: Grate,
+  pieces: readonly Footprint[],
+  order: readonly number[],
+  spots: readonly [number, number][],
+): (Laid | null)[] {
+  const laid: (Laid | null)[] = pieces.map(() => null);
   const down: Laid[] = [];
-  let full = 0;
+  let full = Infinity;
   for (const i of order) {
-    // Pieces alike do not fit where the last of them did not.
-    if (full > 0 && area(pieces[i]!) >= full - 1e-9) continue;
+    // Pieces as large as one that had no room have none either.
+    if (area(pieces[i]!) >= full - 1e-9) continue;
     const found = place(grate, pieces[i]!, down, spots);
     laid[i] = found;
     if (found) down.push(found);

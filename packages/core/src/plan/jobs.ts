@@ -166,16 +166,27 @@ function movesOf(plan: CookPlan, lastMin: number, units: Units): Draft[] {
     if (!first) moved += 1;
     held = true;
     const target = temperatureWords(way.pit.pace.pitC, units);
-    jobs.push({
-      id: first ? 'hold' : `trim-${moved}`,
-      atMin,
-      do: 'set-vents',
-      inWords: settingWords(way, vents.intakeFraction, vents.exhaustFraction),
-      detail: first
-        ? `When the pit passes ${temperatureWords(way.pit.pace.pitC - guide.closeBelowK, units)} on its way up. It should settle near ${target}.`
-        : `Only if it stands off ${target} by then: this is where it is expected to want it.`,
-      logs: [logOf(vents)],
-    });
+    const setting = settingWords(way, vents.intakeFraction, vents.exhaustFraction);
+    jobs.push(
+      first
+        ? {
+            id: 'hold',
+            atMin,
+            do: 'set-vents',
+            inWords: setting,
+            detail: `When the pit passes ${temperatureWords(way.pit.pace.pitC - guide.closeBelowK, units)} on its way up. It should settle near ${target}.`,
+            logs: [logOf(vents)],
+          }
+        : {
+            // A look, not a move: whether it is needed the thermometer says.
+            id: `trim-${moved}`,
+            atMin,
+            do: 'check',
+            inWords: 'Look at the pit',
+            detail: `If it stands off ${target}: ${setting}. If not, leave it.`,
+            logs: [],
+          },
+    );
   }
   return jobs;
 }

@@ -1,6 +1,8 @@
 /** Plans a meal backwards from its serving time: every pit of the request, and what it all needs. */
 import { cutOf } from '../meat/cuts';
 import { epochOf, localOf, MINUTE_MS } from '../quantity/time';
+import { mean } from '../quantity/statistics';
+import { shown } from '../quantity/units';
 import { countWords, METRIC } from '../quantity/words';
 import { amountOf, massOf, piecesOfAll } from './amount';
 import { chances, longestHoldMin } from './schedule';
@@ -270,6 +272,7 @@ function assemble(
       )
       .slice(0, 3),
     planB: planBOf(request.meats),
+    outcome: outcomeOf(main.cook),
     problems,
     cautions: [
       ...new Set(
@@ -281,6 +284,26 @@ function assemble(
     scenarios: parts.map((p) => scenarioTold(p.cook)),
     members: options.members,
   };
+}
+
+/** Bark and tenderness of the first piece at the minute it is done. */
+function outcomeOf(cook: CookPlan): Plan['outcome'] {
+  const at = (key: 'bark' | 'tenderness'): number | null =>
+    known(
+      cook.pits.map((r) => {
+        const m = r.meats[0];
+        if (!m || m.doneAtMin === null) return null;
+        const row = r.minutes.findIndex((min) => min >= m.doneAtMin!);
+        return m[key][row < 0 ? m[key].length - 1 : row] ?? null;
+      }),
+    );
+  return { bark: at('bark'), tenderness: at('tenderness') };
+}
+
+/** Mean of what is known; null where nothing is. */
+function known(values: readonly (number | null)[]): number | null {
+  const there = values.filter((v): v is number => v !== null);
+  return there.length > 0 ? shown(mean(there), 2) : null;
 }
 
 function push(

@@ -1,7 +1,7 @@
 /** Wishes that cannot be met, and what would make them possible. */
 import { cutOf } from '../meat/cuts';
 import { MINUTE_MS, localOf } from '../quantity/time';
-import { mean } from '../quantity/statistics';
+import { mean, quantile } from '../quantity/statistics';
 import { spanOfTime, temperatureWords, type Units } from '../quantity/words';
 import { edibleKg, massOf } from './amount';
 import { LONGEST_MIN, lateEnd, type CookPlan } from './cookPlan';
@@ -10,7 +10,6 @@ import type { Way } from './lay';
 import { prepareProblem } from './prepare';
 import { inOrder } from './schedule';
 import type { Problem, Request, RequestMeat } from './types';
-import { quantile } from '../quantity/statistics';
 
 /** More pieces than the grate takes beside its fire. */
 export function tooMany(

@@ -245,6 +245,8 @@ export interface Plan {
   cost: number | null;
   risks: Risk[];
   planB: string[];
+  /** The first piece when it is done, in the middle of the likely cooks: bark (1: set) and tenderness (1: probe tender). */
+  outcome?: { bark: number | null; tenderness: number | null };
   problems: Problem[];
   /** What is not safe about eating it as planned; each once. */
   cautions: string[];

@@ -1,0 +1,203 @@
+/** A grate from above, to scale: its fire, the ground that stays free, and the pieces where they lie. */
+import {
+  BRIQUETTE_PITCH_M,
+  CENTRE_LINE_SHARE,
+  cutOf,
+  grateOf,
+  piecesPerRow,
+  presetOf,
+  type Grate,
+  type GratePlan,
+  type PlannedFire,
+  type RequestMeat,
+} from '@ostrin/core';
+import Svg, { Circle, G, Rect } from 'react-native-svg';
+import { Halo } from '../strip/Halo';
+import { useTheme } from '../ui/theme';
+
+/** A briquette on edge and a chunk, seen from above, m (common practice). */
+const PIECE_M = { along: 0.043, across: 0.03 };
+const CHUNK_M = 0.045;
+/** Room round the drawing, m. */
+const MARGIN_M = 0.02;
+/** The head of a snake lies at the lower left and the snake runs clockwise, degrees. */
+const HEAD_DEG = 200;
+
+interface Props {
+  preset: string;
+  diameterM: number;
+  fire: PlannedFire;
+  grate: GratePlan | undefined;
+  meats: readonly RequestMeat[];
+  size: number;
+}
+
+export function GrateDrawing({ preset, diameterM, fire, grate, meats, size }: Props) {
+  const theme = useTheme();
+  const shape = grateOf(presetOf(preset), fire.arrangement);
+  const lengthM = shape.round ? Math.max(diameterM, shape.lengthM) : shape.lengthM;
+  const depthM = shape.round ? lengthM : shape.depthM;
+  const m = size / (lengthM + 2 * MARGIN_M);
+  const height = (depthM + 2 * MARGIN_M) * m;
+  const [cx, cy] = [size / 2, height / 2];
+  const laid = grate?.laid ?? [];
+  return (
+    <Svg width={size} height={height} role="img" aria-label={label(fire, laid.length)}>
+      {shape.round ? (
+        <Circle
+          cx={cx}
+          cy={cy}
+          r={(lengthM / 2) * m}
+          fill={theme.sheet}
+          stroke={theme.ink}
+          strokeWidth={2.5}
+        />
+      ) : (
+        <Rect
+          x={cx - (lengthM / 2) * m}
+          y={cy - (depthM / 2) * m}
+          width={lengthM * m}
+          height={depthM * m}
+          fill={theme.sheet}
+          stroke={theme.ink}
+          strokeWidth={2.5}
+        />
+      )}
+      {fire.arrangement === 'snake' ? (
+        <SnakeFire fire={fire} diameterM={diameterM} m={m} cx={cx} cy={cy} />
+      ) : (
+        <HotGround shape={shape} m={m} cx={cx} cy={cy} />
+      )}
+      {laid.map((p, i) => {
+        const kind = Math.max(
+          0,
+          meats.findIndex((x) => x.id === p.meat),
+        );
+        return (
+          <G key={i}>
+            <Rect
+              x={cx + (p.x - p.lengthM / 2) * m}
+              y={cy + (p.y - p.widthM / 2) * m}
+              width={p.lengthM * m}
+              height={p.widthM * m}
+              rx={Math.min(p.lengthM, p.widthM) * 0.4 * m}
+              fill={theme.sheet}
+              stroke={theme.meats[kind % 4]}
+              strokeWidth={2}
+              strokeDasharray="5 4"
+            />
+            {p.lengthM * m > 44 ? (
+              <Halo
+                x={cx + p.x * m}
+                y={cy + p.y * m + 5}
+                size={13}
+                anchor="middle"
+                colour={theme.meats[kind % 4]!}
+                bold
+              >
+                {cutOf(meats[kind]?.cut ?? 'brisket').short}
+              </Halo>
+            ) : null}
+          </G>
+        );
+      })}
+    </Svg>
+  );
+}
+
+const label = (fire: PlannedFire, pieces: number): string =>
+  fire.arrangement === 'snake'
+    ? `Snake from above: ${fire.pieces} briquettes over ${Math.round(fire.arcDegrees ?? 0)} degrees, ${fire.litPieces} lit, ${fire.woodChunks.length} chunks of wood; ${pieces} pieces of meat`
+    : `Grate from above, the fire to the left; ${pieces} pieces of meat`;
+
+/** Ground over a basket, or at a firebox's mouth: nothing lies there. */
+function HotGround({ shape, m, cx, cy }: { shape: Grate; m: number; cx: number; cy: number }) {
+  const theme = useTheme();
+  const width = shape.clearFromX + shape.lengthM / 2;
+  if (width < 0.01) return null;
+  const half = shape.round
+    ? Math.sqrt(Math.max((shape.lengthM / 2) ** 2 - shape.clearFromX ** 2, 0))
+    : shape.depthM / 2;
+  const stripes = Math.max(2, Math.round(width / 0.035));
+  return (
+    <G>
+      {Array.from({ length: stripes }, (_, i) => {
+        const x = -shape.lengthM / 2 + (width * (i + 0.5)) / stripes;
+        const reach = shape.round
+          ? Math.sqrt(Math.max((shape.lengthM / 2) ** 2 - x ** 2, 0))
+          : half;
+        return (
+          <Rect
+            key={i}
+            x={cx + x * m - 2}
+            y={cy - reach * m + 4}
+            width={4}
+            height={Math.max(2 * reach * m - 8, 1)}
+            fill={theme.pit}
+          />
+        );
+      })}
+    </G>
+  );
+}
+
+interface SnakeProps {
+  fire: PlannedFire;
+  diameterM: number;
+  m: number;
+  cx: number;
+  cy: number;
+}
+
+/** The snake with its lit end and its chunks. */
+function SnakeFire({ fire, diameterM, m, cx, cy }: SnakeProps) {
+  const theme = useTheme();
+  const { arcDegrees = 0, side = 2, layers = 2 } = fire;
+  const radius = (diameterM / 2) * CENTRE_LINE_SHARE;
+  const slots = piecesPerRow(arcDegrees, diameterM);
+  const litSlots = Math.round(fire.litPieces / (side * layers));
+  const stepDeg = (BRIQUETTE_PITCH_M / radius) * (180 / Math.PI);
+  const at = (deg: number, r: number) => ({
+    x: cx + r * m * Math.cos(((HEAD_DEG + deg) * Math.PI) / 180),
+    y: cy + r * m * Math.sin(((HEAD_DEG + deg) * Math.PI) / 180),
+  });
+  const rows = Array.from(
+    { length: side },
+    (_, row) => radius + (row - (side - 1) / 2) * (PIECE_M.across + 0.003),
+  );
+  const block = (deg: number, r: number, [w, h]: [number, number], fill: string, turn: number) => {
+    const p = at(deg, r);
+    return (
+      <G key={`${deg}/${r}`} transform={`rotate(${HEAD_DEG + deg + turn} ${p.x} ${p.y})`}>
+        <Rect
+          x={p.x - (w / 2) * m}
+          y={p.y - (h / 2) * m}
+          width={w * m}
+          height={h * m}
+          rx={1.5}
+          fill={fill}
+          stroke={theme.sheet}
+          strokeWidth={0.8}
+        />
+      </G>
+    );
+  };
+  return (
+    <G>
+      {rows.flatMap((r) =>
+        Array.from({ length: slots }, (_, slot) =>
+          block(
+            (slot + 0.5) * stepDeg,
+            r,
+            [PIECE_M.along, PIECE_M.across],
+            slot < litSlots ? theme.pit : theme.soot,
+            90,
+          ),
+        ),
+      )}
+      {fire.woodChunks.map((c) =>
+        block(c.atArcDegrees ?? 0, radius, [CHUNK_M, CHUNK_M], theme.meats[2], 45),
+      )}
+    </G>
+  );
+}

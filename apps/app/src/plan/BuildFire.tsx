@@ -1,0 +1,86 @@
+/** The fire to build, drawn to scale, and the vents to set, in the pit's own units. */
+import {
+  METRIC,
+  massWords,
+  pitWith,
+  presetOf,
+  spanOfTime,
+  VENT_NOUNS,
+  ventName,
+  type Plan,
+} from '@ostrin/core';
+import { View } from 'react-native';
+import { GrateDrawing } from '../drawings/Grate';
+import { Vent } from '../drawings/Vent';
+import { Heading } from '../ui/Title';
+import { clockOf } from '../ui/words';
+import { Say, Small } from './Parts';
+
+const round15 = (minutes: number): number => Math.floor(minutes / 15) * 15;
+
+export function BuildFire({ plan }: { plan: Plan }) {
+  const units = plan.request.units ?? METRIC;
+  const fire = plan.fires[0]!;
+  const { cooker } = plan.request.pits[0]!;
+  const physics = pitWith(presetOf(cooker.preset), cooker.overrides);
+  return (
+    <View className="gap-2">
+      <Heading>Build the fire</Heading>
+      <View className="items-center">
+        <GrateDrawing
+          preset={cooker.preset}
+          diameterM={physics.diameterM}
+          fire={fire}
+          grate={plan.grates[0]}
+          meats={plan.request.meats}
+          size={300}
+        />
+      </View>
+      {fire.inWords.map((step, i) => (
+        <Say key={step}>{`${i + 1}. ${step}`}</Say>
+      ))}
+      {fire.feeding.map((f) => (
+        <Say key={f.what}>{`Then ${f.inWords}.`}</Say>
+      ))}
+      <Small>
+        {fire.feeding.some((f) => f.what === 'splits')
+          ? `Stack ${massWords(fire.reserveKg, units)} more wood than that for wind and cold.`
+          : `${massWords(fire.massKg, units)} in all. Lasts about ${spanOfTime(round15(fire.lastsMin))}; about ${massWords(fire.leftKg, units)} should be left over. Keep ${massWords(fire.reserveKg, units)} at hand for wind and cold.`}
+      </Small>
+    </View>
+  );
+}
+
+/** The first setting drawn, the others told, and what to try first when it is off. */
+export function SetVents({ plan }: { plan: Plan }) {
+  const preset = presetOf(plan.request.pits[0]!.cooker.preset);
+  const nouns = VENT_NOUNS[preset.family];
+  const told = plan.request.pits[0]!.ventWay ?? preset.ventWay;
+  const [first, ...later] = plan.vents;
+  if (!first) return null;
+  return (
+    <View className="gap-2">
+      <Heading>{preset.hasFan ? 'Set the fan' : 'Set the vents'}</Heading>
+      {preset.hasFan ? null : (
+        <View className="flex-row items-center gap-8">
+          <Vent
+            name={nouns.intake.toLowerCase()}
+            fraction={first.intakeFraction}
+            says={ventName(first.intakeFraction, told, preset.travelMm.intake)}
+          />
+          <Vent
+            name={nouns.exhaust}
+            fraction={first.exhaustFraction}
+            says={ventName(first.exhaustFraction, told, preset.travelMm.exhaust)}
+          />
+        </View>
+      )}
+      <Say>{`From ${clockOf(first.at)}: ${first.inWords}.`}</Say>
+      {first.ifHigh ? <Say>{`If it settles high: ${first.ifHigh}`}</Say> : null}
+      {first.ifLow ? <Say>{`If it settles low: ${first.ifLow}`}</Say> : null}
+      {later.length > 0 ? (
+        <Small>{`Later, as the fire changes: ${later.map((v) => `${clockOf(v.at)} ${v.inWords}`).join('; ')}.`}</Small>
+      ) : null}
+    </View>
+  );
+}

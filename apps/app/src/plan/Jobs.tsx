@@ -1,0 +1,49 @@
+/** The jobs in order of time; rounds of feeding in one line each. */
+import { epochOf, linesOf, localOf, MINUTE_MS, type Plan, type PlanJob } from '@ostrin/core';
+import { Text, View } from 'react-native';
+import { Heading } from '../ui/Title';
+import { clockAndDay, clockOf, dayOf } from '../ui/words';
+
+export function Jobs({ plan }: { plan: Plan }) {
+  const lines = linesOf(plan);
+  return (
+    <View>
+      <Heading>Jobs</Heading>
+      {lines.map((line, i) => {
+        const job = plan.jobs.find((j) => j.at === line.at && j.inWords === line.inWords);
+        const newDay = line.at.slice(0, 10) !== (lines[i - 1]?.at ?? line.at).slice(0, 10);
+        return (
+          <View key={`${line.at}${line.inWords}`}>
+            {newDay ? (
+              <Text className="font-sans-bold text-ink text-[14px] pt-3">{dayOf(line.at)}</Text>
+            ) : null}
+            <View
+              className="flex-row gap-3 border-b border-rule py-2"
+              testID={job ? `job-${job.id}` : undefined}
+            >
+              <Text className="font-slab-semi text-ink text-[18px] w-[52px]">
+                {clockOf(line.at)}
+              </Text>
+              <View className="flex-1">
+                <Text className="font-sans-semi text-ink text-[16px]">{line.inWords}</Text>
+                <Text className="font-sans text-soot text-[14px] leading-[20px]">
+                  {job?.spanMin ? `Between ${spanText(plan, job)}. ` : ''}
+                  {line.detail}
+                </Text>
+              </View>
+            </View>
+          </View>
+        );
+      })}
+      <Text className="font-sans text-soot text-[14px] pt-2">{`Sit down at ${clockAndDay(plan.serveAt)}.`}</Text>
+    </View>
+  );
+}
+
+/** The 8-in-10 span of a job as clock times: the job's own time is in the middle of it. */
+function spanText(plan: Plan, job: PlanJob): string {
+  const zone = plan.request.timeZone;
+  const lit = epochOf(job.at, zone) - job.atMin * MINUTE_MS;
+  const say = (min: number): string => clockOf(localOf(lit + Math.round(min) * MINUTE_MS, zone));
+  return `${say(job.spanMin![0])} and ${say(job.spanMin![1])}`;
+}

@@ -1,0 +1,41 @@
+/** Other ways of the same meal, row by row as the worker knows them. */
+import type { Request, RequestPit, WayRow } from '@ostrin/core';
+import { useEffect, useState } from 'react';
+import { askWays } from '../api/core';
+
+export interface WaysState {
+  rows: WayRow[];
+  done: boolean;
+  failure: string | null;
+}
+
+/** Compares once `asked`; a new request begins anew. */
+export function useWays(
+  request: Request,
+  others: readonly RequestPit[],
+  asked: boolean,
+): WaysState {
+  const text = JSON.stringify([request, others]);
+  const [state, setState] = useState<WaysState & { of: string }>({
+    rows: [],
+    done: false,
+    failure: null,
+    of: '',
+  });
+  useEffect(() => {
+    if (!asked) return undefined;
+    const [wish, pits] = JSON.parse(text) as [Request, RequestPit[]];
+    return askWays(wish, pits, Date.now(), {
+      onRow: (row) =>
+        setState((s) => ({
+          of: text,
+          rows: s.of === text ? [...s.rows, row] : [row],
+          done: false,
+          failure: null,
+        })),
+      onDone: () => setState((s) => ({ ...s, done: true })),
+      onFail: (failure) => setState((s) => ({ ...s, failure })),
+    });
+  }, [text, asked]);
+  return state.of === text ? state : { rows: [], done: false, failure: state.failure };
+}

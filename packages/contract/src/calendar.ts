@@ -1,0 +1,38 @@
+/** A plan as a calendar (RFC 5545) with alarms. Loaded only when somebody takes a plan along. */
+import { epochOf, linesOf, MINUTE_MS, type Plan } from '@ostrin/core';
+import { createEvents, type EventAttributes } from 'ics';
+
+/** A job takes so many minutes in the calendar, and its alarm rings so many before it. */
+const EVENT_MIN = 10;
+const ALARM_MIN = 5;
+
+/** The calendar's text. `stamp` is when it was made, epoch ms. Throws Error when a line cannot be told. */
+export function calendarOf(plan: Plan, title: string, stamp: number): string {
+  const zone = plan.request.timeZone;
+  const events = linesOf(plan).map((line, i): EventAttributes => {
+    const startMs = Math.round(epochOf(line.at, zone) / MINUTE_MS) * MINUTE_MS;
+    return {
+      uid: `${plan.lightAt}-${i}-${line.at}@ostrin`.replaceAll(':', ''),
+      start: startMs,
+      startInputType: 'utc',
+      startOutputType: 'utc',
+      duration: { minutes: EVENT_MIN },
+      title: line.inWords,
+      description: line.detail,
+      calName: title,
+      productId: 'ostrin/plan',
+      created: stamp,
+      lastModified: stamp,
+      alarms: [
+        {
+          action: 'display',
+          description: line.inWords,
+          trigger: { minutes: ALARM_MIN, before: true },
+        },
+      ],
+    };
+  });
+  const { error, value } = createEvents(events);
+  if (error || !value) throw new Error(`The calendar could not be made: ${error?.message ?? ''}`);
+  return value;
+}

@@ -1,0 +1,95 @@
+/** A plan as a sheet of plain text (Markdown): to print, to hand over, to keep. */
+import { cutOf } from '../meat/cuts';
+import { countWords, massWords, METRIC, spanOfTime } from '../quantity/words';
+import type { Plan, PlanJob } from './types';
+
+/** Jobs that are alike and follow each other are told in one line. */
+export interface SheetLine {
+  at: string;
+  inWords: string;
+  detail: string;
+}
+
+/** The jobs as a hand-over sheet tells them: rounds of feeding in one line each. */
+export function linesOf(plan: Plan): SheetLine[] {
+  const lines: SheetLine[] = [];
+  let round: PlanJob[] = [];
+  const close = (): void => {
+    const first = round[0];
+    const last = round.at(-1);
+    if (first && last) {
+      lines.push({
+        at: first.at,
+        inWords: first.inWords,
+        detail:
+          round.length > 1
+            ? `${countWords(round.length, 'time', 'times')}, each ${spanOfTime(Math.round((last.atMin - first.atMin) / (round.length - 1)))} until ${last.at.slice(11)}. ${first.detail}`
+            : first.detail,
+      });
+    }
+    round = [];
+  };
+  for (const job of plan.jobs) {
+    const same = round[0] && job.id.startsWith('feed-') && job.pit === round[0].pit;
+    if (!same) close();
+    if (job.id.startsWith('feed-')) round.push(job);
+    else lines.push({ at: job.at, inWords: job.inWords, detail: job.detail });
+  }
+  close();
+  return lines;
+}
+
+const list = (lines: readonly string[]): string => lines.map((l) => `- ${l}`).join('\n');
+
+/** The whole plan as Markdown. */
+export function markdownOf(plan: Plan, title: string): string {
+  const units = plan.request.units ?? METRIC;
+  const day = plan.serveAt.slice(0, 10);
+  const cell = (text: string): string => text.replaceAll('|', '/').replaceAll('\n', ' ');
+  return [
+    `# ${title}`,
+    `Serve ${countWords(plan.request.people, 'person', 'people')} at ${plan.serveAt.slice(11)} on ${day}. Light at ${plan.lightAt.slice(11)} (${plan.lightAt.slice(0, 10)}).`,
+    '## Ready',
+    list(
+      plan.ready.map((r, i) => {
+        const meat = plan.request.meats[i]!;
+        return `${cutOf(meat.cut).name}: between ${r.p10.slice(11)} and ${r.p90.slice(11)} in 8 of 10 cooks`;
+      }),
+    ),
+    '## Build the fire',
+    ...plan.fires.map((f) => list([...f.inWords, ...f.feeding.map((x) => `Feed: ${x.inWords}.`)])),
+    '## Vents',
+    list(
+      plan.vents.map(
+        (v) =>
+          `${v.at.slice(11)} ${v.inWords}${v.ifHigh ? ` If high: ${v.ifHigh}` : ''}${v.ifLow ? ` If low: ${v.ifLow}` : ''}`,
+      ),
+    ),
+    '## Jobs',
+    '| Time | What | How |\n|---|---|---|\n' +
+      linesOf(plan)
+        .map((l) => `| ${l.at.slice(11)} | ${cell(l.inWords)} | ${cell(l.detail)} |`)
+        .join('\n'),
+    '## Watch',
+    `${countWords(plan.watch.visits, 'visit', 'visits')}, longest free stretch ${spanOfTime(plan.watch.longestFreeMin)}.`,
+    ...(plan.watch.shifts.length > 0
+      ? [
+          list(
+            plan.watch.shifts.map(
+              (s) =>
+                `${s.name}: ${s.from.slice(11)} to ${s.to.slice(11)}, ${countWords(s.visits, 'visit', 'visits')}`,
+            ),
+          ),
+        ]
+      : []),
+    '## Shopping',
+    list(plan.shopping.map((s) => `${s.item}: ${s.amount}${s.buy ? ` (${s.buy})` : ''}`)),
+    `Gives ${massWords(plan.cookedKg[0], units)} to ${massWords(plan.cookedKg[1], units)} cooked.`,
+    '## What could go wrong',
+    list(plan.risks.map((r) => `${r.sign}: ${r.move}`)),
+    '## Plan B',
+    list(plan.planB),
+    ...(plan.cautions.length > 0 ? ['## What is safe', list(plan.cautions)] : []),
+    '',
+  ].join('\n\n');
+}

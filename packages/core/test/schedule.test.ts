@@ -1,0 +1,145 @@
+import fc from 'fast-check';
+import { habitGuide, presetOf, quantile, usualFire, type Look } from '../src';
+import { createTender } from '../src/cook/tender';
+import { allowanceMin, chances, longestHoldMin } from '../src/plan/schedule';
+import { best } from '../src/plan/tune';
+import { watchOf } from '../src/plan/watch';
+import { prepareJobs, thawHours } from '../src/plan/prepare';
+import { request } from './scenarios';
+
+const minutes = fc.array(fc.integer({ min: 60, max: 1200 }), { minLength: 10, maxLength: 80 });
+
+describe('when to light', () => {
+  it('is never later than the wanted chance allows, and uses the hold where there is one', () => {
+    fc.assert(
+      fc.property(
+        minutes,
+        fc.double({ min: 0.5, max: 0.97, noNaN: true }),
+        fc.integer({ min: 10, max: 900 }),
+        (ready, chance, hold) => {
+          const allow = allowanceMin(ready, chance, hold);
+          const { late } = chances(ready, allow, allow - hold);
+          expect(late).toBeLessThanOrEqual(1 - chance + 1 / ready.length + 1e-9);
+          const inside = (a: number): number => ready.filter((v) => v <= a && v >= a - hold).length;
+          const sorted = [...ready].sort((a, b) => a - b);
+          expect(inside(allow)).toBeGreaterThanOrEqual(inside(quantile(sorted, chance)));
+        },
+      ),
+    );
+  });
+
+  it('counts cooks that are never done as late', () => {
+    expect(chances([100, NaN, 300], 200, 50)).toEqual({ late: 2 / 3, early: 0 });
+    expect(allowanceMin([100, NaN, NaN, NaN], 0.9, 60)).toBe(Infinity);
+  });
+
+  it('holds big pieces for hours, thin ones and roasts not', () => {
+    const meat = request().meats[0]!;
+    const box = longestHoldMin(meat);
+    expect(box).toBeGreaterThanOrEqual(240);
+    expect(longestHoldMin({ ...meat, cut: 'spare-ribs', massKg: 1.2 })).toBeLessThan(box);
+    expect(
+      longestHoldMin({ ...meat, cut: 'rib-roast', massKg: 2.3, done: { coreC: 52 } }),
+    ).toBeLessThan(120);
+    expect(longestHoldMin({ ...meat, rest: { where: 'tented', minutes: 300 } })).toBe(300);
+  });
+});
+
+it('thaws and salts before the fire, in that order', () => {
+  const meat = { ...request().meats[0]!, frozen: true, prepare: 'dry-brine' as const };
+  const { jobs, leadMin } = prepareJobs(meat, 2, 30, (j) => j);
+  expect(leadMin).toBe(60 * (thawHours(2.5) + 14));
+  expect(jobs.map((j) => j.id)).toEqual(['salt', 'thaw']);
+  expect(jobs[1]!.atMin).toBe(30 - leadMin);
+});
+
+it('shares the watch without losing a visit', () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.integer({ min: -40, max: 900 }), { minLength: 2, maxLength: 40 }),
+      fc.integer({ min: 1, max: 5 }),
+      (at, n) => {
+        const jobs = at.map((clockMin, i) => ({
+          id: String(i),
+          at: '2027-05-15T08:00',
+          atMin: clockMin,
+          clockMin,
+          do: 'check' as const,
+          inWords: '',
+          detail: '',
+          logs: [],
+        }));
+        const crew = Array.from({ length: n }, (_, i) => `w${i}`);
+        const { visits, shifts } = watchOf(jobs, crew, 0, 'UTC');
+        expect(shifts.reduce((sum, s) => sum + s.visits, 0)).toBe(visits);
+        shifts.slice(1).forEach((s, i) => expect(s.from).toBe(shifts[i]!.to));
+      },
+    ),
+  );
+});
+
+describe('the best way of holding a fire', () => {
+  const score = (outFraction: number, whiteFraction: number, visitsPerHour: number) => ({
+    score: { meanC: 120, rmsK: 2, outFraction, whiteFraction, visitsPerHour },
+  });
+
+  it('counts time in the band first, then clean smoke, then visits', () => {
+    const steady = score(0.02, 0.2, 4);
+    const clean = score(0.03, 0, 4);
+    const idle = score(0.04, 0.01, 1);
+    const wild = score(0.5, 0, 0);
+    expect(best([wild, steady], 8)).toBe(steady);
+    expect(best([wild, steady, clean], 8)).toBe(clean);
+    expect(best([wild, steady, clean, idle], 8)).toBe(idle);
+  });
+});
+
+describe('a tender', () => {
+  const preset = presetOf('kettle-57');
+  const scenario = {
+    ostrin: 'scenario/1' as const,
+    cooker: { preset: 'kettle-57', overrides: {} },
+    fire: usualFire(preset),
+    weather: request().weather,
+    control: { mode: 'vents' as const },
+    actions: [],
+    meats: [],
+    untilMin: 60,
+    everyMin: 1,
+  };
+  const seen = (atMin: number, pitC: number, part: Partial<Look> = {}): Look => ({
+    atMin,
+    pitC,
+    unlitKg: 2,
+    litKg: 0.4,
+    woodKg: 0,
+    sinceLidMin: Infinity,
+    ...part,
+  });
+
+  it('closes down on the way up, leaves the dip of a lid alone, and moves the right way', () => {
+    const guide = habitGuide(preset, usualFire(preset), 120);
+    const hand = createTender(scenario, 120, guide);
+    const vents = (look: Look): number[] =>
+      hand.look(look).flatMap((a) => (a.do === 'set-vents' ? [a.intakeFraction] : []));
+    expect(vents(seen(0, 10))).toEqual([1]);
+    expect(vents(seen(10, 80))).toEqual([]);
+    const [held] = vents(seen(15, 112));
+    expect(held).toBeCloseTo(guide.hold.intake, 1);
+    for (const at of [20, 25, 30]) expect(vents(seen(at, 120))).toEqual([]);
+    expect(vents(seen(35, 90, { sinceLidMin: 4 }))).toEqual([]);
+    for (const at of [40, 45, 50]) hand.look(seen(at, 120));
+    const wider = vents(seen(55, 108));
+    expect(wider[0] ?? 1).toBeGreaterThan(held!);
+  });
+
+  it('tops up what will not last, and nothing at the end', () => {
+    const guide = { ...habitGuide(preset, usualFire(preset), 120), untilMin: 200 };
+    const hand = createTender(scenario, 120, guide);
+    const feeds = (look: Look): boolean => hand.look(look).some((a) => a.do === 'add-fuel');
+    for (let at = 5; at <= 60; at += 5) feeds(seen(at, 120, { unlitKg: 2 - at * 0.02 }));
+    expect(feeds(seen(65, 120, { unlitKg: 0.1, litKg: 0.2 }))).toBe(true);
+    for (let at = 70; at <= 190; at += 5) feeds(seen(at, 120, { unlitKg: 1 }));
+    expect(feeds(seen(195, 120, { unlitKg: 0.1, litKg: 0.2 }))).toBe(false);
+  });
+});

@@ -5,7 +5,7 @@ import { clamp, shown } from '../quantity/units';
 import type { SplitGuide } from './guide';
 import type { Look } from './hand';
 import type { Action } from './scenario';
-import { setVents, trend, type Tender } from './tender';
+import { setVents, trend, type Tender } from './tending';
 
 /** What is done about the splits and the damper at a look. */
 export function feedSplits(t: Tender, by: SplitGuide, now: Look): Action[] {

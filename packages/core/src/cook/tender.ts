@@ -4,13 +4,12 @@
  */
 import { CHARCOALS } from '../fuel/catalogue';
 import { presetOf } from '../pit/catalogue';
-import type { Preset } from '../pit/types';
 import { clamp, roundTo } from '../quantity/units';
-import type { FireSpec } from '../fire/spec';
 import { habitGuide, type Guide } from './guide';
 import type { Hand, Look } from './hand';
 import type { Action, Scenario } from './scenario';
 import { feedSplits } from './splits';
+import { setVents, trend, type Tender } from './tending';
 
 /** Looks at the thermometer this often, min, and remembers an hour of it. */
 const LOOK_MIN = 5;
@@ -27,23 +26,6 @@ const STILL_IN_COALS = 0.5;
 const AFTER_LID_MIN = 15;
 /** With the intake this far open the exhaust is what holds a fire back: it is opened too. */
 const WIDE_INTAKE = 0.6;
-
-export interface Tender {
-  targetC: number;
-  guide: Guide;
-  preset: Preset;
-  fire: FireSpec;
-  up: boolean;
-  intake: number;
-  exhaust: number;
-  movedMin: number;
-  fedMin: number;
-  splitKg: number;
-  seen: (Look & { spentKg: number })[];
-  /** Charcoal put on so far, and what is burnt a minute when all is well, kg. */
-  addedKg: number;
-  paceKg: number;
-}
 
 /** A tender for that scenario's pit, going by habit where there is no guide. */
 export function createTender(scenario: Scenario, targetC: number, guide?: Guide): Hand {
@@ -80,26 +62,6 @@ function tend(t: Tender, seen: Look): Action[] {
   t.seen.push({ ...seen, spentKg: t.addedKg - seen.unlitKg - seen.litKg });
   if (t.seen.length > REMEMBERED) t.seen.shift();
   return t.guide.feed ? feedSplits(t, t.guide.feed, seen) : holdByVents(t, seen);
-}
-
-/** Change of the probe over the last quarter of an hour, K. */
-export function trend(t: Tender): number {
-  const now = t.seen.at(-1)!;
-  const then = t.seen.at(-4) ?? t.seen[0]!;
-  return now.pitC - then.pitC;
-}
-
-/** Sets the vents and remembers it. */
-export function setVents(
-  t: Tender,
-  atMin: number,
-  intake: number,
-  exhaust: number,
-): Action & { do: 'set-vents' } {
-  t.intake = intake;
-  t.exhaust = exhaust;
-  t.movedMin = atMin;
-  return { atMin, do: 'set-vents', intakeFraction: intake, exhaustFraction: exhaust };
 }
 
 /** A charcoal fire: close down on the way up, then small moves with time between them. */

@@ -44,7 +44,10 @@ test('a kettle: salted meat for twelve, taken along as a calendar that opens els
   expect(readFileSync(await sheet.path(), 'utf8')).toContain('## Build the fire');
 });
 
-test('a stick burner on splits: fed in rounds, watched in shifts', async ({ page }) => {
+test('a stick burner on splits: fed in rounds, watched in shifts, printed on one page', async ({
+  page,
+  context,
+}) => {
   await page.goto('/');
   await change(page, /^Cooker:/, /^Long Tom/);
   await change(page, /^Meat:/, /^Brisket/);
@@ -55,6 +58,13 @@ test('a stick burner on splits: fed in rounds, watched in shifts', async ({ page
   await expect(page.getByTestId('job-feed-1')).toContainText(/times, each (20|25|40) min until/);
   await expect(page.getByText(/^Second watch: \d\d:\d\d to \d\d:\d\d/)).toBeVisible();
   await expect(page.getByText('cherry splits, seasoned', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'Print' }).click();
+  const sheet = await page.locator('iframe').getAttribute('srcdoc');
+  const paper = await context.newPage();
+  await paper.setContent(sheet!);
+  await expect(paper.getByRole('heading', { level: 1 })).toContainText('Brisket for 8');
+  const pdf = (await paper.pdf({ preferCSSPageSize: true })).toString('latin1');
+  expect(/\/Count (\d+)/.exec(pdf)?.[1]).toBe('1');
 });
 
 test('a kamado compared with its other ways, one of which is taken', async ({ page }) => {

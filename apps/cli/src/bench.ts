@@ -3,12 +3,13 @@ import { plan, presetOf, quantile, simulate } from '@ostrin/core';
 import { estimatePiece } from '@ostrin/core/lookAhead';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { Worker } from 'node:worker_threads';
-import { COOKS, cookIn, HELD, READ, REQUEST, TWO_PIECES } from './cases';
+import { COOKS, cookIn, HELD, READ, REQUESTS, TWO_PIECES } from './cases';
 import { referenceKernel } from './kernel';
 
 /** How fires are held, kept from plan to plan as the app's worker keeps it. */
 const KNOWN = new Map();
 const ROUNDS = 9;
+const SLOW_ROUNDS = 3;
 const WARM_UP = 3;
 const ENSEMBLE = 300;
 /** The main thread looks at the clock this often while the ensemble runs, ms. */
@@ -81,9 +82,13 @@ export async function bench(now: () => number) {
     ),
     'meat-14h-held': () => simulate(HELD),
     'estimate-at-5h': () => estimatePiece(READ),
-    'plan-rough': () => plan(REQUEST, { nowMs: 0, members: 1 }),
-    'plan-60': () => plan(REQUEST, { nowMs: 0, members: 60 }),
-    'plan-60-known-fire': () => plan(REQUEST, { nowMs: 0, members: 60, known: KNOWN }),
+    ...Object.fromEntries(
+      Object.entries(REQUESTS).flatMap(([name, request]) => [
+        [`plan-rough-${name}`, () => plan(request, { nowMs: 0, members: 1 })],
+        [`plan-60-${name}`, () => plan(request, { nowMs: 0, members: 60 })],
+        [`plan-60-known-${name}`, () => plan(request, { nowMs: 0, members: 60, known: KNOWN })],
+      ]),
+    ),
   };
   for (let i = 0; i < WARM_UP; i++) {
     referenceKernel();
@@ -91,7 +96,7 @@ export async function bench(now: () => number) {
   }
   const found = Object.entries(work).map(([name, f]) => ({
     name,
-    ...against(f, now, name.startsWith('plan-60') ? 3 : ROUNDS),
+    ...against(f, now, name.startsWith('plan-60') ? SLOW_ROUNDS : ROUNDS),
   }));
   return {
     ostrin: 'bench/1',

@@ -140,3 +140,23 @@ export const REQUEST: Request = {
   weather: WEATHER,
   chanceOnTimeFraction: 0.9,
 };
+
+/** The same table cooked on one pit of each family, for the timings of plans. */
+export const REQUESTS: Readonly<Record<string, Request>> = Object.fromEntries(
+  (
+    [
+      ['kettle-57', 'briquette'],
+      ['bullet-47', 'briquette'],
+      ['kamado-46', 'lump'],
+      ['offset-heavy', 'splits'],
+      ['offset-light', 'briquette'],
+      ['hopper-fan', 'briquette'],
+    ] as const
+  ).map(([preset, fuel]) => [
+    `${preset}-${fuel}`,
+    {
+      ...REQUEST,
+      pits: [{ ...REQUEST.pits[0]!, cooker: { preset, overrides: {} }, fire: { fuel } }],
+    },
+  ]),
+);

@@ -54,8 +54,9 @@ function trim(plan: Plan, recent: Reading[], vents: Vents): Vents | null {
   if (seen.length < 10) return null;
   const off = mean(seen) - target;
   if (Math.abs(off) < 0.75 * bandC) return null;
+  const { exhaustFraction } = vents;
   const intakeFraction = clamp(vents.intakeFraction - Math.sign(off) / 16, 1 / 16, 1);
-  return intakeFraction === vents.intakeFraction ? null : { ...vents, intakeFraction };
+  return intakeFraction === vents.intakeFraction ? null : { intakeFraction, exhaustFraction };
 }
 
 /** A fresh id for every entry; passed in, so that a test can hold it still. */
@@ -81,7 +82,8 @@ export function play(story: Story, newId: NewId): CookDoc {
     if (job.logs.length === 0) add({ id: newId(), at, jobId: id, kind: 'job' });
     for (const action of job.logs) add({ id: newId(), at, jobId: id, kind: 'act', action });
   };
-  const plain = plan.jobs.filter((j) => !['wrap', 'check', 'off', 'shut', 'serve'].includes(j.id));
+  const later = ['wrap', 'check', 'off', 'shut', 'serve'];
+  const plain = plan.jobs.filter((j) => !later.includes(j.id) && j.do !== 'check');
   const waiting = [
     ...plain.map((j) => ({
       at: startMs + (j.atMin + (story.lateMin[j.id] ?? 0)) * MINUTE_MS,

@@ -127,11 +127,11 @@ export function ventsPlanned(
   const moves = (cook.result.happened as Action[]).flatMap((a) =>
     a.do === 'set-vents' && a.atMin > 0 && a.atMin <= last ? [a] : [],
   );
-  const shown_ =
+  const told =
     moves.length > 0
       ? moves
       : [{ atMin: 0, intakeFraction: guide.up.intake, exhaustFraction: guide.up.exhaust }];
-  return shown_.map((m, i) => ({
+  return told.map((m, i) => ({
     at: at(m.atMin),
     pit,
     intakeFraction: m.intakeFraction,

@@ -5,7 +5,6 @@ import { cutOf } from '../meat/cuts';
 import type { RestWhere } from '../meat/rest';
 import { WRAPS } from '../meat/wraps';
 import { tenFiftyNinety } from '../quantity/statistics';
-import { clamp, shown } from '../quantity/units';
 import { countWords, massWords, spanOfTime, temperatureWords, type Units } from '../quantity/words';
 import { LONGEST_MIN, type CookPlan } from './cookPlan';
 import { LID_SECONDS } from './trial';
@@ -338,5 +337,4 @@ function shutJob(plan: CookPlan, lastMin: number): Draft {
 }
 
 /** What a job at the table says. */
-export const serveDetail = (kg: number, units: Units): string =>
-  `${massWords(shown(clamp(kg, 0, 1e4), 2), units)} went on.`;
+export const serveDetail = (kg: number, units: Units): string => `${massWords(kg, units)} went on.`;

@@ -44,13 +44,13 @@ function offTarget(plan: CookPlan, units: Units): Weighed[] {
   const high = early.filter((k) => k > bandC / 2).length / early.length;
   const low = early.filter((k) => k < -bandC / 2).length / early.length;
   const turn = trimWords(plan, high >= low ? bandC : -bandC);
-  const way_ = high >= low ? 'high' : 'low';
+  const where = high >= low ? 'high' : 'low';
   return [
     {
       chanceFraction: Math.max(high, low),
-      sign: `The pit settles ${way_}: over ${spanWords(bandC / 2, units)} off ${temperatureWords(target, units)} an hour after lighting`,
+      sign: `The pit settles ${where}: over ${spanWords(bandC / 2, units)} off ${temperatureWords(target, units)} an hour after lighting`,
       move: way.splits
-        ? `The next split a quarter ${way_ === 'high' ? 'lighter' : 'heavier'}; the dampers stay.`
+        ? `The next split a quarter ${where === 'high' ? 'lighter' : 'heavier'}; the dampers stay.`
         : `${turn} Then wait ${Math.round(guide.waitMin)} minutes before the next move.`,
       why: `In ${Math.round(100 * Math.max(high, low))} of 100 likely pits (other leaks, wind, thermometer).`,
     },

@@ -60,8 +60,8 @@ const FED_FOR_MIN = [40, 25];
 export function firstGuide(way: Way): Guide {
   const { preset, pit, fire } = way;
   const { intake, exhaust } = preset.travelMm;
-  const way_ = pit.ventWay ?? preset.ventWay;
-  const step = Math.max(handStep(way_, intake), handStep(way_, exhaust) / 2);
+  const told = pit.ventWay ?? preset.ventWay;
+  const step = Math.max(handStep(told, intake), handStep(told, exhaust) / 2);
   // A firebox on charcoal behaves like a kettle with its vents.
   const like = way.fed || (preset.family === 'offset' && !way.splits);
   const base = like

@@ -4,7 +4,8 @@ import { WRAPS, type WrapId } from '../meat/wraps';
 import { epochOf, MINUTE_MS } from '../quantity/time';
 import { METRIC, temperatureWords } from '../quantity/words';
 import { fuelNeeded } from './shopping';
-import { planning, type PlanOptions } from './plan';
+import type { PlanOptions } from './assemble';
+import { planning } from './plan';
 import type { Plan, Request, RequestPit } from './types';
 
 /** One way as it would go. */

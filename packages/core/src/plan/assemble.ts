@@ -1,0 +1,272 @@
+/** A plan put together from what was worked out for each of its pits. */
+import { cutOf } from '../meat/cuts';
+import { epochOf, localOf, MINUTE_MS } from '../quantity/time';
+import { mean } from '../quantity/statistics';
+import { shown } from '../quantity/units';
+import { countWords, METRIC } from '../quantity/words';
+import { amountOf } from './amount';
+import { chances, longestHoldMin } from './schedule';
+import { lateEnd, type CookPlan } from './cookPlan';
+import { expectedOf } from './expected';
+import { firePlanned, ventsPlanned } from './fireOf';
+import { jobsAt, serveDetail, windowOf, type Draft } from './jobs';
+import { prepareJobs } from './prepare';
+import { planBOf, risksOf } from './risks';
+import { problemsOf } from './problems';
+import { shoppingOf } from './shopping';
+import type { Plan, PlanJob, Problem, Request, RequestMeat } from './types';
+import type { Tuned } from './tune';
+import { watchOf } from './watch';
+
+/** What the planner is told besides the request: time and patience are passed in, never taken. */
+export interface PlanOptions {
+  nowMs: number;
+  /** Members of the ensemble; 1 gives a rough answer at once. */
+  members: number;
+  /** How fires are held, worked out before: asked and told, so that a change of the meal is quick. */
+  known?: Map<string, Tuned>;
+}
+
+/** One pit of a plan with what lies on it. */
+export interface PitPart {
+  cook: CookPlan;
+  meats: RequestMeat[];
+  pieces: number[];
+  /** Where the meats stand in the request. */
+  index: number[];
+}
+
+/** Times of lighting are told to so many minutes. */
+const ROUND_MIN = 5;
+
+/** The plan from what was worked out for each pit. */
+export function assemble(
+  request: Request,
+  options: PlanOptions,
+  parts: PitPart[],
+  grates: Plan['grates'],
+  problems: Problem[],
+  serveMs: number,
+): Plan {
+  const zone = request.timeZone;
+  const units = request.units ?? METRIC;
+  const rough = options.members <= 1;
+  const several = parts.length > 1;
+  // Lighting of each pit, rounded to what a clock on the wall says; never later than computed.
+  const lit = parts.map((p) => {
+    const ms = serveMs + p.cook.litMin * MINUTE_MS;
+    return Math.floor(ms / (ROUND_MIN * MINUTE_MS)) * ROUND_MIN * MINUTE_MS;
+  });
+  const first = lit.indexOf(Math.min(...lit));
+  const zeroMs = lit[first]!;
+  const at = (ms: number): string => localOf(ms, zone);
+  const amounts = request.meats.map((m) => amountOf(request, m, 1));
+  const ready: Plan['ready'] = request.meats.map((m) => ({ id: m.id, p10: '', p50: '', p90: '' }));
+  const meatOnAt = request.meats.map(() => '');
+  const late: number[] = request.meats.map(() => 0);
+  const rests: [number, number][] = request.meats.map(() => [0, 0]);
+  const jobs: (PlanJob & { clockMin: number })[] = [];
+  parts.forEach((part, k) => {
+    const { cook } = part;
+    const onPit = part.index.map((i) => request.meats[i]!);
+    const pit = several ? cook.way.pit.id : undefined;
+    part.index.forEach((i, n) => {
+      const meat = request.meats[i]!;
+      amounts[i] = amountOf(request, meat, part.pieces[n]!);
+      const eaten = meat.serveAt ? epochOf(meat.serveAt, zone) : serveMs;
+      const eatenMin = (eaten - lit[k]!) / MINUTE_MS;
+      const [latest, earliest] = [eatenMin - meat.rest.minutes, eatenMin - longestHoldMin(meat)];
+      const window = windowOf(cook.readyMin[n]!);
+      const odds = chances(cook.readyMin[n]!, latest, earliest);
+      late[i] = rough ? 1 - request.chanceOnTimeFraction : odds.late;
+      ready[i] = {
+        id: meat.id,
+        p10: at(lit[k]! + window[0] * MINUTE_MS),
+        p50: at(lit[k]! + window[1] * MINUTE_MS),
+        p90: at(lit[k]! + window[2] * MINUTE_MS),
+        wanted: [at(lit[k]! + earliest * MINUTE_MS), at(lit[k]! + latest * MINUTE_MS)],
+        chanceLateFraction: late[i]!,
+        chanceEarlyFraction: rough ? 0 : odds.early,
+      };
+      rests[i] = [Math.max(0, eatenMin - window[2]), Math.max(0, eatenMin - window[0])];
+      meatOnAt[i] = at(lit[k]! + cook.onMin[n]! * MINUTE_MS);
+      const name = (job: string): string => (i === 0 ? job : `${job}-${meat.id}`.slice(0, 40));
+      const ahead = prepareJobs(meat, part.pieces[n]!, cook.onMin[n]!, name);
+      push(jobs, ahead.jobs, lit[k]!, zeroMs, zone, pit);
+      problems.push(
+        ...problemsOf.lead(
+          meat,
+          i,
+          lit[k]! + cook.onMin[n]! * MINUTE_MS,
+          options.nowMs,
+          ahead.leadMin,
+        ),
+      );
+    });
+    push(jobs, jobsAt(cook, onPit, part.pieces, units, pit), lit[k]!, zeroMs, zone, pit);
+    problems.push(...problemsOf.pit(request, cook, part.index, units));
+  });
+  const lastOff = Math.max(...jobs.filter((j) => j.do === 'meat-off').map((j) => j.clockMin));
+  for (const serving of servings(request, serveMs)) {
+    const kg = serving.meats.reduce((sum, i) => sum + amounts[i]!.trimmedKg, 0);
+    const min = Math.round((serving.ms - zeroMs) / MINUTE_MS);
+    push(
+      jobs,
+      [
+        {
+          id: serving.id,
+          atMin: serving.id === 'serve' ? Math.max(min, Math.round(lastOff) + 10) : min,
+          do: 'serve',
+          inWords:
+            serving.id === 'serve'
+              ? `Serve ${countWords(request.people, 'person', 'people')}`
+              : `Serve the ${serving.meats.map((i) => cutOf(request.meats[i]!.cut).short).join(' and ')}`,
+          detail: serveDetail(kg, units),
+          logs: [],
+        },
+      ],
+      zeroMs,
+      zeroMs,
+      zone,
+    );
+  }
+  jobs.sort((a, b) => a.clockMin - b.clockMin);
+  problems.push(...problemsOf.time(request, options.nowMs, serveMs, zeroMs));
+  const fires = parts.map((p) => firePlanned(p.cook, units));
+  const { list, cost } = shoppingOf(request, fires, amounts, units);
+  const main = parts[first]!;
+  const expected = parts.map((p) => expectedOf(p.cook));
+  return {
+    ostrin: 'plan/1',
+    request,
+    serveAt: request.serveAt,
+    lightAt: at(zeroMs),
+    meatOnAt,
+    ready,
+    restAvailableMin: rests[main.index[0]!]!,
+    chanceLateFraction: 1 - late.reduce((p, l) => p * (1 - l), 1),
+    pieces: amounts.reduce((n, a) => n + a.pieces, 0),
+    cookedKg: [0, 1].map((e) => amounts.reduce((kg, a) => kg + a.cookedKg[e]!, 0)) as [
+      number,
+      number,
+    ],
+    amounts,
+    fires,
+    vents: parts.flatMap((p, k) => ventsPlanned(p.cook, lit[k]!, zone, units)),
+    grates,
+    guides: parts.map(({ cook }) => ({
+      pit: cook.way.pit.id,
+      ...cook.guide,
+      untilMin: Math.round(lateEnd(cook)),
+    })),
+    jobs: jobs.map(({ clockMin: _, ...job }) => job),
+    watch: watchOf(jobs, request.crew ?? [], zeroMs, zone),
+    shopping: list,
+    cost,
+    risks: parts
+      .flatMap((p) =>
+        risksOf(
+          p.cook,
+          p.meats,
+          p.index.map((i) => late[i]!),
+          units,
+        ),
+      )
+      .slice(0, 3),
+    planB: planBOf(request.meats),
+    outcome: outcomeOf(main.cook),
+    problems,
+    cautions: [
+      ...new Set(
+        parts.flatMap((p) => p.cook.pits.flatMap((r) => r.meats.flatMap((m) => m.cautions))),
+      ),
+    ],
+    expected: expected[first]!,
+    ...(several ? { expectedOf: expected } : {}),
+    scenarios: parts.map((p) => scenarioTold(p.cook)),
+    members: options.members,
+  };
+}
+
+/** Bark and tenderness of the first piece at the minute it is done. */
+function outcomeOf(cook: CookPlan): Plan['outcome'] {
+  const at = (key: 'bark' | 'tenderness'): number | null =>
+    known(
+      cook.pits.map((r) => {
+        const m = r.meats[0];
+        if (!m || m.doneAtMin === null) return null;
+        const row = r.minutes.findIndex((min) => min >= m.doneAtMin!);
+        return m[key][row < 0 ? m[key].length - 1 : row] ?? null;
+      }),
+    );
+  return { bark: at('bark'), tenderness: at('tenderness') };
+}
+
+/** Mean of what is known; null where nothing is. */
+function known(values: readonly (number | null)[]): number | null {
+  const there = values.filter((v): v is number => v !== null);
+  return there.length > 0 ? shown(mean(there), 2) : null;
+}
+
+function push(
+  jobs: (PlanJob & { clockMin: number })[],
+  drafts: readonly Draft[],
+  litMs: number,
+  zeroMs: number,
+  zone: string,
+  pit?: string,
+): void {
+  for (const d of drafts) {
+    const ms = litMs + d.atMin * MINUTE_MS;
+    const id = pit && jobs.some((j) => j.id === d.id) ? `${d.id}-${pit}`.slice(0, 40) : d.id;
+    jobs.push({
+      ...d,
+      id,
+      ...(pit ? { pit } : {}),
+      at: localOf(ms, zone),
+      clockMin: (ms - zeroMs) / MINUTE_MS,
+    });
+  }
+}
+
+/** The meals of a request: its courses in order, the main one last called `serve`. */
+function servings(request: Request, serveMs: number) {
+  const main = { id: 'serve', ms: serveMs, meats: [] as number[] };
+  const others = new Map<string, { id: string; ms: number; meats: number[] }>();
+  request.meats.forEach((m, i) => {
+    if (!m.serveAt || m.serveAt === request.serveAt) {
+      main.meats.push(i);
+      return;
+    }
+    const course = others.get(m.serveAt) ?? {
+      id: `serve-${m.id}`.slice(0, 40),
+      ms: epochOf(m.serveAt, request.timeZone),
+      meats: [],
+    };
+    course.meats.push(i);
+    others.set(m.serveAt, course);
+  });
+  return [...others.values(), main].filter((s) => s.meats.length > 0);
+}
+
+/** The scenario of the middle of the road with everything its tender did written into it, minute by minute. */
+function scenarioTold(cook: CookPlan): Plan['scenarios'][number] {
+  const done = cook.result.happened.filter((a) =>
+    [
+      'set-vents',
+      'add-fuel',
+      'add-wood',
+      'door',
+      'rake',
+      'fill-water',
+      'lid-open',
+      'meat-on',
+    ].includes(a.do),
+  );
+  return {
+    ...cook.scenario,
+    actions: done as Plan['scenarios'][number]['actions'],
+    untilMin: Math.min(Math.max(Math.ceil((cook.endMin * 1.25 + 60) / 60) * 60, 300), 2880),
+    everyMin: 1,
+  };
+}

@@ -4,7 +4,9 @@ import {
   createTender,
   drawMeat,
   drawPit,
+  epochOf,
   longestHoldMin,
+  MINUTE_MS,
   pitWith,
   plan,
   presetOf,
@@ -18,7 +20,6 @@ import {
   type Request,
   type Scenario,
 } from '@ostrin/core';
-import { epochOf, MINUTE_MS } from '@ostrin/core';
 import { byRules } from './rules';
 import type { Case } from './requests';
 

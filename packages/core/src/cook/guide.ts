@@ -158,3 +158,12 @@ export function habitGuide(
     topUp: preset.family === 'kamado' ? null : fire.arrangement === 'ring' ? RING_TOP_UP : TOP_UP,
   };
 }
+
+/** A guide with another holding setting of the intake. */
+export function withHold(guide: Guide, intake: number): Guide {
+  const exhaust =
+    guide.exhaustPerIntake === null
+      ? guide.hold.exhaust
+      : clamp(guide.exhaustPerIntake * intake, 0.05, 1);
+  return { ...guide, hold: { intake, exhaust } };
+}

@@ -46,26 +46,31 @@ export interface BuiltFire {
   boughtKg: number;
 }
 
+/** Charcoal of a fire, lit part included, kg as bought. */
+export const loadKg = (fire: FireSpec, diameterM: number): number =>
+  fire.arrangement === 'snake'
+    ? snakePieces(fire, diameterM) * CHARCOALS[fire.fuel].pieceKg
+    : fire.massKg;
+
+/** What of it is put in glowing, kg as bought. */
+export const litKg = (fire: FireSpec): number =>
+  fire.arrangement === 'snake' ? fire.litPieces * CHARCOALS[fire.fuel].pieceKg : fire.litMassKg;
+
 /** The fire of a scenario in that pit. */
 export function buildFire(fire: FireSpec, pit: Room): BuiltFire {
   const charcoal = CHARCOALS[fire.fuel];
-  let totalKg: number;
-  let litKg: number;
-  if (fire.arrangement === 'snake') {
-    totalKg = snakePieces(fire, pit.diameterM) * charcoal.pieceKg;
-    litKg = Math.min(fire.litPieces * charcoal.pieceKg, totalKg);
-  } else {
-    litKg = fire.litMassKg;
-    totalKg = Math.max(fire.massKg, litKg);
-  }
+  const load = loadKg(fire, pit.diameterM);
+  // A snake cannot glow beyond its end; a heap is at least what was poured in lit.
+  const glowingKg = fire.arrangement === 'snake' ? Math.min(litKg(fire), load) : litKg(fire);
+  const totalKg = Math.max(load, glowingKg);
   const daf = totalKg * dafShare(charcoal);
   return {
     arrangement:
       fire.arrangement === 'snake'
         ? snake(fire, charcoal, pit.diameterM, daf)
         : HEAPS[fire.arrangement](pit, daf, fire.litPlace),
-    lit: poolOf(charcoal, litKg),
-    unlit: poolOf(charcoal, totalKg - litKg),
+    lit: poolOf(charcoal, glowingKg),
+    unlit: poolOf(charcoal, totalKg - glowingKg),
     boughtKg: totalKg,
   };
 }

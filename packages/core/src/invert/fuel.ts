@@ -2,7 +2,8 @@
 import { simulate } from '../cook/cook';
 import type { Scenario } from '../cook/scenario';
 import type { FireSpec } from '../fire/spec';
-import { arcForPieces, LONGEST_ARC, snakePieces } from '../fire/snake';
+import { loadKg } from '../fire/catalogue';
+import { arcForPieces, LONGEST_ARC } from '../fire/snake';
 import { CHARCOALS } from '../fuel/catalogue';
 import { pitWith, presetOf } from '../pit/catalogue';
 import { usualFire } from '../pit/usual';
@@ -81,12 +82,6 @@ export function fuelFor(hours: number, c: PitCase, intake: number, exhaust: numb
     enough,
   };
 }
-
-/** Charcoal of a fire, kg as bought. */
-const loadKg = (fire: FireSpec, diameterM: number): number =>
-  fire.arrangement === 'snake'
-    ? snakePieces(fire, diameterM) * CHARCOALS[fire.fuel].pieceKg
-    : fire.massKg;
 
 /** The same fire with another load. */
 function withLoad(fire: FireSpec, kg: number, diameterM: number): FireSpec {

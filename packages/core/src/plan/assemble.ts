@@ -1,11 +1,11 @@
 /** A plan put together from what was worked out for each of its pits. */
 import { cutOf } from '../meat/cuts';
-import { epochOf, localOf, MINUTE_MS } from '../quantity/time';
+import { localOf, MINUTE_MS } from '../quantity/time';
 import { mean } from '../quantity/statistics';
 import { shown } from '../quantity/units';
 import { countWords, METRIC } from '../quantity/words';
 import { amountOf } from './amount';
-import { chances, longestHoldMin } from './schedule';
+import { chances, eatenMs, readySpan } from './schedule';
 import { lateEnd, type CookPlan } from './cookPlan';
 import { expectedOf } from './expected';
 import { firePlanned, ventsPlanned } from './fireOf';
@@ -73,9 +73,8 @@ export function assemble(
     part.index.forEach((i, n) => {
       const meat = request.meats[i]!;
       amounts[i] = amountOf(request, meat, part.pieces[n]!);
-      const eaten = meat.serveAt ? epochOf(meat.serveAt, zone) : serveMs;
-      const eatenMin = (eaten - lit[k]!) / MINUTE_MS;
-      const [latest, earliest] = [eatenMin - meat.rest.minutes, eatenMin - longestHoldMin(meat)];
+      const eatenMin = (eatenMs(request, meat) - lit[k]!) / MINUTE_MS;
+      const [earliest, latest] = readySpan(meat, eatenMin);
       const window = windowOf(cook.readyMin[n]!);
       const odds = chances(cook.readyMin[n]!, latest, earliest);
       late[i] = rough ? 1 - request.chanceOnTimeFraction : odds.late;
@@ -240,7 +239,7 @@ function servings(request: Request, serveMs: number) {
     }
     const course = others.get(m.serveAt) ?? {
       id: `serve-${m.id}`.slice(0, 40),
-      ms: epochOf(m.serveAt, request.timeZone),
+      ms: eatenMs(request, m),
       meats: [],
     };
     course.meats.push(i);

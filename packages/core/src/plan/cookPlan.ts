@@ -3,12 +3,13 @@ import type { Weather } from '../air/weather';
 import type { Guide } from '../cook/guide';
 import type { Hand } from '../cook/hand';
 import type { MeatSpec, Result, Scenario } from '../cook/scenario';
+import { loadKg } from '../fire/catalogue';
 import { drawMeat, NO_SPREAD } from '../meat/spread';
 import { BRING_UP } from '../pit/usual';
 import { seeded, seedFrom } from '../quantity/random';
 import { ascending, quantile } from '../quantity/statistics';
 import { drawPit } from './ensemble';
-import { loadKg, withLoad, type Way } from './lay';
+import { withLoad, type Way } from './lay';
 import { pieceInAir, runRoughly, runUntilDone, type Ran } from './run';
 import { allowanceMin, inOrder } from './schedule';
 import { handFor, scenarioOf, tried, type Load } from './trial';
@@ -141,7 +142,7 @@ export function* planCook(
     ...burnOf([first]),
     earliestMin: onMin,
     loadKg: 0,
-    fullKg: loadKg(way.fire, way.physics),
+    fullKg: loadKg(way.fire, way.physics.diameterM),
   };
   if (!rough && meats.length > 0) {
     const work = ensemble(plan, weather, load, options.members);
@@ -157,7 +158,7 @@ export function* planCook(
   plan.result = again.result;
   plan.scenario = { ...again.scenario, fire };
   plan.endMin = again.endMin;
-  plan.loadKg = loadKg(fire, way.physics);
+  plan.loadKg = loadKg(fire, way.physics.diameterM);
   yield 1;
   return plan;
 }
@@ -316,12 +317,10 @@ function laidFor(plan: CookPlan): Way['fire'] {
   const needKg = quantile(ascending(plan.charcoalKgPerMin), 0.5) * endMin;
   const remnant =
     fire.arrangement in REMNANT_KG ? REMNANT_KG[fire.arrangement as keyof typeof REMNANT_KG] : 0;
-  const most = loadKg(fire, physics);
+  const most = loadKg(fire, physics.diameterM);
   return withLoad(fire, Math.min(needKg * SPARE + remnant, most), physics);
 }
 
 /** Splits to stack for it: what nearly all likely cooks take, kg as fed. */
 export const stackKg = (plan: CookPlan): number =>
-  SPLIT_SPARE * nearlyAll(plan.woodKgPerMin) * lateEnd(plan);
-
-const nearlyAll = (values: readonly number[]): number => quantile(ascending(values), 0.9);
+  SPLIT_SPARE * quantile(ascending(plan.woodKgPerMin), 0.9) * lateEnd(plan);

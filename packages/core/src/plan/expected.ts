@@ -6,8 +6,7 @@ import type { Expected } from './types';
 /** What is shown of it is as long as the longest likely cook; a pit's end is kept where its run ended earlier. */
 export function expectedOf(cook: CookPlan): Expected {
   const pit = fan(cook.pits.map((r) => r.pitC));
-  const cores = cook.cores[0] ?? [cook.result.meats[0]?.coreC ?? []];
-  const core = fan(cores.length > 0 ? cores : [cook.result.meats[0]?.coreC ?? []]);
+  const core = fan(cook.cores[0] ?? [cook.result.meats[0]?.coreC ?? []]);
   const solid = (series: (number | null)[]): number[] => {
     let last = 0;
     return series.map((v) => (last = v ?? last));

@@ -1,5 +1,5 @@
 /** A pit's fire and vents as a plan tells them. */
-import type { Action } from '../cook/scenario';
+import { charcoalKg, type Action } from '../cook/scenario';
 import { CHARCOALS } from '../fuel/catalogue';
 import { localOf, MINUTE_MS } from '../quantity/time';
 import { mean } from '../quantity/statistics';
@@ -26,8 +26,10 @@ export function firePlanned(cook: CookPlan, units: Units): PlannedFire {
   const last = lastOffMin(cook);
   const piece = CHARCOALS[fire.fuel].pieceKg;
   const feeding = feedingOf(cook, last, units);
-  const charcoalFed = feeding.filter((f) => f.what !== 'splits');
-  const given = loadKg + charcoalFed.reduce((kg, f) => kg + f.massKg * f.count, 0);
+  const fedKg = feeding
+    .filter((f) => f.what !== 'splits')
+    .reduce((kg, f) => kg + f.massKg * f.count, 0);
+  const given = loadKg + fedKg;
   const neededKg = mean(cook.charcoalKgPerMin) * last;
   const splits = feeding.find((f) => f.what === 'splits');
   const reserveKg = splits
@@ -46,7 +48,7 @@ export function firePlanned(cook: CookPlan, units: Units): PlannedFire {
     massKg: shown(loadKg, 3),
     litPieces: fire.arrangement === 'snake' ? fire.litPieces : Math.round(fire.litMassKg / piece),
     woodChunks: fire.woodChunks,
-    lengthenPieces: Math.round(charcoalFed.reduce((kg, f) => kg + f.massKg * f.count, 0) / piece),
+    lengthenPieces: Math.round(fedKg / piece),
     lastsMin: Math.round(Math.min(given / Math.max(mean(cook.charcoalKgPerMin), 1e-4), 4000)),
     feeding,
     reserveKg: shown(reserveKg, 2),
@@ -64,10 +66,7 @@ function feedingOf(cook: CookPlan, lastMin: number, units: Units): Feeding[] {
           {
             atMin: a.atMin,
             what: a.fuel,
-            kg:
-              a.fuel === 'splits'
-                ? (a.massKg ?? 0)
-                : (a.massKg ?? a.pieces * CHARCOALS[a.fuel].pieceKg),
+            kg: a.fuel === 'splits' ? (a.massKg ?? 0) : charcoalKg(a),
           },
         ]
       : [],

@@ -1,6 +1,5 @@
 /** The jobs of a plan: what to do, when, in plain words, and what "done" writes into the log. */
-import type { Action } from '../cook/scenario';
-import { CHARCOALS } from '../fuel/catalogue';
+import { charcoalKg, type Action } from '../cook/scenario';
 import { cutOf } from '../meat/cuts';
 import type { RestWhere } from '../meat/rest';
 import { WRAPS } from '../meat/wraps';
@@ -9,14 +8,14 @@ import { countWords, massWords, spanOfTime, temperatureWords, type Units } from 
 import { LONGEST_MIN, type CookPlan } from './cookPlan';
 import { LID_SECONDS } from './trial';
 import type { PlanJob, PlanLog, RequestMeat } from './types';
-import { charcoalWords, settingWords, splitWords } from './words';
+import { charcoalWords, litWords, settingWords, splitWords } from './words';
 
 /** A job before it has a time of day; minutes after lighting of its pit. */
 export type Draft = Omit<PlanJob, 'at'>;
 
 /** Time to lay a fire, and to get charcoal glowing, min (common practice 15-20 for the coals). */
 const LAYING_MIN = 40;
-export const CHIMNEY_MIN = 20;
+const CHIMNEY_MIN = 20;
 /** Usual length of splits, cm. */
 const SPLIT_CM = { light: 25, heavy: 40 };
 /** Where it rests, in words. */
@@ -121,9 +120,7 @@ function buildLine(plan: CookPlan, units: Units): string {
 
 function lightWords(plan: CookPlan, units: Units): string {
   const fire = plan.scenario.fire!;
-  const kg =
-    fire.arrangement === 'snake' ? fire.litPieces * CHARCOALS[fire.fuel].pieceKg : fire.litMassKg;
-  const what = charcoalWords(fire, kg, units);
+  const what = litWords(fire, units);
   return fire.arrangement === 'bowl' || fire.arrangement === 'hopper'
     ? `Light the ${plan.way.preset.loadIn} with ${what}`
     : `Light ${what} in the chimney`;
@@ -204,10 +201,7 @@ function feedWords(
   const { way, scenario } = plan;
   const split = fuel.find((a) => a.do === 'add-fuel' && a.fuel === 'splits');
   const charcoal = fuel.find((a) => a.do === 'add-fuel' && a.fuel !== 'splits');
-  const kg =
-    charcoal?.do === 'add-fuel' && charcoal.fuel !== 'splits'
-      ? charcoal.pieces * CHARCOALS[charcoal.fuel].pieceKg
-      : 0;
+  const kg = charcoal?.do === 'add-fuel' ? charcoalKg(charcoal) : 0;
   if (split?.do === 'add-fuel') {
     const lump = charcoal ? ` and ${charcoalWords({ fuel: 'lump' }, kg, units)}` : '';
     return {

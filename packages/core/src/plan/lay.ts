@@ -76,7 +76,7 @@ function usualArrangement(pit: RequestPit, preset: Preset, fuel: CharcoalId) {
 }
 
 /** Degrees of the rim that the lit pieces take. */
-export function litDegrees(fire: FireSpec, pit: Pit): number {
+function litDegrees(fire: FireSpec, pit: Pit): number {
   if (fire.arrangement !== 'snake') return 0;
   return (
     fire.litPieces /
@@ -88,7 +88,7 @@ export function litDegrees(fire: FireSpec, pit: Pit): number {
  * Chunks where the fire comes to them one after another: along a snake, the first at its lit end so that
  * smoke has thinned before the meat goes on; or buried at different depths of a heap.
  */
-export function chunksIn(fire: FireSpec, pit: Pit, species: WoodId): WoodChunkSpec[] {
+function chunksIn(fire: FireSpec, pit: Pit, species: WoodId): WoodChunkSpec[] {
   const list = Array.from({ length: CHUNKS.count }, (_, i) => i);
   if (fire.arrangement === 'snake') {
     const from = Math.floor(litDegrees(fire, pit)) - 2;
@@ -108,12 +108,6 @@ export function chunksIn(fire: FireSpec, pit: Pit, species: WoodId): WoodChunkSp
     };
   });
 }
-
-/** Charcoal of a fire, kg as bought. */
-export const loadKg = (fire: FireSpec, pit: Pit): number =>
-  fire.arrangement === 'snake'
-    ? snakePieces(fire, pit.diameterM) * CHARCOALS[fire.fuel].pieceKg
-    : fire.massKg;
 
 /** The same fire with another load, in whole rows or pieces, and its wood where it still fits. */
 export function withLoad(fire: FireSpec, kg: number, pit: Pit): FireSpec {

@@ -1,7 +1,7 @@
 /** Plans a meal backwards from its serving time: every pit of the request, and what it all needs. */
 import { epochOf, MINUTE_MS } from '../quantity/time';
 import { massOf, piecesOfAll } from './amount';
-import { longestHoldMin } from './schedule';
+import { eatenMs, readySpan } from './schedule';
 import { planCook, type Wanted } from './cookPlan';
 import { gratePlanned, type OnGrate } from './gratePlan';
 import { layFire } from './lay';
@@ -80,8 +80,10 @@ function roomFor(request: Request, wanted: readonly number[], problems: Problem[
 
 /** A meat as the scheduler takes it: minutes from the request's serving time. */
 function wish(request: Request, meat: RequestMeat, pieces: number, serveMs: number): Wanted {
-  const at = meat.serveAt ? epochOf(meat.serveAt, request.timeZone) : serveMs;
-  const eatenMin = (at - serveMs) / MINUTE_MS;
+  const [readyFromMin, readyByMin] = readySpan(
+    meat,
+    (eatenMs(request, meat) - serveMs) / MINUTE_MS,
+  );
   return {
     spec: {
       id: meat.id,
@@ -99,8 +101,8 @@ function wish(request: Request, meat: RequestMeat, pieces: number, serveMs: numb
       done: meat.done,
       rest: meat.rest,
     },
-    readyByMin: eatenMin - meat.rest.minutes,
-    readyFromMin: eatenMin - longestHoldMin(meat),
+    readyByMin,
+    readyFromMin,
   };
 }
 

@@ -1,7 +1,8 @@
 /** The likeliest troubles of a plan, by its own likely cooks: the sign to look for and the move to make. */
+import { withHold } from '../cook/guide';
 import { cutOf, doneByFeel } from '../meat/cuts';
 import { mean } from '../quantity/statistics';
-import { shown } from '../quantity/units';
+import { clamp, shown } from '../quantity/units';
 import { spanOfTime, spanWords, temperatureWords, type Units } from '../quantity/words';
 import { lateEnd, type CookPlan } from './cookPlan';
 import { windowOf } from './jobs';
@@ -60,12 +61,9 @@ function offTarget(plan: CookPlan, units: Units): Weighed[] {
 /** The first move when it stands `offK` from its target, in words. */
 export function trimWords(plan: Pick<CookPlan, 'way' | 'guide'>, offK: number): string {
   const { way, guide } = plan;
-  const fold = Math.max(-0.6, Math.min(0.6, -offK / guide.perFoldK));
-  const intake = Math.max(guide.finest.small, Math.min(1, guide.hold.intake * Math.exp(fold)));
-  const exhaust =
-    guide.exhaustPerIntake === null
-      ? guide.hold.exhaust
-      : Math.min(1, Math.max(0.05, guide.exhaustPerIntake * intake));
+  const fold = clamp(-offK / guide.perFoldK, -0.6, 0.6);
+  const wanted = clamp(guide.hold.intake * Math.exp(fold), guide.finest.small, 1);
+  const { intake, exhaust } = withHold(guide, wanted).hold;
   return `${settingWords(way, intake, exhaust)}.`;
 }
 

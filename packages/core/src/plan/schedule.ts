@@ -1,9 +1,10 @@
 /** When: from the serving time back through rest and window to meat on and lighting. */
 import { cutOf, doneByFeel, thicknessMm } from '../meat/cuts';
 import { ascending, quantile } from '../quantity/statistics';
+import { epochOf } from '../quantity/time';
 import { clamp } from '../quantity/units';
 import { massOf } from './amount';
-import type { RequestMeat } from './types';
+import type { Request, RequestMeat } from './types';
 
 /**
  * Longest that a piece can be held well after it is ready, min (common practice, M9 and M10 of the checks):
@@ -37,6 +38,16 @@ export function longestHoldMin(meat: RequestMeat): number {
     : clamp(thicknessMm(cut, massOf(meat)) / HELD_MM, THINNEST_SHARE, 1);
   return Math.max(Math.round(share * hold), minutes);
 }
+
+/** When a piece is eaten: with its course, or with everything else; epoch ms. */
+export const eatenMs = (request: Request, meat: RequestMeat): number =>
+  epochOf(meat.serveAt ?? request.serveAt, request.timeZone);
+
+/** The wanted window for being ready: earliest and latest good minute, for a piece eaten at `eatenMin`. */
+export const readySpan = (meat: RequestMeat, eatenMin: number): [from: number, to: number] => [
+  eatenMin - longestHoldMin(meat),
+  eatenMin - meat.rest.minutes,
+];
 
 /** A list of minutes with NaN last. */
 export const inOrder = (minutes: readonly number[]): number[] => [

@@ -4,7 +4,7 @@
  */
 import type { Weather } from '../air/weather';
 import { simulate } from '../cook/cook';
-import { habitGuide, NEVER, type Guide } from '../cook/guide';
+import { habitGuide, NEVER, withHold, type Guide } from '../cook/guide';
 import type { Result, Scenario } from '../cook/scenario';
 import { sayable } from '../cook/tender';
 import { handStep } from '../pit/ventNames';
@@ -165,15 +165,6 @@ function* tuneVents(way: Way, weather: Weather, load: Load): Generator<number, T
   const settles = judge(way, tried(way, scenario, chosen.guide));
   yield 1;
   return { way, guide: chosen.guide, settlesC: settles.meanC, score: chosen.score };
-}
-
-/** A guide with another holding setting of the intake. */
-function withHold(guide: Guide, intake: number): Guide {
-  const exhaust =
-    guide.exhaustPerIntake === null
-      ? guide.hold.exhaust
-      : clamp(guide.exhaustPerIntake * intake, 0.05, 1);
-  return { ...guide, hold: { intake, exhaust } };
 }
 
 /** Where a tender kept the intake, mean of its logarithm over time once settled. */

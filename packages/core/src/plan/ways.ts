@@ -12,8 +12,6 @@ import type { Plan, Request, RequestPit } from './types';
 export interface WayRow {
   id: string;
   inWords: string;
-  /** Whether it is the plan as it stands. */
-  asPlanned: boolean;
   request: Request;
   lightAt: string;
   ready: [string, string];
@@ -104,7 +102,6 @@ function rowOf(wish: Wish, plan: Plan): WayRow {
   return {
     id: wish.id,
     inWords: wish.inWords,
-    asPlanned: wish.id === 'as-planned',
     request: plan.request,
     lightAt: plan.lightAt,
     ready: [ready.p10, ready.p90],

@@ -1,10 +1,11 @@
 /** What a plan calls the parts of a pit, and how it says settings and builds. */
 import { CHARCOALS } from '../fuel/catalogue';
+import { litKg, loadKg } from '../fire/catalogue';
 import type { FireSpec } from '../fire/spec';
 import type { Family } from '../pit/types';
 import { ventName } from '../pit/ventNames';
 import { countWords, massWords, smallMassWords, type Units } from '../quantity/words';
-import { loadKg, type Way } from './lay';
+import type { Way } from './lay';
 
 /** What the two vents of a family are called. */
 export const VENT_NOUNS: Readonly<Record<Family, { intake: string; exhaust: string }>> = {
@@ -40,25 +41,22 @@ export function splitWords(kg: number, lengthCm: number, units: Units): string {
 /** Dry wood with its moisture, kg/m3 (Wood Handbook: oak 0.63-0.68 oven-dry over volume at 12 %, from memory). */
 const SPLIT_KG_M3 = 720;
 /** Thickness of a split of that mass and length, cm: a split is about square across. */
-export const girthCm = (kg: number, lengthCm: number): number =>
+const girthCm = (kg: number, lengthCm: number): number =>
   Math.max(2, Math.round(100 * Math.sqrt(kg / SPLIT_KG_M3 / (lengthCm / 100))));
 
-const litWords = (way: Way, units: Units): string => {
-  const { fire } = way;
-  const kg =
-    fire.arrangement === 'snake' ? fire.litPieces * CHARCOALS[fire.fuel].pieceKg : fire.litMassKg;
-  return charcoalWords(fire, kg, units);
-};
+/** What of a fire is lit before it is put in. */
+export const litWords = (fire: FireSpec, units: Units): string =>
+  charcoalWords(fire, litKg(fire), units);
 
 /** How a fire is built, step by step. */
 export function buildWords(way: Way, fire: FireSpec, units: Units): string[] {
-  const kg = loadKg(fire, way.physics);
+  const kg = loadKg(fire, way.physics.diameterM);
   const all = charcoalWords(fire, kg, units);
   const chunk = fire.woodChunks[0];
   const chunks = chunk
     ? `${countWords(fire.woodChunks.length, 'chunk', 'chunks')} of ${chunk.species} of ${smallMassWords(chunk.massG, units)}`
     : '';
-  const lit = litWords(way, units);
+  const lit = litWords(fire, units);
   switch (fire.arrangement) {
     case 'snake':
       return [

@@ -11,8 +11,10 @@ import { Keeper } from './live/keeper';
 import { jsonOnly, noRoute, tellProblem } from './problems';
 import { cookRoutes } from './routes/cooks';
 import { importRoutes } from './routes/imports';
+import { keptRoutes, shelfRoutes } from './routes/kept';
 import { pitRoutes } from './routes/pits';
 import { cookStore } from './store/cooks';
+import { keptStore, shelfStore } from './store/kept';
 import { pitStore } from './store/pits';
 
 export interface AppOptions {
@@ -28,9 +30,8 @@ export function createApp(options: AppOptions): { app: Express; keeper: Keeper; 
   const { db, logger } = options;
   const store = cookStore(db);
   const hub = new Hub();
-  const keeper = new Keeper(store, hub, options.now ?? Date.now, (err) =>
-    logger.error({ err }, 'tick failed'),
-  );
+  const now = options.now ?? Date.now;
+  const keeper = new Keeper(store, hub, now, (err) => logger.error({ err }, 'tick failed'));
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger, autoLogging: { ignore: (req) => req.url === '/api/health' } }));
@@ -66,6 +67,8 @@ export function createApp(options: AppOptions): { app: Express; keeper: Keeper; 
     res.json({ ok: true });
   });
   app.use('/api/pits', pitRoutes(pitStore(db)));
+  app.use('/api/plans', keptRoutes(keptStore(db), now));
+  app.use('/api/shelf', shelfRoutes(shelfStore(db)));
   app.use('/api/cooks', cookRoutes(store, keeper, hub));
   app.use('/api', noRoute);
 

@@ -33,7 +33,7 @@ export const ENTRY_KINDS = ['act', 'note', 'job', 'undo', 'retime', 'finish'] as
 export class EntryDto {
   @IsUUID() id!: string;
   @Instant() at!: number;
-  @IsOptional() @IsString() @Length(1, 40) jobId?: string;
+  @IsOptional() @IsString() @Length(1, 140) jobId?: string;
   @IsIn(ENTRY_KINDS) kind!: (typeof ENTRY_KINDS)[number];
 }
 

@@ -2,6 +2,7 @@
 export * from './check';
 export * from './cook';
 export * from './csv';
+export * from './kept';
 export * from './read';
 export * from './types';
 export * from './words';

@@ -39,6 +39,7 @@ class ReadyDto {
   @IsOptional() @ShortTexts(16) wanted?: [string, string];
   @IsOptional() @InRange(0, 1) chanceLateFraction?: number;
   @IsOptional() @InRange(0, 1) chanceEarlyFraction?: number;
+  @IsOptional() @Series(1000) likelyMin?: (number | null)[];
 }
 
 class FeedingDto {
@@ -53,6 +54,7 @@ class FeedingDto {
 
 class PlannedFireDto {
   @IsString() @Length(1, 60) pit!: string;
+  @IsOptional() @LocalTime() lightAt?: string;
   @Known(ARRANGEMENTS) arrangement!: string;
   @Known(Object.keys(CHARCOALS)) fuel!: keyof typeof CHARCOALS;
   @IsOptional() @IsInt() @Min(1) @Max(3) side?: number;
@@ -84,7 +86,7 @@ class PlanVentsDto {
 }
 
 class PlanJobDto {
-  @IsString() @Length(1, 40) id!: string;
+  @IsString() @Length(1, 140) id!: string;
   @LocalTime() at!: string;
   @InRange(-20160, 4320) atMin!: number;
   @IsString() @MaxLength(40) do!: string;
@@ -219,6 +221,12 @@ class OutcomeDto {
   @IsOptional() @InRange(0, 100) tenderness!: number | null;
 }
 
+class OtherCoreDto {
+  @Series(MOST_ROWS) coreC!: (number | null)[];
+  @Series(MOST_ROWS) coreLowC!: (number | null)[];
+  @Series(MOST_ROWS) coreHighC!: (number | null)[];
+}
+
 class ExpectedDto {
   @InRange(1, 60) everyMin!: number;
   @Series(MOST_ROWS) pitC!: number[];
@@ -227,6 +235,7 @@ class ExpectedDto {
   @Series(MOST_ROWS) coreC!: (number | null)[];
   @Series(MOST_ROWS) coreLowC!: (number | null)[];
   @Series(MOST_ROWS) coreHighC!: (number | null)[];
+  @IsOptional() @NestedList(() => OtherCoreDto, 12) others?: OtherCoreDto[];
 }
 
 /** `plan/1`. */

@@ -156,7 +156,7 @@ export function readRequest(plain: unknown): Checked<Request> {
 }
 
 /** What spans several fields of a request: ids, which pit, which fire in which pit, which times. */
-function requestProblems(request: Request): FieldProblem[] {
+export function requestProblems(request: Request): FieldProblem[] {
   const problems: FieldProblem[] = [];
   for (const list of ['pits', 'meats'] as const) {
     const ids = request[list].map((x) => x.id);

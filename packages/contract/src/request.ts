@@ -30,6 +30,8 @@ import { ExactlyOne, InRange, Known, LocalTime, Nested, NestedList, Zone } from 
 import { CookerDto, DoneDto, RestDto, WeatherDto, WrapDto } from './scenario';
 
 const FUELS = [...Object.keys(CHARCOALS), 'splits'];
+/** What is bought and kept for fires. */
+export const FUEL_KINDS: readonly string[] = [...FUELS, 'chunks'];
 /** As many as a yard and its tables hold. */
 const MOST = { pits: 5, meats: 12, crew: 12, fuels: 20 };
 
@@ -53,6 +55,12 @@ export class RequestPitDto {
   @Nested(() => PaceDto) pace!: PaceDto;
 }
 
+export class LieDto {
+  @InRange(-3, 3) x!: number;
+  @InRange(-3, 3) y!: number;
+  @IsOptional() @IsBoolean() turned?: boolean;
+}
+
 export class RequestMeatDto {
   @IsString() @Length(1, 40) id!: string;
   @Known(Object.keys(CUTS)) cut!: string;
@@ -61,6 +69,7 @@ export class RequestMeatDto {
   @IsOptional() @InRange(15, 300) thicknessMm?: number;
   @IsOptional() @IsString() @Length(1, 60) pit?: string;
   @IsOptional() @Known(PLACES) at?: Place;
+  @IsOptional() @NestedList(() => LieDto, 200) lie?: LieDto[];
   @IsOptional() @LocalTime() serveAt?: string;
   @Nested(() => WrapDto) wrap!: WrapDto;
   @Nested(() => DoneDto) @ExactlyOne('coreC', 'tender') done!: DoneDto;
@@ -71,12 +80,12 @@ export class RequestMeatDto {
 }
 
 export class StockDto {
-  @Known([...FUELS, 'chunks']) fuel!: FuelId | 'chunks';
+  @Known(FUEL_KINDS) fuel!: FuelId | 'chunks';
   @InRange(0, 1000) massKg!: number;
 }
 
 export class PriceDto {
-  @Known([...FUELS, 'chunks']) fuel!: FuelId | 'chunks';
+  @Known(FUEL_KINDS) fuel!: FuelId | 'chunks';
   @InRange(0.1, 100) bagKg!: number;
   @InRange(0, 10000) each!: number;
 }

@@ -1,5 +1,5 @@
 /** What travels between app and server, as plain types; nothing here needs a library. */
-import type { Entry, Pit, Plan, VentWay } from '@ostrin/core';
+import type { Entry, Pit, Plan, Price, Request, Stock, VentWay } from '@ostrin/core';
 
 /** One pair of readings; null where the thermometer said nothing. `at` is the cook's clock. */
 export interface Reading {
@@ -27,6 +27,22 @@ export interface PitRecord {
   preset: string;
   overrides: Partial<Pit>;
   ventWay: VentWay;
+}
+
+/** A wish that is kept under a name, to be planned again. */
+export interface KeptPlan {
+  id: string;
+  name: string;
+  favourite: boolean;
+  request: Request;
+  /** When it was last kept, epoch ms. */
+  changedAt: number;
+}
+
+/** Fuel on the shelf and what it costs; a fuel that is not listed is not known. */
+export interface Shelf {
+  fuelOnHand: Stock[];
+  prices: Price[];
 }
 
 /** One row of the list of cooks. */
@@ -61,6 +77,9 @@ export const ROUTES = {
   health: '/api/health',
   pits: '/api/pits',
   pit: (id: string): string => `/api/pits/${id}`,
+  plans: '/api/plans',
+  plan: (id: string): string => `/api/plans/${id}`,
+  shelf: '/api/shelf',
   cooks: '/api/cooks',
   cook: (id: string): string => `/api/cooks/${id}`,
   entries: (id: string): string => `/api/cooks/${id}/entries`,

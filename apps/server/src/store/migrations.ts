@@ -61,6 +61,28 @@ const STEPS: Step[] = [
       });
     },
   },
+  {
+    name: '2026-11-24-kept-plans-and-shelf',
+    async up(knex) {
+      await knex.schema.createTable('kept_plans', (t) => {
+        t.text('id').primary();
+        t.text('name').notNullable();
+        t.boolean('favourite').notNullable();
+        t.text('request').notNullable();
+        t.integer('changed_ms').notNullable();
+      });
+      await knex.schema.createTable('fuels', (t) => {
+        t.text('fuel').primary();
+        t.float('on_hand_kg');
+        t.float('bag_kg');
+        t.float('each');
+      });
+    },
+    async down(knex) {
+      await knex.schema.dropTableIfExists('fuels');
+      await knex.schema.dropTableIfExists('kept_plans');
+    },
+  },
 ];
 
 /** A static list for Knex: no directory is scanned. */

@@ -1,5 +1,6 @@
 /** What is usually done with a cut where nobody says otherwise (common practice). */
 import { roundTo } from '../quantity/units';
+import { temperatureWords, type Units } from '../quantity/words';
 import { SAFE_C } from '../safety/lethality';
 import { doneByFeel, thicknessMm, type Cut } from './cuts';
 import type { WrapId } from './wraps';
@@ -8,6 +9,25 @@ import type { WrapId } from './wraps';
 export type DoneWhen = { coreC: number } | { tender: true };
 /** When it is wrapped. */
 export type WrapSchool = { coreC: number } | { stalled: true } | { barkSet: true };
+
+/** The schools of when to wrap that people belong to (common practice). */
+export const WRAP_SCHOOLS = {
+  'core-68': { coreC: 68 },
+  'core-74': { coreC: 74 },
+  'core-80': { coreC: 80 },
+  'core-85': { coreC: 85 },
+  stall: { stalled: true },
+  bark: { barkSet: true },
+} as const satisfies Record<string, WrapSchool>;
+export type SchoolId = keyof typeof WRAP_SCHOOLS;
+export const SCHOOL_IDS = Object.keys(WRAP_SCHOOLS) as SchoolId[];
+
+/** A school in words: `at 74 C`, `in the stall`. */
+export function schoolWords(id: SchoolId, units: Units): string {
+  const when: WrapSchool = WRAP_SCHOOLS[id];
+  if ('coreC' in when) return `at ${temperatureWords(when.coreC, units)}`;
+  return 'stalled' in when ? 'in the stall' : 'when the bark is set';
+}
 
 /** Thinner than this a piece is through before wrapping pays, and rests minutes, not hours; mm. */
 const THIN_MM = 45;

@@ -5,11 +5,12 @@ import { mean } from '../quantity/statistics';
 import { shown } from '../quantity/units';
 import { countWords, METRIC } from '../quantity/words';
 import { amountOf } from './amount';
-import { chances, eatenMs, readySpan } from './schedule';
+import { chances, courseOf, eatenMs, readySpan } from './schedule';
 import { lateEnd, type CookPlan } from './cookPlan';
 import { expectedOf } from './expected';
 import { firePlanned, ventsPlanned } from './fireOf';
 import { jobsAt, serveDetail, windowOf, type Draft } from './jobs';
+import { idAt } from './onePit';
 import { prepareJobs } from './prepare';
 import { planBOf, risksOf } from './risks';
 import { problemsOf } from './problems';
@@ -86,10 +87,11 @@ export function assemble(
         wanted: [at(lit[k]! + earliest * MINUTE_MS), at(lit[k]! + latest * MINUTE_MS)],
         chanceLateFraction: late[i]!,
         chanceEarlyFraction: rough ? 0 : odds.early,
+        likelyMin: cook.readyMin[n]!.map((v) => (Number.isFinite(v) ? Math.round(v) : null)),
       };
       rests[i] = [Math.max(0, eatenMin - window[2]), Math.max(0, eatenMin - window[0])];
       meatOnAt[i] = at(lit[k]! + cook.onMin[n]! * MINUTE_MS);
-      const name = (job: string): string => (i === 0 ? job : `${job}-${meat.id}`.slice(0, 40));
+      const name = (job: string): string => (n === 0 ? job : `${job}-${meat.id}`);
       const ahead = prepareJobs(meat, part.pieces[n]!, cook.onMin[n]!, name);
       push(jobs, ahead.jobs, lit[k]!, zeroMs, zone, pit);
       problems.push(
@@ -131,7 +133,7 @@ export function assemble(
   }
   jobs.sort((a, b) => a.clockMin - b.clockMin);
   problems.push(...problemsOf.time(request, options.nowMs, serveMs, zeroMs));
-  const fires = parts.map((p) => firePlanned(p.cook, units));
+  const fires = parts.map((p, k) => ({ ...firePlanned(p.cook, units), lightAt: at(lit[k]!) }));
   const { list, cost } = shoppingOf(request, fires, amounts, units);
   const main = parts[first]!;
   const expected = parts.map((p) => expectedOf(p.cook));
@@ -217,7 +219,7 @@ function push(
 ): void {
   for (const d of drafts) {
     const ms = litMs + d.atMin * MINUTE_MS;
-    const id = pit && jobs.some((j) => j.id === d.id) ? `${d.id}-${pit}`.slice(0, 40) : d.id;
+    const id = pit && jobs.some((j) => j.id === d.id) ? idAt(d.id, pit) : d.id;
     jobs.push({
       ...d,
       id,
@@ -228,24 +230,17 @@ function push(
   }
 }
 
-/** The meals of a request: its courses in order, the main one last called `serve`. */
+/** The meals of a request: its courses in order, the main one last. */
 function servings(request: Request, serveMs: number) {
   const main = { id: 'serve', ms: serveMs, meats: [] as number[] };
-  const others = new Map<string, { id: string; ms: number; meats: number[] }>();
+  const courses = new Map([['serve', main]]);
   request.meats.forEach((m, i) => {
-    if (!m.serveAt || m.serveAt === request.serveAt) {
-      main.meats.push(i);
-      return;
-    }
-    const course = others.get(m.serveAt) ?? {
-      id: `serve-${m.id}`.slice(0, 40),
-      ms: eatenMs(request, m),
-      meats: [],
-    };
+    const id = courseOf(request, m);
+    const course = courses.get(id) ?? { id, ms: eatenMs(request, m), meats: [] };
     course.meats.push(i);
-    others.set(m.serveAt, course);
+    courses.set(id, course);
   });
-  return [...others.values(), main].filter((s) => s.meats.length > 0);
+  return [...courses.values()].sort((x, y) => x.ms - y.ms).filter((s) => s.meats.length > 0);
 }
 
 /** The scenario of the middle of the road with everything its tender did written into it, minute by minute. */

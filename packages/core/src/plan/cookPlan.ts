@@ -39,6 +39,8 @@ export interface CookPlan {
   readyMin: number[][];
   wrapMin: number[][];
   cores: (number | null)[][][];
+  /** How much later each piece goes on than in the runs of `cores` and `pits`, min. */
+  movedMin: number[];
   pits: Result[];
   /** What each likely pit burns: charcoal as bought and splits (dry), kg a minute. */
   charcoalKgPerMin: number[];
@@ -138,6 +140,7 @@ export function* planCook(
       return wrap === null ? [] : [wrap + load.onMin[i]! - onMin];
     }),
     cores: [],
+    movedMin: meats.map(() => 0),
     pits: [first.result],
     ...burnOf([first]),
     earliestMin: onMin,
@@ -299,9 +302,10 @@ function settle(plan: CookPlan, chance: number, rough: boolean): void {
   // If even the first piece can wait, everything is lit later.
   const wait = Math.min(...plan.onMin.map((m, i) => m + later[i]!)) - plan.earliestMin;
   plan.litMin = least + wait;
+  plan.movedMin = later.map((v) => v - wait);
   const move = (list: number[][]): number[][] =>
-    list.map((r, i) => r.map((v) => v + later[i]! - wait));
-  plan.onMin = plan.onMin.map((m, i) => m + later[i]! - wait);
+    list.map((r, i) => r.map((v) => v + plan.movedMin[i]!));
+  plan.onMin = plan.onMin.map((m, i) => m + plan.movedMin[i]!);
   plan.readyMin = move(plan.readyMin);
   plan.wrapMin = move(plan.wrapMin);
 }

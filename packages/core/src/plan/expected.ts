@@ -3,21 +3,37 @@ import { fan } from './ensemble';
 import type { CookPlan } from './cookPlan';
 import type { Expected } from './types';
 
+type Core = Pick<Expected, 'coreC' | 'coreLowC' | 'coreHighC'>;
+
 /** What is shown of it is as long as the longest likely cook; a pit's end is kept where its run ended earlier. */
 export function expectedOf(cook: CookPlan): Expected {
   const pit = fan(cook.pits.map((r) => r.pitC));
-  const core = fan(cook.cores[0] ?? [cook.result.meats[0]?.coreC ?? []]);
   const solid = (series: (number | null)[]): number[] => {
     let last = 0;
     return series.map((v) => (last = v ?? last));
   };
+  const [first, ...others] = cook.wanted.map((_, i) => coreOf(cook, i));
   return {
     everyMin: cook.scenario.everyMin,
     pitC: solid(pit.mid),
     pitLowC: solid(pit.low),
     pitHighC: solid(pit.high),
-    coreC: core.mid,
-    coreLowC: core.low,
-    coreHighC: core.high,
+    ...first!,
+    ...(others.length > 0 ? { others } : {}),
   };
 }
+
+/** The middle of one piece over the likely cooks, at the time it goes on as planned. */
+function coreOf(cook: CookPlan, i: number): Core {
+  const runs = cook.cores[i] ?? [cook.result.meats[i]?.coreC ?? []];
+  // A rough plan's only run was made at its own times already.
+  const rows = cook.cores[i] ? Math.round(cook.movedMin[i]! / cook.scenario.everyMin) : 0;
+  const { low, mid, high } = fan(runs.map((r) => later(r, rows)));
+  return { coreC: mid, coreLowC: low, coreHighC: high };
+}
+
+/** A series so many rows later (or earlier, below 0). */
+const later = (series: readonly (number | null)[], rows: number): (number | null)[] =>
+  rows >= 0
+    ? [...Array.from({ length: rows }, () => null), ...series]
+    : series.slice(Math.min(-rows, series.length));

@@ -110,9 +110,14 @@ const STEP_M = 0.01;
 
 /**
  * Lays pieces one after another, the largest first, turned if that fits better: about the middle where all
- * have room there, else from the side away from the fire. Entries are null where a piece has no room.
+ * have room there, else from the side away from the fire, and round those that lie already. Entries are null
+ * where a piece has no room.
  */
-export function layOut(grate: Grate, pieces: readonly Footprint[]): (Laid | null)[] {
+export function layOut(
+  grate: Grate,
+  pieces: readonly Footprint[],
+  there: readonly Laid[] = [],
+): (Laid | null)[] {
   const order = pieces.map((_, i) => i).sort((a, b) => area(pieces[b]!) - area(pieces[a]!));
   const spots = spotsOf(grate);
   const about = (grate.clearFromX + grate.lengthM / 2) / 2;
@@ -122,9 +127,12 @@ export function layOut(grate: Grate, pieces: readonly Footprint[]): (Laid | null
     pieces,
     order,
     [...spots].sort((a, b) => off(a) - off(b)),
+    there,
   );
-  if (middle.every(Boolean)) return centred(grate, middle as Laid[], about);
-  const edge = fill(grate, pieces, order, spots);
+  if (middle.every(Boolean)) {
+    return there.length > 0 ? middle : centred(grate, middle as Laid[], about);
+  }
+  const edge = fill(grate, pieces, order, spots, there);
   const fits = (laid: (Laid | null)[]): number => laid.filter(Boolean).length;
   return fits(edge) > fits(middle) ? edge : middle;
 }
@@ -142,9 +150,10 @@ function fill(
   pieces: readonly Footprint[],
   order: readonly number[],
   spots: readonly [number, number][],
+  there: readonly Laid[],
 ): (Laid | null)[] {
   const laid: (Laid | null)[] = pieces.map(() => null);
-  const down: Laid[] = [];
+  const down: Laid[] = [...there];
   let full = Infinity;
   for (const i of order) {
     // Pieces as large as one that had no room have none either.
@@ -183,6 +192,22 @@ function place(
   }
   return null;
 }
+
+/** A footprint put down somewhere, lengthwise or turned by a quarter. */
+export const laidAt = (foot: Footprint, x: number, y: number, turned = false): Laid => ({
+  x,
+  y,
+  lengthM: turned ? foot.widthM : foot.lengthM,
+  widthM: turned ? foot.lengthM : foot.widthM,
+});
+
+/** What is wrong with a piece there, beside the others: over the fire or off the grate, or touching. */
+export const misplaced = (
+  grate: Grate,
+  piece: Laid,
+  others: readonly Laid[],
+): 'off-ground' | 'touching' | null =>
+  !lies(grate, piece) ? 'off-ground' : others.some((o) => !apart(o, piece)) ? 'touching' : null;
 
 /** The engine's place for a spot of the grate. */
 export function placeAt(grate: Grate, x: number): Place {

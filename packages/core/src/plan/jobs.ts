@@ -239,7 +239,7 @@ function meatJobs(
   const { way } = plan;
   const name = piecesName(meat, pieces);
   // The first piece keeps the plain names; the others carry their own.
-  const id = (job: string): string => (i === 0 ? job : `${job}-${meat.id}`.slice(0, 40));
+  const id = (job: string): string => (i === 0 ? job : `${job}-${meat.id}`);
   const [p10, p50, p90] = windowOf(plan.readyMin[i]!);
   const jobs: Draft[] = [
     {

@@ -3,9 +3,9 @@ import { epochOf, MINUTE_MS } from '../quantity/time';
 import { massOf, piecesOfAll } from './amount';
 import { eatenMs, readySpan } from './schedule';
 import { planCook, type Wanted } from './cookPlan';
-import { gratePlanned, type OnGrate } from './gratePlan';
+import { gratePlanned, placeOf, type OnGrate } from './gratePlan';
 import { layFire } from './lay';
-import { tooMany } from './problems';
+import { badlyLaid, tooMany } from './problems';
 import type { Plan, Problem, Request, RequestMeat } from './types';
 import { assemble, type PitPart, type PlanOptions } from './assemble';
 
@@ -36,7 +36,9 @@ export function* planning(request: Request, options: PlanOptions): Generator<num
     if (!used[k]) continue;
     const index = request.meats.flatMap((m, i) => (pitOf(request, m) === k ? [i] : []));
     const meats = index.map((i) => request.meats[i]!);
-    const wanted = meats.map((m, n) => wish(request, m, pieces[index[n]!]!, serveMs));
+    const wanted = meats.map((m, n) =>
+      wish(request, { ...m, at: placeOf(m, grates[k]!) }, pieces[index[n]!]!, serveMs),
+    );
     const done = parts.length * share;
     const work = planCook(way, request.weather, wanted, {
       members: options.members,
@@ -66,7 +68,8 @@ function roomFor(request: Request, wanted: readonly number[], problems: Problem[
     const on: OnGrate[] = request.meats.flatMap((meat, i) =>
       pitOf(request, meat) === k ? [{ meat, pieces: wanted[i]!, index: i }] : [],
     );
-    const { plan, fits } = gratePlanned(way, on);
+    const { plan, fits, misplaced } = gratePlanned(way, on);
+    problems.push(...misplaced.map((m) => badlyLaid(request, m)));
     for (const { meat, index } of on) {
       if (fits[index]! < wanted[index]!) {
         problems.push(tooMany(request, way, meat, index, wanted[index]!, fits[index]!));

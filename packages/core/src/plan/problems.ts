@@ -6,6 +6,7 @@ import { spanOfTime, temperatureWords, type Units } from '../quantity/words';
 import { edibleKg, massOf } from './amount';
 import { LONGEST_MIN, lateEnd, type CookPlan } from './cookPlan';
 import { footprintOf, grateOf } from './grate';
+import type { Misplaced } from './gratePlan';
 import type { Way } from './lay';
 import { prepareProblem } from './prepare';
 import { inOrder } from './schedule';
@@ -39,6 +40,19 @@ export function tooMany(
     field: meat.pieces === undefined ? 'people' : `meats[${index}].pieces`,
     message: `${wanted} ${cut.plural} are needed, but only ${fits} fit beside the fire on this grate.`,
     instead: `${fits} of them feed about ${feeds}. Ask fewer people, or plan a second pit.`,
+  };
+}
+
+/** A piece that was laid where it cannot lie. */
+export function badlyLaid(request: Request, { index, piece, why }: Misplaced): Problem {
+  const name = cutOf(request.meats[index]!.cut).name;
+  return {
+    field: `meats[${index}].lie[${piece}]`,
+    message:
+      why === 'touching'
+        ? `A ${name} is laid against another piece.`
+        : `A ${name} is laid over the fire or over the edge of the grate.`,
+    instead: 'Move it where there is free grate on all sides.',
   };
 }
 

@@ -43,6 +43,14 @@ export function longestHoldMin(meat: RequestMeat): number {
 export const eatenMs = (request: Request, meat: RequestMeat): number =>
   epochOf(meat.serveAt ?? request.serveAt, request.timeZone);
 
+/** The course a piece belongs to, by the id of its job at the table: `serve` for the main one, the last. */
+export function courseOf(request: Request, meat: RequestMeat): string {
+  const early = (m: RequestMeat): boolean => !!m.serveAt && m.serveAt !== request.serveAt;
+  return early(meat)
+    ? `serve-${request.meats.find((m) => m.serveAt === meat.serveAt)!.id}`
+    : 'serve';
+}
+
 /** The wanted window for being ready: earliest and latest good minute, for a piece eaten at `eatenMin`. */
 export const readySpan = (meat: RequestMeat, eatenMin: number): [from: number, to: number] => [
   eatenMin - longestHoldMin(meat),

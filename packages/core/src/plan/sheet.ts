@@ -5,6 +5,8 @@ import type { Plan, PlanJob } from './types';
 
 /** Jobs that are alike and follow each other are told in one line. */
 export interface SheetLine {
+  /** The job it tells, the first of a round. */
+  job: string;
   at: string;
   inWords: string;
   detail: string;
@@ -19,8 +21,9 @@ export function linesOf(plan: Plan): SheetLine[] {
     const last = round.at(-1);
     if (first && last) {
       lines.push({
+        job: first.id,
         at: first.at,
-        inWords: first.inWords,
+        inWords: atPit(plan, first),
         detail:
           round.length > 1
             ? `${countWords(round.length, 'time', 'times')}, each ${spanOfTime(Math.round((last.atMin - first.atMin) / (round.length - 1)))} until ${last.at.slice(11)}. ${first.detail}`
@@ -33,13 +36,30 @@ export function linesOf(plan: Plan): SheetLine[] {
     const same = round[0] && job.id.startsWith('feed-') && job.pit === round[0].pit;
     if (!same) close();
     if (job.id.startsWith('feed-')) round.push(job);
-    else lines.push({ at: job.at, inWords: job.inWords, detail: job.detail });
+    else lines.push({ job: job.id, at: job.at, inWords: atPit(plan, job), detail: job.detail });
   }
   close();
   return lines;
 }
 
+/** A job in words, with the name of its pit where there are several. */
+const atPit = (plan: Plan, job: PlanJob): string =>
+  job.pit ? `${pitName(plan, job.pit)}: ${job.inWords}` : job.inWords;
+
+/** What a pit of a plan is called. */
+export function pitName(plan: Plan, id: string): string {
+  const pit = plan.request.pits.find((p) => p.id === id);
+  return pit?.name ?? id;
+}
+
+/** A heading for one pit's part where there are several. */
+const ofPit = (plan: Plan, id: string): string[] =>
+  plan.fires.length > 1 ? [`### ${pitName(plan, id)}`] : [];
+
 const list = (lines: readonly string[]): string => lines.map((l) => `- ${l}`).join('\n');
+
+const ventLine = (v: Plan['vents'][number]): string =>
+  `${v.at.slice(11)} ${v.inWords}${v.ifHigh ? ` If high: ${v.ifHigh}` : ''}${v.ifLow ? ` If low: ${v.ifLow}` : ''}`;
 
 /** The whole plan as Markdown. */
 export function markdownOf(plan: Plan, title: string): string {
@@ -57,14 +77,15 @@ export function markdownOf(plan: Plan, title: string): string {
       }),
     ),
     '## Build the fire',
-    ...plan.fires.map((f) => list([...f.inWords, ...f.feeding.map((x) => `Feed: ${x.inWords}.`)])),
+    ...plan.fires.flatMap((f) => [
+      ...ofPit(plan, f.pit),
+      list([...f.inWords, ...f.feeding.map((x) => `Feed: ${x.inWords}.`)]),
+    ]),
     '## Vents',
-    list(
-      plan.vents.map(
-        (v) =>
-          `${v.at.slice(11)} ${v.inWords}${v.ifHigh ? ` If high: ${v.ifHigh}` : ''}${v.ifLow ? ` If low: ${v.ifLow}` : ''}`,
-      ),
-    ),
+    ...plan.fires.flatMap((f) => [
+      ...ofPit(plan, f.pit),
+      list(plan.vents.filter((v) => v.pit === f.pit).map(ventLine)),
+    ]),
     '## Jobs',
     '| Time | What | How |\n|---|---|---|\n' +
       linesOf(plan)

@@ -24,6 +24,13 @@ export interface RequestPit {
   pace: { pitC: number; bandC: number };
 }
 
+/** A place on the grate, the piece lengthwise or turned by a quarter. */
+export interface Lie {
+  x: number;
+  y: number;
+  turned?: boolean;
+}
+
 export interface RequestMeat {
   id: string;
   cut: string;
@@ -36,6 +43,8 @@ export interface RequestMeat {
   pit?: string;
   /** Where on the grate. */
   at?: Place;
+  /** Where its pieces are laid, m from the middle of the grate; those not told are laid where there is room. */
+  lie?: Lie[];
   /** When this course is eaten; with everything else when left out. */
   serveAt?: string;
   wrap: {
@@ -111,6 +120,8 @@ export interface Ready {
   wanted?: [from: string, to: string];
   chanceLateFraction?: number;
   chanceEarlyFraction?: number;
+  /** When each of the likely cooks is ready, min after its pit was lit; null: not in the longest cook planned. */
+  likelyMin?: (number | null)[];
 }
 
 /** Expected course of the cook every five minutes after lighting, with its 8-in-10 fan. */
@@ -122,6 +133,12 @@ export interface Expected {
   coreC: (number | null)[];
   coreLowC: (number | null)[];
   coreHighC: (number | null)[];
+  /** The middles of the other pieces on this pit, in the order of its meats from the second on. */
+  others?: {
+    coreC: (number | null)[];
+    coreLowC: (number | null)[];
+    coreHighC: (number | null)[];
+  }[];
 }
 
 /** How a fire is fed while it burns. */
@@ -137,6 +154,8 @@ export interface Feeding {
 
 export interface PlannedFire {
   pit: string;
+  /** When it is lit; left out by documents from before several fires were planned. */
+  lightAt?: string;
   arrangement: ArrangementId;
   fuel: CharcoalId;
   /** Rows of a snake, and how far round it goes. */

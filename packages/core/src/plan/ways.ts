@@ -2,11 +2,12 @@
 import { cutOf, doneByFeel } from '../meat/cuts';
 import { WRAPS, type WrapId } from '../meat/wraps';
 import { epochOf, MINUTE_MS } from '../quantity/time';
-import { METRIC, temperatureWords } from '../quantity/words';
+import { METRIC, temperatureWords, type Units } from '../quantity/words';
+import { SCHOOL_IDS, schoolWords, WRAP_SCHOOLS, type SchoolId } from '../meat/usual';
 import { fuelNeeded } from './shopping';
 import type { PlanOptions } from './assemble';
 import { planning } from './plan';
-import type { Plan, Request, RequestPit } from './types';
+import type { Plan, Request, RequestMeat, RequestPit } from './types';
 
 /** One way as it would go. */
 export interface WayRow {
@@ -24,15 +25,24 @@ export interface WayRow {
   bark: number | null;
   tenderness: number | null;
   chanceLateFraction: number;
+  /** The same when it is lit at the time of the plan it is compared with. */
+  lateIfLitAsPlannedFraction: number;
   /** What stands in the way; empty when nothing does. */
   problem: string;
+}
+
+/** What a meal can be compared with besides its own pit and fire. */
+export interface OtherWays {
+  pits?: readonly RequestPit[];
+  /** Other fires of the first pit, with what they are called. */
+  fires?: readonly { id: string; inWords: string; fire: RequestPit['fire'] }[];
 }
 
 /** Paces that are compared, C: slow, steady, fast (common practice). */
 const PACES = [107, 121, 135, 150];
 const WRAP_WAYS: readonly WrapId[] = ['none', 'paper', 'foil'];
 /** Members of the ensemble behind each row. */
-const MEMBERS = 16;
+const MEMBERS = 24;
 
 interface Wish {
   id: string;
@@ -40,11 +50,10 @@ interface Wish {
   request: Request;
 }
 
-/** The ways worth a look: other paces, other wraps, other pits of the yard. */
-export function waysOf(request: Request, others: readonly RequestPit[] = []): Wish[] {
+/** The ways worth a look: other paces, wraps, schools of when to wrap, fires, and pits of the yard. */
+export function waysOf(request: Request, others: OtherWays = {}): Wish[] {
   const units = request.units ?? METRIC;
   const pit = request.pits[0]!;
-  const meat = request.meats[0]!;
   const withPit = (p: RequestPit): Request => ({
     ...request,
     pits: [p, ...request.pits.slice(1)],
@@ -55,45 +64,64 @@ export function waysOf(request: Request, others: readonly RequestPit[] = []): Wi
     inWords: `at ${temperatureWords(pitC, units)}`,
     request: withPit({ ...pit, pace: { ...pit.pace, pitC } }),
   }));
-  const wraps = !doneByFeel(cutOf(meat.cut))
-    ? []
-    : WRAP_WAYS.filter((w) => w !== meat.wrap.with).map((w) => ({
-        id: `wrap-${w}`,
-        inWords: w === 'none' ? 'not wrapped' : `wrapped in ${WRAPS[w].name}`,
-        request: {
-          ...request,
-          meats: request.meats.map((m, i) =>
-            i > 0
-              ? m
-              : {
-                  ...m,
-                  wrap:
-                    w === 'none' ? { with: w } : { with: w, when: meat.wrap.when ?? { coreC: 74 } },
-                },
-          ),
-        },
-      }));
-  const pits = others
-    .filter((p) => p.id !== pit.id)
+  const fires = (others.fires ?? []).map((f) => ({
+    id: `fire-${f.id}`,
+    inWords: f.inWords,
+    request: withPit({ ...pit, fire: { ...f.fire, species: pit.fire.species } }),
+  }));
+  const pits = (others.pits ?? [])
+    .filter((p) => !request.pits.some((mine) => mine.id === p.id))
     .map((p) => ({ id: `pit-${p.id}`, inWords: `on ${p.name ?? p.id}`, request: withPit(p) }));
-  return [{ id: 'as-planned', inWords: 'as planned', request }, ...paces, ...wraps, ...pits];
+  return [
+    { id: 'as-planned', inWords: 'as planned', request },
+    ...paces,
+    ...wrapsOf(request, units),
+    ...fires,
+    ...pits,
+  ];
+}
+
+/** Other wraps of the first meat, and the same wrap (or the usual one) by the other schools. */
+function wrapsOf(request: Request, units: Units): Wish[] {
+  const meat = request.meats[0]!;
+  if (!doneByFeel(cutOf(meat.cut))) return [];
+  const when = meat.wrap.when ?? WRAP_SCHOOLS['core-74'];
+  const wrapped = (wrap: RequestMeat['wrap']): Request => ({
+    ...request,
+    meats: request.meats.map((m, i) => (i === 0 ? { ...m, wrap } : m)),
+  });
+  const wraps = WRAP_WAYS.filter((w) => w !== meat.wrap.with).map((w) => ({
+    id: `wrap-${w}`,
+    inWords: w === 'none' ? 'not wrapped' : `wrapped in ${WRAPS[w].name}`,
+    request: wrapped(w === 'none' ? { with: w } : { with: w, when }),
+  }));
+  if (meat.wrap.with === 'none') return wraps;
+  const same = (id: SchoolId): boolean => JSON.stringify(WRAP_SCHOOLS[id]) === JSON.stringify(when);
+  const schools = SCHOOL_IDS.filter((id) => !same(id)).map((id) => ({
+    id: `when-${id}`,
+    inWords: `wrapped ${schoolWords(id, units)}`,
+    request: wrapped({ ...meat.wrap, when: WRAP_SCHOOLS[id] }),
+  }));
+  return [...wraps, ...schools];
 }
 
 /** Plans one way after another; yields each row as it is known, and null between simulations. */
 export function* compareWays(
   request: Request,
-  others: readonly RequestPit[],
+  others: OtherWays,
   options: Pick<PlanOptions, 'nowMs' | 'known'>,
 ): Generator<WayRow | null, void> {
+  let planned: Plan | null = null;
   for (const wish of waysOf(request, others)) {
     const work = planning(wish.request, { ...options, members: MEMBERS });
     let step = work.next();
     for (; !step.done; step = work.next()) yield null;
-    yield rowOf(wish, step.value);
+    planned ??= step.value;
+    yield rowOf(wish, step.value, planned);
   }
 }
 
-function rowOf(wish: Wish, plan: Plan): WayRow {
+function rowOf(wish: Wish, plan: Plan, planned: Plan): WayRow {
   const zone = plan.request.timeZone;
   const ready = plan.ready[0]!;
   const fuel = fuelNeeded(plan.fires);
@@ -113,6 +141,23 @@ function rowOf(wish: Wish, plan: Plan): WayRow {
     bark: plan.outcome?.bark ?? null,
     tenderness: plan.outcome?.tenderness ?? null,
     chanceLateFraction: plan.chanceLateFraction,
+    lateIfLitAsPlannedFraction: lateIfLitAt(plan, epochOf(planned.lightAt, zone)),
     problem: plan.problems[0]?.message ?? '',
   };
+}
+
+/** Chance that something of a plan is late when its first fire is lit at another moment. */
+export function lateIfLitAt(plan: Plan, litMs: number): number {
+  const zone = plan.request.timeZone;
+  const laterMs = litMs - epochOf(plan.lightAt, zone);
+  const inTime = plan.ready.reduce((p, r) => {
+    const likely = r.likelyMin ?? [];
+    if (likely.length === 0 || !r.wanted) return p * (1 - (r.chanceLateFraction ?? 0));
+    const pit = plan.request.meats.find((m) => m.id === r.id)?.pit;
+    const fire = plan.fires.find((f) => f.pit === pit) ?? plan.fires[0]!;
+    const litAt = epochOf(fire.lightAt ?? plan.lightAt, zone) + laterMs;
+    const latestMin = (epochOf(r.wanted[1], zone) - litAt) / MINUTE_MS;
+    return (p * likely.filter((v) => v !== null && v <= latestMin).length) / likely.length;
+  }, 1);
+  return 1 - inTime;
 }

@@ -7,9 +7,6 @@ import { root, run } from './setup.mjs';
 
 /** First load, scripts and styles, gzip, kB; fonts apart. */
 const BUDGET_KB = 670;
-/** Chunks that are loaded when somebody asks for what is in them, not with the page. */
-const LATER = /^calendar-/;
-
 const app = path.join(root, 'apps/app');
 run('npx', ['expo', 'export', '-p', 'web'], { cwd: app });
 
@@ -21,14 +18,21 @@ function* files(folder) {
   }
 }
 
+/** What the page names itself, its style, and the worker it starts at once; the rest comes after it stands. */
+const page = readFileSync(path.join(app, 'dist/index.html'), 'utf8');
+const isFirst = (file) => {
+  const name = path.basename(file);
+  return name === 'index.html' || name.startsWith('core-') || page.includes(name);
+};
+
 let total = 0;
 for (const file of files(path.join(app, 'dist'))) {
   if (!/\.(js|css|html)$/.test(file)) continue;
   const kb = gzipSync(readFileSync(file)).length / 1000;
-  const later = LATER.test(path.basename(file));
-  if (!later) total += kb;
+  const first = isFirst(file);
+  if (first) total += kb;
   process.stdout.write(
-    `${kb.toFixed(1).padStart(8)} kB  ${path.relative(app, file)}${later ? ' (later)' : ''}\n`,
+    `${kb.toFixed(1).padStart(8)} kB  ${path.relative(app, file)}${first ? '' : ' (later)'}\n`,
   );
 }
 process.stdout.write(

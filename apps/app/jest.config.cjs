@@ -1,3 +1,8 @@
+const preset = require('jest-expo/jest-preset');
+
+const SOURCE = '\\.[jt]sx?$';
+const [babelJest, options] = preset.transform[SOURCE];
+
 /** @type {import('jest').Config} */
 module.exports = {
   displayName: 'app',
@@ -5,7 +10,11 @@ module.exports = {
   rootDir: __dirname,
   testMatch: ['<rootDir>/test/**/*.test.ts?(x)'],
   setupFiles: ['<rootDir>/test/setup.ts'],
-  transform: { '\\.mjs$': 'babel-jest' },
+  transform: {
+    '\\.mjs$': 'babel-jest',
+    // Tests run as CommonJS, where a part that is fetched later is simply required.
+    [SOURCE]: [babelJest, { ...options, plugins: ['@babel/plugin-transform-dynamic-import'] }],
+  },
   transformIgnorePatterns: [
     '/node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|nativewind|react-native-css-interop|react-native-svg|lucide-react-native|d3-.*|internmap|@date-fns|@ostrin|ml-[a-z-]+|is-any-array)/?)',
   ],

@@ -8,10 +8,15 @@ import { ZillaSlab_700Bold } from '@expo-google-fonts/zilla-slab/700Bold';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
+import { useEffect } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { queryClient } from '../src/api/queries';
+import { fetchTheRest } from '../src/ui/later';
 import { Shell } from '../src/ui/Shell';
 import { useThemeVariables } from '../src/ui/theme';
+
+/** When the first page stands and has its first answer, ms. */
+const SETTLED_MS = 3000;
 
 export default function Root() {
   useThemeVariables();
@@ -23,6 +28,10 @@ export default function Root() {
     ZillaSlab_600SemiBold,
     ZillaSlab_700Bold,
   });
+  useEffect(() => {
+    const timer = setTimeout(() => void fetchTheRest(), SETTLED_MS);
+    return () => clearTimeout(timer);
+  }, []);
   return (
     <SafeAreaProvider>
       <QueryClientProvider client={queryClient}>

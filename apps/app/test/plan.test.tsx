@@ -16,12 +16,18 @@ jest.mock('../src/api/core', () => ({
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn() } }));
 
 const NOW = Date.UTC(2027, 4, 14, 12);
+const ANSWERS: Record<string, unknown> = {
+  '/api/pits': [BOSUN],
+  '/api/cooks': [],
+  '/api/plans': [],
+  '/api/shelf': { fuelOnHand: [], prices: [] },
+};
 let sent: { path: string; method: string }[] = [];
 
 function open() {
   global.fetch = jest.fn((path: string, init?: RequestInit) => {
     sent.push({ path, method: init?.method ?? 'GET' });
-    const body = path === '/api/pits' ? [BOSUN] : path === '/api/cooks' ? [] : { id: 'x' };
+    const body = ANSWERS[path] ?? { id: 'x' };
     return Promise.resolve({
       ok: true,
       status: 200,

@@ -1,7 +1,8 @@
 import { epochOf, foldLog, MINUTE_MS, plan, type Entry } from '@ostrin/core';
 import { forecast } from '@ostrin/core/lookAhead';
 import { render, screen } from '@testing-library/react-native';
-import { firstSlip, requestOf } from '../src/store/slip';
+import { requestOf } from '../src/store/request';
+import { firstSlip } from '../src/store/slip';
 import { jobMs, lineLabel, stripData } from '../src/strip/fromCook';
 import type { Mark, StripData } from '../src/strip/model';
 import { Strip } from '../src/strip/Strip';
@@ -10,7 +11,7 @@ import { DAY } from '../src/ui/tokens';
 import { BOSUN } from './help';
 
 const UNITS = { temperature: 'C', mass: 'kg' } as const;
-const PLAN = plan(requestOf(firstSlip(Date.UTC(2027, 4, 14), 'UTC'), BOSUN, UNITS), {
+const PLAN = plan(requestOf(firstSlip(Date.UTC(2027, 4, 14), 'UTC'), [BOSUN], UNITS), {
   nowMs: 0,
   members: 2,
 });
@@ -90,7 +91,11 @@ describe('what the strip is made of', () => {
   });
 
   it('names lines and windows in words', () => {
-    expect(LOG.lines.map(lineLabel).slice(0, 3)).toEqual(['fire lit', 'vents ¼ ½', 'meat on']);
+    expect(LOG.lines.map((l) => lineLabel(l, PLAN)).slice(0, 3)).toEqual([
+      'fire lit',
+      'vents ¼ ½',
+      'meat on',
+    ]);
     expect(readyWords(PLAN, null, null)).toMatch(/^\d\d:\d\d–\d\d:\d\d$/);
     expect(
       readyWords(PLAN, { ...FORECAST, readyMin: [60, 90, 120] }, Date.UTC(2027, 0, 1, 8)),

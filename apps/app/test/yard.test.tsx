@@ -6,9 +6,12 @@ import { PIT_SHAPES } from '../src/drawings/pitShapes';
 import { idFor } from '../src/yard/AddPitSheet';
 import { figuresOf, figureWords, stepped } from '../src/yard/figures';
 import { PitScreen } from '../src/yard/PitScreen';
+import { standOf, withStand } from '../src/yard/stock';
 import { settingWords } from '../src/yard/VentCard';
 import { YardScreen } from '../src/yard/YardScreen';
 import { BOSUN } from './help';
+// Parts that are fetched later are compiled now, not while a test waits for them.
+import '../src/ui/FieldsForm';
 
 let mockAsked: { of: PitCase; to: CardListener }[] = [];
 jest.mock('../src/api/core', () => ({
@@ -25,6 +28,10 @@ jest.mock('expo-router', () => ({
 const METRIC = { temperature: 'C', mass: 'kg' } as const;
 let yard: unknown[] = [];
 let sent: { path: string; body: unknown }[] = [];
+const SHELF = {
+  fuelOnHand: [{ fuel: 'briquette', massKg: 6.5 }],
+  prices: [{ fuel: 'briquette', bagKg: 10, each: 14 }],
+};
 const LEAKY = { ...BOSUN, overrides: { leakCm2: 14 } } as const;
 
 function open(page: React.ReactElement) {
@@ -33,7 +40,12 @@ function open(page: React.ReactElement) {
     return Promise.resolve({
       ok: true,
       status: 200,
-      text: () => Promise.resolve(JSON.stringify(init?.method === 'PUT' ? {} : yard)),
+      text: () =>
+        Promise.resolve(
+          JSON.stringify(
+            init?.body ? JSON.parse(String(init.body)) : path === '/api/shelf' ? SHELF : yard,
+          ),
+        ),
     });
   }) as unknown as typeof fetch;
   const client = new QueryClient({ defaultOptions: { queries: { gcTime: 0, retry: false } } });
@@ -100,6 +112,52 @@ describe('drawings', () => {
       }
       expect(s.skin.join(' ')).not.toMatch(/NaN|undefined/);
     }
+  });
+});
+
+describe('the shelf', () => {
+  it('says what is there, and is counted anew with what it costs', async () => {
+    open(<YardScreen />);
+    fireEvent.press(
+      await screen.findByRole('button', { name: /^Briquettes: 6.5 kg, 10 kg for 14.00/ }),
+    );
+    fireEvent.changeText(await screen.findByLabelText('On the shelf, kg'), '4,5');
+    await act(async () => {
+      fireEvent.press(screen.getByTestId('shelf-save'));
+      await Promise.resolve();
+    });
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toEqual({
+      path: '/api/shelf',
+      body: { fuelOnHand: [{ fuel: 'briquette', massKg: 4.5 }], prices: SHELF.prices },
+    });
+    expect(await screen.findByRole('button', { name: /^Briquettes: 4.5 kg/ })).toBeTruthy();
+  });
+
+  it('wants a bag with its price, and no words for numbers', async () => {
+    open(<YardScreen />);
+    fireEvent.press(await screen.findByRole('button', { name: /^Splits: not counted, no price/ }));
+    fireEvent.changeText(await screen.findByLabelText('On the shelf, kg'), 'a lot');
+    fireEvent.changeText(screen.getByLabelText('A bundle costs, in your own money'), '9');
+    await act(async () => {
+      fireEvent.press(screen.getByTestId('shelf-save'));
+      await Promise.resolve();
+    });
+    const said = (await screen.findAllByRole('alert')).map((a) => a.props.children);
+    expect(said).toEqual([
+      expect.stringMatching(/number such as 7.5/),
+      expect.stringMatching(/what a bundle holds/),
+    ]);
+    expect(sent).toEqual([]);
+  });
+
+  it('is one shelf whatever order it is written in, and forgets what is emptied', () => {
+    const doc = SHELF as Parameters<typeof withStand>[0];
+    const none = { massKg: null, bagKg: null, each: null };
+    expect(withStand(doc, 'briquette', none)).toEqual({ fuelOnHand: [], prices: [] });
+    const both = withStand(doc, 'lump', { massKg: 0, bagKg: 8, each: null });
+    expect(standOf(both, 'lump')).toEqual({ massKg: 0, bagKg: null, each: null });
+    expect(standOf(both, 'briquette')).toEqual({ massKg: 6.5, bagKg: 10, each: 14 });
   });
 });
 

@@ -2,11 +2,11 @@
 import type {
   Forecast,
   ForecastInput,
+  OtherWays,
   Outlook,
   PitCase,
   Plan,
   Request,
-  RequestPit,
   VentCard,
   WayRow,
 } from '@ostrin/core';
@@ -56,7 +56,7 @@ export interface WaysListener {
 /** Asks for other ways of a meal, one row after another. Returns how to stop listening; a newer question ends it. */
 export function askWays(
   request: Request,
-  others: RequestPit[],
+  others: OtherWays,
   nowMs: number,
   to: WaysListener,
 ): () => void {

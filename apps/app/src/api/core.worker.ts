@@ -3,9 +3,9 @@ import {
   compareWays,
   planning,
   ventCard,
+  type OtherWays,
   type PitCase,
   type Request,
-  type RequestPit,
   type Tuned,
 } from '@ostrin/core';
 import { forecast, meatOutlook } from '@ostrin/core/lookAhead';
@@ -80,7 +80,7 @@ async function runPlan(
 async function runWays(
   id: number,
   request: Request,
-  others: RequestPit[],
+  others: OtherWays,
   nowMs: number,
 ): Promise<void> {
   await breathe();

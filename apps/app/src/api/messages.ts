@@ -2,18 +2,18 @@
 import type {
   Forecast,
   ForecastInput,
+  OtherWays,
   Outlook,
   PitCase,
   Plan,
   Request,
-  RequestPit,
   VentCard,
   WayRow,
 } from '@ostrin/core';
 
 export type ToWorker =
   | { id: number; kind: 'plan'; request: Request; nowMs: number; members: number }
-  | { id: number; kind: 'ways'; request: Request; others: RequestPit[]; nowMs: number }
+  | { id: number; kind: 'ways'; request: Request; others: OtherWays; nowMs: number }
   | { id: number; kind: 'forecast'; input: ForecastInput }
   | { id: number; kind: 'meat'; input: ForecastInput }
   | { id: number; kind: 'card'; of: PitCase };

@@ -4,7 +4,9 @@ import {
   type ClockState,
   type CookDoc,
   type CookSummary,
+  type KeptPlan,
   type PitRecord,
+  type Shelf,
 } from '@ostrin/contract/types';
 import type { Plan } from '@ostrin/core';
 import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -53,6 +55,45 @@ export const useCook = (id: string | null) =>
     queryFn: () => call<CookView>(ROUTES.cook(id!)),
     enabled: id !== null,
   });
+
+/** Plans that are kept, favourites first. */
+export const useKept = () =>
+  useQuery({ queryKey: ['plans'], queryFn: () => call<KeptPlan[]>(ROUTES.plans) });
+
+/** Keeps a plan under its id: a new one, or the same under another name. */
+export function useKeep() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, name, favourite, request }: Omit<KeptPlan, 'changedAt'>) =>
+      call<KeptPlan>(ROUTES.plan(id), 'PUT', { name, favourite, request }),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['plans'] }),
+  });
+}
+
+/** Lets a kept plan go. */
+export function useLetGo() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (id: string) => call(ROUTES.plan(id), 'DELETE'),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['plans'] }),
+  });
+}
+
+/** Fuel on the shelf, and prices. */
+export const useShelf = () =>
+  useQuery({
+    queryKey: ['shelf'],
+    queryFn: () => call<Shelf>(ROUTES.shelf),
+    staleTime: Infinity,
+  });
+
+export function useSaveShelf() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (shelf: Shelf) => call<Shelf>(ROUTES.shelf, 'PUT', shelf),
+    onSuccess: (shelf) => client.setQueryData(['shelf'], shelf),
+  });
+}
 
 /** Begins a cook under an id of the caller's, so that a retry begins it once. */
 export function useStartCook() {

@@ -30,16 +30,23 @@ interface Props {
   grate: GratePlan | undefined;
   meats: readonly RequestMeat[];
   size: number;
+  /** A piece that cannot stay where it is being held, by its place in the list. */
+  wrong?: number;
 }
 
-export function GrateDrawing({ preset, diameterM, fire, grate, meats, size }: Props) {
-  const theme = useTheme();
-  const shape = grateOf(presetOf(preset), fire.arrangement);
+/** How a grate is put on a drawing so wide: px a metre, the drawing's height, and where its middle is. */
+export function frameOf(shape: Grate, diameterM: number, size: number) {
   const lengthM = shape.round ? Math.max(diameterM, shape.lengthM) : shape.lengthM;
   const depthM = shape.round ? lengthM : shape.depthM;
   const m = size / (lengthM + 2 * MARGIN_M);
   const height = (depthM + 2 * MARGIN_M) * m;
-  const [cx, cy] = [size / 2, height / 2];
+  return { lengthM, depthM, m, height, cx: size / 2, cy: height / 2 };
+}
+
+export function GrateDrawing({ preset, diameterM, fire, grate, meats, size, wrong }: Props) {
+  const theme = useTheme();
+  const shape = grateOf(presetOf(preset), fire.arrangement);
+  const { lengthM, depthM, m, height, cx, cy } = frameOf(shape, diameterM, size);
   const laid = grate?.laid ?? [];
   return (
     <Svg width={size} height={height} role="img" aria-label={label(fire, laid.length)}>
@@ -82,9 +89,9 @@ export function GrateDrawing({ preset, diameterM, fire, grate, meats, size }: Pr
               height={p.widthM * m}
               rx={Math.min(p.lengthM, p.widthM) * 0.4 * m}
               fill={theme.sheet}
-              stroke={theme.meats[kind % 4]}
-              strokeWidth={2}
-              strokeDasharray="5 4"
+              stroke={i === wrong ? theme.pit : theme.meats[kind % 4]}
+              strokeWidth={i === wrong ? 4 : 2}
+              strokeDasharray={i === wrong ? undefined : '5 4'}
             />
             {p.lengthM * m > 44 ? (
               <Halo

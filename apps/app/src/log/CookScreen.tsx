@@ -151,7 +151,7 @@ function Cook({ cook }: { cook: CookView }) {
               {clockOf(localOf(l.at, zone))}
             </Text>
             <Text className="font-sans text-ink text-[16px] leading-[22px] flex-1">
-              {lineLabel(l)}
+              {lineLabel(l, c.plan)}
               {l.corrected ? ' (time corrected)' : ''}
             </Text>
           </View>

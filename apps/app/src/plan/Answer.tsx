@@ -3,12 +3,16 @@ import {
   countWords,
   massWords,
   METRIC,
+  onePit,
+  pitName,
   spanOfTime,
+  type OtherWays,
   type Plan,
-  type RequestPit,
 } from '@ostrin/core';
+import { useMemo, useState } from 'react';
 import { Text, View } from 'react-native';
 import { useLayout } from '../ui/layout';
+import { Choice } from '../ui/Choice';
 import { Heading } from '../ui/Title';
 import { clockOf } from '../ui/words';
 import { BuildFire, SetVents } from './BuildFire';
@@ -22,22 +26,36 @@ interface Props {
   plan: Plan;
   /** Whether it is the full answer to the slip as it stands. */
   settled: boolean;
-  /** The other pits of the yard, to compare with. */
-  others: readonly RequestPit[];
+  /** What to compare it with. */
+  others: OtherWays;
 }
 
 export function Answer({ plan, settled, others }: Props) {
   const { wide } = useLayout();
+  const [wanted, setWanted] = useState('');
+  const pit = plan.fires.find((f) => f.pit === wanted)?.pit ?? plan.fires[0]!.pit;
+  const part = useMemo(() => onePit(plan, pit), [plan, pit]);
+  const pits =
+    plan.fires.length > 1 ? (
+      <Choice
+        label="Pit shown"
+        columns={Math.min(plan.fires.length, 3)}
+        options={plan.fires.map((f) => ({ value: f.pit, label: pitName(plan, f.pit) }))}
+        value={pit}
+        onChange={setWanted}
+      />
+    ) : null;
   return (
     <View className="gap-6">
-      {wide ? <Expected plan={plan} /> : null}
+      {pits}
+      {wide ? <Expected plan={part} /> : null}
       <View className={wide ? 'flex-row gap-8' : 'gap-6'}>
         <View className="gap-6" style={wide ? { width: 360 } : undefined}>
-          <BuildFire plan={plan} />
-          <SetVents plan={plan} />
+          <BuildFire plan={part} />
+          <SetVents plan={part} />
         </View>
         <View className="gap-6 flex-1">
-          {wide ? null : <Expected plan={plan} />}
+          {wide ? null : <Expected plan={part} />}
           {plan.cautions.length > 0 ? (
             <View className="gap-2">
               <Heading>What is safe</Heading>
@@ -58,6 +76,7 @@ export function Answer({ plan, settled, others }: Props) {
           )}
         </View>
       </View>
+      {wide ? <CompareWays plan={plan} settled={settled} others={others} /> : null}
     </View>
   );
 }
@@ -93,13 +112,24 @@ function Shopping({ plan }: { plan: Plan }) {
       {plan.shopping.map((s) => (
         <View key={s.item}>
           <Say>{`${s.item}: ${s.amount}`}</Say>
-          {s.buy ? <Small>{s.buy}</Small> : null}
+          {s.buy || s.onShelf ? <Small>{shelfWords(s)}</Small> : null}
         </View>
       ))}
+      {plan.cost === null ? null : <Say>{`The fuel costs ${plan.cost.toFixed(2)}.`}</Say>}
       <Say>{`Gives ${massWords(plan.cookedKg[0], units)} to ${massWords(plan.cookedKg[1], units)} cooked and off the bone.`}</Say>
     </View>
   );
 }
+
+/** What of it is there, what to buy, and what that costs at the user's own prices. */
+const shelfWords = (s: Plan['shopping'][number]): string =>
+  [
+    s.onShelf ? `${s.onShelf} on the shelf` : '',
+    s.buy ? (s.onShelf && !s.buy.startsWith('nothing') ? `buy ${s.buy}` : s.buy) : '',
+    s.cost ? `costs ${s.cost.toFixed(2)}` : '',
+  ]
+    .filter(Boolean)
+    .join(' · ');
 
 function Risks({ plan }: { plan: Plan }) {
   return (

@@ -1,4 +1,4 @@
-/** The fire to build, drawn to scale, and the vents to set, in the pit's own units. */
+/** The fire to build, drawn to scale, and the vents to set, in the pit's own units: of a plan for one pit. */
 import {
   METRIC,
   massWords,
@@ -10,10 +10,10 @@ import {
   type Plan,
 } from '@ostrin/core';
 import { View } from 'react-native';
-import { GrateDrawing } from '../drawings/Grate';
 import { Vent } from '../drawings/Vent';
 import { Heading } from '../ui/Title';
 import { clockOf } from '../ui/words';
+import { LayGrate } from './LayGrate';
 import { Say, Small } from './Parts';
 
 const round15 = (minutes: number): number => Math.floor(minutes / 15) * 15;
@@ -26,16 +26,14 @@ export function BuildFire({ plan }: { plan: Plan }) {
   return (
     <View className="gap-2">
       <Heading>Build the fire</Heading>
-      <View className="items-center">
-        <GrateDrawing
-          preset={cooker.preset}
-          diameterM={physics.diameterM}
-          fire={fire}
-          grate={plan.grates[0]}
-          meats={plan.request.meats}
-          size={300}
-        />
-      </View>
+      <LayGrate
+        preset={cooker.preset}
+        diameterM={physics.diameterM}
+        fire={fire}
+        grate={plan.grates[0] ?? { pit: fire.pit, laid: [] }}
+        meats={plan.request.meats}
+        size={300}
+      />
       {fire.inWords.map((step, i) => (
         <Say key={step}>{`${i + 1}. ${step}`}</Say>
       ))}

@@ -1,16 +1,20 @@
-/** Other ways of the same meal beside this one: paces, wraps, pits of the yard. */
+/** Other ways of the same meal beside this one: paces, wraps, fires, pits of the yard. */
 import {
   massWords,
   METRIC,
   spanOfTime,
+  type OtherWays,
   type Plan,
-  type RequestPit,
+  type Units,
   type WayRow,
 } from '@ostrin/core';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
+import { usePits } from '../api/queries';
+import { slipOf } from '../store/request';
 import { useSlip } from '../store/slip';
 import { Button } from '../ui/Button';
+import { useLayout } from '../ui/layout';
 import { Heading } from '../ui/Title';
 import { capital, clockAndDay, clockOf } from '../ui/words';
 import { Say, Small } from './Parts';
@@ -19,44 +23,72 @@ import { useWays } from './useWays';
 interface Props {
   plan: Plan;
   settled: boolean;
-  others: readonly RequestPit[];
+  others: OtherWays;
 }
 
 export function CompareWays({ plan, settled, others }: Props) {
   const [open, setOpen] = useState(false);
+  const { wide } = useLayout();
   const { rows, done, failure } = useWays(plan.request, others, open && settled);
+  const units = plan.request.units ?? METRIC;
   return (
     <View className="gap-2" testID="ways">
       <Heading>Compare ways</Heading>
       {open ? null : (
         <>
-          <Say>Slower, faster, other wraps, your other pits: each planned for the same table.</Say>
+          <Say>
+            Slower, faster, wrapped otherwise, on another fire, on your other pits: each planned for
+            the same table.
+          </Say>
           <Button label="Compare" onPress={() => setOpen(true)} />
         </>
       )}
       {failure ? <Say>{failure}</Say> : null}
-      {rows.map((row) => (
-        <Way key={row.id} row={row} plan={plan} />
-      ))}
+      {wide && rows.length > 0 ? <TableHead cost={rows.some((r) => r.cost !== null)} /> : null}
+      {rows.map((row) =>
+        wide ? (
+          <TableRow key={row.id} row={row} units={units} cost={rows.some((r) => r.cost !== null)} />
+        ) : (
+          <Way key={row.id} row={row} units={units} />
+        ),
+      )}
       {open && !done && !failure ? <Small>Working out the next one.</Small> : null}
+      {rows.length > 0 ? (
+        <Small>
+          {`Late: when each is lit at its own time. ${wide ? 'Lit then' : 'Lit when this plan is'}: when it is lit at ${clockOf(plan.lightAt)} all the same.`}
+        </Small>
+      ) : null}
     </View>
   );
 }
 
-/** Which part of the slip a way changes; null where the slip already says it. */
-function changeOf(row: WayRow) {
-  const [kind, ...rest] = row.id.split('-');
-  const value = rest.join('-');
-  if (kind === 'pace') return { pitC: Number(value) };
-  if (kind === 'wrap') return { wrap: value as 'none' | 'paper' | 'foil' };
-  if (kind === 'pit') return { pitId: value, fireId: null };
-  return null;
+/** Takes a way for the slip; null for the way it already is. */
+function useTake(row: WayRow): (() => void) | null {
+  const change = useSlip((s) => s.change);
+  const yard = usePits().data ?? [];
+  if (row.id === 'as-planned' || row.problem) return null;
+  return () => change(slipOf(row.request, yard));
 }
 
-function Way({ row, plan }: { row: WayRow; plan: Plan }) {
-  const change = useSlip((s) => s.change);
-  const units = plan.request.units ?? METRIC;
-  const to = changeOf(row);
+const inHundred = (fraction: number): string => `${Math.round(100 * fraction)} in 100`;
+
+/** Bark in words: 1 is set. */
+const barkWords = (bark: number | null): string =>
+  bark === null ? '–' : bark < 0.7 ? 'soft' : bark < 1.1 ? 'set' : bark < 1.6 ? 'firm' : 'hard';
+/** How tender it is when it comes off: 1 probes tender. */
+const tenderWords = (tenderness: number | null): string =>
+  tenderness === null
+    ? '–'
+    : tenderness < 0.6
+      ? 'firm'
+      : tenderness < 0.9
+        ? 'nearly'
+        : tenderness < 1.25
+          ? 'tender'
+          : 'very';
+
+function Way({ row, units }: { row: WayRow; units: Units }) {
+  const take = useTake(row);
   return (
     <View className="border-b border-rule pb-2 gap-1" testID={`way-${row.id}`}>
       <Text className="font-sans-bold text-ink text-[16px]">{capital(row.inWords)}</Text>
@@ -68,24 +100,88 @@ function Way({ row, plan }: { row: WayRow; plan: Plan }) {
           <Small>
             {[
               `${massWords(row.fuelKg, units)} of fuel`,
-              row.cost === null ? '' : `costs ${row.cost}`,
+              row.cost === null ? '' : `costs ${row.cost.toFixed(2)}`,
               `${row.visits} visits`,
               `free for up to ${spanOfTime(row.longestFreeMin)}`,
               row.bark === null ? '' : `bark ${barkWords(row.bark)}`,
-              `late ${Math.round(100 * row.chanceLateFraction)} in 100`,
+              row.tenderness === null ? '' : `tender: ${tenderWords(row.tenderness)}`,
+              `late ${inHundred(row.chanceLateFraction)}`,
+              `lit when this plan is: ${inHundred(row.lateIfLitAsPlannedFraction)}`,
             ]
               .filter(Boolean)
               .join(' · ')}
           </Small>
         </>
       )}
-      {to && !row.problem ? (
-        <Button label={`Plan it ${row.inWords}`} onPress={() => change(to)} />
-      ) : null}
+      {take ? <Button label={`Plan it ${row.inWords}`} onPress={take} /> : null}
     </View>
   );
 }
 
-/** Bark in words: 1 is set. */
-const barkWords = (bark: number): string =>
-  bark < 0.7 ? 'soft' : bark < 1.1 ? 'set' : bark < 1.6 ? 'firm' : 'hard';
+/** Columns of the table: what is said, how wide, px. */
+const COLUMNS: readonly { head: string; width: number; of: (r: WayRow, u: Units) => string }[] = [
+  { head: 'Light', width: 84, of: (r) => clockAndDay(r.lightAt) },
+  { head: 'Ready', width: 92, of: (r) => `${clockOf(r.ready[0])}–${clockOf(r.ready[1])}` },
+  { head: 'Fuel', width: 56, of: (r, u) => massWords(r.fuelKg, u) },
+  { head: 'Cost', width: 52, of: (r) => r.cost?.toFixed(2) ?? '–' },
+  { head: 'Visits', width: 46, of: (r) => String(r.visits) },
+  { head: 'Free', width: 60, of: (r) => spanOfTime(r.longestFreeMin) },
+  { head: 'Bark', width: 42, of: (r) => barkWords(r.bark) },
+  { head: 'Tender', width: 52, of: (r) => tenderWords(r.tenderness) },
+  { head: 'Late', width: 44, of: (r) => `${Math.round(100 * r.chanceLateFraction)} %` },
+  {
+    head: 'Lit then',
+    width: 52,
+    of: (r) => `${Math.round(100 * r.lateIfLitAsPlannedFraction)} %`,
+  },
+];
+
+const columns = (cost: boolean) => COLUMNS.filter((c) => cost || c.head !== 'Cost');
+
+const TableHead = ({ cost }: { cost: boolean }) => (
+  <View className="flex-row border-b border-edge pb-1">
+    <Text className="font-sans-semi text-soot text-[14px] flex-1">Way</Text>
+    {columns(cost).map((c) => (
+      <Text
+        key={c.head}
+        className="font-sans-semi text-soot text-[14px]"
+        style={{ width: c.width }}
+      >
+        {c.head}
+      </Text>
+    ))}
+    <View className="w-[56px]" />
+  </View>
+);
+
+function TableRow({ row, units, cost }: { row: WayRow; units: Units; cost: boolean }) {
+  const take = useTake(row);
+  return (
+    <View
+      className="flex-row items-center border-b border-rule min-h-[48px]"
+      testID={`way-${row.id}`}
+    >
+      <Text className="font-sans-semi text-ink text-[14px] flex-1 pr-2">
+        {capital(row.inWords)}
+      </Text>
+      {row.problem ? (
+        <Text className="font-sans text-ink text-[14px] flex-[4]">{row.problem}</Text>
+      ) : (
+        columns(cost).map((c) => (
+          <Text
+            key={c.head}
+            className="font-sans text-ink text-[14px]"
+            style={{ width: c.width, fontVariant: ['tabular-nums'] }}
+          >
+            {c.of(row, units)}
+          </Text>
+        ))
+      )}
+      <View className="w-[56px]">
+        {take ? (
+          <Button label="Take" accessibilityLabel={`Plan it ${row.inWords}`} onPress={take} />
+        ) : null}
+      </View>
+    </View>
+  );
+}

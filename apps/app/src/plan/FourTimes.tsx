@@ -1,7 +1,7 @@
 /** The four times that matter, on one dark strip. */
-import { type Plan } from '@ostrin/core';
+import { cutOf, type Plan } from '@ostrin/core';
 import { Text, View } from 'react-native';
-import { clockOf } from '../ui/words';
+import { capital, clockOf } from '../ui/words';
 
 interface Props {
   plan: Plan | null;
@@ -18,22 +18,31 @@ function Cell({ label, value }: { label: string; value: string }) {
   );
 }
 
-/** Light, meat on, ready, rest; with progress while it is being refined. */
+/** Light, meat on, ready, rest; a line for every meat where there are several; with progress while it is refined. */
 export function FourTimes({ plan, settled, progress }: Props) {
   const light = plan?.jobs.find((j) => j.id === 'chimney')?.at ?? plan?.lightAt;
   const ready = plan?.ready[0];
   const [low, high] = plan?.restAvailableMin ?? [0, 0];
+  const says = settled ? 'ready, 8 in 10' : 'ready, roughly';
+  const several = (plan?.ready.length ?? 0) > 1;
   return (
     <View className="bg-pad px-5 py-3" testID="four-times" aria-busy={!settled}>
       <View className="flex-row flex-wrap justify-between gap-x-3 gap-y-2">
         <Cell label="light" value={light ? clockOf(light) : '–'} />
-        <Cell label="meat on" value={plan ? clockOf(plan.meatOnAt[0]!) : '–'} />
-        <Cell
-          label={settled ? 'ready, 8 in 10' : 'ready, roughly'}
-          value={ready ? `${clockOf(ready.p10)}–${clockOf(ready.p90)}` : '–'}
-        />
-        <Cell label="rest" value={plan ? hourSpan(low, high) : '–'} />
+        {several ? (
+          <Cell label="sit down" value={clockOf(plan!.serveAt)} />
+        ) : (
+          <>
+            <Cell label="meat on" value={plan ? clockOf(plan.meatOnAt[0]!) : '–'} />
+            <Cell
+              label={says}
+              value={ready ? `${clockOf(ready.p10)}–${clockOf(ready.p90)}` : '–'}
+            />
+            <Cell label="rest" value={plan ? hourSpan(low, high) : '–'} />
+          </>
+        )}
       </View>
+      {several ? <EachMeat plan={plan!} says={says} /> : null}
       <View
         className="h-[3px] mt-2 bg-pad"
         role="progressbar"
@@ -43,6 +52,36 @@ export function FourTimes({ plan, settled, progress }: Props) {
           <View className="h-[3px] bg-on-pad" style={{ width: `${Math.round(progress * 100)}%` }} />
         )}
       </View>
+    </View>
+  );
+}
+
+/** Every meat on a line: when it goes on, when it is ready. */
+function EachMeat({ plan, says }: { plan: Plan; says: string }) {
+  const row = (name: string, on: string, ready: string, bold: boolean) => (
+    <View key={name + on} className="flex-row">
+      {[name, on, ready].map((text, i) => (
+        <Text
+          key={i}
+          numberOfLines={1}
+          className={`text-on-pad ${bold ? 'font-slab-bold text-[18px]' : 'font-sans text-[14px]'} ${['flex-1', 'w-[72px]', 'w-[112px]'][i]!}`}
+        >
+          {text}
+        </Text>
+      ))}
+    </View>
+  );
+  return (
+    <View className="mt-2">
+      {row('', 'on', says, false)}
+      {plan.ready.map((r, i) =>
+        row(
+          capital(cutOf(plan.request.meats[i]!.cut).short),
+          clockOf(plan.meatOnAt[i]!),
+          `${clockOf(r.p10)}–${clockOf(r.p90)}`,
+          true,
+        ),
+      )}
     </View>
   );
 }

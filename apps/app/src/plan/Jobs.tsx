@@ -10,10 +10,10 @@ export function Jobs({ plan }: { plan: Plan }) {
     <View>
       <Heading>Jobs</Heading>
       {lines.map((line, i) => {
-        const job = plan.jobs.find((j) => j.at === line.at && j.inWords === line.inWords);
+        const job = plan.jobs.find((j) => j.id === line.job);
         const newDay = line.at.slice(0, 10) !== (lines[i - 1]?.at ?? line.at).slice(0, 10);
         return (
-          <View key={`${line.at}${line.inWords}`}>
+          <View key={line.job}>
             {newDay ? (
               <Text className="font-sans-bold text-ink text-[14px] pt-3">{dayOf(line.at)}</Text>
             ) : null}

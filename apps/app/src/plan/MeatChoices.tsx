@@ -1,34 +1,41 @@
-/** The slip's choices about the meat: which cut, how heavy, wrapped how, done when. */
+/** The slip's choices about one meat: which cut, how heavy, wrapped how, done when. */
 import {
   CUTS,
   cutOf,
+  countWords,
   doneByFeel,
   doneTemperatures,
   massWords,
   SAFE_C,
+  SCHOOL_IDS,
+  schoolWords,
   temperatureWords,
   usualKg,
   type Cut,
+  type SchoolId,
   type Units,
   type WrapId,
 } from '@ostrin/core';
-import { Text } from 'react-native';
 import { useSettings } from '../store/settings';
-import {
-  schoolWords,
-  stepMass,
-  usualMasses,
-  useSlip,
-  withCut,
-  WRAP_SCHOOLS,
-  type SchoolId,
-} from '../store/slip';
+import { stepMass, usualMasses, useSlip, withCut, type MeatWish } from '../store/slip';
+import { Button } from '../ui/Button';
 import { Choice, Stepper } from '../ui/Choice';
 import { Note } from '../ui/Notice';
+import { Subhead } from '../ui/Title';
 import { capital } from '../ui/words';
 
-export function WhichCut() {
-  const { cut, change } = useSlip();
+export interface OfMeat {
+  meat: MeatWish;
+}
+
+/** What changes this meat on the slip. */
+export function useChange(meat: MeatWish): (part: Partial<MeatWish>) => void {
+  const changeMeat = useSlip((s) => s.changeMeat);
+  return (part) => changeMeat(meat.id, part);
+}
+
+/** All cuts, with what is usual for each. */
+export function CutChoice({ value, onChange }: { value: string; onChange: (id: string) => void }) {
   const units = useSettings((s) => s.units);
   return (
     <Choice
@@ -39,20 +46,29 @@ export function WhichCut() {
         label: capital(c.name),
         note: `${massWords(usualKg(c), units)}, ${doneByFeel(c) ? 'by feel' : rangeWords(c, units)}`,
       }))}
-      value={cut}
-      onChange={(id) => change(withCut(id))}
+      value={value}
+      onChange={onChange}
     />
   );
+}
+
+export function WhichCut({ meat }: OfMeat) {
+  const change = useChange(meat);
+  return <CutChoice value={meat.cut} onChange={(id) => change(withCut(id))} />;
 }
 
 /** `74–82 C`: where a cut that is done by temperature usually ends. */
 const rangeWords = ({ doneRangeC: [low, high] }: Cut, units: Units): string =>
   `${temperatureWords(low, units).split(' ')[0]}–${temperatureWords(high, units)}`;
 
-export function Mass() {
-  const { massKg, change, cut: id } = useSlip();
+/** Most pieces of one kind that a sheet counts to. */
+const MOST_PIECES = 60;
+
+export function Mass({ meat }: OfMeat) {
+  const { massKg, pieces } = meat;
+  const change = useChange(meat);
   const units = useSettings((s) => s.units);
-  const cut = cutOf(id);
+  const cut = cutOf(meat.cut);
   return (
     <>
       <Stepper
@@ -72,6 +88,19 @@ export function Mass() {
       {cut.kind === 'red' ? (
         <Note>Weigh it trimmed: thin edges rounded off, 3 to 6 mm of fat left on.</Note>
       ) : null}
+      <Subhead>How many</Subhead>
+      <Stepper
+        label="Pieces"
+        shown={pieces === null ? 'as it takes' : countWords(pieces, 'piece', 'pieces')}
+        onStep={(by) => change({ pieces: pieces === null ? 1 : pieces + by })}
+        canDown={pieces !== null && pieces > 1}
+        canUp={pieces === null || pieces < MOST_PIECES}
+      />
+      <Button
+        label="As many as the people take"
+        selected={pieces === null}
+        onPress={() => change({ pieces: null })}
+      />
     </>
   );
 }
@@ -84,29 +113,39 @@ const WRAP_OPTIONS: { value: WrapId; label: string; note: string }[] = [
   { value: 'pan', label: 'Covered pan', note: 'with a cup of liquid; braises to the end' },
 ];
 
-export function Wrap() {
-  const { wrap, wrapWhen, change } = useSlip();
+/** What each school of wrapping stands for. */
+const SCHOOL_NOTES: Readonly<Record<SchoolId, string>> = {
+  'core-68': 'early: softer bark, sooner done',
+  'core-74': 'the usual',
+  'core-80': 'late: past the stall',
+  'core-85': 'only to finish',
+  stall: 'when it has stopped climbing',
+  bark: 'when nothing comes off on a finger',
+};
+
+export function Wrap({ meat }: OfMeat) {
+  const change = useChange(meat);
   const units = useSettings((s) => s.units);
   return (
     <>
       <Choice
         label="Wrap"
         options={WRAP_OPTIONS}
-        value={wrap}
+        value={meat.wrap}
         onChange={(w) => change({ wrap: w })}
       />
-      {wrap === 'none' ? null : (
+      {meat.wrap === 'none' ? null : (
         <>
-          <Text className="font-sans-bold text-ink text-[16px] pt-2">When</Text>
+          <Subhead>When</Subhead>
           <Choice
             label="When to wrap"
             columns={2}
-            options={(Object.keys(WRAP_SCHOOLS) as SchoolId[]).map((id) => ({
+            options={SCHOOL_IDS.map((id) => ({
               value: id,
               label: capital(schoolWords(id, units)),
-              note: WRAP_SCHOOLS[id].note,
+              note: SCHOOL_NOTES[id],
             }))}
-            value={wrapWhen}
+            value={meat.wrapWhen}
             onChange={(id) => change({ wrapWhen: id })}
           />
         </>
@@ -117,10 +156,11 @@ export function Wrap() {
 
 const FEEL = 'feel';
 
-export function Done() {
-  const { cut: id, doneC, change } = useSlip();
+export function Done({ meat }: OfMeat) {
+  const { doneC } = meat;
+  const change = useChange(meat);
   const units = useSettings((s) => s.units);
-  const cut = cutOf(id);
+  const cut = cutOf(meat.cut);
   const feel = { value: FEEL, label: 'By feel', note: 'a probe goes in as into soft butter' };
   const options = doneTemperatures(cut).map((c) => ({
     value: String(c),

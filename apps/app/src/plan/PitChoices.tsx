@@ -1,28 +1,42 @@
-/** The slip's choices about the pit: which one, what it burns, and who watches it. */
+/** The slip's choices about a pit: which one, what it burns, and who watches it. */
 import { presetOf, WOODS, type Family } from '@ostrin/core';
-import { Text } from 'react-native';
-import { usePits } from '../api/queries';
+import type { PitRecord } from '@ostrin/contract/types';
+import { useState } from 'react';
 import { FIRES, fireOf } from '../store/fires';
-import { MOST_CREW, SMOKE_WOODS, useSlip } from '../store/slip';
+import { usualPit } from '../store/request';
+import { MOST_CREW, SMOKE_WOODS, useSlip, type FireWish } from '../store/slip';
 import { Choice, Stepper } from '../ui/Choice';
 import { Note } from '../ui/Notice';
+import { Subhead } from '../ui/Title';
 import { capital } from '../ui/words';
 
-/** A pit of the yard; another one brings its own usual fire. */
-export function WhichPit({ at }: { at: string }) {
-  const pits = usePits();
-  const change = useSlip((s) => s.change);
+/** Pits of the yard as choices. */
+export const pitOptions = (yard: readonly PitRecord[]) =>
+  yard.map((p) => ({ value: p.id, label: p.name, note: presetOf(p.preset).name }));
+
+/** Another pit of the yard, not in use yet, for everything that is on this one. */
+export function WhichPit({
+  at,
+  yard,
+  others,
+}: {
+  at: string;
+  yard: readonly PitRecord[];
+  others: readonly string[];
+}) {
+  const movePit = useSlip((s) => s.movePit);
+  const [now, setNow] = useState(at);
+  const [taken] = useState(others);
   return (
     <>
       <Choice
         label="Pit"
-        options={(pits.data ?? []).map((p) => ({
-          value: p.id,
-          label: p.name,
-          note: presetOf(p.preset).name,
-        }))}
-        value={at}
-        onChange={(id) => change({ pitId: id, fireId: null })}
+        options={pitOptions(yard.filter((p) => !taken.includes(p.id)))}
+        value={now}
+        onChange={(id) => {
+          movePit(now, id, usualPit(yard)!.id);
+          setNow(id);
+        }}
       />
       <Note>More pits are added under Yard.</Note>
     </>
@@ -30,23 +44,23 @@ export function WhichPit({ at }: { at: string }) {
 }
 
 /** The fire, and the wood that smokes. */
-export function Fire({ family }: { family: Family }) {
-  const { fireId, species, change } = useSlip();
+export function Fire({ pitId, fire, family }: { pitId: string; fire: FireWish; family: Family }) {
+  const change = useSlip((s) => s.changeFire);
   return (
     <>
       <Choice
         label="Fire"
         options={FIRES[family].map((f) => ({ value: f.id, label: capital(f.label), note: f.note }))}
-        value={fireOf(family, fireId).id}
-        onChange={(id) => change({ fireId: id })}
+        value={fireOf(family, fire.fireId).id}
+        onChange={(id) => change(pitId, { fireId: id })}
       />
-      <Text className="font-sans-bold text-ink text-[16px] pt-2">Wood</Text>
+      <Subhead>Wood</Subhead>
       <Choice
         label="Wood"
         columns={3}
         options={SMOKE_WOODS.map((w) => ({ value: w, label: capital(WOODS[w].name) }))}
-        value={species}
-        onChange={(w) => change({ species: w })}
+        value={fire.species}
+        onChange={(w) => change(pitId, { species: w })}
       />
     </>
   );

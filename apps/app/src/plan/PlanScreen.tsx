@@ -1,13 +1,14 @@
 /** Plan: the slip, and below it the answer. */
-import { CAUTIONS, presetOf, type Plan } from '@ostrin/core';
-import { router } from 'expo-router';
+import { CAUTIONS } from '@ostrin/core';
 import { useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 import type { PitRecord } from '@ostrin/contract/types';
-import { useCooks, usePits, useStartCook } from '../api/queries';
+import { usePits, useShelf } from '../api/queries';
+import { otherWaysOf, requestOf } from '../store/request';
 import { useSettings } from '../store/settings';
-import { requestOf, useSlip } from '../store/slip';
+import { MOST_MEATS, useSlip } from '../store/slip';
 import { Button } from '../ui/Button';
+import { later } from '../ui/later';
 import { useLayout } from '../ui/layout';
 import { Notice } from '../ui/Notice';
 import { Title } from '../ui/Title';
@@ -16,14 +17,15 @@ import { Answer } from './Answer';
 import { SettingsRow } from './SettingsRow';
 import { SlipSentence } from './SlipSentence';
 import { FourTimes } from './FourTimes';
-import { CompareWays } from './CompareWays';
-import { TakeAlong, titleOf } from './TakeAlong';
+import { StartCook } from './StartCook';
+import { TakeAlong } from './TakeAlong';
 import { usePlan } from './usePlan';
+
+const KeptPlans = later(async () => ({ default: (await import('./KeptPlans')).KeptPlans }));
+const SlipSheet = later(async () => ({ default: (await import('./SlipSheet')).SlipSheet }));
 
 export function PlanScreen() {
   const pits = usePits();
-  const wanted = useSlip((s) => s.pitId);
-  const pit = usualPit(pits.data ?? [], wanted);
   if (pits.isError) {
     return (
       <View className="p-5 gap-4">
@@ -35,7 +37,7 @@ export function PlanScreen() {
       </View>
     );
   }
-  if (!pit) {
+  if (!pits.data?.length) {
     return (
       <View className="p-5">
         <Text className="font-sans text-soot text-[16px]">
@@ -46,36 +48,34 @@ export function PlanScreen() {
       </View>
     );
   }
-  return <PlanFor pit={pit} yard={pits.data ?? []} />;
+  return <PlanFor yard={pits.data} />;
 }
 
-/** The pit that was chosen; else a kettle, which most people begin with, or whatever there is. */
-const usualPit = (yard: readonly PitRecord[], wanted: string | null): PitRecord | null =>
-  yard.find((p) => p.id === wanted) ??
-  yard.find((p) => presetOf(p.preset).family === 'kettle') ??
-  yard[0] ??
-  null;
-
-function PlanFor({ pit, yard }: { pit: PitRecord; yard: readonly PitRecord[] }) {
+function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
   const slip = useSlip();
   const units = useSettings((s) => s.units);
-  const request = useMemo(() => requestOf(slip, pit, units), [slip, pit, units]);
-  const { plan, settled, progress, failure } = usePlan(request);
-  const others = useMemo(
-    () =>
-      yard
-        .filter((p) => p.id !== pit.id)
-        .map((p) => requestOf({ ...slip, fireId: null }, p, units).pits[0]!),
-    [yard, pit.id, slip, units],
+  const shelf = useShelf();
+  const request = useMemo(
+    () => requestOf(slip, yard, units, shelf.data),
+    [slip, yard, units, shelf.data],
   );
+  // The shelf is waited for, so that nothing is planned twice; without it, plans have no costs.
+  const { plan, settled, progress, failure } = usePlan(shelf.isLoading ? null : request);
+  const others = useMemo(() => otherWaysOf(slip, yard), [slip, yard]);
+  const [sheet, setSheet] = useState<'kept' | 'add' | null>(null);
   const { wide } = useLayout();
   const blocked = plan !== null && settled && plan.problems.length > 0;
+  const close = (): void => setSheet(null);
   const head = (
     <>
-      <View className="flex-row items-baseline justify-between">
+      <View className="flex-row items-center justify-between">
         <Title>{`Slip for ${dayOf(slip.serveAt)}`}</Title>
+        <Button label="Kept plans" onPress={() => setSheet('kept')} />
       </View>
-      <SlipSentence pit={pit} />
+      <SlipSentence yard={yard} />
+      {slip.meats.length < MOST_MEATS ? (
+        <Button label="Add another meat" onPress={() => setSheet('add')} />
+      ) : null}
       {failure ? (
         <Notice tone="warn" title="This could not be worked out">
           {failure}
@@ -88,6 +88,8 @@ function PlanFor({ pit, yard }: { pit: PitRecord; yard: readonly PitRecord[] }) 
             </Notice>
           ))
         : null}
+      {sheet === 'kept' ? <KeptPlans request={request} yard={yard} onClose={close} /> : null}
+      {sheet === 'add' ? <SlipSheet opened={{ field: 'add' }} yard={yard} onClose={close} /> : null}
     </>
   );
   const answer = plan ? (
@@ -103,9 +105,8 @@ function PlanFor({ pit, yard }: { pit: PitRecord; yard: readonly PitRecord[] }) 
             <View className="w-[440px] gap-4">
               {head}
               <FourTimes plan={plan} settled={settled} progress={progress} />
-              <StartCook plan={plan} ready={settled && !blocked} pitName={pit.name} />
+              <StartCook plan={plan} ready={settled && !blocked} />
               {plan ? <TakeAlong plan={plan} ready={settled} /> : null}
-              {plan ? <CompareWays plan={plan} settled={settled} others={others} /> : null}
               <SettingsRow />
               <Safety />
             </View>
@@ -125,7 +126,7 @@ function PlanFor({ pit, yard }: { pit: PitRecord; yard: readonly PitRecord[] }) 
       </ScrollView>
       {wide ? null : (
         <View className="border-t border-rule bg-paper px-5 py-2">
-          <StartCook plan={plan} ready={settled && !blocked} pitName={pit.name} />
+          <StartCook plan={plan} ready={settled && !blocked} />
         </View>
       )}
     </View>
@@ -137,60 +138,5 @@ function Safety() {
     <Text className="font-sans text-soot text-[14px] leading-[20px]">
       {CAUTIONS.carbonMonoxide.text} Local fire and smoke rules come first.
     </Text>
-  );
-}
-
-/** Begins the cook; says what stands in the way. */
-function StartCook({
-  plan,
-  ready,
-  pitName,
-}: {
-  plan: Plan | null;
-  ready: boolean;
-  pitName: string;
-}) {
-  const start = useStartCook();
-  const cooks = useCooks();
-  // The same wish, pressed twice, is the same cook.
-  const [id, setId] = useState(() => crypto.randomUUID());
-  const busy = cooks.data?.find((c) => c.finishedAt === null && c.pitName === pitName);
-  if (busy) {
-    return (
-      <Button kind="primary" label={`Tend ${busy.name}`} onPress={() => router.navigate('/tend')} />
-    );
-  }
-  const begin = (): void => {
-    if (!plan) return;
-    start.mutate(
-      {
-        id,
-        name: titleOf(plan),
-        pitName,
-        plan,
-      },
-      {
-        onSuccess: () => {
-          setId(crypto.randomUUID());
-          router.navigate('/tend');
-        },
-      },
-    );
-  };
-  return (
-    <View className="gap-2">
-      {start.isError ? (
-        <Text role="alert" className="font-sans-semi text-ink text-[16px]">
-          {start.error.message}
-        </Text>
-      ) : null}
-      <Button
-        kind="primary"
-        testID="start-cook"
-        label={start.isPending ? 'Starting' : 'Start this cook'}
-        disabled={!ready || start.isPending}
-        onPress={begin}
-      />
-    </View>
   );
 }

@@ -1,13 +1,28 @@
 /** The planning sentence: every underlined word opens a sheet with large choices. */
-import { countWords, cutOf, massWords, presetOf, temperatureWords, WRAPS } from '@ostrin/core';
+import {
+  countWords,
+  cutOf,
+  massWords,
+  piecesOfAll,
+  presetOf,
+  schoolWords,
+  temperatureWords,
+  WRAPS,
+  type Units,
+} from '@ostrin/core';
 import type { PitRecord } from '@ostrin/contract/types';
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
-import { useSettings } from '../store/settings';
 import { fireOf } from '../store/fires';
-import { piecesOf, schoolWords, useSlip, WINDS } from '../store/slip';
+import { requestOf, tableOf, type AtPit } from '../store/request';
+import { useSettings } from '../store/settings';
+import { useSlip, WINDS, type MeatWish } from '../store/slip';
+import { later } from '../ui/later';
 import { clockAndDay } from '../ui/words';
-import { SlipSheet, type SlipField } from './SlipSheet';
+import { othersWords } from './meatWords';
+import type { Opened } from './SlipSheet';
+
+const SlipSheet = later(async () => ({ default: (await import('./SlipSheet')).SlipSheet }));
 
 function Plain({ children }: { children: string }) {
   return <Text className="font-slab text-ink text-[20px] leading-[56px]">{children}</Text>;
@@ -27,9 +42,9 @@ function Word({ label, says, onPress, after }: WordProps) {
       role="button"
       accessibilityLabel={`${says}: ${label}. Change`}
       onPress={onPress}
-      className="min-h-[48px] flex-row items-center active:opacity-70"
+      className="min-h-[48px] flex-row items-center max-w-full active:opacity-70"
     >
-      <View className="border-b-[3px] border-pit">
+      <View className="border-b-[3px] border-pit shrink">
         <Text className="font-slab-bold text-ink text-[20px] leading-[28px]">{label}</Text>
       </View>
       {after ? (
@@ -39,19 +54,101 @@ function Word({ label, says, onPress, after }: WordProps) {
   );
 }
 
+/** How a piece is wrapped, in words. */
+const wrapWords = (m: MeatWish, units: Units): string =>
+  m.wrap === 'none'
+    ? 'left unwrapped'
+    : `wrapped in ${WRAPS[m.wrap].name} ${schoolWords(m.wrapWhen, units)}`;
+
 /** The sentence, in the user's units. */
-export function SlipSentence({ pit }: { pit: PitRecord }) {
-  const preset = presetOf(pit.preset);
+export function SlipSentence({ yard }: { yard: readonly PitRecord[] }) {
   const slip = useSlip();
   const units = useSettings((s) => s.units);
-  const [open, setOpen] = useState<SlipField | null>(null);
-  const cut = cutOf(slip.cut);
-  const pieces = piecesOf(slip);
+  const [open, setOpen] = useState<Opened | null>(null);
+  const table = tableOf(slip, yard);
+  const counts = piecesOfAll(requestOf(slip, yard, units));
+  const order = table.flatMap((t) => t.meats.map((m) => m.id));
+  const several = slip.meats.length > 1;
   const wind = WINDS.find((w) => w.value === slip.windMps)?.label ?? 'some wind';
-  const wrap =
-    slip.wrap === 'none'
-      ? 'left unwrapped'
-      : `wrapped in ${WRAPS[slip.wrap].name} ${schoolWords(slip.wrapWhen, units)}`;
+  const meatWords = (m: MeatWish, last: boolean) => {
+    const cut = cutOf(m.cut);
+    const say = (what: string): string => (several ? `${what} of the ${cut.name}` : what);
+    const ask = (field: Opened['field']) => () => setOpen({ field, meat: m.id });
+    return [
+      <Word
+        key={`${m.id}-cut`}
+        label={countWords(counts[order.indexOf(m.id)] ?? 1, cut.name, cut.plural)}
+        says={several ? `Meat ${slip.meats.indexOf(m) + 1}` : 'Meat'}
+        onPress={ask('cut')}
+      />,
+      <Plain key={`${m.id}-of`}>of</Plain>,
+      <Word
+        key={`${m.id}-mass`}
+        label={massWords(m.massKg, units)}
+        says={say('Mass of one piece')}
+        after=","
+        onPress={ask('mass')}
+      />,
+      <Word
+        key={`${m.id}-wrap`}
+        label={wrapWords(m, units)}
+        says={say('Wrap')}
+        onPress={ask('wrap')}
+      />,
+      <Plain key={`${m.id}-until`}>until</Plain>,
+      <Word
+        key={`${m.id}-done`}
+        label={
+          m.doneC === null
+            ? 'it probes tender'
+            : `the middle reads ${temperatureWords(m.doneC, units)}`
+        }
+        says={say('Done')}
+        after=","
+        onPress={ask('done')}
+      />,
+      <Word
+        key={`${m.id}-rest`}
+        label={othersWords(m, slip.serveAt)}
+        says={say('Before and after')}
+        after={last ? ',' : ';'}
+        onPress={ask('rest')}
+      />,
+      ...(last ? [] : [<Plain key={`${m.id}-and`}>and</Plain>]),
+    ];
+  };
+  const pitWords = ({ pit, fire, meats }: AtPit, last: boolean) => {
+    const preset = presetOf(pit.preset);
+    const say = (what: string): string => (table.length > 1 ? `${what} of ${pit.name}` : what);
+    const ask = (field: Opened['field']) => () => setOpen({ field, pit: pit.id });
+    return [
+      ...meats.flatMap((m, i) => meatWords(m, i === meats.length - 1)),
+      <Plain key={`${pit.id}-from`}>from</Plain>,
+      <Word
+        key={`${pit.id}-pit`}
+        label={`${pit.name}, ${preset.name}`}
+        says={table.length > 1 ? `Cooker ${table.findIndex((t) => t.pit === pit) + 1}` : 'Cooker'}
+        onPress={ask('pit')}
+      />,
+      <Plain key={`${pit.id}-on`}>on</Plain>,
+      <Word
+        key={`${pit.id}-fire`}
+        label={`${fireOf(preset.family, fire.fireId).label}, ${fire.species}`}
+        says={say('Fire')}
+        after=","
+        onPress={ask('fire')}
+      />,
+      <Plain key={`${pit.id}-held`}>held at</Plain>,
+      <Word
+        key={`${pit.id}-pace`}
+        label={temperatureWords(fire.pitC, units)}
+        says={say('Pit')}
+        after={last ? '.' : ';'}
+        onPress={ask('pace')}
+      />,
+      ...(last ? [] : [<Plain key={`${pit.id}-with`}>and with</Plain>]),
+    ];
+  };
   return (
     <View>
       <View className="flex-row flex-wrap items-center gap-x-[6px]" testID="slip">
@@ -59,68 +156,30 @@ export function SlipSentence({ pit }: { pit: PitRecord }) {
         <Word
           label={countWords(slip.people, 'person', 'people')}
           says="People"
-          onPress={() => setOpen('people')}
+          onPress={() => setOpen({ field: 'people' })}
         />
         <Plain>at</Plain>
         <Word
           label={clockAndDay(slip.serveAt)}
           says="Serving time"
-          onPress={() => setOpen('serveAt')}
+          onPress={() => setOpen({ field: 'serveAt' })}
         />
         <Plain>with</Plain>
-        <Word
-          label={countWords(pieces, cut.name, cut.plural)}
-          says="Meat"
-          onPress={() => setOpen('cut')}
-        />
-        <Plain>of</Plain>
-        <Word
-          label={massWords(slip.massKg, units)}
-          says="Mass of one piece"
-          onPress={() => setOpen('mass')}
-        />
-        <Plain>from</Plain>
-        <Word label={`${pit.name}, ${preset.name}`} says="Cooker" onPress={() => setOpen('pit')} />
-        <Plain>on</Plain>
-        <Word
-          label={`${fireOf(preset.family, slip.fireId).label}, ${slip.species}`}
-          says="Fire"
-          after=","
-          onPress={() => setOpen('fire')}
-        />
-        <Plain>held at</Plain>
-        <Word
-          label={temperatureWords(slip.pitC, units)}
-          says="Pit"
-          onPress={() => setOpen('pace')}
-        />
-        <Plain>and</Plain>
-        <Word label={wrap} says="Wrap" after="," onPress={() => setOpen('wrap')} />
-        <Plain>until</Plain>
-        <Word
-          label={
-            slip.doneC === null
-              ? 'it probes tender'
-              : `the middle reads ${temperatureWords(slip.doneC, units)}`
-          }
-          says="Done"
-          after="."
-          onPress={() => setOpen('done')}
-        />
+        {table.flatMap((t, i) => pitWords(t, i === table.length - 1))}
         <Word
           label={`${temperatureWords(slip.airC, units)}, ${wind}`}
           says="Weather"
           after="."
-          onPress={() => setOpen('weather')}
+          onPress={() => setOpen({ field: 'weather' })}
         />
         <Word
           label={slip.crew > 1 ? `${slip.crew} share the watch` : 'One of us watches'}
           says="Watch"
           after="."
-          onPress={() => setOpen('crew')}
+          onPress={() => setOpen({ field: 'crew' })}
         />
       </View>
-      {open ? <SlipSheet field={open} pit={pit} onClose={() => setOpen(null)} /> : null}
+      {open ? <SlipSheet opened={open} yard={yard} onClose={() => setOpen(null)} /> : null}
     </View>
   );
 }

@@ -1,78 +1,174 @@
 /** The sheets behind the slip's words. */
 import { countWords, epochOf, localOf, MINUTE_MS, presetOf, temperatureWords } from '@ostrin/core';
+import { useState } from 'react';
 import { View } from 'react-native';
+import { tableOf, type AtPit } from '../store/request';
 import { useSettings } from '../store/settings';
-import { PACES, PEOPLE_RANGE, piecesOf, useSlip, WINDS } from '../store/slip';
+import { APPETITES, PACES, PEOPLE_RANGE, useSlip, WINDS, type MeatWish } from '../store/slip';
 import { Button } from '../ui/Button';
 import { Choice, Stepper } from '../ui/Choice';
 import { Sheet } from '../ui/Sheet';
 import { useTick } from '../ui/useTick';
 import { Note } from '../ui/Notice';
+import { Subhead } from '../ui/Title';
 import { clockOf, dayOf } from '../ui/words';
 import type { PitRecord } from '@ostrin/contract/types';
-import { Done, Mass, WhichCut, Wrap } from './MeatChoices';
+import { CutChoice, Done, Mass, WhichCut, Wrap } from './MeatChoices';
+import { BeforeAndAfter, MeatPit } from './MoreChoices';
 import { Crew, Fire, WhichPit } from './PitChoices';
 
-export type SlipField =
-  | 'people'
-  | 'serveAt'
-  | 'cut'
-  | 'mass'
-  | 'pit'
-  | 'fire'
-  | 'pace'
-  | 'wrap'
-  | 'done'
-  | 'weather'
-  | 'crew';
-
-const TITLES: Record<SlipField, string> = {
+const TITLES = {
   people: 'How many people',
   serveAt: 'When they sit down',
   cut: 'Which cut',
-  mass: 'How heavy is one piece',
+  mass: 'How heavy, and how many',
   pit: 'Which pit',
   fire: 'What it burns',
   crew: 'Who keeps the watch',
   pace: 'How hot to hold the pit',
   wrap: 'Wrapped or not',
   done: 'When it is done',
+  rest: 'Before the fire and after it',
   weather: 'The weather',
-};
+  add: 'Another meat',
+} as const;
+
+/** What was touched: a word of the sentence, of which meat or which pit. */
+export interface Opened {
+  field: keyof typeof TITLES;
+  meat?: string;
+  pit?: string;
+}
 
 const DAYS_AHEAD = 14;
 const PEOPLE_QUICK = [4, 6, 8, 12, 18, 24];
 
-/** One sheet. Every choice takes effect at once. */
-export function SlipSheet({
-  field,
-  pit,
-  onClose,
-}: {
-  field: SlipField;
-  pit: PitRecord;
+interface Props {
+  opened: Opened;
+  yard: readonly PitRecord[];
   onClose: () => void;
-}) {
+}
+
+/** One sheet. Every choice takes effect at once. */
+export function SlipSheet({ opened, yard, onClose }: Props) {
+  const slip = useSlip();
+  const table = tableOf(slip, yard);
+  const at = table.find((t) => t.pit.id === opened.pit) ?? table[0]!;
+  // A meat is found by where it stands: its name changes with its cut.
+  const index = useFirst(slip.meats.findIndex((m) => m.id === opened.meat));
+  const meat = slip.meats[index];
   return (
-    <Sheet title={TITLES[field]} onClose={onClose}>
-      {field === 'people' ? <People /> : null}
-      {field === 'serveAt' ? <ServeAt /> : null}
-      {field === 'cut' ? <WhichCut /> : null}
-      {field === 'mass' ? <Mass /> : null}
-      {field === 'pit' ? <WhichPit at={pit.id} /> : null}
-      {field === 'fire' ? <Fire family={presetOf(pit.preset).family} /> : null}
-      {field === 'crew' ? <Crew /> : null}
-      {field === 'pace' ? <Pace /> : null}
-      {field === 'wrap' ? <Wrap /> : null}
-      {field === 'done' ? <Done /> : null}
-      {field === 'weather' ? <Weather /> : null}
+    <Sheet title={TITLES[opened.field]} onClose={onClose}>
+      {meat ? <OfMeat field={opened.field} meat={meat} yard={yard} onClose={onClose} /> : null}
+      <OfTable field={opened.field} at={at} table={table} yard={yard} onClose={onClose} />
       <Button kind="primary" label="Done" onPress={onClose} />
     </Sheet>
   );
 }
 
+/** A value as it was at first. */
+const useFirst = <T,>(value: T): T => useState(value)[0];
+
+function OfMeat({
+  field,
+  meat,
+  yard,
+  onClose,
+}: {
+  field: Opened['field'];
+  meat: MeatWish;
+  yard: readonly PitRecord[];
+  onClose: () => void;
+}) {
+  const several = useSlip((s) => s.meats.length > 1);
+  const drop = useSlip((s) => s.dropMeat);
+  switch (field) {
+    case 'cut':
+      return (
+        <>
+          <WhichCut meat={meat} />
+          {yard.length > 1 && several ? <MeatPit meat={meat} yard={yard} /> : null}
+          {several ? (
+            <Button
+              label="Take it off the slip"
+              onPress={() => {
+                onClose();
+                drop(meat.id);
+              }}
+            />
+          ) : null}
+        </>
+      );
+    case 'mass':
+      return <Mass meat={meat} />;
+    case 'wrap':
+      return <Wrap meat={meat} />;
+    case 'done':
+      return <Done meat={meat} />;
+    case 'rest':
+      return <BeforeAndAfter meat={meat} />;
+    default:
+      return null;
+  }
+}
+
+function OfTable({
+  field,
+  at,
+  table,
+  yard,
+  onClose,
+}: {
+  field: Opened['field'];
+  at: AtPit;
+  table: readonly AtPit[];
+  yard: readonly PitRecord[];
+  onClose: () => void;
+}) {
+  switch (field) {
+    case 'people':
+      return <People />;
+    case 'serveAt':
+      return <ServeAt />;
+    case 'pit':
+      return (
+        <WhichPit
+          at={at.pit.id}
+          yard={yard}
+          others={table.map((t) => t.pit.id).filter((id) => id !== at.pit.id)}
+        />
+      );
+    case 'fire':
+      return <Fire pitId={at.pit.id} fire={at.fire} family={presetOf(at.pit.preset).family} />;
+    case 'pace':
+      return <Pace at={at} />;
+    case 'weather':
+      return <Weather />;
+    case 'crew':
+      return <Crew />;
+    case 'add':
+      return <AddMeat pitId={at.pit.id} onClose={onClose} />;
+    default:
+      return null;
+  }
+}
+
+/** A cut for the table, on the first pit; it opens as a sentence of its own. */
+function AddMeat({ pitId, onClose }: { pitId: string; onClose: () => void }) {
+  const add = useSlip((s) => s.addMeat);
+  return (
+    <CutChoice
+      value=""
+      onChange={(cut) => {
+        add(cut, pitId);
+        onClose();
+      }}
+    />
+  );
+}
+
 function People() {
-  const { people, change, ...slip } = useSlip();
+  const { people, appetiteG, change } = useSlip();
   const set = (n: number): void =>
     change({ people: Math.min(PEOPLE_RANGE[1], Math.max(PEOPLE_RANGE[0], n)) });
   return (
@@ -91,7 +187,13 @@ function People() {
         value={people}
         onChange={set}
       />
-      <Note>{`At 220 g of cooked meat a head that is ${countWords(piecesOf({ ...slip, people }), 'piece', 'pieces')}.`}</Note>
+      <Subhead>Appetite</Subhead>
+      <Choice
+        label="Appetite"
+        options={APPETITES}
+        value={appetiteG}
+        onChange={(g) => change({ appetiteG: g })}
+      />
     </>
   );
 }
@@ -138,8 +240,8 @@ function ServeAt() {
   );
 }
 
-function Pace() {
-  const { pitC, change } = useSlip();
+function Pace({ at: { pit, fire } }: { at: AtPit }) {
+  const changeFire = useSlip((s) => s.changeFire);
   const units = useSettings((s) => s.units);
   const notes: Record<number, string> = {
     107: 'slowest, most bark',
@@ -152,8 +254,8 @@ function Pace() {
     <Choice
       label="Pit temperature"
       options={PACES.map((c) => ({ value: c, label: temperatureWords(c, units), note: notes[c] }))}
-      value={pitC}
-      onChange={(c) => change({ pitC: c })}
+      value={fire.pitC}
+      onChange={(c) => changeFire(pit.id, { pitC: c })}
     />
   );
 }

@@ -1,22 +1,18 @@
 /** The plan taken along: calendar with alarms, one printed page, Markdown, JSON. */
-import { cutOf, markdownOf, type Plan } from '@ostrin/core';
+import { markdownOf, type Plan } from '@ostrin/core';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { fileOf, titleOf } from '../store/names';
 import { Button } from '../ui/Button';
 import { Heading } from '../ui/Title';
 import { save } from '../ui/save';
-import { capital } from '../ui/words';
 import { Say, Small } from './Parts';
 import { printSheet } from './printSheet';
-
-/** What a plan is called. */
-export const titleOf = (plan: Plan): string =>
-  `${capital(cutOf(plan.request.meats[0]!.cut).name)} for ${plan.request.people}`;
 
 export function TakeAlong({ plan, ready }: { plan: Plan; ready: boolean }) {
   const [failure, setFailure] = useState<string | null>(null);
   const title = titleOf(plan);
-  const file = `${plan.serveAt.slice(0, 10)}-${plan.request.meats[0]!.cut}`;
+  const file = fileOf(plan);
   const calendar = async (): Promise<void> => {
     try {
       const { calendarOf } = await import('@ostrin/contract/calendar');

@@ -1,5 +1,5 @@
 /** Other ways of the same meal, row by row as the worker knows them. */
-import type { Request, RequestPit, WayRow } from '@ostrin/core';
+import type { OtherWays, Request, WayRow } from '@ostrin/core';
 import { useEffect, useState } from 'react';
 import { askWays } from '../api/core';
 
@@ -10,11 +10,7 @@ export interface WaysState {
 }
 
 /** Compares once `asked`; a new request begins anew. */
-export function useWays(
-  request: Request,
-  others: readonly RequestPit[],
-  asked: boolean,
-): WaysState {
+export function useWays(request: Request, others: OtherWays, asked: boolean): WaysState {
   const text = JSON.stringify([request, others]);
   const [state, setState] = useState<WaysState & { of: string }>({
     rows: [],
@@ -24,8 +20,8 @@ export function useWays(
   });
   useEffect(() => {
     if (!asked) return undefined;
-    const [wish, pits] = JSON.parse(text) as [Request, RequestPit[]];
-    return askWays(wish, pits, Date.now(), {
+    const [wish, ways] = JSON.parse(text) as [Request, OtherWays];
+    return askWays(wish, ways, Date.now(), {
       onRow: (row) =>
         setState((s) => ({
           of: text,

@@ -1,47 +1,67 @@
-/** The slip: the handful of choices a planning sentence is made of. */
+/** The slip: what a planning sentence is made of. Everything else of a request is worked out from it. */
 import {
   cutOf,
   localOf,
   MINUTE_MS,
-  piecesFor,
-  presetOf,
   roundTo,
-  temperatureWords,
   usualDone,
   usualKg,
-  usualRest,
   usualWrap,
   type Cut,
-  type DoneWhen,
-  type Request,
-  type Units,
+  type Lie,
+  type RequestMeat,
+  type RestWhere,
+  type SchoolId,
   type WoodId,
   type WrapId,
-  type WrapSchool,
 } from '@ostrin/core';
 import { create } from 'zustand';
-import type { PitRecord } from '@ostrin/contract/types';
-import { fireOf } from './fires';
 
-export interface Slip {
-  people: number;
-  /** `YYYY-MM-DDTHH:mm` in the zone below. */
-  serveAt: string;
-  timeZone: string;
+/** One kind of meat on the table. */
+export interface MeatWish {
+  /** Its name in the request: its cut, numbered where there are two of one. */
+  id: string;
   cut: string;
   /** Mass of one piece, kg. */
   massKg: number;
-  /** The pit it is cooked on; null: the first of the yard. */
-  pitId: string | null;
-  /** Its fire, one of FIRES; null: the usual one. */
-  fireId: string | null;
-  species: WoodId;
-  pitC: number;
+  /** Pieces; null: as many as the people take. */
+  pieces: number | null;
   wrap: WrapId;
-  /** When to wrap: one of WRAP_SCHOOLS. */
+  /** When to wrap. */
   wrapWhen: SchoolId;
   /** Core at which it is done, C; null: when it probes tender. */
   doneC: number | null;
+  /** Where it rests; null: as is usual for the cut. */
+  rest: RestWhere | null;
+  prepare: NonNullable<RequestMeat['prepare']> | null;
+  frozen: boolean;
+  injected: boolean;
+  /** When it is eaten; null: with everything else. */
+  serveAt: string | null;
+  /** The pit of the yard it is cooked on; null: the usual one. */
+  pitId: string | null;
+  /** Where its pieces were laid by hand; null: where there is room. */
+  lie: Lie[] | null;
+}
+
+/** How a pit is fired. */
+export interface FireWish {
+  /** One of FIRES; null: the usual one. */
+  fireId: string | null;
+  species: WoodId;
+  pitC: number;
+}
+
+export interface Slip {
+  people: number;
+  /** Cooked meat a head, g. */
+  appetiteG: number;
+  /** `YYYY-MM-DDTHH:mm` in the zone below. */
+  serveAt: string;
+  timeZone: string;
+  meats: MeatWish[];
+  /** By the id of the pit; a pit that is not in here is fired as usual. */
+  fires: Record<string, FireWish>;
   airC: number;
   windMps: number;
   /** How many share the watch; 0 and 1: nobody else. */
@@ -50,21 +70,31 @@ export interface Slip {
 
 interface SlipStore extends Slip {
   change(part: Partial<Slip>): void;
+  changeMeat(id: string, part: Partial<MeatWish>): void;
+  changeFire(pitId: string, part: Partial<FireWish>): void;
+  /** Moves all meats of one pit to another; `usual` is the pit of those that name none. */
+  movePit(from: string, to: string, usual: string): void;
+  addMeat(cut: string, pitId: string | null): void;
+  dropMeat(id: string): void;
 }
 
 const FIRST_CUT = 'mutton-shoulder';
 export const PEOPLE_RANGE = [1, 300] as const;
-export const BAND_C = 8;
-const APPETITE_G = 220;
-const HUMIDITY = 0.6;
+/** Kinds of meat on one slip; the plan takes more, a sentence does not. */
+export const MOST_MEATS = 5;
+export const USUAL_FIRE: FireWish = { fireId: null, species: 'cherry', pitC: 121 };
 
+/** Appetites on offer, g of cooked meat a head. */
+export const APPETITES = [
+  { value: 150, label: 'Light', note: '150 g a head, among other dishes' },
+  { value: 220, label: 'Usual', note: '220 g a head' },
+  { value: 300, label: 'Hearty', note: '300 g a head, little else' },
+] as const;
 /** Paces on offer: slow, steady, fast. */
 export const PACES = [107, 113, 121, 127, 135, 150, 163] as const;
 /** Woods on offer. */
 export const SMOKE_WOODS = ['cherry', 'apple', 'oak', 'hickory', 'beech', 'maple'] as const;
-/** What the shifts of a shared watch are called. */
-const CREW_NAMES = ['First watch', 'Second watch', 'Third watch', 'Fourth watch'];
-export const MOST_CREW = CREW_NAMES.length;
+export const MOST_CREW = 4;
 /** Winds in words, with the figure each stands for, m/s at 10 m. */
 export const WINDS = [
   { value: 0.5, label: 'calm' },
@@ -72,26 +102,9 @@ export const WINDS = [
   { value: 5, label: 'windy' },
   { value: 8, label: 'strong wind' },
 ] as const;
-/** When to wrap: the schools people belong to. */
-export const WRAP_SCHOOLS = {
-  'core-68': { when: { coreC: 68 }, note: 'early: softer bark, sooner done' },
-  'core-74': { when: { coreC: 74 }, note: 'the usual' },
-  'core-80': { when: { coreC: 80 }, note: 'late: past the stall' },
-  'core-85': { when: { coreC: 85 }, note: 'only to finish' },
-  stall: { when: { stalled: true }, note: 'when it has stopped climbing' },
-  bark: { when: { barkSet: true }, note: 'when nothing comes off on a finger' },
-} as const satisfies Record<string, { when: WrapSchool; note: string }>;
-export type SchoolId = keyof typeof WRAP_SCHOOLS;
-
-/** A school in words: `at 74 C`, `in the stall`. */
-export function schoolWords(id: SchoolId, units: Units): string {
-  const { when } = WRAP_SCHOOLS[id];
-  if ('coreC' in when) return `at ${temperatureWords(when.coreC, units)}`;
-  return 'stalled' in when ? 'in the stall' : 'when the bark is set';
-}
 
 /** What changes with the cut: a usual piece of it, cooked the usual way. */
-export function withCut(id: string): Pick<Slip, 'cut' | 'massKg' | 'wrap' | 'doneC'> {
+export function withCut(id: string): Pick<MeatWish, 'cut' | 'massKg' | 'wrap' | 'doneC' | 'rest'> {
   const cut = cutOf(id);
   const done = usualDone(cut);
   return {
@@ -99,42 +112,102 @@ export function withCut(id: string): Pick<Slip, 'cut' | 'massKg' | 'wrap' | 'don
     massKg: usualKg(cut),
     wrap: usualWrap(cut),
     doneC: 'coreC' in done ? done.coreC : null,
+    rest: null,
   };
 }
 
-/** How the slip's piece is called done. */
-const doneOf = (slip: Pick<Slip, 'doneC'>): DoneWhen =>
-  slip.doneC === null ? { tender: true } : { coreC: slip.doneC };
+/** A usual piece of a cut, named so that it differs from those there already. */
+export function newMeat(
+  cut: string,
+  pitId: string | null,
+  others: readonly { id: string }[],
+): MeatWish {
+  return {
+    ...withCut(cut),
+    id: freeId(cut, others),
+    pieces: null,
+    wrapWhen: 'core-74',
+    prepare: null,
+    frozen: false,
+    injected: false,
+    serveAt: null,
+    pitId,
+    lie: null,
+  };
+}
+
+function freeId(cut: string, others: readonly { id: string }[]): string {
+  const taken = new Set(others.map((m) => m.id));
+  for (let n = 1; ; n++) {
+    const id = n === 1 ? cut : `${cut}-${n}`;
+    if (!taken.has(id)) return id;
+  }
+}
 
 /** Tomorrow at half past six in the evening: late enough for any cook from here. */
 export function firstSlip(nowMs: number, timeZone: string): Slip {
   const tomorrow = localOf(nowMs + 1440 * MINUTE_MS, timeZone).slice(0, 10);
   return {
     people: 8,
+    appetiteG: 220,
     serveAt: `${tomorrow}T18:30`,
     timeZone,
-    ...withCut(FIRST_CUT),
-    pitId: null,
-    fireId: null,
-    species: 'cherry',
-    pitC: 121,
-    crew: 0,
-    wrapWhen: 'core-74',
+    meats: [newMeat(FIRST_CUT, null, [])],
+    fires: {},
     airC: 12,
     windMps: 2,
+    crew: 0,
   };
 }
+
+/** Changes after which pieces laid by hand no longer lie where they were put. */
+const MOVES: readonly (keyof MeatWish)[] = ['cut', 'massKg', 'pieces', 'pitId'];
+const unlaid = (meats: MeatWish[]): MeatWish[] => meats.map((m) => ({ ...m, lie: null }));
 
 const zone = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
 
 export const useSlip = create<SlipStore>()((set) => ({
   ...firstSlip(Date.now(), zone),
   change: (part) => set(part),
+  changeMeat: (id, part) =>
+    set(({ meats }) => {
+      const changed = meats.map((m) =>
+        m.id === id
+          ? {
+              ...m,
+              ...part,
+              ...(part.cut && part.cut !== m.cut
+                ? {
+                    id: freeId(
+                      part.cut,
+                      meats.filter((o) => o.id !== id),
+                    ),
+                  }
+                : {}),
+            }
+          : m,
+      );
+      return { meats: MOVES.some((k) => k in part) ? unlaid(changed) : changed };
+    }),
+  changeFire: (pitId, part) =>
+    set(({ fires, meats }) => ({
+      fires: { ...fires, [pitId]: { ...USUAL_FIRE, ...fires[pitId], ...part } },
+      meats: 'fireId' in part ? unlaid(meats) : meats,
+    })),
+  movePit: (from, to, usual) =>
+    set(({ meats, fires }) => {
+      const on = (m: MeatWish): string => m.pitId ?? usual;
+      const inUse = meats.some((m) => on(m) === to);
+      return {
+        meats: unlaid(meats).map((m) => (on(m) === from ? { ...m, pitId: to } : m)),
+        // Another pit is fired its own way, at the heat that was asked for; one already in use stays as it is.
+        fires: inUse ? fires : { ...fires, [to]: { ...(fires[from] ?? USUAL_FIRE), fireId: null } },
+      };
+    }),
+  addMeat: (cut, pitId) =>
+    set(({ meats }) => ({ meats: [...unlaid(meats), newMeat(cut, pitId, meats)] })),
+  dropMeat: (id) => set(({ meats }) => ({ meats: unlaid(meats.filter((m) => m.id !== id)) })),
 }));
-
-/** Pieces a slip amounts to. */
-export const piecesOf = (slip: Slip): number =>
-  piecesFor(slip.people, APPETITE_G, cutOf(slip.cut), slip.massKg);
 
 /** How finely a piece of a cut is weighed, kg. */
 export const massStep = (cut: Cut): number => (cut.massRange[1] < 1 ? 0.05 : 0.1);
@@ -152,49 +225,4 @@ export function usualMasses(cut: Cut): number[] {
   const step = massStep(cut);
   const all = [0, 0.2, 0.4, 0.6, 0.8, 1].map((x) => roundTo(low + x * (high - low), step));
   return [...new Set(all)];
-}
-
-/** The request a slip stands for. */
-export function requestOf(slip: Slip, pit: PitRecord, units: Units): Request {
-  const { fuel, arrangement } = fireOf(presetOf(pit.preset).family, slip.fireId);
-  return {
-    ostrin: 'request/1',
-    serveAt: slip.serveAt,
-    timeZone: slip.timeZone,
-    people: slip.people,
-    appetiteG: APPETITE_G,
-    pits: [
-      {
-        id: pit.id,
-        name: pit.name,
-        ventWay: pit.ventWay,
-        cooker: { preset: pit.preset, overrides: pit.overrides },
-        fire: { fuel, arrangement, species: slip.species },
-        pace: { pitC: slip.pitC, bandC: BAND_C },
-      },
-    ],
-    meats: [
-      {
-        id: slip.cut,
-        cut: slip.cut,
-        massKg: slip.massKg,
-        wrap:
-          slip.wrap === 'none'
-            ? { with: 'none' }
-            : { with: slip.wrap, when: WRAP_SCHOOLS[slip.wrapWhen].when },
-        done: doneOf(slip),
-        rest: usualRest(cutOf(slip.cut)),
-      },
-    ],
-    weather: {
-      airC: slip.airC,
-      windMps: slip.windMps,
-      relativeHumidityFraction: HUMIDITY,
-      altitudeM: 0,
-      rainMmPerH: 0,
-    },
-    chanceOnTimeFraction: 0.9,
-    ...(slip.crew > 1 ? { crew: CREW_NAMES.slice(0, slip.crew) } : {}),
-    units,
-  };
 }

@@ -6,6 +6,8 @@ import {
   epochOf,
   litAtMs,
   MINUTE_MS,
+  presetOf,
+  ventName,
   type Expected,
   type Forecast,
   type Line,
@@ -58,15 +60,25 @@ const SHORT_JOB: Record<string, string> = {
   serve: 'serve',
 };
 
-/** What a log line is called on the strip. */
-export function lineLabel(line: Line): string {
+/** Settings of both vents as short as the pit's owner says them. */
+function ventsLabel(a: { intakeFraction: number; exhaustFraction: number }, plan: Plan): string {
+  const pit = plan.request.pits[0]!;
+  const preset = presetOf(pit.cooker.preset);
+  const way = pit.ventWay ?? preset.ventWay;
+  if (way === 'quarters') {
+    const q = (f: number): string => ['0', '¼', '½', '¾', '1'][Math.round(f * 4)] ?? '0';
+    return `vents ${q(a.intakeFraction)} ${q(a.exhaustFraction)}`;
+  }
+  const { intake, exhaust } = preset.travelMm;
+  return `vents ${ventName(a.intakeFraction, way, intake)}, ${ventName(a.exhaustFraction, way, exhaust)}`;
+}
+
+/** What a log line is called on the strip of its plan. */
+export function lineLabel(line: Line, plan: Plan): string {
   if (line.body.kind === 'act') {
     const a = line.body.action;
     if (line.jobId === 'light') return 'fire lit';
-    if (a.do === 'set-vents') {
-      const q = (f: number): string => ['0', '¼', '½', '¾', '1'][Math.round(f * 4)] ?? '0';
-      return `vents ${q(a.intakeFraction)} ${q(a.exhaustFraction)}`;
-    }
+    if (a.do === 'set-vents') return ventsLabel(a, plan);
     return deedWords(a).toLowerCase();
   }
   if (line.body.kind === 'note') return line.body.text;
@@ -148,7 +160,9 @@ export function stripData(input: StripInput): StripData {
     future: now === null ? [] : expected(plan.expected, forecast, zero, now, 'pit'),
     width: 2.5,
   };
-  const inView = [pit, meat].flatMap((trace) => [
+  // Pieces without a probe of their own: as they are expected, nothing more.
+  const others = now === null ? [] : othersOf(plan, zero, now, theme);
+  const inView = [pit, meat, ...others].flatMap((trace) => [
     ...trace.past.filter((p) => p.t >= input.from && p.t <= input.to).map((p) => p.c),
     ...trace.future.filter((p) => p.t <= input.to).map((p) => p.high),
   ]);
@@ -158,10 +172,21 @@ export function stripData(input: StripInput): StripData {
     now,
     bandC: band,
     rangeC: rangeOf(inView, band),
-    traces: [pit, meat],
-    marks: [...done(log), ...(now === null ? [] : ahead(plan, log, zero, now, forecast))],
+    traces: [pit, meat, ...others],
+    marks: [...done(log, plan), ...(now === null ? [] : ahead(plan, log, zero, now, forecast))],
   };
 }
+
+/** The other pieces on the pit as planned. */
+const othersOf = (plan: Plan, zero: number, now: number, theme: Theme): Trace[] =>
+  (plan.expected.others ?? []).map((o, i) => ({
+    key: `meat-${i + 2}`,
+    label: cutOf(plan.request.meats[i + 1]!.cut).short,
+    colour: theme.meats[(i + 1) % theme.meats.length]!,
+    past: [],
+    future: fanFrom(zero, plan.expected.everyMin, o.coreC, o.coreLowC, o.coreHighC, now),
+    width: 2.5,
+  }));
 
 function expected(
   planned: Expected,
@@ -189,12 +214,12 @@ function expected(
 }
 
 /** What was logged, one remark a line. */
-function done(log: Log): Mark[] {
+function done(log: Log, plan: Plan): Mark[] {
   return log.lines.map((line) => ({
     key: line.id,
     t: line.at,
     kind: lineKind(line),
-    label: lineLabel(line),
+    label: lineLabel(line, plan),
     done: true,
     entryId: line.id,
   }));
@@ -207,7 +232,7 @@ function ahead(plan: Plan, log: Log, zero: number, now: number, forecast: Foreca
     .map((j) => ({
       key: `job-${j.id}`,
       t: Math.max(jobMs(plan, j, zero, forecast), now),
-      kind: KIND_OF[j.do] ?? 'note',
+      kind: j.id.startsWith('trim-') ? 'vents' : (KIND_OF[j.do] ?? 'note'),
       label: j.id === 'check' && !byFeel ? 'read the middle' : (SHORT_JOB[j.id] ?? j.inWords),
       done: false,
     }));

@@ -49,13 +49,13 @@ export function JobsAhead({ plan, log, zero, forecast, meatName, onEdit }: Props
           <Pressable
             key={l.id}
             role="button"
-            accessibilityLabel={`${lineLabel(l)} at ${time(l.at)}. Correct`}
+            accessibilityLabel={`${lineLabel(l, plan)} at ${time(l.at)}. Correct`}
             onPress={() => onEdit(l.id)}
             className="flex-row gap-3 border-b border-rule min-h-[48px] items-center active:opacity-70"
           >
             <Text className="font-slab text-ink text-[16px] w-[50px]">{time(l.at)}</Text>
             <Text className="font-sans text-ink text-[16px] flex-1">
-              {lineLabel(l)}
+              {lineLabel(l, plan)}
               {l.corrected ? ' (time corrected)' : ''}
             </Text>
           </Pressable>

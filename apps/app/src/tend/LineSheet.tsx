@@ -1,5 +1,5 @@
 /** One line of the log: correct when it happened, or take it back. */
-import { localOf, MINUTE_MS, type Line, type Log } from '@ostrin/core';
+import { localOf, MINUTE_MS, type Line, type Log, type Plan } from '@ostrin/core';
 import { useState } from 'react';
 import { Text } from 'react-native';
 import { lineLabel } from '../strip/fromCook';
@@ -11,19 +11,19 @@ import { retime, undo } from './actions';
 
 interface Props {
   line: Line;
+  plan: Plan;
   log: Log;
   now: number;
-  timeZone: string;
   onClose: () => void;
 }
 
 const AGO_MIN = [5, 10, 20, 30];
 
-export function LineSheet({ line, log, now, timeZone, onClose }: Props) {
+export function LineSheet({ line, plan, log, now, onClose }: Props) {
   const [at, setAt] = useState(line.at);
-  const say = (ms: number): string => clockOf(localOf(ms, timeZone));
+  const say = (ms: number): string => clockOf(localOf(ms, plan.request.timeZone));
   return (
-    <Sheet title={lineLabel(line)} onClose={onClose}>
+    <Sheet title={lineLabel(line, plan)} onClose={onClose}>
       {line.body.kind === 'note' ? (
         <Text className="font-sans text-ink text-[16px] leading-[23px]">{line.body.text}</Text>
       ) : null}

@@ -1,5 +1,6 @@
 /** The log pad: Fuel, Vents, Lid, Meat, Note within reach of a thumb, and the last tap with its undo. */
-import { type Entry, type Log, type Plan, type PlanLog } from '@ostrin/core';
+import { cutOf, type Entry, type Log, type Plan, type PlanLog } from '@ostrin/core';
+import { deedWords } from '@ostrin/contract/words';
 import AlignVerticalSpaceAround from 'lucide-react-native/icons/align-vertical-space-around';
 import Beef from 'lucide-react-native/icons/beef';
 import Boxes from 'lucide-react-native/icons/boxes';
@@ -11,14 +12,8 @@ import { lineLabel } from '../strip/fromCook';
 import { Button } from '../ui/Button';
 import { useLayout } from '../ui/layout';
 import { useTheme } from '../ui/theme';
-import {
-  FUEL_TAP_PIECES,
-  LID_TAP_SECONDS,
-  logAction,
-  nextMeat,
-  undo,
-  type PadKey,
-} from './actions';
+import { capital } from '../ui/words';
+import { fuelTap, LID_TAP_SECONDS, logAction, nextMeat, undo, type PadKey } from './actions';
 import { NoteSheet } from './NoteSheet';
 import { usePadKeys } from './useKeys';
 import { VentSheet } from './VentSheet';
@@ -47,21 +42,14 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
   const meat = nextMeat(plan, log);
   const put = (action: PlanLog): void => setLast(logAction(plan, log, action, now));
   const tap = (key: PadKey): void => {
-    if (key === 'fuel')
-      put({ do: 'add-fuel', fuel: plan.fires[0]!.fuel, pieces: FUEL_TAP_PIECES, lit: false });
+    if (key === 'fuel') put(fuelTap(plan));
     else if (key === 'lid') put({ do: 'lid-open', seconds: LID_TAP_SECONDS });
     else if (key === 'meat' && meat) put(meat);
     else if (key === 'vents' || key === 'note') setSheet(key);
   };
   usePadKeys(tap, sheet === null);
   const icon = { color: theme.onPad, size: 22 };
-  const meatLabel = !meat
-    ? 'Meat'
-    : meat.do === 'meat-on'
-      ? 'Meat on'
-      : meat.do === 'wrap'
-        ? 'Wrap'
-        : 'Meat off';
+  const meatLabel = meatWords(plan, meat);
   const buttons: {
     key: PadKey;
     label: string;
@@ -74,7 +62,7 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
       label: 'Fuel',
       hint: 'F',
       icon: <Boxes {...icon} />,
-      says: `Log fuel: ${FUEL_TAP_PIECES} briquettes`,
+      says: `Log fuel: ${deedWords(fuelTap(plan)).toLowerCase()}`,
     },
     {
       key: 'vents',
@@ -106,7 +94,7 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
       {lastLine ? (
         <View className="flex-row items-center gap-2 px-1" role="status" testID="last-tap">
           <Text numberOfLines={1} className="font-sans-semi text-ink text-[16px] flex-1">
-            {`Logged: ${lineLabel(lastLine)}`}
+            {`Logged: ${lineLabel(lastLine, plan)}`}
           </Text>
           <Button
             label="Undo"
@@ -141,6 +129,7 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
       </View>
       {sheet === 'vents' ? (
         <VentSheet
+          plan={plan}
           log={log}
           onSet={(action) => {
             put(action);
@@ -154,4 +143,19 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
       ) : null}
     </View>
   );
+}
+
+/** What a tap on Meat means next; with its name where there are several on the pit. */
+function meatWords(plan: Plan, next: PlanLog | null): string {
+  if (!next || !('meat' in next)) return 'Meat';
+  const meats = plan.request.meats;
+  const cut = meats.find((m) => m.id === next.meat)?.cut;
+  const name = meats.length > 1 && cut ? capital(cutOf(cut).short) : 'Meat';
+  return next.do === 'meat-on'
+    ? `${name} on`
+    : next.do === 'meat-off'
+      ? `${name} off`
+      : meats.length > 1
+        ? `Wrap ${name.toLowerCase()}`
+        : 'Wrap';
 }

@@ -18,10 +18,12 @@ import { useSettings } from '../store/settings';
 import { jobMs, stripData } from '../strip/fromCook';
 import { Strip } from '../strip/Strip';
 import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
 import { useLayout } from '../ui/layout';
 import { useTheme } from '../ui/theme';
 import { Title } from '../ui/Title';
 import { useTick } from '../ui/useTick';
+import { capital } from '../ui/words';
 import { jobsAhead } from './actions';
 import { JobCard } from './JobCard';
 import { JobsAhead } from './JobsAhead';
@@ -38,13 +40,34 @@ import { useLiveCook } from './useLiveCook';
 
 export function TendScreen() {
   const cooks = useCooks();
-  const running = cooks.data?.find((c) => c.finishedAt === null) ?? null;
+  const running = cooks.data?.filter((c) => c.finishedAt === null) ?? [];
   const openId = useLive((s) => s.cookId);
+  const [wanted, setWanted] = useState<string | null>(null);
+  const chosen = running.find((c) => c.id === (wanted ?? openId)) ?? running[0];
   // Without an answer from the server, go on with the cook that is open.
-  const id = running?.id ?? (cooks.isError ? openId : null);
+  const id = chosen?.id ?? (cooks.isError ? openId : null);
   useLiveCook(id);
   const plan = useLive((s) => s.plan);
-  if (id && plan && openId === id) return <Tend plan={plan} id={id} />;
+  const pits =
+    running.length > 1 ? (
+      <View className="px-4 pt-2">
+        <Choice
+          label="Which fire"
+          columns={Math.min(running.length, 3)}
+          options={running.map((c) => ({ value: c.id, label: capital(c.pitName) }))}
+          value={id ?? ''}
+          onChange={setWanted}
+        />
+      </View>
+    ) : null;
+  if (id && plan && openId === id) {
+    return (
+      <View className="flex-1">
+        {pits}
+        <Tend key={id} plan={plan} id={id} />
+      </View>
+    );
+  }
   return (
     <View className="flex-1 p-5 gap-4 max-w-[560px]">
       <Title>Tend</Title>
@@ -169,13 +192,7 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
   const sheets = (
     <>
       {line ? (
-        <LineSheet
-          line={line}
-          log={log}
-          now={now}
-          timeZone={plan.request.timeZone}
-          onClose={() => setEditing(null)}
-        />
+        <LineSheet line={line} plan={plan} log={log} now={now} onClose={() => setEditing(null)} />
       ) : null}
       {meatOpen ? (
         <MeatSheet

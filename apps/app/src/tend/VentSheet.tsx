@@ -1,47 +1,84 @@
-/** Vents in quarters: one tap on a setting logs it. */
-import type { Log, PlanLog } from '@ostrin/core';
+/** Vents in the pit's own words: one tap on a usual setting logs it, finer ones are set step by step. */
+import {
+  handStep,
+  presetOf,
+  VENT_NOUNS,
+  ventName,
+  type Log,
+  type Plan,
+  type PlanLog,
+} from '@ostrin/core';
+import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { Button } from '../ui/Button';
+import { Stepper } from '../ui/Choice';
 import { Sheet } from '../ui/Sheet';
-import { quarter } from '../ui/words';
+import { capital } from '../ui/words';
 import { ventsNow } from './actions';
 
 const QUARTERS = [0, 0.25, 0.5, 0.75, 1];
 
 interface Props {
+  plan: Plan;
   log: Log;
   onSet: (action: PlanLog) => void;
   onClose: () => void;
 }
 
-export function VentSheet({ log, onSet, onClose }: Props) {
+type Key = 'intakeFraction' | 'exhaustFraction';
+
+export function VentSheet({ plan, log, onSet, onClose }: Props) {
   const now = ventsNow(log);
-  const row = (name: string, key: 'intakeFraction' | 'exhaustFraction') => (
-    <View className="gap-1">
-      <Text className="font-sans-semi text-ink text-[16px]">{`${name}, now ${quarter(now[key])}`}</Text>
-      <View className="flex-row gap-2">
-        {QUARTERS.map((q) => (
-          <View key={q} className="flex-1">
-            <Button
-              label={quarter(q)}
-              accessibilityLabel={`${name} ${quarter(q)}`}
-              selected={now[key] === q}
-              onPress={() => onSet({ do: 'set-vents', ...pick(now), [key]: q })}
-            />
-          </View>
-        ))}
+  const [draft, setDraft] = useState({
+    intakeFraction: now.intakeFraction,
+    exhaustFraction: now.exhaustFraction,
+  });
+  const pit = plan.request.pits[0]!;
+  const preset = presetOf(pit.cooker.preset);
+  const told = pit.ventWay ?? preset.ventWay;
+  const nouns = VENT_NOUNS[preset.family];
+  const row = (noun: string, key: Key, fullMm: number) => {
+    const name = capital(noun);
+    const says = (f: number): string => ventName(f, told, fullMm);
+    const step = handStep(told, fullMm);
+    const at = draft[key];
+    return (
+      <View className="gap-2">
+        <Text className="font-sans-semi text-ink text-[16px]">{`${name}, now ${says(now[key])}`}</Text>
+        <View className="flex-row gap-2">
+          {QUARTERS.map((q) => (
+            <View key={q} className="flex-1">
+              <Button
+                label={says(q)}
+                accessibilityLabel={`${name} ${says(q)}`}
+                selected={now[key] === q}
+                onPress={() => onSet({ do: 'set-vents', ...draft, [key]: q })}
+              />
+            </View>
+          ))}
+        </View>
+        <Stepper
+          label={name}
+          shown={says(at)}
+          onStep={(by) => setDraft({ ...draft, [key]: Math.min(1, Math.max(0, at + by * step)) })}
+          canDown={at > 1e-6}
+          canUp={at < 1 - 1e-6}
+        />
       </View>
-    </View>
-  );
+    );
+  };
+  const changed =
+    draft.intakeFraction !== now.intakeFraction || draft.exhaustFraction !== now.exhaustFraction;
   return (
     <Sheet title="Vents" onClose={onClose}>
-      {row('Bowl vent', 'intakeFraction')}
-      {row('Lid vent', 'exhaustFraction')}
+      {row(nouns.intake, 'intakeFraction', preset.travelMm.intake)}
+      {row(nouns.exhaust, 'exhaustFraction', preset.travelMm.exhaust)}
+      <Button
+        kind="primary"
+        label="Log these"
+        disabled={!changed}
+        onPress={() => onSet({ do: 'set-vents', ...draft })}
+      />
     </Sheet>
   );
 }
-
-const pick = (v: { intakeFraction: number; exhaustFraction: number }) => ({
-  intakeFraction: v.intakeFraction,
-  exhaustFraction: v.exhaustFraction,
-});

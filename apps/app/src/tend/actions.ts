@@ -29,17 +29,44 @@ export function ventsNow(log: Log): { intakeFraction: number; exhaustFraction: n
   return { intakeFraction: 0, exhaustFraction: 0 };
 }
 
-/** Where the meat is: what can be done with it next. */
+/** What one tap on Fuel puts on: a split as planned, or a handful of this fire's charcoal. */
+export function fuelTap(plan: Plan): PlanLog & { do: 'add-fuel' } {
+  const fire = plan.fires[0]!;
+  const split = fire.feeding.find((f) => f.what === 'splits');
+  return split
+    ? {
+        do: 'add-fuel',
+        fuel: 'splits',
+        pieces: 1,
+        massKg: split.massKg,
+        lit: false,
+        species: plan.request.pits[0]!.fire.species,
+      }
+    : { do: 'add-fuel', fuel: fire.fuel, pieces: FUEL_TAP_PIECES, lit: false };
+}
+
+/** What can be done with the meat next: of each piece its next step, the one that comes first in the plan. */
 export function nextMeat(plan: Plan, log: Log): PlanLog | null {
-  const meat = plan.request.meats[0]!;
-  const done = (what: string): boolean =>
-    log.lines.some((l) => l.body.kind === 'act' && l.body.action.do === what);
-  if (!done('meat-on')) return { do: 'meat-on', meat: meat.id };
-  if (done('meat-off')) return null;
-  if (meat.wrap.with !== 'none' && !done('wrap')) {
-    return { do: 'wrap', meat: meat.id, with: meat.wrap.with };
-  }
-  return { do: 'meat-off', meat: meat.id };
+  const steps = plan.request.meats.flatMap((meat): PlanLog[] => {
+    const done = (what: string): boolean =>
+      log.lines.some(
+        ({ body }) =>
+          body.kind === 'act' &&
+          body.action.do === what &&
+          'meat' in body.action &&
+          body.action.meat === meat.id,
+      );
+    if (!done('meat-on')) return [{ do: 'meat-on', meat: meat.id }];
+    if (done('meat-off')) return [];
+    return meat.wrap.with !== 'none' && !done('wrap')
+      ? [{ do: 'wrap', meat: meat.id, with: meat.wrap.with }]
+      : [{ do: 'meat-off', meat: meat.id }];
+  });
+  const planned = (step: PlanLog): number => {
+    const at = plan.jobs.findIndex((j) => isMoveOf(j, step));
+    return at < 0 ? plan.jobs.length : at;
+  };
+  return [...steps].sort((a, b) => planned(a) - planned(b))[0] ?? null;
 }
 
 /** Marks a job done: its actions in the log, or a plain line when it moves nothing. */

@@ -12,3 +12,10 @@ export const Heading = ({ children }: { children: string }) => (
     {children}
   </Text>
 );
+
+/** Over a group of choices on a sheet. */
+export const Subhead = ({ children }: { children: string }) => (
+  <Text role="heading" aria-level={3} className="font-sans-bold text-ink text-[16px] pt-2">
+    {children}
+  </Text>
+);

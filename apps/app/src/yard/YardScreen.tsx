@@ -11,6 +11,7 @@ import { Notice } from '../ui/Notice';
 import { Title } from '../ui/Title';
 import { capital } from '../ui/words';
 import { AddPitSheet } from './AddPitSheet';
+import { Shelf } from './Shelf';
 
 export function YardScreen() {
   const pits = usePits();
@@ -37,6 +38,7 @@ export function YardScreen() {
           ))}
         </View>
         {pits.data ? <Button label="Add a pit" onPress={() => setAdding(true)} /> : null}
+        <Shelf />
       </ScrollView>
       {adding ? <AddPitSheet taken={pits.data ?? []} onClose={() => setAdding(false)} /> : null}
     </View>

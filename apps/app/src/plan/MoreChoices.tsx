@@ -1,0 +1,147 @@
+/** The slip's choices around a meat: how it is prepared, where it rests, when and on which pit. */
+import { cutOf, epochOf, localOf, MINUTE_MS, usualRest, type RestWhere } from '@ostrin/core';
+import type { PitRecord } from '@ostrin/contract/types';
+import { usualPit } from '../store/request';
+import { useSlip } from '../store/slip';
+import { Choice, Stepper } from '../ui/Choice';
+import { Note } from '../ui/Notice';
+import { Subhead } from '../ui/Title';
+import { capital, clockAndDay } from '../ui/words';
+import { useChange, type OfMeat } from './MeatChoices';
+import { REST_NAMES } from './meatWords';
+import { pitOptions } from './PitChoices';
+
+const PREPARE = [
+  { value: 'none', label: 'As it comes', note: 'already seasoned, or at the table' },
+  {
+    value: 'season',
+    label: 'Seasoned just before',
+    note: '15 to 60 min ahead, back in the fridge',
+  },
+  {
+    value: 'dry-brine',
+    label: 'Salted ahead',
+    note: 'overnight when thick, a few hours when thin',
+  },
+  { value: 'brine', label: 'Brined', note: 'ten hours in brine, patted dry' },
+] as const;
+
+const COMES = [
+  { value: 'fresh', label: 'Fresh', note: 'in the fridge' },
+  { value: 'frozen', label: 'Frozen now', note: 'thawing comes first' },
+] as const;
+
+const INJECTED = [
+  { value: 'no', label: 'Not injected' },
+  { value: 'yes', label: 'Injected', note: 'a little wetter, a little slower' },
+] as const;
+
+/** What keeps a piece, and for how long. */
+const RESTS: readonly { value: RestWhere; note: string }[] = [
+  { value: 'tented', note: 'a quarter of an hour or more' },
+  { value: 'cool-box', note: 'in towels; an hour, keeps for several' },
+  { value: 'warmer', note: 'at 68 C (154 F); keeps for many hours' },
+  { value: 'oven', note: 'at 70 C (158 F); keeps for many hours' },
+  { value: 'counter', note: 'wrapped; half an hour' },
+  { value: 'open', note: 'ten minutes' },
+];
+
+/** A course of its own: at first so long before the rest, moved in such steps, at most so early; min. */
+const COURSE = { firstMin: 180, stepMin: 15, mostMin: 12 * 60 };
+
+export function BeforeAndAfter({ meat }: OfMeat) {
+  const change = useChange(meat);
+  return (
+    <>
+      <Subhead>Prepared</Subhead>
+      <Choice
+        label="Prepared"
+        options={PREPARE}
+        value={meat.prepare ?? 'none'}
+        onChange={(p) => change({ prepare: p === 'none' ? null : p })}
+      />
+      <Choice
+        label="How it comes"
+        columns={2}
+        options={COMES}
+        value={meat.frozen ? 'frozen' : 'fresh'}
+        onChange={(c) => change({ frozen: c === 'frozen' })}
+      />
+      <Choice
+        label="Injection"
+        columns={2}
+        options={INJECTED}
+        value={meat.injected ? 'yes' : 'no'}
+        onChange={(i) => change({ injected: i === 'yes' })}
+      />
+      <Subhead>Rested</Subhead>
+      <Choice
+        label="Rested"
+        options={RESTS.map((r) => ({ ...r, label: capital(REST_NAMES[r.value]) }))}
+        value={meat.rest ?? usualRest(cutOf(meat.cut)).where}
+        onChange={(r) => change({ rest: r })}
+      />
+      <Note>
+        The longer it can be held, the earlier it may be ready, and the surer it is on time.
+      </Note>
+      <Eaten meat={meat} />
+    </>
+  );
+}
+
+/** With everything else, or as a course before it. */
+function Eaten({ meat }: OfMeat) {
+  const { serveAt, timeZone, meats } = useSlip();
+  const change = useChange(meat);
+  // The last course is the meal itself: one meat at least is eaten with it.
+  const alone = meats.every((m) => m.id === meat.id || m.serveAt !== null);
+  if (alone) return null;
+  const main = epochOf(serveAt, timeZone);
+  const own = meat.serveAt ? epochOf(meat.serveAt, timeZone) : null;
+  const earlier = (min: number): string => localOf(main - min * MINUTE_MS, timeZone);
+  const aheadMin = own === null ? 0 : Math.round((main - own) / MINUTE_MS);
+  return (
+    <>
+      <Subhead>Eaten</Subhead>
+      <Choice
+        label="Eaten"
+        options={[
+          { value: 'together', label: 'With everything else' },
+          {
+            value: 'before',
+            label: 'As a course before it',
+            note: 'an early treat, a first round',
+          },
+        ]}
+        value={own === null ? 'together' : 'before'}
+        onChange={(v) => change({ serveAt: v === 'together' ? null : earlier(COURSE.firstMin) })}
+      />
+      {own === null ? null : (
+        <Stepper
+          label="Course"
+          shown={clockAndDay(meat.serveAt!)}
+          onStep={(by) => change({ serveAt: earlier(aheadMin - by * COURSE.stepMin) })}
+          canDown={aheadMin < COURSE.mostMin}
+          canUp={aheadMin > COURSE.stepMin}
+        />
+      )}
+    </>
+  );
+}
+
+/** The pit that one of several meats lies on. */
+export function MeatPit({ meat, yard }: OfMeat & { yard: readonly PitRecord[] }) {
+  const change = useChange(meat);
+  return (
+    <>
+      <Subhead>Cooked on</Subhead>
+      <Choice
+        label="Cooked on"
+        columns={2}
+        options={pitOptions(yard)}
+        value={meat.pitId ?? usualPit(yard)!.id}
+        onChange={(id) => change({ pitId: id })}
+      />
+    </>
+  );
+}

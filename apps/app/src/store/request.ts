@@ -1,0 +1,230 @@
+/** Between the slip and the open request document, both ways. */
+import {
+  epochOf,
+  presetOf,
+  cutOf,
+  SCHOOL_IDS,
+  usualRest,
+  WRAP_SCHOOLS,
+  type OtherWays,
+  type Request,
+  type RequestMeat,
+  type RequestPit,
+  type RestWhere,
+  type SchoolId,
+  type Units,
+} from '@ostrin/core';
+import type { PitRecord, Shelf } from '@ostrin/contract/types';
+import { FIRES, fireOf } from './fires';
+import { newMeat, USUAL_FIRE, WINDS, type FireWish, type MeatWish, type Slip } from './slip';
+
+const BAND_C = 8;
+const HUMIDITY = 0.6;
+const WEEK_MS = 7 * 86_400_000;
+/** What the shifts of a shared watch are called. */
+const CREW_NAMES = ['First watch', 'Second watch', 'Third watch', 'Fourth watch'];
+/** How long a piece rests where it rests, min, and at what heat, C (common practice). */
+const RESTS: Readonly<Record<RestWhere, Omit<RequestMeat['rest'], 'where'>>> = {
+  open: { minutes: 10 },
+  tented: { minutes: 15 },
+  counter: { minutes: 30 },
+  'cool-box': { minutes: 60 },
+  warmer: { minutes: 90, atC: 68 },
+  oven: { minutes: 90, atC: 70 },
+};
+
+/** One pit of the table with what is cooked on it. */
+export interface AtPit {
+  pit: PitRecord;
+  fire: FireWish;
+  meats: MeatWish[];
+}
+
+/** The pit that is cooked on where nobody chose: a kettle, which most people begin with, or whatever there is. */
+export const usualPit = (yard: readonly PitRecord[]): PitRecord | null =>
+  yard.find((p) => presetOf(p.preset).family === 'kettle') ?? yard[0] ?? null;
+
+/** The table by its pits, in the order of the meats. Empty where the yard is. */
+export function tableOf(slip: Pick<Slip, 'meats' | 'fires'>, yard: readonly PitRecord[]): AtPit[] {
+  const usual = usualPit(yard);
+  if (!usual) return [];
+  const table: AtPit[] = [];
+  for (const meat of slip.meats) {
+    const pit = yard.find((p) => p.id === meat.pitId) ?? usual;
+    const there = table.find((t) => t.pit.id === pit.id);
+    if (there) there.meats.push(meat);
+    else table.push({ pit, fire: slip.fires[pit.id] ?? USUAL_FIRE, meats: [meat] });
+  }
+  return table;
+}
+
+/** A pit as a request names it. */
+export function requestPit(pit: PitRecord, wish: FireWish): RequestPit {
+  const { fuel, arrangement } = fireOf(presetOf(pit.preset).family, wish.fireId);
+  return {
+    id: pit.id,
+    name: pit.name,
+    ventWay: pit.ventWay,
+    cooker: { preset: pit.preset, overrides: pit.overrides },
+    fire: { fuel, arrangement, species: wish.species },
+    pace: { pitC: wish.pitC, bandC: BAND_C },
+  };
+}
+
+function requestMeat(m: MeatWish, pit: PitRecord): RequestMeat {
+  return {
+    id: m.id,
+    cut: m.cut,
+    massKg: m.massKg,
+    ...(m.pieces === null ? {} : { pieces: m.pieces }),
+    pit: pit.id,
+    ...(m.serveAt ? { serveAt: m.serveAt } : {}),
+    ...(m.lie ? { lie: m.lie } : {}),
+    wrap:
+      m.wrap === 'none'
+        ? { with: 'none' }
+        : { with: m.wrap, when: { ...WRAP_SCHOOLS[m.wrapWhen] } },
+    done: m.doneC === null ? { tender: true } : { coreC: m.doneC },
+    rest: m.rest ? { where: m.rest, ...RESTS[m.rest] } : usualRest(cutOf(m.cut)),
+    ...(m.prepare ? { prepare: m.prepare } : {}),
+    ...(m.frozen ? { frozen: true } : {}),
+    ...(m.injected ? { injected: true } : {}),
+  };
+}
+
+/** The request a slip stands for, with what is on the shelf; the yard must have a pit. */
+export function requestOf(
+  slip: Slip,
+  yard: readonly PitRecord[],
+  units: Units,
+  shelf?: Shelf,
+): Request {
+  const table = tableOf(slip, yard);
+  return {
+    ostrin: 'request/1',
+    serveAt: slip.serveAt,
+    timeZone: slip.timeZone,
+    people: slip.people,
+    appetiteG: slip.appetiteG,
+    pits: table.map((t) => requestPit(t.pit, t.fire)),
+    meats: table.flatMap((t) => t.meats.map((m) => requestMeat(m, t.pit))),
+    weather: {
+      airC: slip.airC,
+      windMps: slip.windMps,
+      relativeHumidityFraction: HUMIDITY,
+      altitudeM: 0,
+      rainMmPerH: 0,
+    },
+    chanceOnTimeFraction: 0.9,
+    ...(slip.crew > 1 ? { crew: CREW_NAMES.slice(0, slip.crew) } : {}),
+    ...(shelf?.fuelOnHand.length ? { fuelOnHand: shelf.fuelOnHand } : {}),
+    ...(shelf?.prices.length ? { prices: shelf.prices } : {}),
+    units,
+  };
+}
+
+/** What this table can be compared with: other fires of its first pit, and the other pits of the yard. */
+export function otherWaysOf(slip: Slip, yard: readonly PitRecord[]): OtherWays {
+  const [first, ...more] = tableOf(slip, yard);
+  if (!first) return {};
+  const { family } = presetOf(first.pit.preset);
+  const mine = fireOf(family, first.fire.fireId);
+  const used = new Set([first, ...more].map((t) => t.pit.id));
+  return {
+    fires: FIRES[family]
+      .filter((f) => f.id !== mine.id)
+      .map(({ id, label, fuel, arrangement }) => ({
+        id,
+        inWords: `on ${label}`,
+        fire: { fuel, arrangement },
+      })),
+    pits: yard
+      .filter((p) => !used.has(p.id))
+      .map((p) => requestPit(p, { ...first.fire, fireId: null })),
+  };
+}
+
+/** The slip that a request stands for, as far as a slip can say it: pits that are not in the yard become the usual one. */
+export function slipOf(request: Request, yard: readonly PitRecord[]): Slip {
+  const fires: Record<string, FireWish> = {};
+  for (const p of request.pits) {
+    const pit = yard.find((y) => y.id === p.id);
+    if (!pit) continue;
+    const { fuel, arrangement, species } = p.fire;
+    const known = FIRES[presetOf(pit.preset).family].find(
+      (f) => f.fuel === fuel && f.arrangement === arrangement,
+    );
+    fires[p.id] = {
+      fireId: known?.id ?? null,
+      species: species ?? USUAL_FIRE.species,
+      pitC: p.pace.pitC,
+    };
+  }
+  const meats: MeatWish[] = [];
+  for (const m of request.meats) meats.push(wishOf(m, request, yard, meats));
+  const { weather } = request;
+  const now = Array.isArray(weather) ? weather[0]! : weather;
+  return {
+    people: request.people,
+    appetiteG: request.appetiteG,
+    serveAt: request.serveAt,
+    timeZone: request.timeZone,
+    meats,
+    fires,
+    airC: Math.round(now.airC),
+    windMps: WINDS.reduce<number>(
+      (best, w) =>
+        Math.abs(w.value - now.windMps) < Math.abs(best - now.windMps) ? w.value : best,
+      WINDS[0].value,
+    ),
+    crew: request.crew?.length ?? 0,
+  };
+}
+
+function wishOf(
+  m: RequestMeat,
+  request: Request,
+  yard: readonly PitRecord[],
+  before: readonly MeatWish[],
+): MeatWish {
+  const usual = newMeat(m.cut, null, before);
+  const pitId = m.pit ?? request.pits[0]!.id;
+  const same = JSON.stringify(m.rest) === JSON.stringify(usualRest(cutOf(m.cut)));
+  return {
+    ...usual,
+    id: m.id,
+    massKg: m.massKg ?? usual.massKg,
+    pieces: m.pieces ?? null,
+    wrap: m.wrap.with,
+    wrapWhen: schoolOf(m.wrap.when) ?? usual.wrapWhen,
+    doneC: 'coreC' in m.done ? m.done.coreC : null,
+    rest: same ? null : m.rest.where,
+    prepare: m.prepare ?? null,
+    frozen: m.frozen ?? false,
+    injected: m.injected ?? false,
+    serveAt: m.serveAt ?? null,
+    pitId: yard.some((p) => p.id === pitId) ? pitId : null,
+    lie: m.lie ?? null,
+  };
+}
+
+const schoolOf = (when: RequestMeat['wrap']['when']): SchoolId | undefined =>
+  SCHOOL_IDS.find((id) => JSON.stringify(WRAP_SCHOOLS[id]) === JSON.stringify(when));
+
+/** The same wish for the next time: days that have passed move on by whole weeks, hours and weekdays stay. */
+export function comingUp(slip: Slip, nowMs: number): Slip {
+  const { timeZone } = slip;
+  const late = nowMs - epochOf(slip.serveAt, timeZone);
+  if (late < 0) return slip;
+  const weeks = Math.floor(late / WEEK_MS) + 1;
+  const move = (at: string): string => {
+    const d = new Date(`${at}:00Z`);
+    d.setUTCDate(d.getUTCDate() + 7 * weeks);
+    return d.toISOString().slice(0, 16);
+  };
+  return {
+    ...slip,
+    serveAt: move(slip.serveAt),
+    meats: slip.meats.map((m) => (m.serveAt ? { ...m, serveAt: move(m.serveAt) } : m)),
+  };
+}

@@ -1,0 +1,17 @@
+/** A sheet of a few fields; its form and validator come after the first page stands. */
+import type { Field } from './FieldsForm';
+import { later } from './later';
+
+export const FormSheet = later(async () => ({
+  default: (await import('./FieldsForm')).FieldsForm,
+}));
+
+/** A field for words that are not nothing, at most so many letters. */
+export const wordsField = (label: string, most: number, part: Partial<Field> = {}): Field => ({
+  name: 'text',
+  label,
+  first: '',
+  pattern: new RegExp(`^(?=[^]*\\S)[^]{1,${most}}$`),
+  message: `Write something, at most ${most} letters.`,
+  ...part,
+});

@@ -1,0 +1,334 @@
+/** One slip with several meats, courses and pits; what is kept of it; pieces laid by hand. */
+import { CUTS, onePit, plan, SCHOOL_IDS, type Lie, type Plan } from '@ostrin/core';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
+import fc from 'fast-check';
+import { Answer } from '../src/plan/Answer';
+import { FourTimes } from '../src/plan/FourTimes';
+import { KeptPlans } from '../src/plan/KeptPlans';
+import { othersWords } from '../src/plan/meatWords';
+import { SlipSentence } from '../src/plan/SlipSentence';
+import { StartCook } from '../src/plan/StartCook';
+import { FIRES } from '../src/store/fires';
+import { titleOf } from '../src/store/names';
+import { comingUp, otherWaysOf, requestOf, slipOf, tableOf } from '../src/store/request';
+import {
+  firstSlip,
+  newMeat,
+  PACES,
+  SMOKE_WOODS,
+  useSlip,
+  WINDS,
+  type Slip,
+} from '../src/store/slip';
+import { BOSUN } from './help';
+// Parts that are fetched later are compiled now, not while a test waits for them.
+import '../src/plan/SlipSheet';
+import '../src/ui/FieldsForm';
+
+const mockNavigate = jest.fn();
+jest.mock('expo-router', () => ({ router: { navigate: (to: string) => mockNavigate(to) } }));
+jest.mock('../src/api/core', () => ({ askWays: () => () => undefined }));
+
+const METRIC = { temperature: 'C', mass: 'kg' } as const;
+const JAR = {
+  id: 'jar',
+  name: 'Clay Jar',
+  preset: 'kamado-46',
+  overrides: {},
+  ventWay: 'mm',
+} as const;
+const YARD = [BOSUN, JAR];
+const NOW = Date.UTC(2027, 4, 14);
+const FIRST = firstSlip(NOW, 'UTC');
+const TWO: Slip = {
+  ...FIRST,
+  people: 12,
+  meats: [
+    { ...FIRST.meats[0]!, pieces: 1 },
+    { ...newMeat('whole-chicken', 'jar', FIRST.meats), pieces: 1, prepare: 'dry-brine' },
+  ],
+};
+
+interface Sent {
+  path: string;
+  method: string;
+  body: any;
+}
+let sent: Sent[] = [];
+let kept: unknown[] = [];
+let refuse: string | null = null;
+
+function show(page: React.ReactElement) {
+  global.fetch = jest.fn((path: string, init?: RequestInit) => {
+    const method = init?.method ?? 'GET';
+    const body = init?.body ? JSON.parse(String(init.body)) : undefined;
+    if (method !== 'GET') sent.push({ path, method, body });
+    const no = method === 'PUT' && body?.pitName === refuse;
+    const answer = no
+      ? { title: `${refuse} is still cooking`, status: 409 }
+      : path === '/api/plans'
+        ? kept
+        : path === '/api/pits'
+          ? YARD
+          : path === '/api/cooks'
+            ? []
+            : { id: 'x' };
+    return Promise.resolve({
+      ok: !no,
+      status: no ? 409 : 200,
+      text: () => Promise.resolve(JSON.stringify(answer)),
+    });
+  }) as unknown as typeof fetch;
+  const client = new QueryClient({ defaultOptions: { queries: { gcTime: 0, retry: false } } });
+  return render(<QueryClientProvider client={client}>{page}</QueryClientProvider>);
+}
+/** A sheet of many choices takes its time to be drawn the first time. */
+const PATIENT = { timeout: 15_000 };
+const press = async (name: string | RegExp): Promise<void> => {
+  fireEvent.press(await screen.findByRole('button', { name }, PATIENT));
+};
+
+beforeEach(() => {
+  sent = [];
+  kept = [];
+  refuse = null;
+  mockNavigate.mockClear();
+  useSlip.setState({ ...FIRST });
+});
+
+describe('slip and request', () => {
+  const meat = fc
+    .record({
+      cut: fc.constantFrom(...Object.keys(CUTS)),
+      pieces: fc.option(fc.integer({ min: 1, max: 9 })),
+      wrap: fc.constantFrom('none' as const, 'paper' as const, 'foil' as const),
+      wrapWhen: fc.constantFrom(...SCHOOL_IDS),
+      rest: fc.constantFrom(null, 'oven' as const, 'warmer' as const),
+      prepare: fc.constantFrom(null, 'season' as const, 'brine' as const),
+      frozen: fc.boolean(),
+      injected: fc.boolean(),
+      serveAt: fc.constantFrom(null, '2027-05-15T15:00'),
+      pitId: fc.constantFrom(null, 'bosun', 'jar'),
+      lie: fc.option(fc.constant<Lie[]>([{ x: 0.05, y: 0, turned: true }])),
+    })
+    .map((m) => ({ ...newMeat(m.cut, null, []), ...m }));
+  const fire = (family: 'kettle' | 'kamado') =>
+    fc.record({
+      fireId: fc.constantFrom(...FIRES[family].map((f) => f.id)),
+      species: fc.constantFrom(...SMOKE_WOODS),
+      pitC: fc.constantFrom(...PACES),
+    });
+
+  it('say the same thing both ways', () => {
+    fc.assert(
+      fc.property(
+        fc.array(meat, { minLength: 1, maxLength: 5 }),
+        fire('kettle'),
+        fire('kamado'),
+        fc.constantFrom(...WINDS.map((w) => w.value)),
+        (wishes, bosun, jar, windMps) => {
+          const named: Slip['meats'] = [];
+          for (const w of wishes) named.push({ ...w, id: newMeat(w.cut, null, named).id });
+          const slip = { ...FIRST, meats: named, fires: { bosun, jar }, windMps, crew: 3 };
+          const request = requestOf(slip, YARD, METRIC);
+          expect(requestOf(slipOf(request, YARD), YARD, METRIC)).toEqual(request);
+        },
+      ),
+    );
+  });
+
+  it('put every meat on its pit, and what is no longer in the yard on the usual one', () => {
+    expect(tableOf(TWO, YARD).map((t) => [t.pit.id, t.meats.length])).toEqual([
+      ['bosun', 1],
+      ['jar', 1],
+    ]);
+    expect(tableOf(TWO, [BOSUN])).toHaveLength(1);
+    expect(tableOf(TWO, [])).toEqual([]);
+    const back = slipOf(requestOf(TWO, YARD, METRIC), [BOSUN]);
+    expect(back.meats.map((m) => m.pitId)).toEqual(['bosun', null]);
+    const ways = otherWaysOf(FIRST, YARD);
+    expect(ways.pits!.map((p) => p.id)).toEqual(['jar']);
+    expect(ways.fires!.map((f) => f.id)).toEqual(['basket', 'basket-lump']);
+    expect(titleOf({ request: requestOf(TWO, YARD, METRIC) })).toBe(
+      'Mutton shoulder and chicken for 12',
+    );
+  });
+
+  it('come up again on the same weekday and hour, over the change of clocks too', () => {
+    const zone = 'Europe/Ljubljana';
+    const old = { ...TWO, timeZone: zone, serveAt: '2027-10-24T18:30' };
+    const next = comingUp(old, Date.UTC(2027, 9, 25));
+    expect(next.serveAt).toBe('2027-10-31T18:30');
+    expect(comingUp(old, Date.UTC(2027, 9, 1))).toBe(old);
+    const years = comingUp(old, Date.UTC(2028, 1, 1));
+    expect(new Date(`${years.serveAt}Z`).getUTCDay()).toBe(0);
+    expect(years.serveAt > '2028-02-01').toBe(true);
+  });
+});
+
+describe('changes of the slip', () => {
+  const { changeMeat, addMeat, dropMeat, movePit, changeFire } = useSlip.getState();
+  const meats = () => useSlip.getState().meats;
+
+  it('name meats by their cut, each once, and let go of places by hand when something else lies there', () => {
+    addMeat('mutton-shoulder', 'bosun');
+    expect(meats().map((m) => m.id)).toEqual(['mutton-shoulder', 'mutton-shoulder-2']);
+    changeMeat('mutton-shoulder', { lie: [{ x: 0, y: 0 }] });
+    changeMeat('mutton-shoulder-2', { wrap: 'foil' });
+    expect(meats()[0]!.lie).not.toBeNull();
+    changeMeat('mutton-shoulder-2', { massKg: 3 });
+    expect(meats()[0]!.lie).toBeNull();
+    dropMeat('mutton-shoulder');
+    expect(meats().map((m) => m.id)).toEqual(['mutton-shoulder-2']);
+  });
+
+  it('move a pit with its heat but not with its fire, and leave a pit in use alone', () => {
+    changeFire('bosun', { fireId: 'basket', pitC: 150 });
+    movePit('bosun', 'jar', 'bosun');
+    expect(useSlip.getState().fires.jar).toMatchObject({ fireId: null, pitC: 150 });
+    useSlip.setState({ ...TWO, fires: { jar: { fireId: 'bowl', species: 'oak', pitC: 121 } } });
+    movePit('bosun', 'jar', 'bosun');
+    expect(useSlip.getState().fires.jar).toMatchObject({ fireId: 'bowl', pitC: 121 });
+    expect(tableOf(useSlip.getState(), YARD)).toHaveLength(1);
+  });
+});
+
+it('tells two meats on two pits in one sentence, each with its own words', async () => {
+  useSlip.setState({ ...TWO });
+  show(<SlipSentence yard={YARD} />);
+  for (const name of [
+    /^Meat 1: 1 mutton shoulder/,
+    /^Meat 2: 1 chicken/,
+    /^Wrap of the chicken: left unwrapped/,
+    /^Done of the chicken: the middle reads 74 C/,
+    /^Before and after of the chicken: salted ahead, rested under loose foil/,
+    /^Cooker 2: Clay Jar/,
+    /^Pit of the Bosun: 121 C/,
+  ]) {
+    expect(screen.getByRole('button', { name })).toBeTruthy();
+  }
+  await press(/^Meat 2/);
+  fireEvent.press(await screen.findByRole('radio', { name: /^the Bosun/ }, PATIENT));
+  expect(useSlip.getState().meats[1]!.pitId).toBe('bosun');
+  expect(screen.queryByRole('button', { name: /^Cooker 2/ })).toBeNull();
+  await press('Take it off the slip');
+  expect(useSlip.getState().meats).toHaveLength(1);
+  await press(/^Before and after/);
+  fireEvent.press(await screen.findByRole('radio', { name: /^Frozen now/ }, PATIENT));
+  fireEvent.press(screen.getByRole('radio', { name: /^Held in a low oven/ }));
+  const [left] = useSlip.getState().meats;
+  expect(othersWords(left!, FIRST.serveAt)).toBe('frozen now, held in a low oven');
+  expect(othersWords({ ...left!, serveAt: '2027-05-15T15:00' }, FIRST.serveAt)).toMatch(
+    /eaten at 15:00$/,
+  );
+});
+
+describe('the answer for two pits', () => {
+  let whole: Plan;
+  beforeAll(() => {
+    whole = plan(requestOf(TWO, YARD, METRIC), { nowMs: NOW - 86_400_000, members: 1 });
+  });
+
+  it('shows one pit after the other, every meat with its times, and all jobs with their pit', () => {
+    show(
+      <>
+        <FourTimes plan={whole} settled progress={1} />
+        <Answer plan={whole} settled others={{}} />
+      </>,
+    );
+    expect(screen.getByTestId('four-times')).toHaveTextContent(/Mutton.*Chicken/);
+    expect(screen.getByText(/^From .*: Bowl vent/)).toBeTruthy();
+    fireEvent.press(screen.getByRole('radio', { name: 'Clay Jar' }));
+    expect(screen.getByText(/^From .*: Bottom slot \d+ mm/)).toBeTruthy();
+    expect(screen.getByText('Clay Jar: Build the fire')).toBeTruthy();
+    expect(screen.getByText('the Bosun: Lay the snake')).toBeTruthy();
+  });
+
+  it('begins one cook a pit, and says which one cannot begin', async () => {
+    refuse = 'Clay Jar';
+    show(<StartCook plan={whole} ready />);
+    await press('Start 2 cooks');
+    expect(await screen.findByText('Clay Jar is still cooking')).toBeTruthy();
+    expect(mockNavigate).not.toHaveBeenCalled();
+    refuse = null;
+    await press('Start 2 cooks');
+    await waitFor(() => expect(mockNavigate).toHaveBeenCalledWith('/tend'));
+    const puts = sent.filter((s) => s.method === 'PUT');
+    expect(puts.map((s) => s.body.pitName)).toEqual([
+      'the Bosun',
+      'Clay Jar',
+      'the Bosun',
+      'Clay Jar',
+    ]);
+    // Pressed again, it is the same two cooks.
+    expect(puts[2]!.path).toBe(puts[0]!.path);
+    expect(puts[3]!.body.plan).toEqual(JSON.parse(JSON.stringify(onePit(whole, 'jar'))));
+    expect(puts[3]!.body.name).toBe('Chicken for 12');
+  });
+});
+
+describe('pieces on the grate', () => {
+  const made = plan(requestOf({ ...FIRST, people: 4 }, YARD, METRIC), { nowMs: NOW, members: 1 });
+  const turn = () => screen.getByRole('button', { name: /^mutton shoulder 1 of 1/ });
+
+  it('are moved with the arrow keys, stay off the fire, and are laid out again', async () => {
+    show(<Answer plan={made} settled others={{}} />);
+    const [before] = made.grates[0]!.laid;
+    const down = (key: string) => fireEvent(turn(), 'keyDown', { key, preventDefault: () => null });
+    const lie = () => useSlip.getState().meats[0]!.lie![0]!;
+    down('ArrowRight');
+    expect(lie().x).toBeCloseTo(before!.x + 0.01, 3);
+    down('Enter');
+    expect(lie().turned ?? false).toBe(before!.lengthM > before!.widthM);
+    for (let i = 0; i < 30; i++) down('ArrowRight');
+    expect(screen.getByText(/Not there: over the fire/)).toBeTruthy();
+    expect(lie().x).toBeLessThan(0.2);
+    await press('Lay them out for me');
+    expect(useSlip.getState().meats[0]!.lie).toBeNull();
+  });
+});
+
+describe('kept plans', () => {
+  const request = requestOf(FIRST, YARD, METRIC);
+  const open = () =>
+    show(<KeptPlans request={request} yard={YARD} onClose={() => mockNavigate('closed')} />);
+
+  it('keep what is on the page under a name', async () => {
+    open();
+    expect(await screen.findByText(/Nothing is kept yet/)).toBeTruthy();
+    await press('Keep the plan on the page');
+    fireEvent.changeText(await screen.findByTestId('plan-name'), '   ');
+    await act(async () => {
+      fireEvent.press(screen.getByTestId('plan-keep'));
+      await Promise.resolve();
+    });
+    expect(await screen.findByRole('alert')).toHaveTextContent(/Write something/);
+    fireEvent.changeText(screen.getByTestId('plan-name'), 'Regatta lunch');
+    fireEvent.press(screen.getByTestId('plan-keep'));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]!.body).toEqual({ name: 'Regatta lunch', favourite: false, request });
+  });
+
+  it('open for the coming week, become favourites, double and go', async () => {
+    const old = requestOf({ ...TWO, serveAt: '2020-05-16T13:00' }, YARD, METRIC);
+    kept = [{ id: 'k', name: 'Harvest supper', favourite: false, request: old, changedAt: 1 }];
+    open();
+    fireEvent.press(await screen.findByRole('checkbox', { name: /favourite/ }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toMatchObject({ path: '/api/plans/k', body: { favourite: true } });
+    await press('Duplicate');
+    await waitFor(() => expect(sent).toHaveLength(2));
+    expect(sent[1]!.body.name).toBe('Harvest supper, again');
+    expect(sent[1]!.path).not.toBe('/api/plans/k');
+    await press('Delete');
+    expect(sent).toHaveLength(2);
+    await press('Really delete');
+    await waitFor(() => expect(sent[2]).toMatchObject({ path: '/api/plans/k', method: 'DELETE' }));
+    await press('Open Harvest supper');
+    const slip = useSlip.getState();
+    expect(slip.meats.map((m) => m.cut)).toEqual(['mutton-shoulder', 'whole-chicken']);
+    expect(Date.parse(`${slip.serveAt}Z`)).toBeGreaterThan(Date.now() - 86_400_000);
+    expect(mockNavigate).toHaveBeenCalledWith('closed');
+  });
+});

@@ -130,7 +130,13 @@ describe('slip and request', () => {
         (wishes, bosun, jar, windMps) => {
           const named: Slip['meats'] = [];
           for (const w of wishes) named.push({ ...w, id: newMeat(w.cut, null, named).id });
-          const slip = { ...FIRST, meats: named, fires: { bosun, jar }, windMps, crew: 3 };
+          const slip = {
+            ...FIRST,
+            meats: named,
+            fires: { bosun, jar },
+            windMps,
+            crew: ['Pell', 'Anka'],
+          };
           const request = requestOf(slip, YARD, METRIC);
           expect(requestOf(slipOf(request, YARD), YARD, METRIC)).toEqual(request);
         },
@@ -242,7 +248,7 @@ describe('the answer for two pits', () => {
     fireEvent.press(screen.getByRole('radio', { name: 'Clay Jar' }));
     expect(screen.getByText(/^From .*: Bottom slot \d+ mm/)).toBeTruthy();
     expect(screen.getByText('Clay Jar: Build the fire')).toBeTruthy();
-    expect(screen.getByText('the Bosun: Lay the snake')).toBeTruthy();
+    expect(screen.getByText('The Bosun: Lay the snake')).toBeTruthy();
   });
 
   it('begins one cook a pit, and says which one cannot begin', async () => {

@@ -33,6 +33,7 @@ export { onePit } from './plan/onePit';
 export type { PlanOptions } from './plan/assemble';
 export * from './plan/grate';
 export * from './plan/sheet';
+export { fuelWorth } from './plan/shopping';
 export { compareWays, lateIfLitAt, waysOf, type OtherWays, type WayRow } from './plan/ways';
 export { VENT_NOUNS } from './plan/words';
 export type { Tuned } from './plan/tune';

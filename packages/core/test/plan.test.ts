@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import {
   cutOf,
   epochOf,
+  fuelWorth,
   METRIC,
   piecesFor,
   piecesThatFit,
@@ -189,6 +190,9 @@ describe('plans for other pits and tables', () => {
     expect(p.watch.shifts.map((s) => s.name)).toEqual(['Pell', 'Anka']);
     expect(p.watch.shifts.reduce((n, s) => n + s.visits, 0)).toBe(p.watch.visits);
     expect(quick().cost).toBeNull();
+    const { massKg, reserveKg } = p.fires[0]!;
+    expect(fuelWorth(p)).toBeCloseTo((7 * (massKg + reserveKg)) / 2, 1);
+    expect(fuelWorth(quick())).toBeNull();
   });
 
   it('puts salting before the fire and refuses a frozen piece for today', () => {

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
-import { habitGuide, presetOf, quantile, usualFire, type Look } from '../src';
+import { epochOf, habitGuide, presetOf, quantile, usualFire, type Look } from '../src';
 import { createTender } from '../src/cook/tender';
 import { allowanceMin, chances, longestHoldMin } from '../src/plan/schedule';
 import { best } from '../src/plan/tune';
 import { watchOf } from '../src/plan/watch';
-import { prepareJobs, thawHours } from '../src/plan/prepare';
+import { beforeBed, prepareJobs, thawHours } from '../src/plan/prepare';
 import { request } from './scenarios';
 
 const minutes = fc.array(fc.integer({ min: 60, max: 1200 }), { minLength: 10, maxLength: 80 });
@@ -51,6 +51,36 @@ it('thaws and salts before the fire, in that order', () => {
   expect(leadMin).toBe(60 * (thawHours(2.5) + 14));
   expect(jobs.map((j) => j.id)).toEqual(['salt', 'thaw']);
   expect(jobs[1]!.atMin).toBe(30 - leadMin);
+});
+
+it('gets nobody up at night to salt, brine or thaw', () => {
+  const zone = 'Europe/Ljubljana';
+  const at = (text: string): number => epochOf(text, zone);
+  expect(beforeBed(at('2027-05-15T04:00'), 0, zone)).toBe(360);
+  expect(beforeBed(at('2027-05-15T22:30'), 0, zone)).toBe(30);
+  expect(beforeBed(at('2027-05-15T06:00'), 0, zone)).toBe(0);
+  expect(beforeBed(at('2027-05-15T04:00'), at('2027-05-15T02:00'), zone)).toBe(0);
+  const meat = { ...request().meats[0]!, frozen: true, prepare: 'brine' as const };
+  const plain = prepareJobs(meat, 1, 0, (j) => j);
+  const kind = prepareJobs(
+    meat,
+    1,
+    0,
+    (j) => j,
+    (min) => (min === -600 ? 90 : 0),
+  );
+  expect(kind.leadMin).toBe(plain.leadMin);
+  expect(kind.jobs.map((j, i) => plain.jobs[i]!.atMin - j.atMin)).toEqual([90, 90]);
+  const ribs = { ...meat, frozen: false, cut: 'spare-ribs', prepare: 'season' as const };
+  expect(
+    prepareJobs(
+      ribs,
+      1,
+      0,
+      (j) => j,
+      () => 300,
+    ).jobs[0]!.atMin,
+  ).toBe(-25);
 });
 
 it('shares the watch without losing a visit', () => {

@@ -168,7 +168,7 @@ describe('other ways', () => {
       ...compareWays(
         wish,
         { fires: [{ id: 'lump', inWords: 'on lump', fire: { fuel: 'lump' } }] },
-        { nowMs: NOW },
+        { nowMs: NOW, members: 24 },
       ),
     ].filter((r) => r !== null);
 

@@ -61,7 +61,7 @@ export function askWays(
   to: WaysListener,
 ): () => void {
   const id = ++lastId;
-  send({ id, kind: 'ways', request, others, nowMs }, (m) => {
+  send({ id, kind: 'ways', request, others, nowMs, members: PLAN_MEMBERS }, (m) => {
     if (m.kind === 'row') to.onRow(m.result as WayRow);
     else if (m.kind === 'failed') to.onFail(m.message ?? '');
     else if (m.kind === 'done') to.onDone();

@@ -5,6 +5,7 @@ import {
   ventCard,
   type OtherWays,
   type PitCase,
+  type PlanOptions,
   type Request,
   type Tuned,
 } from '@ostrin/core';
@@ -37,7 +38,7 @@ scope.onmessage = ({ data }) => {
     void runCard(data.id, data.of);
   } else if (data.kind === 'ways') {
     latest.ways = data.id;
-    void runWays(data.id, data.request, data.others, data.nowMs);
+    void runWays(data.id, data.request, data.others, { ...data, known });
   } else if (data.kind === 'forecast') answer(data.id, () => forecast(data.input));
   else answer(data.id, () => meatOutlook(data.input));
 };
@@ -81,12 +82,12 @@ async function runWays(
   id: number,
   request: Request,
   others: OtherWays,
-  nowMs: number,
+  options: PlanOptions,
 ): Promise<void> {
   await breathe();
   try {
     let slice = performance.now();
-    for (const row of compareWays(request, others, { nowMs, known })) {
+    for (const row of compareWays(request, others, options)) {
       if (row) scope.postMessage({ id, kind: 'row', result: row });
       if (performance.now() - slice < SLICE_MS) continue;
       await breathe();

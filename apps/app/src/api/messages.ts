@@ -13,7 +13,14 @@ import type {
 
 export type ToWorker =
   | { id: number; kind: 'plan'; request: Request; nowMs: number; members: number }
-  | { id: number; kind: 'ways'; request: Request; others: OtherWays; nowMs: number }
+  | {
+      id: number;
+      kind: 'ways';
+      request: Request;
+      others: OtherWays;
+      nowMs: number;
+      members: number;
+    }
   | { id: number; kind: 'forecast'; input: ForecastInput }
   | { id: number; kind: 'meat'; input: ForecastInput }
   | { id: number; kind: 'card'; of: PitCase };

@@ -1,6 +1,7 @@
 /** The answer to a slip: the cook as expected, the fire, the vents, the jobs, the watch and all that goes with it. */
 import {
   countWords,
+  fuelWorth,
   massWords,
   METRIC,
   onePit,
@@ -76,7 +77,6 @@ export function Answer({ plan, settled, others }: Props) {
           )}
         </View>
       </View>
-      {wide ? <CompareWays plan={plan} settled={settled} others={others} /> : null}
     </View>
   );
 }
@@ -115,7 +115,9 @@ function Shopping({ plan }: { plan: Plan }) {
           {s.buy || s.onShelf ? <Small>{shelfWords(s)}</Small> : null}
         </View>
       ))}
-      {plan.cost === null ? null : <Say>{`The fuel costs ${plan.cost.toFixed(2)}.`}</Say>}
+      {plan.cost === null ? null : (
+        <Say>{`To pay for fuel: ${plan.cost.toFixed(2)}. What it takes is worth ${(fuelWorth(plan) ?? 0).toFixed(2)}.`}</Say>
+      )}
       <Say>{`Gives ${massWords(plan.cookedKg[0], units)} to ${massWords(plan.cookedKg[1], units)} cooked and off the bone.`}</Say>
     </View>
   );

@@ -40,7 +40,9 @@ export function CompareWays({ plan, settled, others }: Props) {
             Slower, faster, wrapped otherwise, on another fire, on your other pits: each planned for
             the same table.
           </Say>
-          <Button label="Compare" onPress={() => setOpen(true)} />
+          <View className={wide ? 'w-[240px]' : ''}>
+            <Button label="Compare" onPress={() => setOpen(true)} />
+          </View>
         </>
       )}
       {failure ? <Say>{failure}</Say> : null}
@@ -120,18 +122,18 @@ function Way({ row, units }: { row: WayRow; units: Units }) {
 
 /** Columns of the table: what is said, how wide, px. */
 const COLUMNS: readonly { head: string; width: number; of: (r: WayRow, u: Units) => string }[] = [
-  { head: 'Light', width: 84, of: (r) => clockAndDay(r.lightAt) },
-  { head: 'Ready', width: 92, of: (r) => `${clockOf(r.ready[0])}–${clockOf(r.ready[1])}` },
-  { head: 'Fuel', width: 56, of: (r, u) => massWords(r.fuelKg, u) },
-  { head: 'Cost', width: 52, of: (r) => r.cost?.toFixed(2) ?? '–' },
-  { head: 'Visits', width: 46, of: (r) => String(r.visits) },
-  { head: 'Free', width: 60, of: (r) => spanOfTime(r.longestFreeMin) },
-  { head: 'Bark', width: 42, of: (r) => barkWords(r.bark) },
-  { head: 'Tender', width: 52, of: (r) => tenderWords(r.tenderness) },
-  { head: 'Late', width: 44, of: (r) => `${Math.round(100 * r.chanceLateFraction)} %` },
+  { head: 'Light', width: 96, of: (r) => clockAndDay(r.lightAt) },
+  { head: 'Ready', width: 120, of: (r) => `${clockOf(r.ready[0])}–${clockOf(r.ready[1])}` },
+  { head: 'Fuel', width: 84, of: (r, u) => massWords(r.fuelKg, u) },
+  { head: 'Cost', width: 68, of: (r) => r.cost?.toFixed(2) ?? '–' },
+  { head: 'Visits', width: 60, of: (r) => String(r.visits) },
+  { head: 'Free', width: 80, of: (r) => spanOfTime(r.longestFreeMin) },
+  { head: 'Bark', width: 60, of: (r) => barkWords(r.bark) },
+  { head: 'Tender', width: 72, of: (r) => tenderWords(r.tenderness) },
+  { head: 'Late', width: 60, of: (r) => `${Math.round(100 * r.chanceLateFraction)} %` },
   {
     head: 'Lit then',
-    width: 52,
+    width: 76,
     of: (r) => `${Math.round(100 * r.lateIfLitAsPlannedFraction)} %`,
   },
 ];
@@ -144,13 +146,13 @@ const TableHead = ({ cost }: { cost: boolean }) => (
     {columns(cost).map((c) => (
       <Text
         key={c.head}
-        className="font-sans-semi text-soot text-[14px]"
+        className="font-sans-semi text-soot text-[14px] shrink-0"
         style={{ width: c.width }}
       >
         {c.head}
       </Text>
     ))}
-    <View className="w-[56px]" />
+    <View className="w-[96px]" />
   </View>
 );
 
@@ -170,14 +172,14 @@ function TableRow({ row, units, cost }: { row: WayRow; units: Units; cost: boole
         columns(cost).map((c) => (
           <Text
             key={c.head}
-            className="font-sans text-ink text-[14px]"
+            className="font-sans text-ink text-[14px] shrink-0"
             style={{ width: c.width, fontVariant: ['tabular-nums'] }}
           >
             {c.of(row, units)}
           </Text>
         ))
       )}
-      <View className="w-[56px]">
+      <View className="w-[96px]">
         {take ? (
           <Button label="Take" accessibilityLabel={`Plan it ${row.inWords}`} onPress={take} />
         ) : null}

@@ -2,9 +2,10 @@
 import { presetOf, WOODS, type Family } from '@ostrin/core';
 import type { PitRecord } from '@ostrin/contract/types';
 import { useState } from 'react';
+import { TextInput } from 'react-native';
 import { FIRES, fireOf } from '../store/fires';
 import { usualPit } from '../store/request';
-import { MOST_CREW, SMOKE_WOODS, useSlip, type FireWish } from '../store/slip';
+import { SMOKE_WOODS, useSlip, WATCHES, type FireWish } from '../store/slip';
 import { Choice, Stepper } from '../ui/Choice';
 import { Note } from '../ui/Notice';
 import { Subhead } from '../ui/Title';
@@ -66,19 +67,34 @@ export function Fire({ pitId, fire, family }: { pitId: string; fire: FireWish; f
   );
 }
 
-/** How many share the watch. */
+/** Who shares the watch. */
 export function Crew() {
   const { crew, change } = useSlip();
-  const n = Math.max(crew, 1);
+  const n = Math.max(crew.length, 1);
+  const setCount = (count: number): void =>
+    change({
+      crew: count === 1 ? [] : Array.from({ length: count }, (_, i) => crew[i] ?? WATCHES[i]!),
+    });
   return (
     <>
       <Stepper
         label="People on the watch"
         shown={n === 1 ? 'one' : String(n)}
-        onStep={(by) => change({ crew: n + by })}
+        onStep={(by) => setCount(n + by)}
         canDown={n > 1}
-        canUp={n < MOST_CREW}
+        canUp={n < WATCHES.length}
       />
+      {crew.map((name, i) => (
+        <TextInput
+          key={i}
+          value={name}
+          maxLength={40}
+          aria-label={`Name of the ${WATCHES[i]!.toLowerCase()}`}
+          placeholder={WATCHES[i]}
+          onChangeText={(text) => change({ crew: crew.map((c, k) => (k === i ? text : c)) })}
+          className="min-h-[52px] rounded-lg border border-edge bg-paper px-4 font-sans text-[17px] text-ink placeholder:text-soot"
+        />
+      ))}
       <Note>The hours are shared evenly and handed over where it is quiet.</Note>
     </>
   );

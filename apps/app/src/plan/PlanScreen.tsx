@@ -16,6 +16,7 @@ import { dayOf } from '../ui/words';
 import { Answer } from './Answer';
 import { SettingsRow } from './SettingsRow';
 import { SlipSentence } from './SlipSentence';
+import { CompareWays } from './CompareWays';
 import { FourTimes } from './FourTimes';
 import { StartCook } from './StartCook';
 import { TakeAlong } from './TakeAlong';
@@ -101,16 +102,19 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
     <View className="flex-1">
       <ScrollView className="flex-1" contentContainerClassName="pb-6">
         {wide ? (
-          <View className="flex-row gap-8 px-8 pt-6 max-w-[1240px]">
-            <View className="w-[440px] gap-4">
-              {head}
-              <FourTimes plan={plan} settled={settled} progress={progress} />
-              <StartCook plan={plan} ready={settled && !blocked} />
-              {plan ? <TakeAlong plan={plan} ready={settled} /> : null}
-              <SettingsRow />
-              <Safety />
+          <View className="px-8 pt-6 gap-8 max-w-[1240px]">
+            <View className="flex-row gap-8">
+              <View className="w-[440px] gap-4">
+                {head}
+                <FourTimes plan={plan} settled={settled} progress={progress} />
+                <StartCook plan={plan} ready={settled && !blocked} />
+                {plan ? <TakeAlong plan={plan} ready={settled} /> : null}
+                <SettingsRow />
+                <Safety />
+              </View>
+              <View className="flex-1">{answer}</View>
             </View>
-            <View className="flex-1">{answer}</View>
+            {plan ? <CompareWays plan={plan} settled={settled} others={others} /> : null}
           </View>
         ) : (
           <View className="gap-4">

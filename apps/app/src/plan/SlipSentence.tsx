@@ -173,7 +173,7 @@ export function SlipSentence({ yard }: { yard: readonly PitRecord[] }) {
           onPress={() => setOpen({ field: 'weather' })}
         />
         <Word
-          label={slip.crew > 1 ? `${slip.crew} share the watch` : 'One of us watches'}
+          label={slip.crew.length > 1 ? `${slip.crew.length} share the watch` : 'One of us watches'}
           says="Watch"
           after="."
           onPress={() => setOpen({ field: 'crew' })}

@@ -16,13 +16,19 @@ import {
 } from '@ostrin/core';
 import type { PitRecord, Shelf } from '@ostrin/contract/types';
 import { FIRES, fireOf } from './fires';
-import { newMeat, USUAL_FIRE, WINDS, type FireWish, type MeatWish, type Slip } from './slip';
+import {
+  newMeat,
+  USUAL_FIRE,
+  WATCHES,
+  WINDS,
+  type FireWish,
+  type MeatWish,
+  type Slip,
+} from './slip';
 
 const BAND_C = 8;
 const HUMIDITY = 0.6;
 const WEEK_MS = 7 * 86_400_000;
-/** What the shifts of a shared watch are called. */
-const CREW_NAMES = ['First watch', 'Second watch', 'Third watch', 'Fourth watch'];
 /** How long a piece rests where it rests, min, and at what heat, C (common practice). */
 const RESTS: Readonly<Record<RestWhere, Omit<RequestMeat['rest'], 'where'>>> = {
   open: { minutes: 10 },
@@ -116,7 +122,9 @@ export function requestOf(
       rainMmPerH: 0,
     },
     chanceOnTimeFraction: 0.9,
-    ...(slip.crew > 1 ? { crew: CREW_NAMES.slice(0, slip.crew) } : {}),
+    ...(slip.crew.length > 1
+      ? { crew: slip.crew.map((name, i) => name.trim() || WATCHES[i]!) }
+      : {}),
     ...(shelf?.fuelOnHand.length ? { fuelOnHand: shelf.fuelOnHand } : {}),
     ...(shelf?.prices.length ? { prices: shelf.prices } : {}),
     units,
@@ -177,7 +185,7 @@ export function slipOf(request: Request, yard: readonly PitRecord[]): Slip {
         Math.abs(w.value - now.windMps) < Math.abs(best - now.windMps) ? w.value : best,
       WINDS[0].value,
     ),
-    crew: request.crew?.length ?? 0,
+    crew: (request.crew ?? []).slice(0, WATCHES.length),
   };
 }
 

@@ -64,8 +64,8 @@ export interface Slip {
   fires: Record<string, FireWish>;
   airC: number;
   windMps: number;
-  /** How many share the watch; 0 and 1: nobody else. */
-  crew: number;
+  /** Who shares the watch; empty: one keeps it alone. */
+  crew: string[];
 }
 
 interface SlipStore extends Slip {
@@ -94,7 +94,8 @@ export const APPETITES = [
 export const PACES = [107, 113, 121, 127, 135, 150, 163] as const;
 /** Woods on offer. */
 export const SMOKE_WOODS = ['cherry', 'apple', 'oak', 'hickory', 'beech', 'maple'] as const;
-export const MOST_CREW = 4;
+/** What the shifts of a shared watch are called until they have names. */
+export const WATCHES = ['First watch', 'Second watch', 'Third watch', 'Fourth watch'] as const;
 /** Winds in words, with the figure each stands for, m/s at 10 m. */
 export const WINDS = [
   { value: 0.5, label: 'calm' },
@@ -156,7 +157,7 @@ export function firstSlip(nowMs: number, timeZone: string): Slip {
     fires: {},
     airC: 12,
     windMps: 2,
-    crew: 0,
+    crew: [],
   };
 }
 

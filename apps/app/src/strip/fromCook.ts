@@ -53,6 +53,7 @@ const SHORT_JOB: Record<string, string> = {
   hold: 'vents down',
   'meat-on': 'meat on',
   lengthen: 'lengthen',
+  trim: 'look',
   wrap: 'wrap window',
   check: 'start probing',
   off: 'off to rest',
@@ -233,7 +234,10 @@ function ahead(plan: Plan, log: Log, zero: number, now: number, forecast: Foreca
       key: `job-${j.id}`,
       t: Math.max(jobMs(plan, j, zero, forecast), now),
       kind: j.id.startsWith('trim-') ? 'vents' : (KIND_OF[j.do] ?? 'note'),
-      label: j.id === 'check' && !byFeel ? 'read the middle' : (SHORT_JOB[j.id] ?? j.inWords),
+      label:
+        j.id === 'check' && !byFeel
+          ? 'read the middle'
+          : (SHORT_JOB[j.id.replace(/-\d+$/, '')] ?? j.inWords),
       done: false,
     }));
 }

@@ -3,7 +3,9 @@ import { foldLog } from '@ostrin/core';
 import { randomUUID } from 'node:crypto';
 import type { Knex } from 'knex';
 import { cookStore } from '../store/cooks';
+import { keptStore, shelfStore } from '../store/kept';
 import { pitStore } from '../store/pits';
+import { keptPlans, SHELF } from './kept';
 import { play } from './play';
 import { BOSUN, OTHER_PITS, stories } from './world';
 
@@ -15,6 +17,8 @@ export async function loadDemo(db: Knex, nowMs: number): Promise<number> {
     for (const pit of [BOSUN, ...OTHER_PITS]) await pits.put(pit);
   }
   if ((await cooks.list()).length > 0) return 0;
+  for (const plan of keptPlans(nowMs)) await keptStore(db).put(plan);
+  await shelfStore(db).put(SHELF);
   const told = stories(nowMs);
   for (const story of told) {
     const doc = play(story, randomUUID);

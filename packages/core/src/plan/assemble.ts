@@ -11,7 +11,7 @@ import { expectedOf } from './expected';
 import { firePlanned, ventsPlanned } from './fireOf';
 import { jobsAt, serveDetail, windowOf, type Draft } from './jobs';
 import { idAt } from './onePit';
-import { prepareJobs } from './prepare';
+import { beforeBed, prepareJobs } from './prepare';
 import { planBOf, risksOf } from './risks';
 import { problemsOf } from './problems';
 import { shoppingOf } from './shopping';
@@ -92,7 +92,9 @@ export function assemble(
       rests[i] = [Math.max(0, eatenMin - window[2]), Math.max(0, eatenMin - window[0])];
       meatOnAt[i] = at(lit[k]! + cook.onMin[n]! * MINUTE_MS);
       const name = (job: string): string => (n === 0 ? job : `${job}-${meat.id}`);
-      const ahead = prepareJobs(meat, part.pieces[n]!, cook.onMin[n]!, name);
+      const ahead = prepareJobs(meat, part.pieces[n]!, cook.onMin[n]!, name, (min) =>
+        beforeBed(lit[k]! + min * MINUTE_MS, options.nowMs, zone),
+      );
       push(jobs, ahead.jobs, lit[k]!, zeroMs, zone, pit);
       problems.push(
         ...problemsOf.lead(
@@ -175,7 +177,7 @@ export function assemble(
       )
       .slice(0, 3),
     planB: planBOf(request.meats),
-    outcome: outcomeOf(main.cook),
+    outcome: outcomeOf((parts.find((p) => p.index.includes(0)) ?? main).cook),
     problems,
     cautions: [
       ...new Set(
@@ -189,7 +191,7 @@ export function assemble(
   };
 }
 
-/** Bark and tenderness of the first piece at the minute it is done. */
+/** Bark and tenderness of a pit's first piece at the minute it is done. */
 function outcomeOf(cook: CookPlan): Plan['outcome'] {
   const at = (key: 'bark' | 'tenderness'): number | null =>
     known(

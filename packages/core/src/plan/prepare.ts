@@ -1,6 +1,6 @@
 /** What is done before the fire: thawing, brining, salting, seasoning, and by when to have shopped. */
 import { cutOf, thicknessMm } from '../meat/cuts';
-import { HOUR_MS, MINUTE_MS } from '../quantity/time';
+import { HOUR_MS, localOf, MINUTE_MS } from '../quantity/time';
 import { countWords, spanOfTime } from '../quantity/words';
 import { massOf } from './amount';
 import { piecesName, type Draft } from './jobs';
@@ -18,21 +18,29 @@ const THIN_MM = 60;
 export const thawHours = (massKg: number): number =>
   Math.max(THAW.leastH, Math.ceil(massKg * THAW.hoursPerKg));
 
-/** Jobs before the fire, minutes after lighting (negative), and the hours before meat on that they need. */
+/**
+ * Jobs before the fire, minutes after lighting (negative), and the hours before meat on that they need.
+ * `earlierBy` says how much sooner one that only waits is begun.
+ */
 export function prepareJobs(
   meat: RequestMeat,
   pieces: number,
   onMin: number,
   id: (job: string) => string,
+  earlierBy: (atMin: number) => number = () => 0,
 ): { jobs: Draft[]; leadMin: number } {
   const cut = cutOf(meat.cut);
   const name = piecesName(meat, pieces);
   const thick = thicknessMm(cut, massOf(meat)) > THIN_MM;
   const jobs: Draft[] = [];
   let lead = 0;
+  let begun = onMin;
   const add = (job: string, minutes: number, inWords: string, detail: string): void => {
     lead += minutes;
-    jobs.push({ id: id(job), atMin: onMin - lead, do: 'prepare', inWords, detail, logs: [] });
+    begun -= minutes;
+    // Seasoning keeps its hour; what only waits may begin before.
+    if (job !== 'season') begun -= earlierBy(begun);
+    jobs.push({ id: id(job), atMin: begun, do: 'prepare', inWords, detail, logs: [] });
   };
   if (meat.prepare === 'season') {
     add(
@@ -63,6 +71,17 @@ export function prepareJobs(
     );
   }
   return { jobs, leadMin: lead };
+}
+
+/** From this hour to that one people sleep; what soaks or thaws can begin before (common practice). */
+const NIGHT_H = { from: 22, to: 6 };
+
+/** How much earlier a job that only waits is begun so that nobody gets up for it, min; 0 by day, or where that has passed. */
+export function beforeBed(ms: number, nowMs: number, zone: string): number {
+  const [hour, minute] = localOf(ms, zone).slice(11).split(':').map(Number) as [number, number];
+  if (hour >= NIGHT_H.to && hour < NIGHT_H.from) return 0;
+  const early = ((hour - NIGHT_H.from + 24) % 24) * 60 + minute;
+  return ms - early * MINUTE_MS >= nowMs ? early : 0;
 }
 
 /** What lead times make impossible: a frozen piece for today, salt that would have had to go on already. */

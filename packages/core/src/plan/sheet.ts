@@ -43,8 +43,11 @@ export function linesOf(plan: Plan): SheetLine[] {
 }
 
 /** A job in words, with the name of its pit where there are several. */
-const atPit = (plan: Plan, job: PlanJob): string =>
-  job.pit ? `${pitName(plan, job.pit)}: ${job.inWords}` : job.inWords;
+const atPit = (plan: Plan, { pit, do: what, inWords }: PlanJob): string => {
+  if (!pit || what === 'prepare') return inWords;
+  const name = pitName(plan, pit);
+  return `${name.charAt(0).toUpperCase()}${name.slice(1)}: ${inWords}`;
+};
 
 /** What a pit of a plan is called. */
 export function pitName(plan: Plan, id: string): string {

@@ -5,7 +5,7 @@ import { shown } from '../quantity/units';
 import { countWords, massWords, type Units } from '../quantity/words';
 import { massOf } from './amount';
 import { piecesName } from './jobs';
-import type { Amount, FuelId, PlannedFire, Request, Shopping } from './types';
+import type { Amount, FuelId, Plan, PlannedFire, Request, Shopping } from './types';
 
 /** Fuel of a plan by kind, kg: laid, put on and kept in reserve. */
 export function fuelNeeded(fires: readonly PlannedFire[]): Map<FuelId | 'chunks', number> {
@@ -23,6 +23,16 @@ export function fuelNeeded(fires: readonly PlannedFire[]): Map<FuelId | 'chunks'
     );
   }
   return need;
+}
+
+/** What the fuel of a plan is worth at the user's prices, reserve and shelf included; null where none has a price. */
+export function fuelWorth({ request, fires }: Pick<Plan, 'request' | 'fires'>): number | null {
+  let worth: number | null = null;
+  for (const [fuel, kg] of fuelNeeded(fires)) {
+    const price = request.prices?.find((p) => p.fuel === fuel);
+    if (price) worth = (worth ?? 0) + (kg / price.bagKg) * price.each;
+  }
+  return worth === null ? null : shown(worth, 2);
 }
 
 /** Name of a fuel on a list. */

@@ -4,7 +4,7 @@ import { WRAPS, type WrapId } from '../meat/wraps';
 import { epochOf, MINUTE_MS } from '../quantity/time';
 import { METRIC, temperatureWords, type Units } from '../quantity/words';
 import { SCHOOL_IDS, schoolWords, WRAP_SCHOOLS, type SchoolId } from '../meat/usual';
-import { fuelNeeded } from './shopping';
+import { fuelNeeded, fuelWorth } from './shopping';
 import type { PlanOptions } from './assemble';
 import { planning } from './plan';
 import type { Plan, Request, RequestMeat, RequestPit } from './types';
@@ -18,6 +18,7 @@ export interface WayRow {
   ready: [string, string];
   cookMin: number;
   fuelKg: number;
+  /** Worth of that fuel at the user's prices, whether it is bought or on the shelf. */
   cost: number | null;
   visits: number;
   longestFreeMin: number;
@@ -41,9 +42,6 @@ export interface OtherWays {
 /** Paces that are compared, C: slow, steady, fast (common practice). */
 const PACES = [107, 121, 135, 150];
 const WRAP_WAYS: readonly WrapId[] = ['none', 'paper', 'foil'];
-/** Members of the ensemble behind each row. */
-const MEMBERS = 24;
-
 interface Wish {
   id: string;
   inWords: string;
@@ -105,15 +103,15 @@ function wrapsOf(request: Request, units: Units): Wish[] {
   return [...wraps, ...schools];
 }
 
-/** Plans one way after another; yields each row as it is known, and null between simulations. */
+/** Plans one way after another, with as many likely cooks as the plan they stand beside; yields each row as it is known, and null between simulations. */
 export function* compareWays(
   request: Request,
   others: OtherWays,
-  options: Pick<PlanOptions, 'nowMs' | 'known'>,
+  options: PlanOptions,
 ): Generator<WayRow | null, void> {
   let planned: Plan | null = null;
   for (const wish of waysOf(request, others)) {
-    const work = planning(wish.request, { ...options, members: MEMBERS });
+    const work = planning(wish.request, options);
     let step = work.next();
     for (; !step.done; step = work.next()) yield null;
     planned ??= step.value;
@@ -135,7 +133,7 @@ function rowOf(wish: Wish, plan: Plan, planned: Plan): WayRow {
     ready: [ready.p10, ready.p90],
     cookMin: Math.round((epochOf(ready.p50, zone) - on) / MINUTE_MS),
     fuelKg: [...fuel.values()].reduce((a, b) => a + b, 0),
-    cost: plan.cost,
+    cost: fuelWorth(plan),
     visits: plan.watch.visits,
     longestFreeMin: plan.watch.longestFreeMin,
     bark: plan.outcome?.bark ?? null,

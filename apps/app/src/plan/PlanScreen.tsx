@@ -1,6 +1,6 @@
 /** Plan: the slip, and below it the answer. */
 import { CAUTIONS } from '@ostrin/core';
-import { useMemo, useState } from 'react';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 import type { PitRecord } from '@ostrin/contract/types';
 import { usePits, useShelf } from '../api/queries';
@@ -13,17 +13,23 @@ import { useLayout } from '../ui/layout';
 import { Notice } from '../ui/Notice';
 import { Title } from '../ui/Title';
 import { dayOf } from '../ui/words';
-import { Answer } from './Answer';
+import { Answer as WholeAnswer } from './Answer';
 import { SettingsRow } from './SettingsRow';
-import { SlipSentence } from './SlipSentence';
-import { CompareWays } from './CompareWays';
+import { SlipSentence as WholeSentence } from './SlipSentence';
+import { CompareWays as AllWays } from './CompareWays';
 import { FourTimes } from './FourTimes';
 import { StartCook } from './StartCook';
-import { TakeAlong } from './TakeAlong';
+import { TakeAlong as AllToTake } from './TakeAlong';
 import { usePlan } from './usePlan';
 
 const KeptPlans = later(async () => ({ default: (await import('./KeptPlans')).KeptPlans }));
 const SlipSheet = later(async () => ({ default: (await import('./SlipSheet')).SlipSheet }));
+
+// Progress is told many times a second: what it does not change is not drawn again.
+const Answer = memo(WholeAnswer);
+const CompareWays = memo(AllWays);
+const SlipSentence = memo(WholeSentence);
+const TakeAlong = memo(AllToTake);
 
 export function PlanScreen() {
   const pits = usePits();
@@ -62,6 +68,9 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
   );
   // The shelf is waited for, so that nothing is planned twice; without it, plans have no costs.
   const { plan, settled, progress, failure } = usePlan(shelf.isLoading ? null : request);
+  // A new answer is long to draw: touches go first.
+  const drawn = useDeferredValue(plan);
+  const still = settled && drawn === plan;
   const others = useMemo(() => otherWaysOf(slip, yard), [slip, yard]);
   const [sheet, setSheet] = useState<'kept' | 'add' | null>(null);
   const { wide } = useLayout();
@@ -93,8 +102,8 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
       {sheet === 'add' ? <SlipSheet opened={{ field: 'add' }} yard={yard} onClose={close} /> : null}
     </>
   );
-  const answer = plan ? (
-    <Answer plan={plan} settled={settled} others={others} />
+  const answer = drawn ? (
+    <Answer plan={drawn} settled={still} others={others} />
   ) : (
     <Text className="font-sans text-soot text-[16px]">Working out the fire.</Text>
   );
@@ -108,13 +117,13 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
                 {head}
                 <FourTimes plan={plan} settled={settled} progress={progress} />
                 <StartCook plan={plan} ready={settled && !blocked} />
-                {plan ? <TakeAlong plan={plan} ready={settled} /> : null}
+                {drawn ? <TakeAlong plan={drawn} ready={still} /> : null}
                 <SettingsRow />
                 <Safety />
               </View>
               <View className="flex-1">{answer}</View>
             </View>
-            {plan ? <CompareWays plan={plan} settled={settled} others={others} /> : null}
+            {drawn ? <CompareWays plan={drawn} settled={still} others={others} /> : null}
           </View>
         ) : (
           <View className="gap-4">

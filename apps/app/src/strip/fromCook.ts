@@ -47,9 +47,9 @@ const KIND_OF: Record<string, MarkKind> = {
 };
 
 const SHORT_JOB: Record<string, string> = {
-  lay: 'lay snake',
-  chimney: 'chimney',
-  light: 'tip coals in',
+  lay: 'lay fire',
+  chimney: 'light coals',
+  light: 'coals in',
   hold: 'vents down',
   'meat-on': 'meat on',
   lengthen: 'lengthen',

@@ -19,20 +19,20 @@ interface Props {
 export function JobsAhead({ plan, log, zero, forecast, meatName, onEdit }: Props) {
   const zone = plan.request.timeZone;
   const time = (ms: number): string => clockOf(localOf(ms, zone));
+  const ahead = jobsAhead(plan, log)
+    .slice(1)
+    .map((j) => ({ j, ms: jobMs(plan, j, zero, forecast) }))
+    .sort((a, b) => a.ms - b.ms);
   return (
     <View className="gap-5">
       <View>
         <Heading>Jobs ahead</Heading>
-        {jobsAhead(plan, log)
-          .slice(1)
-          .map((j) => (
-            <View key={j.id} className="flex-row gap-3 border-b border-rule py-2">
-              <Text className="font-slab-semi text-ink text-[17px] w-[50px]">
-                {time(jobMs(plan, j, zero, forecast))}
-              </Text>
-              <Text className="font-sans-semi text-ink text-[16px] flex-1">{j.inWords}</Text>
-            </View>
-          ))}
+        {ahead.map(({ j, ms }) => (
+          <View key={j.id} className="flex-row gap-3 border-b border-rule py-2">
+            <Text className="font-slab-semi text-ink text-[17px] w-[50px]">{time(ms)}</Text>
+            <Text className="font-sans-semi text-ink text-[16px] flex-1">{j.inWords}</Text>
+          </View>
+        ))}
       </View>
       <View>
         <Heading>Meat</Heading>

@@ -50,7 +50,7 @@ export function TendScreen() {
   const plan = useLive((s) => s.plan);
   const pits =
     running.length > 1 ? (
-      <View className="px-4 pt-2">
+      <View className="px-4 pt-2 max-w-[560px]">
         <Choice
           label="Which fire"
           columns={Math.min(running.length, 3)}

@@ -59,7 +59,8 @@ export function PlanScreen() {
 }
 
 function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
-  const slip = useSlip();
+  // A touch changes its sheet first, the page behind it after.
+  const slip = useDeferredValue(useSlip());
   const units = useSettings((s) => s.units);
   const shelf = useShelf();
   const request = useMemo(

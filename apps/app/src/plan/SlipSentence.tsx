@@ -11,7 +11,7 @@ import {
   type Units,
 } from '@ostrin/core';
 import type { PitRecord } from '@ostrin/contract/types';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { fireOf } from '../store/fires';
 import { requestOf, tableOf, type AtPit } from '../store/request';
@@ -62,7 +62,7 @@ const wrapWords = (m: MeatWish, units: Units): string =>
 
 /** The sentence, in the user's units. */
 export function SlipSentence({ yard }: { yard: readonly PitRecord[] }) {
-  const slip = useSlip();
+  const slip = useDeferredValue(useSlip());
   const units = useSettings((s) => s.units);
   const [open, setOpen] = useState<Opened | null>(null);
   const table = tableOf(slip, yard);

@@ -7,53 +7,15 @@ import { loadKg } from '../fire/catalogue';
 import { drawMeat, NO_SPREAD } from '../meat/spread';
 import { BRING_UP } from '../pit/usual';
 import { seeded, seedFrom } from '../quantity/random';
-import { ascending, quantile } from '../quantity/statistics';
 import { drawPit } from './ensemble';
-import { withLoad, type Way } from './lay';
+import type { Way } from './lay';
+import { laidFor } from './load';
+import type { CookPlan, Wanted } from './part';
 import { pieceInAir, runRoughly, runUntilDone, type Ran } from './run';
-import { allowanceMin, inOrder } from './schedule';
+import { allowanceMin, lateEnd, LONGEST_MIN } from './schedule';
 import { handFor, scenarioOf, tried, type Load } from './trial';
 import { firstGuide, tune, type Tuned } from './tune';
 
-/** A piece as the scheduler sees it: what it is, and when it should be ready, minutes on the clock of the plan. */
-export interface Wanted {
-  spec: MeatSpec;
-  /** Latest and earliest good moment to be ready; any zero will do, the same for all pieces. */
-  readyByMin: number;
-  readyFromMin: number;
-}
-
-export interface CookPlan {
-  way: Way;
-  guide: Guide;
-  tuned: Tuned | null;
-  wanted: Wanted[];
-  onMin: number[];
-  /** Minute of the plan's clock at which this pit is lit. */
-  litMin: number;
-  /** The middle of the road, tended as planned; its scenario tells everything that is done. */
-  result: Result;
-  scenario: Scenario;
-  endMin: number;
-  /** The likely cooks: for each piece when it is ready and wrapped (NaN: never), and its middle. */
-  readyMin: number[][];
-  wrapMin: number[][];
-  cores: (number | null)[][][];
-  /** How much later each piece goes on than in the runs of `cores` and `pits`, min. */
-  movedMin: number[];
-  pits: Result[];
-  /** What each likely pit burns: charcoal as bought and splits (dry), kg a minute. */
-  charcoalKgPerMin: number[];
-  woodKgPerMin: number[];
-  /** The earliest that meat can go on, min after lighting. */
-  earliestMin: number;
-  /** Charcoal laid, and what a full load is, kg as bought. */
-  loadKg: number;
-  fullKg: number;
-}
-
-/** Longest cook that is planned, min. */
-export const LONGEST_MIN = 1500;
 /** Pits drawn for an ensemble; the pieces are drawn anew in the air of each. */
 const PITS = 8;
 /** Usual width of the ready window before an ensemble has been run: shares of the cook. */
@@ -62,17 +24,6 @@ const ROUGH = { early: 0.88, late: 1.18 };
 const SETTLE_MIN = 15;
 const EARLIEST_ON_MIN = 30;
 const LATEST_ON_MIN = 90;
-/** Charcoal over what a middling pit burns in a slow cook (9 in 10), and what a heap keeps that will not light, kg. */
-const SPARE = 1.03;
-const REMNANT_KG = {
-  bowl: 0.35,
-  ring: 0.25,
-  'side-basket': 0.1,
-  crescent: 0.1,
-  hopper: 0.15,
-} as const;
-/** Reserve of splits over what nearly all likely cooks take. */
-const SPLIT_SPARE = 1.03;
 /** Share of the band inside which the middle of the road is left alone. */
 const CALM = 0.85;
 
@@ -214,10 +165,6 @@ function quickly(
   return { ...runRoughly(scenario, handFor(way, scenario, guide), load.onMin), scenario };
 }
 
-/** The late end of the last window, min after lighting. */
-export const lateEnd = (plan: Pick<CookPlan, 'readyMin'>): number =>
-  Math.max(...plan.readyMin.map((r) => Math.min(quantile(inOrder(r), 0.95), LONGEST_MIN)), 60);
-
 /** When each piece goes on so that all are ready when wanted; the first of them as early as can be. */
 function staggered(
   meats: MeatSpec[],
@@ -309,22 +256,3 @@ function settle(plan: CookPlan, chance: number, rough: boolean): void {
   plan.readyMin = move(plan.readyMin);
   plan.wrapMin = move(plan.wrapMin);
 }
-
-/** Charcoal that carries a middling pit through a slow cook; a reserve stands by for the rest. */
-function laidFor(plan: CookPlan): Way['fire'] {
-  const { way } = plan;
-  const { fire, physics } = way;
-  if (way.splits || way.fed) return fire;
-  const endMin = Math.max(
-    ...plan.readyMin.map((r) => Math.min(quantile(inOrder(r), 0.9), LONGEST_MIN)),
-  );
-  const needKg = quantile(ascending(plan.charcoalKgPerMin), 0.5) * endMin;
-  const remnant =
-    fire.arrangement in REMNANT_KG ? REMNANT_KG[fire.arrangement as keyof typeof REMNANT_KG] : 0;
-  const most = loadKg(fire, physics.diameterM);
-  return withLoad(fire, Math.min(needKg * SPARE + remnant, most), physics);
-}
-
-/** Splits to stack for it: what nearly all likely cooks take, kg as fed. */
-export const stackKg = (plan: CookPlan): number =>
-  SPLIT_SPARE * quantile(ascending(plan.woodKgPerMin), 0.9) * lateEnd(plan);

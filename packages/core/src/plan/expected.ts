@@ -1,6 +1,6 @@
 /** The course of a cook as expected, every five minutes, with its 8-in-10 fan. */
 import { fan } from './ensemble';
-import type { CookPlan } from './cookPlan';
+import type { CookPlan } from './part';
 import type { Expected } from './types';
 
 type Core = Pick<Expected, 'coreC' | 'coreLowC' | 'coreHighC'>;

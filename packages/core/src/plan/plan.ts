@@ -2,7 +2,8 @@
 import { epochOf, MINUTE_MS } from '../quantity/time';
 import { massOf, piecesOfAll } from './amount';
 import { eatenMs, readySpan } from './schedule';
-import { planCook, type Wanted } from './cookPlan';
+import { planCook } from './cookPlan';
+import type { Wanted } from './part';
 import { gratePlanned, placeOf, type OnGrate } from './gratePlan';
 import { layFire } from './lay';
 import { badlyLaid, tooMany } from './problems';

@@ -3,7 +3,7 @@ import { cutOf, thicknessMm } from '../meat/cuts';
 import { HOUR_MS, localOf, MINUTE_MS } from '../quantity/time';
 import { countWords, spanOfTime } from '../quantity/words';
 import { massOf } from './amount';
-import { piecesName, type Draft } from './jobs';
+import { piecesName, type Draft } from './job';
 import type { Problem, RequestMeat } from './types';
 
 /** Thawing in the fridge, hours for each kg of a piece, and at least (USDA consumer advice: 24 h for 4-5 lb, from memory). */

@@ -4,12 +4,12 @@ import { MINUTE_MS, localOf } from '../quantity/time';
 import { mean, quantile } from '../quantity/statistics';
 import { spanOfTime, temperatureWords, type Units } from '../quantity/words';
 import { edibleKg, massOf } from './amount';
-import { LONGEST_MIN, lateEnd, type CookPlan } from './cookPlan';
+import type { CookPlan } from './part';
 import { footprintOf, grateOf } from './grate';
 import type { Misplaced } from './gratePlan';
 import type { Way } from './lay';
 import { prepareProblem } from './prepare';
-import { inOrder } from './schedule';
+import { inOrder, lateEnd, LONGEST_MIN } from './schedule';
 import type { Problem, Request, RequestMeat } from './types';
 
 /** More pieces than the grate takes beside its fire. */

@@ -4,8 +4,9 @@ import { cutOf, doneByFeel } from '../meat/cuts';
 import { mean } from '../quantity/statistics';
 import { clamp, shown } from '../quantity/units';
 import { spanOfTime, spanWords, temperatureWords, type Units } from '../quantity/words';
-import { lateEnd, type CookPlan } from './cookPlan';
-import { windowOf } from './jobs';
+import type { CookPlan } from './part';
+import { lateEnd } from './schedule';
+import { windowOf } from './job';
 import type { RequestMeat, Risk } from './types';
 import { settingWords } from './words';
 

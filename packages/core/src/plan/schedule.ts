@@ -63,6 +63,13 @@ export const inOrder = (minutes: readonly number[]): number[] => [
   ...minutes.filter((v) => !Number.isFinite(v)).map(() => Infinity),
 ];
 
+/** Longest cook that is planned, min. */
+export const LONGEST_MIN = 1500;
+
+/** The late end of the last window, min after lighting. */
+export const lateEnd = (plan: { readyMin: readonly (readonly number[])[] }): number =>
+  Math.max(...plan.readyMin.map((r) => Math.min(quantile(inOrder(r), 0.95), LONGEST_MIN)), 60);
+
 /** Margins that are weighed where a piece can wait, share of the likely cooks that are in time. */
 const MARGINS = [0, 0.2, 0.4, 0.5, 0.6, 0.7, 0.8];
 

@@ -4,7 +4,7 @@ import { cutOf } from '../meat/cuts';
 import { shown } from '../quantity/units';
 import { countWords, massWords, type Units } from '../quantity/words';
 import { massOf } from './amount';
-import { piecesName } from './jobs';
+import { piecesName } from './job';
 import type { Amount, FuelId, Plan, PlannedFire, Request, Shopping } from './types';
 
 /** Fuel of a plan by kind, kg: laid, put on and kept in reserve. */

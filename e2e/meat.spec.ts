@@ -1,28 +1,16 @@
-import { expect, test, type Page } from '@playwright/test';
-
-const planned = (page: Page) =>
-  expect(page.getByTestId('four-times')).toHaveAttribute('aria-busy', 'false', {
-    timeout: 40_000,
-  });
-const change = async (page: Page, what: RegExp, choice: RegExp): Promise<void> => {
-  await page.getByRole('button', { name: what }).click();
-  await page.getByRole('radio', { name: choice }).click();
-};
-const done = (page: Page) => page.getByRole('button', { name: 'Done', exact: true }).click();
+import { expect, test } from '@playwright/test';
+import { change, choose, done, planned } from './help';
 
 test('a roast pulled rare is planned with its caution, a bird only to a safe temperature', async ({
   page,
 }) => {
   await page.goto('/');
   await change(page, /^Meat:/, /^Rib roast/);
-  await done(page);
   await change(page, /^Done:/, /^51 C/);
-  await done(page);
   await planned(page);
   await expect(page.getByTestId('slip')).toContainText('the middle reads 51 C');
   await expect(page.getByText(/Tell who eats it/)).toBeVisible();
   await change(page, /^Meat:/, /^Chicken/);
-  await done(page);
   await page.getByRole('button', { name: /^Done:/ }).click();
   await expect(page.getByText(/Poultry is safe at 74 C/)).toBeVisible();
   await expect(page.getByRole('radio', { name: /^7[0-3] C/ })).toHaveCount(0);
@@ -36,8 +24,7 @@ test('the meat sheet explains the piece, weighs wrapping now, and logs what is d
 }) => {
   await page.goto('/');
   await change(page, /^Meat:/, /^Lamb shoulder/);
-  await done(page);
-  await change(page, /^Wrap:/, /^Foil, /);
+  await choose(page, /^Wrap:/, /^Foil, /);
   await page.getByRole('radio', { name: /^When the bark is set/ }).click();
   await done(page);
   await planned(page);

@@ -1,19 +1,8 @@
 /** Plans built by touch for three kinds of pits, and one by the keyboard alone. */
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import ICAL from 'ical.js';
 import { readFileSync } from 'node:fs';
-
-const planned = (page: Page) =>
-  expect(page.getByTestId('four-times')).toHaveAttribute('aria-busy', 'false', {
-    timeout: 60_000,
-  });
-const change = async (page: Page, what: RegExp, ...choices: (RegExp | string)[]): Promise<void> => {
-  await page.getByRole('button', { name: what }).click();
-  for (const name of choices) {
-    await page.getByRole('radio', { name, exact: typeof name === 'string' }).click();
-  }
-  await page.getByRole('button', { name: 'Done', exact: true }).click();
-};
+import { change, done, planned, printed } from './help';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
@@ -53,18 +42,14 @@ test('a stick burner on splits: fed in rounds, watched in shifts, printed on one
   await change(page, /^Meat:/, /^Brisket/);
   await page.getByRole('button', { name: /^Watch:/ }).click();
   await page.getByRole('button', { name: 'People on the watch: more' }).click();
-  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await done(page);
   await planned(page);
   await expect(page.getByTestId('job-feed-1')).toContainText(/times, each (20|25|40) min until/);
   await expect(page.getByText(/^Second watch: \d\d:\d\d to \d\d:\d\d/)).toBeVisible();
   await expect(page.getByText('cherry splits, seasoned', { exact: false })).toBeVisible();
-  await page.getByRole('button', { name: 'Print' }).click();
-  const sheet = await page.locator('iframe').getAttribute('srcdoc');
-  const paper = await context.newPage();
-  await paper.setContent(sheet!);
-  await expect(paper.getByRole('heading', { level: 1 })).toContainText('Brisket for 8');
-  const pdf = (await paper.pdf({ preferCSSPageSize: true })).toString('latin1');
-  expect(/\/Count (\d+)/.exec(pdf)?.[1]).toBe('1');
+  const { heading, pages } = await printed(page, context);
+  expect(heading).toContain('Brisket for 8');
+  expect(pages).toBe(1);
 });
 
 test('a kamado compared with its other ways, one of which is taken', async ({ page }) => {
@@ -87,24 +72,26 @@ test('a plan by the keyboard alone', async ({ page }) => {
   const reach = async (name: RegExp | string): Promise<void> => {
     for (let i = 0; i < 80; i++) {
       await page.keyboard.press('Tab');
-      const at = page.locator(':focus');
-      const label =
-        (await at.getAttribute('aria-label').catch(() => null)) ??
-        (await at.textContent().catch(() => '')) ??
-        '';
+      const label = await page.evaluate(() => {
+        const at = document.activeElement;
+        return at?.getAttribute('aria-label') ?? at?.textContent ?? '';
+      });
       if (typeof name === 'string' ? label === name : name.test(label)) return;
     }
     throw new Error(`the keyboard does not reach ${String(name)}`);
   };
-  await reach(/^People: 8 people/);
-  await page.keyboard.press('Enter');
+  const open = async (word: RegExp, sheet: string): Promise<void> => {
+    await reach(word);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: sheet })).toBeVisible();
+  };
+  await open(/^People: 8 people/, 'How many people');
   await reach('12');
   await page.keyboard.press('Enter');
   await reach('Done');
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('slip')).toContainText('12 people');
-  await reach(/^Wrap:/);
-  await page.keyboard.press('Enter');
+  await open(/^Wrap:/, 'Wrapped or not');
   await reach(/^Foil, /);
   await page.keyboard.press('Enter');
   await page.keyboard.press('Escape');

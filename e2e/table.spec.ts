@@ -1,9 +1,6 @@
 /** One table from two fires: prices and shelf, a slip of two meats, pieces laid by finger, two cooks tended. */
 import { expect, test, type Page } from '@playwright/test';
-
-const planned = (page: Page) =>
-  expect(page.getByTestId('four-times')).toHaveAttribute('aria-busy', 'false', { timeout: 60_000 });
-const done = (page: Page) => page.getByRole('button', { name: 'Done', exact: true }).click();
+import { change, choose, done, planned, printed } from './help';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
@@ -47,9 +44,7 @@ test('the shelf is counted and priced, and plans buy what is missing', async ({ 
 
 test('pieces are laid by finger beside the fire, and never over it', async ({ page }) => {
   await page.goto('/');
-  await page.getByRole('button', { name: /^People/ }).click();
-  await page.getByRole('radio', { name: '4', exact: true }).click();
-  await done(page);
+  await change(page, /^People/, '4');
   await planned(page);
   const shoulder = /^mutton shoulder 1 of 1/;
   const before = await middle(page, shoulder);
@@ -68,15 +63,13 @@ test('pieces are laid by finger beside the fire, and never over it', async ({ pa
 
 test('a slip of two meats on two pits is kept, opened again, started and tended fire by fire', async ({
   page,
+  context,
 }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'Add another meat' }).click();
   await page.getByRole('radio', { name: /^Chicken/ }).click();
-  await page.getByRole('button', { name: /^Meat 2/ }).click();
-  await page.getByRole('radio', { name: /^the Tower/ }).click();
-  await done(page);
-  await page.getByRole('button', { name: /^Before and after of the chicken/ }).click();
-  await page.getByRole('radio', { name: /^As a course before it/ }).click();
+  await change(page, /^Meat 2/, /^the Tower/);
+  await choose(page, /^Before and after of the chicken/, /^As a course before it/);
   await page.getByRole('button', { name: 'Course: more' }).click();
   await done(page);
   await planned(page);
@@ -84,6 +77,10 @@ test('a slip of two meats on two pits is kept, opened again, started and tended 
   await expect(page.getByTestId('four-times')).toContainText('Chicken');
   await page.getByRole('radio', { name: 'the Tower', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Set the fan' })).toBeVisible();
+
+  const { heading, pages } = await printed(page, context);
+  expect(heading).toContain('Mutton shoulder and chicken for 8');
+  expect(pages).toBe(1);
 
   // Kept under a name, and found again after the page was left.
   await page.getByRole('button', { name: 'Kept plans' }).click();

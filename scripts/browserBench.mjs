@@ -100,7 +100,9 @@ async function measure() {
   await page.getByRole('button', { name: 'Compare' }).click();
   await page.getByTestId('way-as-planned').waitFor({ timeout: 60_000 });
   const firstRowMs = Math.round((await page.evaluate(() => performance.now())) - asked);
-  await page.getByText('Working out the next one.').waitFor({ state: 'detached', timeout: 120_000 });
+  await page
+    .getByText('Working out the next one.')
+    .waitFor({ state: 'detached', timeout: 120_000 });
   const allRowsMs = Math.round((await page.evaluate(() => performance.now())) - asked);
   const rows = await page.getByTestId(/^way-/).count();
   const comparing = await blocked(page, asked);

@@ -79,6 +79,20 @@ try {
     await page.mouse.wheel(0, 300);
     await wait(400);
   });
+  const twoFires = async (page) => {
+    await page.getByRole('button', { name: 'Kept plans' }).click();
+    await page.getByRole('button', { name: /^Open Harvest/ }).waitFor();
+    await wait(400);
+  };
+  await shoot('plan-kept', '/', PHONE, 'light', twoFires);
+  await shoot('plan-table', '/', WIDE, 'light', async (page) => {
+    await twoFires(page);
+    await page.getByRole('button', { name: /^Open Harvest/ }).click();
+    await wait(500);
+    await planned(page);
+    await page.getByRole('radio', { name: 'Long Tom' }).click();
+    await wait(800);
+  });
   await shoot('log', '/log', PHONE);
   await shoot('yard', '/yard', PHONE);
   await shoot('yard-pit', '/yard/bosun', PHONE, 'light', toCard);

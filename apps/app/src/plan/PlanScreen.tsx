@@ -60,7 +60,8 @@ export function PlanScreen() {
 
 function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
   // A touch changes its sheet first, the page behind it after.
-  const slip = useDeferredValue(useSlip());
+  const wish = useSlip();
+  const slip = useDeferredValue(wish);
   const units = useSettings((s) => s.units);
   const shelf = useShelf();
   const request = useMemo(
@@ -68,7 +69,9 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
     [slip, yard, units, shelf.data],
   );
   // The shelf is waited for, so that nothing is planned twice; without it, plans have no costs.
-  const { plan, settled, progress, failure } = usePlan(shelf.isLoading ? null : request);
+  const answered = usePlan(shelf.isLoading ? null : request);
+  const { plan, progress, failure } = answered;
+  const settled = answered.settled && slip === wish;
   // A new answer is long to draw: touches go first.
   const drawn = useDeferredValue(plan);
   const still = settled && drawn === plan;

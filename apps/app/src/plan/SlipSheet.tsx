@@ -4,7 +4,15 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { tableOf, type AtPit } from '../store/request';
 import { useSettings } from '../store/settings';
-import { APPETITES, PACES, PEOPLE_RANGE, useSlip, WINDS, type MeatWish } from '../store/slip';
+import {
+  APPETITES,
+  CHANCES,
+  PACES,
+  PEOPLE_RANGE,
+  useSlip,
+  WINDS,
+  type MeatWish,
+} from '../store/slip';
 import { Button } from '../ui/Button';
 import { Choice, Stepper } from '../ui/Choice';
 import { Sheet } from '../ui/Sheet';
@@ -199,7 +207,7 @@ function People() {
 }
 
 function ServeAt() {
-  const { serveAt, timeZone, change } = useSlip();
+  const { serveAt, timeZone, chance, change } = useSlip();
   const ms = epochOf(serveAt, timeZone);
   const now = useTick(60_000);
   const today = localOf(now, timeZone).slice(0, 10);
@@ -235,6 +243,14 @@ function ServeAt() {
         }))}
         value={clockOf(serveAt)}
         onChange={(t) => change({ serveAt: `${serveAt.slice(0, 10)}T${t}` })}
+      />
+      <Subhead>How sure to be on time</Subhead>
+      <Choice
+        label="How sure to be on time"
+        columns={3}
+        options={CHANCES}
+        value={chance}
+        onChange={(c) => change({ chance: c })}
       />
     </>
   );

@@ -121,7 +121,7 @@ export function requestOf(
       altitudeM: 0,
       rainMmPerH: 0,
     },
-    chanceOnTimeFraction: 0.9,
+    chanceOnTimeFraction: slip.chance,
     ...(slip.crew.length > 1
       ? { crew: slip.crew.map((name, i) => name.trim() || WATCHES[i]!) }
       : {}),
@@ -177,6 +177,7 @@ export function slipOf(request: Request, yard: readonly PitRecord[]): Slip {
     appetiteG: request.appetiteG,
     serveAt: request.serveAt,
     timeZone: request.timeZone,
+    chance: request.chanceOnTimeFraction,
     meats,
     fires,
     airC: Math.round(now.airC),

@@ -59,6 +59,8 @@ export interface Slip {
   /** `YYYY-MM-DDTHH:mm` in the zone below. */
   serveAt: string;
   timeZone: string;
+  /** Wanted chance of being on time. */
+  chance: number;
   meats: MeatWish[];
   /** By the id of the pit; a pit that is not in here is fired as usual. */
   fires: Record<string, FireWish>;
@@ -89,6 +91,12 @@ export const APPETITES = [
   { value: 150, label: 'Light', note: '150 g a head, among other dishes' },
   { value: 220, label: 'Usual', note: '220 g a head' },
   { value: 300, label: 'Hearty', note: '300 g a head, little else' },
+] as const;
+/** How sure to be on time. */
+export const CHANCES = [
+  { value: 0.8, label: '8 in 10', note: 'lit later' },
+  { value: 0.9, label: '9 in 10', note: 'the usual' },
+  { value: 0.95, label: '19 in 20', note: 'lit sooner' },
 ] as const;
 /** Paces on offer: slow, steady, fast. */
 export const PACES = [107, 113, 121, 127, 135, 150, 163] as const;
@@ -153,6 +161,7 @@ export function firstSlip(nowMs: number, timeZone: string): Slip {
     appetiteG: 220,
     serveAt: `${tomorrow}T18:30`,
     timeZone,
+    chance: 0.9,
     meats: [newMeat(FIRST_CUT, null, [])],
     fires: {},
     airC: 12,

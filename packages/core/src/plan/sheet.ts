@@ -12,34 +12,33 @@ export interface SheetLine {
   detail: string;
 }
 
-/** The jobs as a hand-over sheet tells them: rounds of feeding in one line each. */
+/** The jobs as a hand-over sheet tells them: each pit's rounds of feeding in one line. */
 export function linesOf(plan: Plan): SheetLine[] {
   const lines: SheetLine[] = [];
-  let round: PlanJob[] = [];
-  const close = (): void => {
-    const first = round[0];
-    const last = round.at(-1);
-    if (first && last) {
-      lines.push({
-        job: first.id,
-        at: first.at,
-        inWords: atPit(plan, first),
-        detail:
-          round.length > 1
-            ? `${countWords(round.length, 'time', 'times')}, each ${spanOfTime(Math.round((last.atMin - first.atMin) / (round.length - 1)))} until ${last.at.slice(11)}. ${first.detail}`
-            : first.detail,
-      });
-    }
-    round = [];
-  };
+  // The round under way at each pit, and the line that tells it.
+  const rounds = new Map<string, { jobs: PlanJob[]; line: SheetLine }>();
   for (const job of plan.jobs) {
-    const same = round[0] && job.id.startsWith('feed-') && job.pit === round[0].pit;
-    if (!same) close();
-    if (job.id.startsWith('feed-')) round.push(job);
-    else lines.push({ job: job.id, at: job.at, inWords: atPit(plan, job), detail: job.detail });
+    const pit = job.pit ?? '';
+    const under = rounds.get(pit);
+    const feeds = job.id.startsWith('feed-');
+    if (feeds && under) {
+      under.jobs.push(job);
+      under.line.detail = roundWords(under.jobs);
+      continue;
+    }
+    const line = { job: job.id, at: job.at, inWords: atPit(plan, job), detail: job.detail };
+    lines.push(line);
+    if (feeds) rounds.set(pit, { jobs: [job], line });
+    else rounds.delete(pit);
   }
-  close();
   return lines;
+}
+
+/** A round of feeding: how often, how far apart, until when. */
+function roundWords(round: readonly PlanJob[]): string {
+  const [first, last] = [round[0]!, round.at(-1)!];
+  const each = Math.round((last.atMin - first.atMin) / (round.length - 1));
+  return `${countWords(round.length, 'time', 'times')}, each ${spanOfTime(each)} until ${last.at.slice(11)}. ${first.detail}`;
 }
 
 /** A job in words, with the name of its pit where there are several. */

@@ -1,0 +1,43 @@
+/** What several browser tests do. */
+import { expect, type BrowserContext, type Page } from '@playwright/test';
+
+/** Waits for the full answer to the slip. */
+export const planned = (page: Page) =>
+  expect(page.getByTestId('four-times')).toHaveAttribute('aria-busy', 'false', { timeout: 60_000 });
+
+/** Closes the sheet of choices. */
+export const done = (page: Page) => page.getByRole('button', { name: 'Done', exact: true }).click();
+
+/** Opens a word of the slip and chooses from its sheet, one after another; the sheet stays open. */
+export async function choose(
+  page: Page,
+  what: RegExp,
+  ...choices: (RegExp | string)[]
+): Promise<void> {
+  await page.getByRole('button', { name: what }).click();
+  for (const name of choices) {
+    await page.getByRole('radio', { name, exact: typeof name === 'string' }).click();
+  }
+}
+
+/** The same, and the sheet is closed. */
+export async function change(
+  page: Page,
+  what: RegExp,
+  ...choices: (RegExp | string)[]
+): Promise<void> {
+  await choose(page, what, ...choices);
+  await done(page);
+}
+
+/** Prints the plan on the page; its heading and how many sheets of paper it takes. */
+export async function printed(page: Page, context: BrowserContext) {
+  await page.getByRole('button', { name: 'Print' }).click();
+  const sheet = await page.locator('iframe').getAttribute('srcdoc');
+  const paper = await context.newPage();
+  await paper.setContent(sheet!);
+  const heading = await paper.getByRole('heading', { level: 1 }).textContent();
+  const pdf = (await paper.pdf({ preferCSSPageSize: true })).toString('latin1');
+  await paper.close();
+  return { heading, pages: Number(/\/Count (\d+)/.exec(pdf)?.[1]) };
+}

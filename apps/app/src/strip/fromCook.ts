@@ -61,6 +61,9 @@ const SHORT_JOB: Record<string, string> = {
   serve: 'serve',
 };
 
+/** A job's short name; those that come again are numbered. */
+const shortJob = (id: string): string | undefined => SHORT_JOB[id.replace(/-\d+$/, '')];
+
 /** Settings of both vents as short as the pit's owner says them. */
 function ventsLabel(a: { intakeFraction: number; exhaustFraction: number }, plan: Plan): string {
   const pit = plan.request.pits[0]!;
@@ -83,7 +86,7 @@ export function lineLabel(line: Line, plan: Plan): string {
     return deedWords(a).toLowerCase();
   }
   if (line.body.kind === 'note') return line.body.text;
-  return SHORT_JOB[line.jobId ?? ''] ?? 'job done';
+  return shortJob(line.jobId ?? '') ?? 'job done';
 }
 
 const lineKind = (line: Line): MarkKind =>
@@ -234,10 +237,7 @@ function ahead(plan: Plan, log: Log, zero: number, now: number, forecast: Foreca
       key: `job-${j.id}`,
       t: Math.max(jobMs(plan, j, zero, forecast), now),
       kind: j.id.startsWith('trim-') ? 'vents' : (KIND_OF[j.do] ?? 'note'),
-      label:
-        j.id === 'check' && !byFeel
-          ? 'read the middle'
-          : (SHORT_JOB[j.id.replace(/-\d+$/, '')] ?? j.inWords),
+      label: j.id === 'check' && !byFeel ? 'read the middle' : (shortJob(j.id) ?? j.inWords),
       done: false,
     }));
 }

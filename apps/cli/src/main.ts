@@ -1,6 +1,6 @@
 /** `ostrin simulate|plan|facts|bench`: one JSON document on standard output, problems on standard error. */
 import { problemLine, readRequest, readScenario, type Checked } from '@ostrin/contract';
-import { epochOf, HOUR_MS, plan, simulate } from '@ostrin/core';
+import { epochOf, plan, simulate } from '@ostrin/core';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { knobs, moved } from '../../../checks/robust';
@@ -10,12 +10,15 @@ import { bench } from './bench';
 import { benchPlans } from './benchPlans';
 
 const USAGE = `Usage: ostrin simulate <scenario.json | ->
-       ostrin plan <request.json | ->
+       ostrin plan <request.json | -> [--now 2027-05-14T09:00]   (asked then, in the request's time zone; else now)
        ostrin facts [--json]
        ostrin facts --moved   (the pit's rows with each parameter moved by a tenth; minutes)
        ostrin facts --twins   (windows and readings against synthetic cooks; minutes)
        ostrin bench --json
        ostrin bench --plans --json   (plans against rules of thumb, in sixty simulated cooks; a minute or two)`;
+
+/** Likely cooks behind a plan. */
+const MEMBERS = 60;
 
 /** Bad input: said line by line, exit status 2. */
 class BadInput extends Error {}
@@ -41,6 +44,15 @@ function must<T>(checked: Checked<T>): T {
   return checked.value;
 }
 
+/** When a plan is asked for: as told behind `--now`, else by this machine's clock. Epoch ms. */
+function askedMs(rest: readonly string[], zone: string): number {
+  const told = rest.indexOf('--now');
+  if (told < 0) return Date.now();
+  const ms = epochOf(rest[told + 1] ?? '', zone);
+  if (Number.isNaN(ms)) throw new BadInput('--now: must be a time like 2027-05-14T09:00');
+  return ms;
+}
+
 const print = (value: unknown): void => {
   process.stdout.write(`${JSON.stringify(value)}\n`);
 };
@@ -62,9 +74,7 @@ export async function main(
       }
       case 'plan': {
         const request = must(readRequest(readJson(rest[0])));
-        // A file has no "now": it is planned as if asked two days ahead, so that only the wish decides.
-        const serve = epochOf(request.serveAt, request.timeZone);
-        print(plan(request, { nowMs: serve - 48 * HOUR_MS, members: 60 }));
+        print(plan(request, { nowMs: askedMs(rest, request.timeZone), members: MEMBERS }));
         return 0;
       }
       case 'facts': {

@@ -10,6 +10,7 @@ const folder = mkdtempSync(path.join(tmpdir(), 'ostrin-cli-'));
 async function run(
   command: string,
   document: unknown,
+  ...more: string[]
 ): Promise<{ status: number; out: string; err: string }> {
   const file = path.join(folder, 'in.json');
   writeFileSync(file, typeof document === 'string' ? document : JSON.stringify(document));
@@ -19,7 +20,7 @@ async function run(
     jest.spyOn(process.stdout, 'write').mockImplementation((t) => ((out += String(t)), true)),
     jest.spyOn(process.stderr, 'write').mockImplementation((t) => ((err += String(t)), true)),
   ];
-  const status = await main([command, file]);
+  const status = await main([command, file, ...more]);
   for (const s of spies) s.mockRestore();
   return { status, out, err };
 }
@@ -52,6 +53,21 @@ it('plans a request and its scenario is one that simulate takes', async () => {
   const plan = JSON.parse(out) as { ostrin: string; scenarios: unknown[] };
   expect(plan.ostrin).toBe('plan/1');
   expect((await run('simulate', plan.scenarios[0])).status).toBe(0);
+});
+
+it('plans as asked now, or at the time it is told', async () => {
+  const problems = async (...more: string[]): Promise<string[]> => {
+    const frozen = { ...request().meats[0]!, frozen: true };
+    const { out } = await run('plan', request({ meats: [frozen] }), ...more);
+    return (JSON.parse(out) as { problems: { field: string }[] }).problems.map((p) => p.field);
+  };
+  expect(await problems('--now', '2027-05-12T09:00')).toEqual([]);
+  expect(await problems('--now', '2027-05-15T06:00')).toContain('meats[0].frozen');
+  expect(await problems('--now', '2027-05-16T06:00')).toContain('serveAt');
+  const past = await run('plan', request({ serveAt: '2020-05-15T18:30' }));
+  expect(past.out).toMatch(/The serving time has passed/);
+  const wrong = await run('plan', request(), '--now', 'noon');
+  expect([wrong.status, wrong.err]).toEqual([2, '--now: must be a time like 2027-05-14T09:00\n']);
 });
 
 it('ends with 2 and one line a problem for bad input', async () => {

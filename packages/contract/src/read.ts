@@ -201,6 +201,9 @@ export function requestProblems(request: Request): FieldProblem[] {
         message: 'must not be after serveAt of the whole: that is the last course',
       });
     }
+    if (m.notBefore !== undefined && m.notBefore >= (m.serveAt ?? request.serveAt)) {
+      problems.push({ field: `${field}.notBefore`, message: 'must be before it is eaten' });
+    }
   });
   return problems;
 }

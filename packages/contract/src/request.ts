@@ -71,6 +71,7 @@ export class RequestMeatDto {
   @IsOptional() @Known(PLACES) at?: Place;
   @IsOptional() @NestedList(() => LieDto, 200) lie?: LieDto[];
   @IsOptional() @LocalTime() serveAt?: string;
+  @IsOptional() @LocalTime() notBefore?: string;
   @Nested(() => WrapDto) wrap!: WrapDto;
   @Nested(() => DoneDto) @ExactlyOne('coreC', 'tender') done!: DoneDto;
   @Nested(() => RestDto) rest!: RestDto;

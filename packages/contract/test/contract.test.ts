@@ -229,6 +229,14 @@ describe('request/1', () => {
     );
     expect(fields(readRequest({ ...request(), pits: [] }))).toContain('pits');
   });
+
+  it('takes a piece that comes late, but not after it is eaten', () => {
+    const coming = (notBefore: string) =>
+      readRequest(request({ meats: [{ ...request().meats[0]!, notBefore }] }));
+    expect(coming('2027-05-15T09:00').ok).toBe(true);
+    expect(fields(coming('2027-05-15T18:30'))).toEqual(['meats[0].notBefore']);
+    expect(fields(coming('at nine'))).toEqual(['meats[0].notBefore']);
+  });
 });
 
 describe('entries and cooks', () => {

@@ -1,6 +1,6 @@
 /** The Larkmere rowing club's boathouse yard. All invented. */
 import type { PitRecord } from '@ostrin/contract';
-import { localOf, plan, type Request } from '@ostrin/core';
+import { localOf, onePit, plan, type Request } from '@ostrin/core';
 import type { Story } from './play';
 
 export const ZONE = 'Europe/Ljubljana';
@@ -78,8 +78,11 @@ function requestFor(nowMs: number, w: Wish): Request {
 
 /** The stories, newest first. `nowMs` decides their days; they are played by the core. */
 export function stories(nowMs: number): Story[] {
-  const planned = (w: Wish) =>
-    plan(requestFor(nowMs, w), { nowMs: nowMs - (w.daysAgo + 1) * DAY_MS, members: 24 });
+  const planned = (w: Wish) => {
+    const request = requestFor(nowMs, w);
+    const whole = plan(request, { nowMs: nowMs - (w.daysAgo + 1) * DAY_MS, members: 24 });
+    return onePit(whole, request.pits[0]!.id);
+  };
   return [
     {
       id: '5f0c1a52-3c1e-4d0e-9a3b-0d1f6b2c7a01',

@@ -3,7 +3,7 @@ import { cutOf } from '../meat/cuts';
 import { localOf, MINUTE_MS } from '../quantity/time';
 import { mean } from '../quantity/statistics';
 import { shown } from '../quantity/units';
-import { countWords, METRIC } from '../quantity/words';
+import { countWords, METRIC, type Units } from '../quantity/words';
 import { amountOf } from './amount';
 import { chances, courseOf, eatenMs, lateEnd, readySpan } from './schedule';
 import type { CookPlan } from './part';
@@ -12,11 +12,11 @@ import { firePlanned, ventsPlanned } from './fireOf';
 import { windowOf, type Draft } from './job';
 import { jobsAt, serveDetail } from './jobs';
 import { idAt } from './onePit';
-import { beforeBed, prepareJobs } from './prepare';
+import { beforeBed, prepareJobs, shopJob } from './prepare';
 import { planBOf, risksOf } from './risks';
 import { problemsOf } from './problems';
 import { shoppingOf } from './shopping';
-import type { Plan, PlanJob, Problem, Request, RequestMeat } from './types';
+import type { Amount, Plan, PlanJob, Problem, Request, RequestMeat } from './types';
 import type { Tuned } from './tune';
 import { watchOf } from './watch';
 
@@ -105,39 +105,19 @@ export function assemble(
           options.nowMs,
           ahead.leadMin,
         ),
+        ...problemsOf.coming(request, i, late[i]!, lit[k]! + window[2] * MINUTE_MS),
       );
     });
     push(jobs, jobsAt(cook, onPit, part.pieces, units, pit), lit[k]!, zeroMs, zone, pit);
     problems.push(...problemsOf.pit(request, cook, part.index, units));
   });
-  const lastOff = Math.max(...jobs.filter((j) => j.do === 'meat-off').map((j) => j.clockMin));
-  for (const serving of servings(request, serveMs)) {
-    const kg = serving.meats.reduce((sum, i) => sum + amounts[i]!.trimmedKg, 0);
-    const min = Math.round((serving.ms - zeroMs) / MINUTE_MS);
-    push(
-      jobs,
-      [
-        {
-          id: serving.id,
-          atMin: serving.id === 'serve' ? Math.max(min, Math.round(lastOff) + 10) : min,
-          do: 'serve',
-          inWords:
-            serving.id === 'serve'
-              ? `Serve ${countWords(request.people, 'person', 'people')}`
-              : `Serve the ${serving.meats.map((i) => cutOf(request.meats[i]!.cut).short).join(' and ')}`,
-          detail: serveDetail(kg, units),
-          logs: [],
-        },
-      ],
-      zeroMs,
-      zeroMs,
-      zone,
-    );
-  }
-  jobs.sort((a, b) => a.clockMin - b.clockMin);
+  push(jobs, servingJobs(request, amounts, jobs, serveMs, zeroMs, units), zeroMs, zeroMs, zone);
   problems.push(...problemsOf.time(request, options.nowMs, serveMs, zeroMs));
   const fires = parts.map((p, k) => ({ ...firePlanned(p.cook, units), lightAt: at(lit[k]!) }));
-  const { list, cost } = shoppingOf(request, fires, amounts, units);
+  const { list, cost, fetch } = shoppingOf(request, fires, amounts, units);
+  const begunMs = zeroMs + Math.min(...jobs.map((j) => j.clockMin)) * MINUTE_MS;
+  push(jobs, shopJob(fetch, begunMs, options.nowMs, zone, zeroMs), zeroMs, zeroMs, zone);
+  jobs.sort((a, b) => a.clockMin - b.clockMin);
   const main = parts[first]!;
   const expected = parts.map((p) => expectedOf(p.cook));
   return {
@@ -244,6 +224,33 @@ function servings(request: Request, serveMs: number) {
     courses.set(id, course);
   });
   return [...courses.values()].sort((x, y) => x.ms - y.ms).filter((s) => s.meats.length > 0);
+}
+
+/** The jobs at the table: each course, and the meal itself once its last piece has rested a moment. */
+function servingJobs(
+  request: Request,
+  amounts: readonly Amount[],
+  jobs: readonly { do: string; clockMin: number }[],
+  serveMs: number,
+  zeroMs: number,
+  units: Units,
+): Draft[] {
+  const lastOff = Math.max(...jobs.filter((j) => j.do === 'meat-off').map((j) => j.clockMin));
+  return servings(request, serveMs).map(({ id, ms, meats }) => {
+    const main = id === 'serve';
+    const kg = meats.reduce((sum, i) => sum + amounts[i]!.trimmedKg, 0);
+    const min = Math.round((ms - zeroMs) / MINUTE_MS);
+    return {
+      id,
+      atMin: main ? Math.max(min, Math.round(lastOff) + 10) : min,
+      do: 'serve',
+      inWords: main
+        ? `Serve ${countWords(request.people, 'person', 'people')}`
+        : `Serve the ${meats.map((i) => cutOf(request.meats[i]!.cut).short).join(' and ')}`,
+      detail: serveDetail(kg, units),
+      logs: [],
+    };
+  });
 }
 
 /** The scenario of the middle of the road with everything its tender did written into it, minute by minute. */

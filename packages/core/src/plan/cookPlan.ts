@@ -24,6 +24,8 @@ const ROUGH = { early: 0.88, late: 1.18 };
 const SETTLE_MIN = 15;
 const EARLIEST_ON_MIN = 30;
 const LATEST_ON_MIN = 90;
+/** Pieces go on so many minutes apart, min. */
+const STEP_MIN = 5;
 /** Share of the band inside which the middle of the road is left alone. */
 const CALM = 0.85;
 
@@ -172,9 +174,12 @@ function staggered(
   earliestMin: number,
   allowMin: readonly number[],
 ): Load {
-  const on = wanted.map((w, i) => w.readyByMin - allowMin[i]!);
+  const on = wanted.map((w, i) => Math.max(w.readyByMin - allowMin[i]!, w.onFromMin ?? -Infinity));
   const start = Math.min(...on);
-  return { meats, onMin: on.map((m) => earliestMin + Math.floor((m - start) / 5) * 5) };
+  return {
+    meats,
+    onMin: on.map((m) => earliestMin + Math.floor((m - start) / STEP_MIN) * STEP_MIN),
+  };
 }
 
 /** Runs the likely pits with the pieces in them, and more pieces in the air of each. */
@@ -242,10 +247,14 @@ function settle(plan: CookPlan, chance: number, rough: boolean): void {
   const slack = plan.wanted.map((w, i) => {
     const ready = plan.readyMin[i]!;
     const allow = rough ? ready[2]! : allowanceMin(ready, chance, w.readyByMin - w.readyFromMin);
-    return w.readyByMin - (Number.isFinite(allow) ? allow : LONGEST_MIN);
+    const lit = w.readyByMin - (Number.isFinite(allow) ? allow : LONGEST_MIN);
+    // What comes late goes on late; a step more, since times of lighting are rounded down.
+    const there =
+      w.onFromMin === undefined ? -Infinity : w.onFromMin - plan.onMin[i]! + 2 * STEP_MIN;
+    return Math.max(lit, there);
   });
   const least = Math.min(...slack);
-  const later = slack.map((v) => Math.floor((v - least) / 5) * 5);
+  const later = slack.map((v) => Math.floor((v - least) / STEP_MIN) * STEP_MIN);
   // If even the first piece can wait, everything is lit later.
   const wait = Math.min(...plan.onMin.map((m, i) => m + later[i]!)) - plan.earliestMin;
   plan.litMin = least + wait;

@@ -13,8 +13,17 @@ const CHIMNEY_MIN = 20;
 /** Usual length of splits, cm. */
 const SPLIT_CM = { light: 25, heavy: 40 };
 
+/** A vent moved later than so long before everything is off does nothing any more, min (common practice). */
+const MOVE_TELLS_MIN = 30;
+
+/** When everything is off: at the earliest (1 in 10), and in the middle, min after lighting. */
+export interface Off {
+  firstMin: number;
+  lastMin: number;
+}
+
 /** Laying, lighting, vents and feeding, up to the minute everything is off. */
-export function fireJobs(plan: CookPlan, lastMin: number, units: Units): Draft[] {
+export function fireJobs(plan: CookPlan, off: Off, units: Units): Draft[] {
   const { way, scenario, guide } = plan;
   const fire = scenario.fire!;
   const jobs: Draft[] = [
@@ -54,7 +63,7 @@ export function fireJobs(plan: CookPlan, lastMin: number, units: Units): Draft[]
       : `${settingWords(way, up.intake, up.exhaust)} while it comes up.`,
     logs: way.fanned ? [{ do: 'set-target', targetC: way.pit.pace.pitC }] : [open],
   });
-  return [...jobs, ...movesOf(plan, lastMin, units)];
+  return [...jobs, ...movesOf(plan, off, units)];
 }
 
 function buildLine(plan: CookPlan, units: Units): string {
@@ -80,7 +89,7 @@ function lightWords(plan: CookPlan, units: Units): string {
 }
 
 /** What the tender of the middle of the road does at its minute, as jobs. */
-function movesOf(plan: CookPlan, lastMin: number, units: Units): Draft[] {
+function movesOf(plan: CookPlan, { firstMin, lastMin }: Off, units: Units): Draft[] {
   const { way, guide } = plan;
   const byMinute = new Map<number, Action[]>();
   for (const a of plan.result.happened as Action[]) {
@@ -99,8 +108,12 @@ function movesOf(plan: CookPlan, lastMin: number, units: Units): Draft[] {
     if (fuel.length > 0) {
       fed += 1;
       const lid = way.preset.family === 'offset' || way.preset.family === 'hopper';
+      const feed = feedWords(plan, fuel, units);
+      // Charcoal that only slow cooks need is put on when this one proves to be slow.
+      const ifSlow = !way.splits && atMin >= firstMin;
       jobs.push({
-        ...feedWords(plan, fuel, units),
+        ...feed,
+        ...(ifSlow ? { inWords: `Not done yet? ${feed.inWords}` } : {}),
         id: way.splits ? `feed-${fed}` : fed === 1 ? 'lengthen' : `lengthen-${fed}`,
         atMin,
         do: 'add-fuel',
@@ -110,8 +123,8 @@ function movesOf(plan: CookPlan, lastMin: number, units: Units): Draft[] {
         ],
       });
     }
-    if (!vents) continue;
     const first = !held;
+    if (!vents || (!first && atMin > lastMin - MOVE_TELLS_MIN)) continue;
     if (!first) moved += 1;
     held = true;
     const target = temperatureWords(way.pit.pace.pitC, units);

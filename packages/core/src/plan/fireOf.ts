@@ -32,8 +32,14 @@ export function firePlanned(cook: CookPlan, units: Units): PlannedFire {
     .filter((f) => f.what !== 'splits')
     .reduce((kg, f) => kg + f.massKg * f.count, 0);
   const given = loadKg + fedKg;
-  const neededKg = mean(cook.charcoalKgPerMin) * last;
   const splits = feeding.find((f) => f.what === 'splits');
+  // Splits are burnt as they are fed, and their coals burn with the bed: what is put on is what is needed.
+  const neededKg = splits
+    ? given + splits.massKg * splits.count
+    : mean(cook.charcoalKgPerMin) * last;
+  const lastsMin = splits
+    ? splits.toMin + splits.everyMin
+    : given / Math.max(mean(cook.charcoalKgPerMin), 1e-4);
   const reserveKg = splits
     ? Math.max(stackKg(cook) - splits.massKg * splits.count, splits.massKg)
     : RESERVE_SHARE * given;
@@ -51,13 +57,24 @@ export function firePlanned(cook: CookPlan, units: Units): PlannedFire {
     litPieces: fire.arrangement === 'snake' ? fire.litPieces : Math.round(fire.litMassKg / piece),
     woodChunks: fire.woodChunks,
     lengthenPieces: Math.round(fedKg / piece),
-    lastsMin: Math.round(Math.min(given / Math.max(mean(cook.charcoalKgPerMin), 1e-4), 4000)),
+    lastsMin: Math.round(Math.min(lastsMin, 4000)),
     feeding,
     reserveKg: shown(reserveKg, 2),
     neededKg: shown(neededKg, 3),
-    leftKg: shown(Math.max(0, given - neededKg), 3),
-    inWords: buildWords(way, fire, units),
+    leftKg: splits ? 0 : shown(Math.max(0, given - neededKg), 3),
+    inWords: [...buildWords(way, fire, units), ...longerWords(cook)],
   };
+}
+
+/** How a snake is made to last while it burns, for whoever needs more than was planned. */
+function longerWords({ way, charcoalKgPerMin, scenario }: CookPlan): string[] {
+  const fire = scenario.fire!;
+  if (fire.arrangement !== 'snake') return [];
+  const { name, pieceKg } = CHARCOALS[fire.fuel];
+  const anHour = Math.ceil((60 * mean(charcoalKgPerMin)) / pieceKg);
+  return [
+    `To make it last: lay more at its tail, ${fire.side} wide and ${fire.layers} high, round into the gap before the fire comes near; about ${anHour} ${way.fire.fuel === 'lump' ? 'pieces of lump' : name} for an hour. Ash out of the gap first.`,
+  ];
 }
 
 /** What is put on in the middle of the road, told as rounds. */

@@ -14,9 +14,11 @@ export function jobsAt(
   units: Units,
   pit?: string,
 ): Draft[] {
-  const last = Math.max(...meats.map((_, i) => windowOf(plan.readyMin[i]!)[1]));
+  const windows = meats.map((_, i) => windowOf(plan.readyMin[i]!));
+  const last = Math.max(...windows.map(([, p50]) => p50));
+  const off = { firstMin: Math.max(...windows.map(([p10]) => p10)), lastMin: last };
   const drafts = [
-    ...fireJobs(plan, last, units),
+    ...fireJobs(plan, off, units),
     ...meats.flatMap((m, i) => meatJobs(plan, m, i, pieces[i]!, units)),
     shutJob(plan, last),
   ];

@@ -15,13 +15,16 @@ const plainId = (id: string, pit: string): string =>
 
 /**
  * The plan as far as it is about one pit: its fire, its meats, its jobs with their plain names, and the
- * courses that come from it. A plan for one pit is returned as it is. Throws RangeError for a pit that
- * the plan has no fire in.
+ * courses that come from it; shopping is the table's and stays behind. Throws RangeError for a pit that the
+ * plan has no fire in.
  */
 export function onePit(plan: Plan, pitId: string): Plan {
   const k = plan.fires.findIndex((f) => f.pit === pitId);
   if (k < 0) throw new RangeError(`no fire is planned in ${pitId}`);
-  if (plan.fires.length === 1) return plan;
+  if (plan.fires.length === 1) {
+    const jobs = plan.jobs.filter((j) => j.do !== 'shop');
+    return jobs.length === plan.jobs.length ? plan : { ...plan, jobs };
+  }
   const zone = plan.request.timeZone;
   const fire = plan.fires[k]!;
   const lightAt = fire.lightAt ?? plan.lightAt;

@@ -10,6 +10,8 @@ export interface Wanted {
   /** Latest and earliest good moment to be ready; any zero will do, the same for all pieces. */
   readyByMin: number;
   readyFromMin: number;
+  /** Not put on before this minute of the same clock: it comes late. */
+  onFromMin?: number;
 }
 
 export interface CookPlan {

@@ -107,6 +107,9 @@ function wish(request: Request, meat: RequestMeat, pieces: number, serveMs: numb
     },
     readyByMin,
     readyFromMin,
+    ...(meat.notBefore
+      ? { onFromMin: (epochOf(meat.notBefore, request.timeZone) - serveMs) / MINUTE_MS }
+      : {}),
   };
 }
 

@@ -1,6 +1,6 @@
 /** What is done before the fire: thawing, brining, salting, seasoning, and by when to have shopped. */
 import { cutOf, thicknessMm } from '../meat/cuts';
-import { HOUR_MS, localOf, MINUTE_MS } from '../quantity/time';
+import { epochOf, HOUR_MS, localOf, MINUTE_MS } from '../quantity/time';
 import { countWords, spanOfTime } from '../quantity/words';
 import { massOf } from './amount';
 import { piecesName, type Draft } from './job';
@@ -82,6 +82,48 @@ export function beforeBed(ms: number, nowMs: number, zone: string): number {
   if (hour >= NIGHT_H.to && hour < NIGHT_H.from) return 0;
   const early = ((hour - NIGHT_H.from + 24) % 24) * 60 + minute;
   return ms - early * MINUTE_MS >= nowMs ? early : 0;
+}
+
+/** Hours in which shops can be counted on, the hour of the day before that is asked for otherwise, and the way home, min (common practice). */
+const SHOPS = { fromH: 9, toH: 18, eveH: 17, homeMin: 60 };
+
+/** The last good moment to shop for what is needed at `needMs`: in shop hours, an hour before; never before `nowMs`. Epoch ms. */
+export function shopMs(needMs: number, nowMs: number, zone: string): number {
+  const home = needMs - SHOPS.homeMin * MINUTE_MS;
+  const day = localOf(home, zone).slice(0, 10);
+  const hour = Number(localOf(home, zone).slice(11, 13));
+  const at = (date: string, h: number): number =>
+    epochOf(`${date}T${String(h).padStart(2, '0')}:00`, zone);
+  const eve = localOf(epochOf(`${day}T12:00`, zone) - 24 * HOUR_MS, zone).slice(0, 10);
+  const open =
+    hour >= SHOPS.toH
+      ? at(day, SHOPS.eveH)
+      : hour >= SHOPS.fromH
+        ? at(day, hour)
+        : at(eve, SHOPS.eveH);
+  return Math.min(Math.max(open, nowMs), needMs);
+}
+
+/** Shopping as a job: what has to be fetched, by when. None when everything is there. */
+export function shopJob(
+  fetch: readonly string[],
+  needMs: number,
+  nowMs: number,
+  zone: string,
+  zeroMs: number,
+): Draft[] {
+  if (fetch.length === 0) return [];
+  const ms = Math.floor(shopMs(needMs, nowMs, zone) / MINUTE_MS) * MINUTE_MS;
+  return [
+    {
+      id: 'shop',
+      atMin: Math.round((ms - zeroMs) / MINUTE_MS),
+      do: 'shop',
+      inWords: 'Shop by now, at the latest',
+      detail: `${fetch.join('; ')}.`,
+      logs: [],
+    },
+  ];
 }
 
 /** What lead times make impossible: a frozen piece for today, salt that would have had to go on already. */

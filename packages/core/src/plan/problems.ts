@@ -9,7 +9,7 @@ import { footprintOf, grateOf } from './grate';
 import type { Misplaced } from './gratePlan';
 import type { Way } from './lay';
 import { prepareProblem } from './prepare';
-import { inOrder, lateEnd, LONGEST_MIN } from './schedule';
+import { eatenMs, inOrder, lateEnd, LONGEST_MIN } from './schedule';
 import type { Problem, Request, RequestMeat } from './types';
 
 /** More pieces than the grate takes beside its fire. */
@@ -139,4 +139,19 @@ function ofLead(
   return problem ? [problem] : [];
 }
 
-export const problemsOf = { pit: ofPit, time: ofTime, lead: ofLead };
+/** A piece that comes too late to be ready. */
+function ofComing(request: Request, index: number, lateFraction: number, p90Ms: number): Problem[] {
+  const meat = request.meats[index]!;
+  if (!meat.notBefore || lateFraction <= 1.05 - request.chanceOnTimeFraction) return [];
+  const step = 15 * MINUTE_MS;
+  const then = Math.ceil((p90Ms + meat.rest.minutes * MINUTE_MS) / step) * step;
+  return [
+    {
+      field: `meats[${index}].notBefore`,
+      message: `Put on at ${meat.notBefore.slice(11)}, the ${cutOf(meat.cut).name} is late in ${Math.round(100 * lateFraction)} of 100 cooks.`,
+      instead: `Serve it at ${localOf(then, request.timeZone).slice(11)}, have it there ${spanOfTime((then - eatenMs(request, meat)) / MINUTE_MS)} sooner, take smaller pieces, or cook hotter.`,
+    },
+  ];
+}
+
+export const problemsOf = { pit: ofPit, time: ofTime, lead: ofLead, coming: ofComing };

@@ -5,7 +5,7 @@ import { mean } from '../quantity/statistics';
 import { clamp, shown } from '../quantity/units';
 import { spanOfTime, spanWords, temperatureWords, type Units } from '../quantity/words';
 import type { CookPlan } from './part';
-import { lateEnd } from './schedule';
+import { lateEnd, longestHoldMin } from './schedule';
 import { windowOf } from './job';
 import type { RequestMeat, Risk } from './types';
 import { settingWords } from './words';
@@ -26,6 +26,7 @@ export function risksOf(
     ...offTarget(plan, units),
     ...fuelRisks(plan, units),
     ...meats.flatMap((m, i) => lateRisk(plan, m, i, late[i] ?? 0)),
+    ...meats.flatMap((m, i) => earlyRisk(plan, m, i)),
     ...ofFamily(plan, units),
   ];
   return all
@@ -115,6 +116,47 @@ function lateRisk(plan: CookPlan, meat: RequestMeat, i: number, late: number): W
         ? 'Wrap it now, or take the pit 15 C (27 F) up.'
         : 'Take the pit 15 C (27 F) up; a low oven finishes it as well.',
       why: `${Math.round(100 * late)} of 100 likely pieces are late as planned; pieces of one cut differ by ${spanOfTime(Math.round(p90 - p10))}.`,
+    },
+  ];
+}
+
+/** Places that keep a piece longer, the simplest first, as they are told. */
+const KEEPERS = {
+  'cool-box': 'wrapped in a dry cool box',
+  oven: 'in a low oven',
+  warmer: 'in a warmer',
+} as const;
+/** Ready too early in fewer cooks than this is not worth a word. */
+const OFTEN_EARLY = 0.25;
+
+/** Ready before it can be held: where it would keep, and how many of the likely cooks that saves. */
+function earlyRisk(plan: CookPlan, meat: RequestMeat, i: number): Weighed[] {
+  const ready = plan.readyMin[i]!;
+  const { readyFromMin, readyByMin } = plan.wanted[i]!;
+  const late = readyByMin - plan.litMin;
+  const inside = (fromMin: number): number =>
+    ready.filter((v) => v >= fromMin && v <= late).length / ready.length;
+  const early = ready.filter((v) => v < readyFromMin - plan.litMin).length / ready.length;
+  if (ready.length < 2 || early < OFTEN_EARLY) return [];
+  const eaten = late + meat.rest.minutes;
+  const kept = (Object.keys(KEEPERS) as (keyof typeof KEEPERS)[])
+    .filter((where) => where !== meat.rest.where)
+    .map((where) => ({
+      where,
+      share: inside(eaten - longestHoldMin({ ...meat, rest: { ...meat.rest, where } })),
+    }));
+  const best = kept.reduce((a, b) => (b.share > a.share + 0.05 ? b : a));
+  const waits = spanOfTime(eaten - (readyFromMin - plan.litMin));
+  const [p10, , p90] = windowOf(ready);
+  return [
+    {
+      chanceFraction: early,
+      sign: `The ${cutOf(meat.cut).name} is ready more than ${waits} before it is eaten`,
+      move:
+        best.share > inside(readyFromMin - plan.litMin) + 0.1
+          ? `Plan to hold it ${KEEPERS[best.where]}: then ${Math.round(100 * best.share)} of 100 are in time and still good.`
+          : 'Slow its last hour down: close a rung when its middle is 5 C (9 F) short. Or serve sooner.',
+      why: `In ${Math.round(100 * early)} of 100 likely cooks: pieces of one cut differ by ${spanOfTime(Math.round(p90 - p10))}, and it waits well for ${waits} only.`,
     },
   ];
 }

@@ -43,23 +43,28 @@ export const fuelName = (fuel: FuelId | 'chunks', species: string): string =>
       ? `${species} chunks`
       : CHARCOALS[fuel].name;
 
-/** The list, and what it costs where prices are given. */
+/** The list, what it costs where prices are given, and what of it has to be fetched, in a few words each. */
 export function shoppingOf(
   request: Request,
   fires: readonly PlannedFire[],
   amounts: readonly Amount[],
   units: Units,
-): { list: Shopping[]; cost: number | null } {
+): { list: Shopping[]; cost: number | null; fetch: string[] } {
+  const fetch: string[] = [];
   const list: Shopping[] = amounts.map((a, i) => {
     const meat = request.meats[i]!;
+    const name = piecesName(meat, a.pieces);
+    const item = `${name}, trimmed`;
+    const amount = `${a.pieces} x ${massWords(massOf(meat), units)}`;
+    if (meat.frozen) return { item, amount, buy: 'nothing: it is in the freezer' };
     const [low, high] = a.rawKg;
     const same = Math.abs(high - low) < 0.05;
+    const raw = `${massWords(low, units)}${same ? '' : ` to ${massWords(high, units)}`} as bought`;
+    fetch.push(`${a.pieces} ${name}, ${raw}`);
     return {
-      item: `${piecesName(meat, a.pieces)}, trimmed`,
-      amount: `${a.pieces} x ${massWords(massOf(meat), units)}`,
-      buy: same
-        ? `${massWords(low, units)} as bought`
-        : `${massWords(low, units)} to ${massWords(high, units)} as bought: trimming takes ${percent(cutOf(meat.cut).trimRange)}`,
+      item,
+      amount,
+      buy: same ? raw : `${raw}: trimming takes ${percent(cutOf(meat.cut).trimRange)}`,
     };
   });
   const species = request.pits[0]?.fire.species ?? 'cherry';
@@ -70,21 +75,23 @@ export function shoppingOf(
     const missing = Math.max(0, kg - (shelf ?? 0));
     const bags = price ? Math.ceil(missing / price.bagKg - 1e-6) : 0;
     if (price) cost = (cost ?? 0) + bags * price.each;
+    const bought = price
+      ? `${countWords(bags, 'bag', 'bags')} of ${massWords(price.bagKg, units)}`
+      : massWords(missing, units);
+    if (missing > 0) fetch.push(`${fuelName(fuel, species)}, ${bought}`);
     list.push({
       item: fuelName(fuel, species),
       amount: massWords(kg, units),
       ...(shelf === undefined ? {} : { onShelf: massWords(shelf, units) }),
       ...(missing <= 0
         ? { buy: 'nothing: there is enough' }
-        : price
-          ? { buy: `${countWords(bags, 'bag', 'bags')} of ${massWords(price.bagKg, units)}` }
-          : shelf === undefined
-            ? {}
-            : { buy: massWords(missing, units) }),
+        : price || shelf !== undefined
+          ? { buy: bought }
+          : {}),
       ...(price ? { cost: shown(bags * price.each, 2) } : {}),
     });
   }
-  return { list, cost: cost === null ? null : shown(cost, 2) };
+  return { list, cost: cost === null ? null : shown(cost, 2), fetch };
 }
 
 const percent = ([low, high]: readonly [number, number]): string =>

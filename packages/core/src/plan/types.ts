@@ -54,6 +54,8 @@ export interface RequestMeat {
   };
   done: { coreC: number } | { tender: true };
   rest: { where: RestWhere; minutes: number; atC?: number };
+  /** It is not there before: bought, brought or thawed late. */
+  notBefore?: string;
   frozen?: boolean;
   injected?: boolean;
   /** Salted or brined ahead, or seasoned just before. */
@@ -173,7 +175,7 @@ export interface PlannedFire {
   feeding: Feeding[];
   /** Kept at hand for wind and cold, kg. */
   reserveKg: number;
-  /** Expected to be burnt by the middle end of the window, and to be left over, kg as bought. */
+  /** Expected to be burnt by the middle end of the window, splits as fed, and to be left over, kg as bought. */
   neededKg: number;
   leftKg: number;
   /** How it is built, step by step. */

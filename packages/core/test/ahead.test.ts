@@ -1,0 +1,165 @@
+/** What lies before the fire and what comes in the middle of it: shopping, pieces that come late, pieces that cannot wait. */
+import fc from 'fast-check';
+import { epochOf, HOUR_MS, localOf, MINUTE_MS, plan, type Plan, type Request } from '../src';
+import { shopJob, shopMs } from '../src/plan/prepare';
+import { request } from './scenarios';
+
+const ZONE = 'Europe/Ljubljana';
+const NOW = epochOf('2027-05-13T09:00', ZONE);
+const MEAT = request().meats[0]!;
+const planned = (part: Partial<Request> = {}, members = 24): Plan =>
+  plan(request(part), { nowMs: NOW, members });
+const job = (p: Plan, id: string) => p.jobs.find((j) => j.id === id)!;
+
+describe('shopping', () => {
+  it('is done in shop hours, an hour before anything needs it, and never in the past', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 60 * 24 * 370 }),
+        fc.integer({ min: 0, max: 60 * 96 }),
+        (needMin, aheadMin) => {
+          const need = Date.UTC(2027, 0, 1) + needMin * MINUTE_MS;
+          const now = need - aheadMin * MINUTE_MS;
+          const at = shopMs(need, now, ZONE);
+          expect(at).toBeGreaterThanOrEqual(now);
+          expect(at).toBeLessThanOrEqual(need);
+          if (at === now) return;
+          const hour = Number(localOf(at, ZONE).slice(11, 13));
+          expect(hour).toBeGreaterThanOrEqual(9);
+          expect(hour).toBeLessThan(18);
+          expect(need - at).toBeGreaterThanOrEqual(HOUR_MS);
+          expect(need - at).toBeLessThanOrEqual(18 * HOUR_MS);
+        },
+      ),
+    );
+  });
+
+  it('names what has to be fetched, and nothing that is there', () => {
+    const bare = planned({ prices: [{ fuel: 'briquette', bagKg: 4, each: 7 }] });
+    expect(bare.jobs[0]).toMatchObject({ id: 'shop', do: 'shop' });
+    expect(bare.jobs[0]!.at < job(bare, 'lay').at).toBe(true);
+    expect(bare.jobs[0]!.detail).toMatch(
+      /^2 mutton shoulders, .* as bought; briquettes, 1 bag of 4 kg/,
+    );
+    const stocked = planned({
+      meats: [{ ...MEAT, frozen: true }],
+      fuelOnHand: [
+        { fuel: 'briquette', massKg: 20 },
+        { fuel: 'chunks', massKg: 2 },
+      ],
+    });
+    expect(stocked.jobs.some((j) => j.do === 'shop')).toBe(false);
+    expect(stocked.shopping[0]!.buy).toBe('nothing: it is in the freezer');
+    expect(shopJob([], NOW, NOW, ZONE, NOW)).toEqual([]);
+  });
+
+  it('comes before salting and is no visit to the pit', () => {
+    const salted = planned({ meats: [{ ...MEAT, prepare: 'dry-brine' }] });
+    const plain = planned();
+    expect(salted.jobs.map((j) => j.id).slice(0, 2)).toEqual(['shop', 'salt']);
+    expect(salted.watch.visits).toBe(plain.watch.visits);
+  });
+});
+
+describe('a piece that comes late', () => {
+  const pair = (notBefore?: string): Request['meats'] => [
+    { ...MEAT, id: 'first', pieces: 1 },
+    {
+      ...MEAT,
+      id: 'late',
+      cut: 'sausages',
+      massKg: 0.15,
+      pieces: 6,
+      notBefore,
+      wrap: { with: 'none' },
+      done: { coreC: 74 },
+      rest: { where: 'open', minutes: 5 },
+    },
+  ];
+
+  it('goes on when it is there, and the rest of the table does not wait for it', () => {
+    const with_ = planned({ meats: pair('2027-05-15T17:00') });
+    const without = planned({ meats: pair() });
+    expect(with_.meatOnAt[1]! >= '2027-05-15T17:00').toBe(true);
+    expect(with_.meatOnAt[1]! <= '2027-05-15T17:30').toBe(true);
+    const apart = (a: string, b: string): number =>
+      Math.abs(epochOf(a, ZONE) - epochOf(b, ZONE)) / MINUTE_MS;
+    expect(apart(with_.lightAt, without.lightAt)).toBeLessThanOrEqual(10);
+    expect(apart(with_.meatOnAt[0]!, without.meatOnAt[0]!)).toBeLessThanOrEqual(10);
+    expect(with_.problems).toEqual([]);
+  });
+
+  it('lights later when there is nothing else', () => {
+    const alone = planned({ meats: [{ ...MEAT, notBefore: '2027-05-15T09:30' }] });
+    expect(alone.lightAt > planned().lightAt).toBe(true);
+    expect(alone.meatOnAt[0]! >= '2027-05-15T09:30').toBe(true);
+  });
+
+  it('is refused with a time that would do when it cannot be ready', () => {
+    const { problems, ready } = planned({ meats: [{ ...MEAT, notBefore: '2027-05-15T14:00' }] });
+    expect(problems).toHaveLength(1);
+    expect(problems[0]).toMatchObject({ field: 'meats[0].notBefore' });
+    expect(problems[0]!.message).toMatch(
+      /^Put on at 14:00, the mutton shoulder is late in (9\d|100) of 100/,
+    );
+    const told = /^Serve it at (\d\d:\d\d)/.exec(problems[0]!.instead)![1]!;
+    const then = epochOf(`${ready[0]!.p90.slice(0, 10)}T${told}`, ZONE);
+    expect(then - epochOf(ready[0]!.p90, ZONE)).toBeGreaterThanOrEqual(60 * MINUTE_MS);
+    expect(then - epochOf(ready[0]!.p90, ZONE)).toBeLessThan(80 * MINUTE_MS);
+  });
+});
+
+describe('a piece that cannot wait', () => {
+  const bird = (where: 'tented' | 'warmer'): Plan =>
+    planned({
+      people: 6,
+      meats: [
+        {
+          ...MEAT,
+          id: 'bird',
+          cut: 'whole-turkey',
+          massKg: 5,
+          wrap: { with: 'none' },
+          done: { coreC: 74 },
+          rest: { where, minutes: 15, ...(where === 'warmer' ? { atC: 68 } : {}) },
+        },
+      ],
+    });
+
+  it('is told as a risk with a place that keeps it, and is none there', () => {
+    const tented = bird('tented');
+    const early = tented.risks.find((r) => /before it is eaten$/.test(r.sign))!;
+    expect(early.chanceFraction).toBeCloseTo(tented.ready[0]!.chanceEarlyFraction!, 1);
+    expect(early.chanceFraction).toBeGreaterThan(0.25);
+    const told = /hold it in a warmer: then (\d+) of 100/.exec(early.move);
+    expect(told).not.toBeNull();
+    const kept = bird('warmer').ready[0]!;
+    expect(kept.chanceEarlyFraction).toBeLessThan(early.chanceFraction! - 0.2);
+  });
+
+  it('is no risk for what keeps for hours', () => {
+    expect(planned().risks.some((r) => /before it is eaten$/.test(r.sign))).toBe(false);
+  });
+});
+
+it('tells of splits how long the stack lasts and what it takes, and of a snake how it is made longer', () => {
+  const splits = planned({
+    pits: [
+      {
+        id: 'tom',
+        cooker: { preset: 'offset-heavy', overrides: {} },
+        fire: { fuel: 'splits', species: 'oak' },
+        pace: { pitC: 135, bandC: 8 },
+      },
+    ],
+  });
+  const fire = splits.fires[0]!;
+  const fed = fire.feeding.find((f) => f.what === 'splits')!;
+  expect(fire.lastsMin).toBe(fed.toMin + fed.everyMin);
+  expect(fire.neededKg).toBeCloseTo(fire.massKg + fed.massKg * fed.count, 1);
+  expect(fire.leftKg).toBe(0);
+  expect(fire.inWords.some((w) => w.startsWith('To make it last'))).toBe(false);
+  const snake = planned().fires[0]!;
+  const hourly = Number(/about (\d+) briquettes for an hour/.exec(snake.inWords.at(-1)!)![1]);
+  expect(hourly * 0.026).toBeCloseTo((60 * snake.massKg) / snake.lastsMin, 1);
+});

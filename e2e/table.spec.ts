@@ -90,9 +90,14 @@ test('a slip of two meats on two pits is kept, opened again, started and tended 
   await expect(page.getByText('Two fires for the crew')).toBeVisible();
   await page.getByRole('checkbox', { name: /^Two fires/ }).click();
   await expect(page.getByRole('checkbox', { name: /^Two fires/ })).toBeChecked();
+  // The slip itself is still there when the page comes back; a new one is begun when asked for.
   await page.reload();
   await planned(page);
+  await expect(page.getByTestId('slip')).toContainText('chicken');
+  await page.getByRole('button', { name: 'Kept plans' }).click();
+  await page.getByRole('button', { name: 'Begin a new slip' }).click();
   await expect(page.getByTestId('slip')).not.toContainText('chicken');
+  await planned(page);
   await page.getByRole('button', { name: 'Kept plans' }).click();
   await page.getByRole('button', { name: 'Open Two fires for the crew' }).click();
   await expect(page.getByTestId('slip')).toContainText('eaten at 15:45');

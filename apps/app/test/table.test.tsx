@@ -109,6 +109,7 @@ describe('slip and request', () => {
       frozen: fc.boolean(),
       injected: fc.boolean(),
       serveAt: fc.constantFrom(null, '2027-05-15T15:00'),
+      notBefore: fc.constantFrom(null, '2027-05-15T09:00'),
       pitId: fc.constantFrom(null, 'bosun', 'jar'),
       lie: fc.option(fc.constant<Lie[]>([{ x: 0.05, y: 0, turned: true }])),
     })

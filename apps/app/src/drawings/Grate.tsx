@@ -11,7 +11,7 @@ import {
   type PlannedFire,
   type RequestMeat,
 } from '@ostrin/core';
-import Svg, { Circle, G, Rect } from 'react-native-svg';
+import Svg, { Circle, G, Line, Rect } from 'react-native-svg';
 import { Halo } from '../strip/Halo';
 import { useTheme } from '../ui/theme';
 
@@ -73,7 +73,7 @@ export function GrateDrawing({ preset, diameterM, fire, grate, meats, size, wron
       {fire.arrangement === 'snake' ? (
         <SnakeFire fire={fire} diameterM={diameterM} m={m} cx={cx} cy={cy} />
       ) : (
-        <HotGround shape={shape} m={m} cx={cx} cy={cy} />
+        <HotGround shape={shape} fire={fire} m={m} cx={cx} cy={cy} />
       )}
       {laid.map((p, i) => {
         const kind = Math.max(
@@ -117,35 +117,84 @@ const label = (fire: PlannedFire, pieces: number): string =>
     ? `Snake from above: ${fire.pieces} briquettes over ${Math.round(fire.arcDegrees ?? 0)} degrees, ${fire.litPieces} lit, ${fire.woodChunks.length} chunks of wood; ${pieces} pieces of meat`
     : `Grate from above, the fire to the left; ${pieces} pieces of meat`;
 
-/** Ground over a basket, or at a firebox's mouth: nothing lies there. */
-function HotGround({ shape, m, cx, cy }: { shape: Grate; m: number; cx: number; cy: number }) {
+interface HotProps {
+  shape: Grate;
+  fire: PlannedFire;
+  m: number;
+  cx: number;
+  cy: number;
+}
+
+/** Ground over a basket, with its charcoal, or at a firebox's mouth: nothing lies there. */
+function HotGround({ shape, fire, m, cx, cy }: HotProps) {
   const theme = useTheme();
   const width = shape.clearFromX + shape.lengthM / 2;
   if (width < 0.01) return null;
-  const half = shape.round
-    ? Math.sqrt(Math.max((shape.lengthM / 2) ** 2 - shape.clearFromX ** 2, 0))
-    : shape.depthM / 2;
-  const stripes = Math.max(2, Math.round(width / 0.035));
+  const edge = cx + shape.clearFromX * m;
+  if (!shape.round) {
+    const middle = cx - (shape.lengthM / 2 - width / 2) * m;
+    return (
+      <G>
+        <Line
+          x1={edge}
+          x2={edge}
+          y1={cy - (shape.depthM / 2) * m}
+          y2={cy + (shape.depthM / 2) * m}
+          stroke={theme.pit}
+          strokeWidth={2.5}
+        />
+        <G transform={`rotate(-90 ${middle} ${cy})`}>
+          <Halo x={middle} y={cy + 5} size={13} anchor="middle" colour={theme.ink}>
+            fire this side
+          </Halo>
+        </G>
+      </G>
+    );
+  }
   return (
     <G>
-      {Array.from({ length: stripes }, (_, i) => {
-        const x = -shape.lengthM / 2 + (width * (i + 0.5)) / stripes;
-        const reach = shape.round
-          ? Math.sqrt(Math.max((shape.lengthM / 2) ** 2 - x ** 2, 0))
-          : half;
-        return (
-          <Rect
-            key={i}
-            x={cx + x * m - 2}
-            y={cy - reach * m + 4}
-            width={4}
-            height={Math.max(2 * reach * m - 8, 1)}
-            fill={theme.pit}
-          />
-        );
-      })}
+      {basketBlocks(shape, fire).map(({ x, y, kind }) => (
+        <Rect
+          key={`${x}/${y}/${kind}`}
+          x={cx + (x - PIECE_M.along / 2) * m}
+          y={cy + (y - PIECE_M.across / 2) * m}
+          width={PIECE_M.along * m}
+          height={(kind === 'wood' ? CHUNK_M : PIECE_M.across) * m}
+          rx={1.5}
+          fill={{ lit: theme.pit, unlit: theme.soot, wood: theme.meats[2] }[kind]}
+          stroke={theme.sheet}
+          strokeWidth={0.8}
+        />
+      ))}
     </G>
   );
+}
+
+/** Charcoal along one side as it is seen from above: its uppermost layer, lit in the corner in front, chunks from there on. */
+export function basketBlocks(shape: Grate, fire: PlannedFire) {
+  const edge = shape.clearFromX - 0.01;
+  const blocks: { x: number; y: number; kind: 'lit' | 'unlit' | 'wood' }[] = [];
+  for (let x = edge - PIECE_M.along / 2; x > -shape.lengthM / 2; x -= PIECE_M.along + 0.002) {
+    const reach = Math.sqrt(
+      Math.max((shape.lengthM / 2 - 0.02) ** 2 - (x - PIECE_M.along / 2) ** 2, 0),
+    );
+    const rows = Math.floor((2 * reach) / (PIECE_M.across + 0.002));
+    for (let i = 0; i < rows; i++) {
+      const y = (i - (rows - 1) / 2) * (PIECE_M.across + 0.002);
+      blocks.push({ x, y, kind: 'unlit' });
+    }
+  }
+  // From the lit corner, in front, along the side.
+  blocks.sort((a, b) => b.y - a.y);
+  const lit = Math.max(1, Math.round((blocks.length * fire.litPieces) / Math.max(fire.pieces, 1)));
+  blocks.slice(0, lit).forEach((b) => (b.kind = 'lit'));
+  const rest = blocks.length - lit;
+  fire.woodChunks.forEach((c, i) => {
+    const share = c.depthFraction ?? (i + 0.5) / fire.woodChunks.length;
+    const at = blocks[lit + Math.min(Math.floor(share * rest), rest - 1)];
+    if (at) blocks.push({ ...at, kind: 'wood' });
+  });
+  return blocks;
 }
 
 interface SnakeProps {

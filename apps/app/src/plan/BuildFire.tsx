@@ -10,12 +10,15 @@ import {
   type Plan,
 } from '@ostrin/core';
 import { View } from 'react-native';
+import { FireSide } from '../drawings/FireSide';
 import { Vent } from '../drawings/Vent';
 import { Heading } from '../ui/Title';
 import { clockOf } from '../ui/words';
 import { LayGrate } from './LayGrate';
 import { Say, Small } from './Parts';
 
+/** Width of the drawings, px. */
+const DRAWN_PX = 340;
 const round15 = (minutes: number): number => Math.floor(minutes / 15) * 15;
 
 export function BuildFire({ plan }: { plan: Plan }) {
@@ -26,13 +29,14 @@ export function BuildFire({ plan }: { plan: Plan }) {
   return (
     <View className="gap-2">
       <Heading>Build the fire</Heading>
+      <FireSide preset={cooker.preset} fire={fire} units={units} size={DRAWN_PX} />
       <LayGrate
         preset={cooker.preset}
         diameterM={physics.diameterM}
         fire={fire}
         grate={plan.grates[0] ?? { pit: fire.pit, laid: [] }}
         meats={plan.request.meats}
-        size={300}
+        size={DRAWN_PX}
       />
       {fire.inWords.map((step, i) => (
         <Say key={step}>{`${i + 1}. ${step}`}</Say>

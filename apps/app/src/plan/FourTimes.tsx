@@ -9,11 +9,26 @@ interface Props {
   progress: number;
 }
 
+/** Figures alone with a dash between them: in the slab face its dash would bring old figures with it. */
+const figures = (value: string) =>
+  value.split('–').flatMap((part, i) =>
+    i === 0
+      ? [part]
+      : [
+          <Text key={i} className="font-sans-bold">
+            –
+          </Text>,
+          part,
+        ],
+  );
+
 function Cell({ label, value }: { label: string; value: string }) {
   return (
     <View>
       <Text className="font-sans text-on-pad text-[14px]">{label}</Text>
-      <Text className="font-slab-bold text-on-pad text-[20px]">{value}</Text>
+      <Text numberOfLines={1} className="font-slab-bold text-on-pad text-[20px]">
+        {figures(value)}
+      </Text>
     </View>
   );
 }
@@ -66,7 +81,7 @@ function EachMeat({ plan, says }: { plan: Plan; says: string }) {
           numberOfLines={1}
           className={`text-on-pad ${bold ? 'font-slab-bold text-[18px]' : 'font-sans text-[14px]'} ${['flex-1', 'w-[72px]', 'w-[112px]'][i]!}`}
         >
-          {text}
+          {bold ? figures(text) : text}
         </Text>
       ))}
     </View>

@@ -11,7 +11,9 @@ export function Jobs({ plan }: { plan: Plan }) {
       <Heading>Jobs</Heading>
       {lines.map((line, i) => {
         const job = plan.jobs.find((j) => j.id === line.job);
-        const newDay = line.at.slice(0, 10) !== (lines[i - 1]?.at ?? line.at).slice(0, 10);
+        // The day is told where it changes, and first of all where it is not the day of the meal.
+        const before = lines[i - 1]?.at ?? plan.serveAt;
+        const newDay = line.at.slice(0, 10) !== before.slice(0, 10);
         return (
           <View key={line.job}>
             {newDay ? (
@@ -21,7 +23,7 @@ export function Jobs({ plan }: { plan: Plan }) {
               className="flex-row gap-3 border-b border-rule py-2"
               testID={job ? `job-${job.id}` : undefined}
             >
-              <Text className="font-slab-semi text-ink text-[18px] w-[52px]">
+              <Text numberOfLines={1} className="font-slab-semi text-ink text-[18px] w-[56px]">
                 {clockOf(line.at)}
               </Text>
               <View className="flex-1">

@@ -33,7 +33,7 @@ export function KeptPlans({ request, yard, onClose }: Props) {
   const kept = useKept();
   const keep = useKeep();
   const letGo = useLetGo();
-  const change = useSlip((s) => s.change);
+  const { change, clear } = useSlip();
   const [naming, setNaming] = useState<Naming>(null);
   const now = useTick(60_000);
   if (naming) {
@@ -75,6 +75,13 @@ export function KeptPlans({ request, yard, onClose }: Props) {
             request,
           })
         }
+      />
+      <Button
+        label="Begin a new slip"
+        onPress={() => {
+          clear();
+          onClose();
+        }}
       />
       {kept.data?.length === 0 ? (
         <Say>

@@ -49,6 +49,9 @@ const RESTS: readonly { value: RestWhere; note: string }[] = [
 /** A course of its own: at first so long before the rest, moved in such steps, at most so early; min. */
 const COURSE = { firstMin: 180, stepMin: 15, mostMin: 12 * 60 };
 
+/** A piece that comes late: at first so long before it is eaten, moved in such steps, at most so early; min. */
+const LATE = { firstMin: 6 * 60, stepMin: 15, mostMin: 24 * 60 };
+
 export function BeforeAndAfter({ meat }: OfMeat) {
   const change = useChange(meat);
   return (
@@ -67,6 +70,7 @@ export function BeforeAndAfter({ meat }: OfMeat) {
         value={meat.frozen ? 'frozen' : 'fresh'}
         onChange={(c) => change({ frozen: c === 'frozen' })}
       />
+      <Comes meat={meat} />
       <Choice
         label="Injection"
         columns={2}
@@ -85,6 +89,39 @@ export function BeforeAndAfter({ meat }: OfMeat) {
         The longer it can be held, the earlier it may be ready, and the surer it is on time.
       </Note>
       <Eaten meat={meat} />
+    </>
+  );
+}
+
+/** There from the start, or brought, bought or thawed late. */
+function Comes({ meat }: OfMeat) {
+  const { serveAt, timeZone } = useSlip();
+  const change = useChange(meat);
+  const eaten = epochOf(meat.serveAt ?? serveAt, timeZone);
+  const own = meat.notBefore ? epochOf(meat.notBefore, timeZone) : null;
+  const ahead = (min: number): string => localOf(eaten - min * MINUTE_MS, timeZone);
+  const aheadMin = own === null ? 0 : Math.round((eaten - own) / MINUTE_MS);
+  return (
+    <>
+      <Choice
+        label="When it is there"
+        columns={2}
+        options={[
+          { value: 'there', label: 'It is there', note: 'goes on when it suits' },
+          { value: 'late', label: 'It comes late', note: 'goes on when it has come' },
+        ]}
+        value={own === null ? 'there' : 'late'}
+        onChange={(v) => change({ notBefore: v === 'there' ? null : ahead(LATE.firstMin) })}
+      />
+      {own === null ? null : (
+        <Stepper
+          label="Not before"
+          shown={clockAndDay(meat.notBefore!)}
+          onStep={(by) => change({ notBefore: ahead(aheadMin - by * LATE.stepMin) })}
+          canDown={aheadMin < LATE.mostMin}
+          canUp={aheadMin > LATE.stepMin}
+        />
+      )}
     </>
   );
 }

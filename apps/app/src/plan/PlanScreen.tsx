@@ -14,6 +14,7 @@ import { Notice } from '../ui/Notice';
 import { Title } from '../ui/Title';
 import { dayOf } from '../ui/words';
 import { Answer as WholeAnswer } from './Answer';
+import { Shopping, Watch } from './Around';
 import { SettingsRow } from './SettingsRow';
 import { SlipSentence as WholeSentence } from './SlipSentence';
 import { CompareWays as AllWays } from './CompareWays';
@@ -121,7 +122,13 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
                 {head}
                 <FourTimes plan={plan} settled={settled} progress={progress} />
                 <StartCook plan={plan} ready={settled && !blocked} />
-                {drawn ? <TakeAlong plan={drawn} ready={still} /> : null}
+                {drawn ? (
+                  <View className="gap-6">
+                    <TakeAlong plan={drawn} ready={still} />
+                    <Watch plan={drawn} />
+                    <Shopping plan={drawn} />
+                  </View>
+                ) : null}
                 <SettingsRow />
                 <Safety />
               </View>

@@ -23,6 +23,7 @@ export const PREPARE_NAMES: Readonly<Record<NonNullable<MeatWish['prepare']>, st
 export function othersWords(m: MeatWish, serveAt: string): string {
   return [
     m.frozen ? 'frozen now' : '',
+    m.notBefore ? `not there before ${clockOf(m.notBefore)}` : '',
     m.prepare ? PREPARE_NAMES[m.prepare] : '',
     m.injected ? 'injected' : '',
     REST_NAMES[m.rest ?? usualRest(cutOf(m.cut)).where],

@@ -2,66 +2,153 @@
 import { countWords, cutOf, linesOf, pitName, spanOfTime, type Plan } from '@ostrin/core';
 import { clockAndDay, clockOf } from '../ui/words';
 
-/** More lines than this are set smaller, so that it stays one page. */
-const ROOMY_LINES = 20;
+/** Sizes of type it is set in, pt: the largest in which all of it stands on one page. */
+const SIZES = [10, 9.5, 9, 8.5, 8, 7.5, 7, 6.5, 6];
+/** The page: A4 less its margins, in two columns, pt; leading; mean width of a letter of this face, share of its size. */
+const PAGE = { columnPt: 244, highPt: 2 * 735, leading: 1.3, letter: 0.49 };
+/** What a paragraph and a heading take besides their lines, share of a line; what the time of a job takes, letters. */
+const EXTRA = { paragraph: 0.28, heading: 1.1, time: 11 };
+
+/** A piece of the page by what it takes: its letters, or a heading. */
+type Piece = { text: string; less?: number } | 'heading';
+
+/** The largest type in which the pieces stand on one page, pt; null where they do not even in the smallest. */
+export function pointsFor(pieces: readonly Piece[]): number | null {
+  const high = (pt: number): number => {
+    const letters = PAGE.columnPt / (PAGE.letter * pt);
+    const lines = pieces.reduce(
+      (sum, p) =>
+        sum +
+        (p === 'heading'
+          ? 1 + EXTRA.heading
+          : Math.ceil(p.text.length / (letters - (p.less ?? 0))) + EXTRA.paragraph),
+      0,
+    );
+    return lines * PAGE.leading * pt;
+  };
+  return SIZES.find((pt) => high(pt) <= PAGE.highPt) ?? null;
+}
 
 const styleOf = (points: number): string => `
   @page { size: A4; margin: 12mm }
-  body { font: ${points}pt/1.3 Georgia, serif; color: #000; columns: 2; column-gap: 8mm }
+  body { font: ${points}pt/${PAGE.leading} Georgia, serif; color: #000; columns: 2; column-gap: 8mm; margin: 0 }
   h1 { font-size: 15pt; margin: 0 0 2mm; column-span: all }
   h3 { font-size: 1em; margin: 1mm 0 }
-  h2 { font-size: 11pt; margin: 3mm 0 1mm; break-after: avoid }
-  p, li { margin: 0 0 .6mm } ol, ul { margin: 0; padding-left: 5mm }
-  table { border-collapse: collapse; width: 100% } td { border-top: .2mm solid #999; padding: .5mm 1mm; vertical-align: top }
+  h2 { font-size: 1.1em; margin: .8em 0 .3em; break-after: avoid }
+  p, li { margin: 0 0 .2em } ol, ul { margin: 0; padding-left: 4mm }
+  table { border-collapse: collapse; width: 100% } td { border-top: .2mm solid #999; padding: .1em 1mm; vertical-align: top }
 `;
+
+const SAFETY = 'Charcoal gives off carbon monoxide: outdoors only. Local fire rules come first.';
 
 const safe = (text: string): string =>
   text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');
 
-/** The page as HTML. */
-export function sheetHtml(plan: Plan, title: string): string {
-  const lines = linesOf(plan);
-  const items = (list: readonly string[]): string =>
-    `<ul>${list.map((l) => `<li>${safe(l)}</li>`).join('')}</ul>`;
+/** A heading of the page with what stands under it. */
+interface Section {
+  heading: string;
+  /** Paragraphs over the list, such as the name of a pit. */
+  parts: { name?: string; items: string[] }[];
+  jobs?: { at: string; what: string; how: string }[];
+}
+
+/** What the page says, in order. */
+function sectionsOf(plan: Plan): Section[] {
   // The day is told where it is not the day of the meal.
   const when = (at: string): string =>
     at.slice(0, 10) === plan.serveAt.slice(0, 10) ? clockOf(at) : clockAndDay(at);
   return [
-    `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>${safe(title)}</title><style>${styleOf(lines.length > ROOMY_LINES ? 8.5 : 10)}</style></head><body>`,
-    `<h1>${safe(title)}, ${plan.serveAt.replace('T', ' ')}</h1>`,
-    `<p>Light ${plan.lightAt.replace('T', ' ')}. ${plan.ready
-      .map(
-        (r, i) =>
-          `${cutOf(plan.request.meats[i]!.cut).name} ready ${clockOf(r.p10)} to ${clockOf(r.p90)}`,
-      )
-      .join('; ')}.</p>`,
-    '<h2>Fire and vents</h2>',
-    ...plan.fires.flatMap((f) => {
-      const vents = plan.vents.filter((v) => v.pit === f.pit);
-      return [
-        plan.fires.length > 1 ? `<h3>${safe(pitName(plan, f.pit))}</h3>` : '',
-        items([...f.inWords, ...f.feeding.map((x) => `Feed: ${x.inWords}`)]),
-        items([
-          ...vents.slice(0, 6).map((v) => `${v.at.slice(11)} ${v.inWords}`),
-          ...vents
-            .filter((v) => v.ifHigh)
-            .flatMap((v) => [`If high: ${v.ifHigh}`, `If low: ${v.ifLow ?? ''}`]),
-        ]),
-      ];
-    }),
-    '<h2>Jobs</h2><table>',
-    ...lines.map(
-      (l) => `<tr><td>${when(l.at)}</td><td><b>${safe(l.inWords)}</b> ${safe(l.detail)}</td></tr>`,
-    ),
-    '</table>',
-    '<h2>Watch</h2>',
-    items([
-      `${countWords(plan.watch.visits, 'visit', 'visits')}, longest free stretch ${spanOfTime(plan.watch.longestFreeMin)}`,
-      ...plan.watch.shifts.map((s) => `${s.name}: ${when(s.from)} to ${when(s.to)}`),
+    {
+      heading: 'Fire and vents',
+      parts: plan.fires.map((f) => {
+        const vents = plan.vents.filter((v) => v.pit === f.pit);
+        return {
+          name: plan.fires.length > 1 ? pitName(plan, f.pit) : undefined,
+          items: [
+            ...f.inWords,
+            ...f.feeding.map((x) => `Feed: ${x.inWords}`),
+            ...vents.slice(0, 6).map((v) => `${clockOf(v.at)} ${v.inWords}`),
+            ...vents
+              .filter((v) => v.ifHigh)
+              .flatMap((v) => [`If high: ${v.ifHigh}`, `If low: ${v.ifLow ?? ''}`]),
+          ],
+        };
+      }),
+    },
+    {
+      heading: 'Jobs',
+      parts: [],
+      jobs: linesOf(plan).map((l) => ({ at: when(l.at), what: l.inWords, how: l.detail })),
+    },
+    {
+      heading: 'Watch',
+      parts: [
+        {
+          items: [
+            `${countWords(plan.watch.visits, 'visit', 'visits')}, longest free stretch ${spanOfTime(plan.watch.longestFreeMin)}`,
+            ...plan.watch.shifts.map((s) => `${s.name}: ${when(s.from)} to ${when(s.to)}`),
+          ],
+        },
+      ],
+    },
+    {
+      heading: 'What could go wrong',
+      parts: [{ items: plan.risks.map((r) => `${r.sign}: ${r.move}`) }],
+    },
+  ];
+}
+
+const withoutHow = (s: Section): Section => ({
+  ...s,
+  jobs: s.jobs?.map((j) => ({ ...j, how: '' })),
+});
+
+const piecesOf = (sections: readonly Section[]): Piece[] =>
+  sections.flatMap(({ parts, jobs = [] }): Piece[] => [
+    'heading',
+    ...parts.flatMap(({ name, items }): Piece[] => [
+      ...(name ? [{ text: name }] : []),
+      ...items.map((text) => ({ text, less: 4 })),
     ]),
-    '<h2>What could go wrong</h2>',
-    items(plan.risks.map((r) => `${r.sign}: ${r.move}`)),
-    '<p>Charcoal gives off carbon monoxide: outdoors only. Local fire rules come first.</p>',
+    ...jobs.map((j) => ({ text: `${j.what} ${j.how}`, less: EXTRA.time })),
+  ]);
+
+/** The page as HTML. */
+export function sheetHtml(plan: Plan, title: string): string {
+  const whole = sectionsOf(plan);
+  const ready = plan.ready
+    .map(
+      (r, i) =>
+        `${cutOf(plan.request.meats[i]!.cut).name} ready ${clockOf(r.p10)} to ${clockOf(r.p90)}`,
+    )
+    .join('; ');
+  const head = `Light ${plan.lightAt.replace('T', ' ')}. ${ready}.`;
+  const fit = (of: readonly Section[]) =>
+    pointsFor([{ text: head }, ...piecesOf(of), { text: SAFETY }]);
+  // A table too long for one page keeps what is done and when, and leaves out how.
+  const sections = fit(whole) === null ? whole.map(withoutHow) : whole;
+  const points = fit(sections) ?? SIZES.at(-1)!;
+  return [
+    `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>${safe(title)}</title><style>${styleOf(points)}</style></head><body>`,
+    `<h1>${safe(title)}, ${plan.serveAt.replace('T', ' ')}</h1>`,
+    `<p>${safe(head)}</p>`,
+    ...sections.flatMap(({ heading, parts, jobs }) => [
+      `<h2>${heading}</h2>`,
+      ...parts.flatMap(({ name, items }) => [
+        name ? `<h3>${safe(name)}</h3>` : '',
+        `<ul>${items.map((l) => `<li>${safe(l)}</li>`).join('')}</ul>`,
+      ]),
+      ...(jobs
+        ? [
+            '<table>',
+            ...jobs.map(
+              (j) => `<tr><td>${j.at}</td><td><b>${safe(j.what)}</b> ${safe(j.how)}</td></tr>`,
+            ),
+            '</table>',
+          ]
+        : []),
+    ]),
+    `<p>${SAFETY}</p>`,
     '</body></html>',
   ].join('');
 }

@@ -85,17 +85,24 @@ function requestMeat(m: MeatWish, pit: PitRecord): RequestMeat {
     ...(m.pieces === null ? {} : { pieces: m.pieces }),
     pit: pit.id,
     ...(m.serveAt ? { serveAt: m.serveAt } : {}),
+    ...(m.notBefore ? { notBefore: m.notBefore } : {}),
     ...(m.lie ? { lie: m.lie } : {}),
     wrap:
       m.wrap === 'none'
         ? { with: 'none' }
         : { with: m.wrap, when: { ...WRAP_SCHOOLS[m.wrapWhen] } },
     done: m.doneC === null ? { tender: true } : { coreC: m.doneC },
-    rest: m.rest ? { where: m.rest, ...RESTS[m.rest] } : usualRest(cutOf(m.cut)),
+    rest: restOf(m),
     ...(m.prepare ? { prepare: m.prepare } : {}),
     ...(m.frozen ? { frozen: true } : {}),
     ...(m.injected ? { injected: true } : {}),
   };
+}
+
+/** Where and how long it rests: as is usual for its cut where that is the place. */
+function restOf(m: MeatWish): RequestMeat['rest'] {
+  const usual = usualRest(cutOf(m.cut));
+  return m.rest && m.rest !== usual.where ? { where: m.rest, ...RESTS[m.rest] } : usual;
 }
 
 /** The request a slip stands for, with what is on the shelf; the yard must have a pit. */
@@ -212,6 +219,7 @@ function wishOf(
     frozen: m.frozen ?? false,
     injected: m.injected ?? false,
     serveAt: m.serveAt ?? null,
+    notBefore: m.notBefore ?? null,
     pitId: yard.some((p) => p.id === pitId) ? pitId : null,
     lie: m.lie ?? null,
   };
@@ -234,6 +242,10 @@ export function comingUp(slip: Slip, nowMs: number): Slip {
   return {
     ...slip,
     serveAt: move(slip.serveAt),
-    meats: slip.meats.map((m) => (m.serveAt ? { ...m, serveAt: move(m.serveAt) } : m)),
+    meats: slip.meats.map((m) => ({
+      ...m,
+      serveAt: m.serveAt && move(m.serveAt),
+      notBefore: m.notBefore && move(m.notBefore),
+    })),
   };
 }

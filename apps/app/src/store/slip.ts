@@ -1,6 +1,7 @@
 /** The slip: what a planning sentence is made of. Everything else of a request is worked out from it. */
 import {
   cutOf,
+  epochOf,
   localOf,
   MINUTE_MS,
   roundTo,
@@ -15,7 +16,8 @@ import {
   type WoodId,
   type WrapId,
 } from '@ostrin/core';
-import { create } from 'zustand';
+import { create, type StateCreator } from 'zustand';
+import { createJSONStorage, persist } from 'zustand/middleware';
 
 /** One kind of meat on the table. */
 export interface MeatWish {
@@ -38,6 +40,8 @@ export interface MeatWish {
   injected: boolean;
   /** When it is eaten; null: with everything else. */
   serveAt: string | null;
+  /** It cannot go on before, since it is not there; null: it is there. */
+  notBefore: string | null;
   /** The pit of the yard it is cooked on; null: the usual one. */
   pitId: string | null;
   /** Where its pieces were laid by hand; null: where there is room. */
@@ -78,6 +82,8 @@ interface SlipStore extends Slip {
   movePit(from: string, to: string, usual: string): void;
   addMeat(cut: string, pitId: string | null): void;
   dropMeat(id: string): void;
+  /** Begins anew with a sensible sentence. */
+  clear(): void;
 }
 
 const FIRST_CUT = 'mutton-shoulder';
@@ -140,6 +146,7 @@ export function newMeat(
     frozen: false,
     injected: false,
     serveAt: null,
+    notBefore: null,
     pitId,
     lie: null,
   };
@@ -176,7 +183,13 @@ const unlaid = (meats: MeatWish[]): MeatWish[] => meats.map((m) => ({ ...m, lie:
 
 const zone = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
 
-export const useSlip = create<SlipStore>()((set) => ({
+/** Whether a slip from before is for a meal that is still to come. */
+export const stillAhead = (kept: unknown, nowMs: number): kept is Slip => {
+  const slip = kept as Slip | undefined;
+  return !!slip?.meats?.length && epochOf(slip.serveAt, slip.timeZone) > nowMs;
+};
+
+const madeSlip: StateCreator<SlipStore> = (set) => ({
   ...firstSlip(Date.now(), zone),
   change: (part) => set(part),
   changeMeat: (id, part) =>
@@ -217,7 +230,23 @@ export const useSlip = create<SlipStore>()((set) => ({
   addMeat: (cut, pitId) =>
     set(({ meats }) => ({ meats: [...unlaid(meats), newMeat(cut, pitId, meats)] })),
   dropMeat: (id) => set(({ meats }) => ({ meats: unlaid(meats.filter((m) => m.id !== id)) })),
-}));
+  clear: () => set(firstSlip(Date.now(), zone)),
+});
+
+/** Only what the sentence says is kept on this device; what it was for and has passed is not taken up again. */
+export const useSlip = create<SlipStore>()(
+  persist(madeSlip, {
+    name: 'ostrin-slip',
+    version: 1,
+    storage: createJSONStorage(() => localStorage),
+    partialize: (all): Slip => {
+      const { people, appetiteG, serveAt, timeZone, chance, meats, fires, airC, windMps, crew } =
+        all;
+      return { people, appetiteG, serveAt, timeZone, chance, meats, fires, airC, windMps, crew };
+    },
+    merge: (kept, now) => (stillAhead(kept, Date.now()) ? { ...now, ...kept } : now),
+  }),
+);
 
 /** How finely a piece of a cut is weighed, kg. */
 export const massStep = (cut: Cut): number => (cut.massRange[1] < 1 ? 0.05 : 0.1);

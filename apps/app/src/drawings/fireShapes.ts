@@ -1,0 +1,319 @@
+/**
+ * Fires from the side, to scale: how high a heap stands in what holds it, where it is lit, where its wood
+ * lies. In metres, y downward; one outline a kind of heap.
+ */
+import {
+  CHARCOALS,
+  clamp,
+  countWords,
+  massWords,
+  seeded,
+  smallMassWords,
+  type PlannedFire,
+  type Preset,
+  type Units,
+} from '@ostrin/core';
+
+export type PieceKind = 'unlit' | 'lit' | 'wood';
+
+export interface FirePiece {
+  x: number;
+  y: number;
+  size: number;
+  kind: PieceKind;
+  turnDeg: number;
+}
+
+/** A name with the spot that it is about. */
+export interface FireLabel {
+  x: number;
+  y: number;
+  text: string;
+}
+
+export interface FireShape {
+  widthM: number;
+  heightM: number;
+  /** What holds the fire, and what lies over or under it: SVG paths in m. */
+  walls: string[];
+  metal: string[];
+  /** Splits, as rectangles. */
+  splits: { x: number; y: number; w: number; h: number }[];
+  pieces: FirePiece[];
+  labels: FireLabel[];
+}
+
+/** Charcoal as poured, gaps included, kg/m3 (200-420, from memory; the engine's own figure). */
+const POURED = 300;
+/** Width of a piece as it lies, and of a chunk, m (common practice). */
+const PIECE_M = 0.042;
+const CHUNK_M = 0.045;
+/** A split seen from its end is about square: kg/m3 of seasoned oak, usual length m. */
+const SPLIT = { kgPerM3: 720, lengthM: { light: 0.25, heavy: 0.4 } };
+/** Room round the drawing, m. */
+const ROOM_M = 0.03;
+
+/** What holds a heap: its half width at a height over its floor, m, and how deep the picture's plane is cut, m. */
+interface Holder {
+  halfM: (heightM: number) => number;
+  /** Volume up to a height, m3. */
+  volumeM3: (heightM: number) => number;
+  deepestM: number;
+}
+
+const round = (radiusM: number, deepestM: number, bulge: number): Holder => {
+  const halfM = (h: number): number =>
+    radiusM * Math.sqrt(Math.max(0, 1 - bulge * (1 - clamp(h / deepestM, 0, 1)) ** 2));
+  return { halfM, deepestM, volumeM3: (h) => sum(h, (z) => Math.PI * halfM(z) ** 2) };
+};
+const box = (widthM: number, depthM: number, deepestM: number): Holder => ({
+  halfM: () => widthM / 2,
+  deepestM,
+  volumeM3: (h) => h * widthM * depthM,
+});
+
+const SLICES = 40;
+/** Integral of an area over a height. */
+const sum = (h: number, area: (z: number) => number): number =>
+  Array.from({ length: SLICES }, (_, i) => area(((i + 0.5) * h) / SLICES)).reduce(
+    (v, a) => v + (a * h) / SLICES,
+    0,
+  );
+
+/** How high so much charcoal stands, m. */
+export function heightOf(holder: Holder, kg: number): number {
+  let [low, high] = [0, holder.deepestM * 1.4];
+  for (let i = 0; i < 30; i++) {
+    const middle = (low + high) / 2;
+    if (holder.volumeM3(middle) * POURED < kg) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+type Where = 'top' | 'bottom' | 'side';
+
+/** A heap's pieces, row by row from its floor; those nearest to where it is lit are the lit ones. */
+function heapOf(
+  holder: Holder,
+  kg: number,
+  litKg: number,
+  lit: Where,
+  at: { x: number; floorY: number },
+): FirePiece[] {
+  const height = heightOf(holder, kg);
+  const random = seeded(7);
+  const rows = Math.max(1, Math.round(height / PIECE_M));
+  const pieces: FirePiece[] = [];
+  for (let row = 0; row < rows; row++) {
+    const h = ((row + 0.5) * height) / rows;
+    const half = holder.halfM(h) - PIECE_M * 0.55;
+    const count = Math.max(1, Math.floor((2 * half) / PIECE_M) + 1);
+    for (let i = 0; i < count; i++) {
+      const share = count === 1 ? 0 : i / (count - 1) - 0.5;
+      pieces.push({
+        x: at.x + 2 * half * share,
+        y: at.floorY - h,
+        size: PIECE_M * (0.86 + 0.1 * random.next()),
+        kind: 'unlit',
+        turnDeg: 24 * random.next() - 12,
+      });
+    }
+  }
+  const from = {
+    top: { x: at.x, y: at.floorY - height },
+    bottom: { x: at.x, y: at.floorY },
+    side: { x: at.x - holder.halfM(0), y: at.floorY },
+  }[lit];
+  const near = [...pieces].sort(
+    (a, b) => Math.hypot(a.x - from.x, a.y - from.y) - Math.hypot(b.x - from.x, b.y - from.y),
+  );
+  const count = Math.round((pieces.length * litKg) / Math.max(kg, 1e-6));
+  for (const p of near.slice(0, litKg > 0 ? Math.max(1, count) : 0)) p.kind = 'lit';
+  return pieces;
+}
+
+/** Chunks at their depths, to the left and to the right in turn. */
+const chunksIn = (
+  fire: PlannedFire,
+  x: number,
+  floorY: number,
+  height: number,
+  half: (h: number) => number,
+): FirePiece[] =>
+  fire.woodChunks.map((c, i) => {
+    const h = height * (1 - clamp(c.depthFraction ?? 0.5, 0.08, 0.9));
+    const side = (i % 2 === 0 ? 1 : -1) * (0.35 + 0.2 * (i % 3));
+    return { x: x + side * half(h), y: floorY - h, size: CHUNK_M, kind: 'wood', turnDeg: 20 };
+  });
+
+/** Names of what every heap has. */
+function names(fire: PlannedFire, units: Units) {
+  const piece = CHARCOALS[fire.fuel].pieceKg;
+  const lump = fire.fuel === 'lump';
+  const litKg = fire.litPieces * piece;
+  const chunk = fire.woodChunks[0];
+  return {
+    litKg,
+    lit: lump ? `${massWords(litKg, units)} lit` : `${fire.litPieces} lit`,
+    load: lump
+      ? `${massWords(fire.massKg, units)} of lump`
+      : `${fire.pieces} briquettes, ${massWords(fire.massKg, units)}`,
+    chunks: chunk
+      ? `${countWords(fire.woodChunks.length, 'chunk', 'chunks')} of ${smallMassWords(chunk.massG, units)}`
+      : '',
+  };
+}
+
+/** The fire from the side; null for those that are drawn from above (a snake, a basket, a crescent). */
+export function fireShape(fire: PlannedFire, preset: Preset, units: Units): FireShape | null {
+  switch (fire.arrangement) {
+    case 'bowl':
+    case 'ring':
+      return roundFire(fire, preset, units);
+    case 'hopper':
+      return hopperFire(fire, preset, units);
+    case 'coal-bed':
+      return bedFire(fire, preset, units);
+    default:
+      return null;
+  }
+}
+
+/** A bowl under its deflector, or a ring under its pan. */
+function roundFire(fire: PlannedFire, preset: Preset, units: Units): FireShape {
+  const ring = fire.arrangement === 'ring';
+  const radius = (ring ? 0.4 : 0.36) * preset.pit.diameterM;
+  const bulge = ring ? 0 : 0.75;
+  const full = preset.fullLoadKg / POURED;
+  const deepest = full / (Math.PI * radius ** 2 * (1 - bulge / 3));
+  const holder = round(radius, deepest, bulge);
+  const height = heightOf(holder, fire.massKg);
+  const over = 0.11;
+  const x = ROOM_M + radius;
+  const floorY = over + Math.max(deepest, height) + 0.02;
+  const { lit, litKg, load, chunks } = names(fire, units);
+  const pieces = heapOf(holder, fire.massKg, litKg, 'top', { x, floorY });
+  const wood = chunksIn(fire, x, floorY, height, (h) => holder.halfM(h) - CHUNK_M);
+  const side = (sign: number): string =>
+    Array.from({ length: 13 }, (_, i) => (i * deepest * 1.05) / 12)
+      .map((h, i) => `${i === 0 ? 'M' : 'L'} ${x + sign * holder.halfM(h)} ${floorY - h}`)
+      .join(' ');
+  const bar = floorY - Math.max(deepest, height) - 0.06;
+  const edge = x + 0.95 * radius;
+  const labels: FireLabel[] = [
+    {
+      x: edge,
+      y: bar,
+      text:
+        preset.family === 'kamado'
+          ? 'deflector, then the grate'
+          : ring
+            ? 'pan, then the grates'
+            : 'grate',
+    },
+    { x, y: floorY - height + 0.02, text: `${lit}, on top` },
+  ];
+  if (wood[0]) labels.push({ x: wood[0].x, y: wood[0].y, text: chunks });
+  labels.push({ x: x + 0.6 * holder.halfM(0.3 * height), y: floorY - 0.3 * height, text: load });
+  return {
+    widthM: 2 * (radius + ROOM_M),
+    heightM: floorY + ROOM_M,
+    walls: [
+      side(-1),
+      side(1),
+      `M ${x - holder.halfM(0)} ${floorY} L ${x + holder.halfM(0)} ${floorY}`,
+    ],
+    metal: [
+      ring
+        ? `M ${x - 0.8 * radius} ${bar - 0.05} Q ${x} ${bar + 0.07} ${x + 0.8 * radius} ${bar - 0.05}`
+        : `M ${x - 0.95 * radius} ${bar} L ${edge} ${bar}`,
+    ],
+    splits: [],
+    pieces: [...pieces, ...wood],
+    labels,
+  };
+}
+
+/** A column that slides down to a small fire; its chunks lie in the ash pan below. */
+function hopperFire(fire: PlannedFire, preset: Preset, units: Units): FireShape {
+  const [width, depth] = [0.2, 0.22];
+  const deepest = preset.fullLoadKg / POURED / (width * depth);
+  const holder = box(width, depth, deepest);
+  const height = heightOf(holder, fire.massKg);
+  const x = ROOM_M + width / 2;
+  const grateY = ROOM_M + deepest;
+  const panY = grateY + 0.11;
+  const { lit, litKg, load, chunks } = names(fire, units);
+  const pieces = heapOf(holder, fire.massKg, litKg, 'bottom', { x, floorY: grateY });
+  const wood: FirePiece[] = fire.woodChunks.map((_, i) => ({
+    x: x + ((i + 0.5) / fire.woodChunks.length - 0.5) * width * 0.9,
+    y: panY - CHUNK_M / 2,
+    size: CHUNK_M * 0.9,
+    kind: 'wood',
+    turnDeg: 8,
+  }));
+  const [left, right] = [x - width / 2, x + width / 2];
+  return {
+    widthM: width + 2 * ROOM_M,
+    heightM: panY + ROOM_M,
+    walls: [`M ${left} ${ROOM_M} L ${left} ${panY} L ${right} ${panY} L ${right} ${ROOM_M} Z`],
+    metal: [`M ${left} ${grateY} L ${right} ${grateY}`],
+    splits: [],
+    pieces: [...pieces, ...wood],
+    labels: [
+      { x, y: grateY - height, text: `${load}, up to here` },
+      { x: right - 0.03, y: grateY - 0.03, text: `${lit}, at the grate` },
+      ...(wood[0]
+        ? [{ x: wood.at(-1)!.x, y: panY - 0.02, text: `${chunks}, in the ash pan` }]
+        : []),
+    ],
+  };
+}
+
+/** A firebox: coals on its grate, a split on them and the next one warming on its roof. */
+function bedFire(fire: PlannedFire, preset: Preset, units: Units): FireShape {
+  const boxM = Math.max(0.9 * preset.pit.diameterM, 0.3);
+  const light = preset.pit.fireWallM2 < 0.8;
+  const splits = fire.feeding.find((f) => f.what === 'splits');
+  const length = SPLIT.lengthM[light ? 'light' : 'heavy'];
+  const thick = splits ? Math.sqrt(splits.massKg / SPLIT.kgPerM3 / length) : 0;
+  const left = ROOM_M;
+  const top = ROOM_M + (splits ? thick + 0.02 : 0);
+  const floorY = top + boxM - 0.08;
+  const x = left + boxM / 2;
+  const width = 0.8 * boxM;
+  const holder = box(width, width, boxM);
+  const { lit, litKg, load, chunks } = names(fire, units);
+  const height = Math.max(heightOf(holder, fire.massKg), PIECE_M);
+  const pieces = heapOf(holder, fire.massKg, litKg, splits ? 'bottom' : 'side', { x, floorY });
+  const wood = chunksIn(fire, x, floorY, height, () => 0.8 * width * 0.5);
+  const bar = (y: number) => ({ x: x - length / 2, y, w: length, h: thick });
+  return {
+    widthM: boxM + 2 * ROOM_M,
+    heightM: top + boxM + ROOM_M,
+    walls: [
+      `M ${left} ${top} L ${left + boxM} ${top} L ${left + boxM} ${top + boxM} L ${left} ${top + boxM} Z`,
+    ],
+    metal: [`M ${left + 0.02} ${floorY + 0.01} L ${left + boxM - 0.02} ${floorY + 0.01}`],
+    splits: splits ? [bar(floorY - height - thick), bar(top - thick - 0.004)] : [],
+    pieces: [...pieces, ...wood],
+    labels: [
+      ...(splits
+        ? [
+            { x: x + length / 2, y: top - thick / 2, text: 'the next one, warming' },
+            {
+              x: x + length / 2,
+              y: floorY - height - thick / 2,
+              text: `a split of ${massWords(splits.massKg, units)}`,
+            },
+            { x: x + 0.3 * width, y: floorY - height / 2, text: `${load}, all of it lit` },
+          ]
+        : [
+            ...(wood[0] ? [{ x: wood[0].x, y: wood[0].y, text: chunks }] : []),
+            { x: x + 0.4 * width, y: floorY - 0.6 * height, text: load },
+            { x: x - 0.3 * width, y: floorY - 0.2 * height, text: `${lit}, to one side` },
+          ]),
+    ],
+  };
+}

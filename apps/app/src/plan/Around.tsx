@@ -1,0 +1,86 @@
+/** What goes with a plan besides its fire and its jobs: the watch, the shopping, what could go wrong, what is safe. */
+import { countWords, fuelWorth, massWords, METRIC, spanOfTime, type Plan } from '@ostrin/core';
+import { Text, View } from 'react-native';
+import { Heading } from '../ui/Title';
+import { clockOf } from '../ui/words';
+import { Say, Small } from './Parts';
+
+/** When somebody must be there, and who. */
+export function Watch({ plan }: { plan: Plan }) {
+  const { visits, longestFreeMin, shifts } = plan.watch;
+  return (
+    <View className="gap-1">
+      <Heading>Your watch</Heading>
+      <Say>{`${countWords(visits, 'visit', 'visits')}, longest free stretch ${spanOfTime(longestFreeMin)}.`}</Say>
+      {shifts.map((s) => (
+        <Say
+          key={s.name}
+        >{`${s.name}: ${clockOf(s.from)} to ${clockOf(s.to)}, ${countWords(s.visits, 'visit', 'visits')}.`}</Say>
+      ))}
+      <Say>{`Chance of being late: about ${Math.round(plan.chanceLateFraction * 100)} in 100.`}</Say>
+    </View>
+  );
+}
+
+/** What it takes, what is there, what to buy. */
+export function Shopping({ plan }: { plan: Plan }) {
+  const units = plan.request.units ?? METRIC;
+  return (
+    <View className="gap-1">
+      <Heading>Shopping</Heading>
+      {plan.shopping.map((s) => (
+        <View key={s.item}>
+          <Say>{`${s.item}: ${s.amount}`}</Say>
+          {s.buy || s.onShelf ? <Small>{shelfWords(s)}</Small> : null}
+        </View>
+      ))}
+      {plan.cost === null ? null : (
+        <Say>{`To pay for fuel: ${plan.cost.toFixed(2)}. What it takes is worth ${(fuelWorth(plan) ?? 0).toFixed(2)}.`}</Say>
+      )}
+      <Say>{`Gives ${massWords(plan.cookedKg[0], units)} to ${massWords(plan.cookedKg[1], units)} cooked and off the bone.`}</Say>
+    </View>
+  );
+}
+
+/** What of it is there, what to buy, and what that costs at the user's own prices. */
+const shelfWords = (s: Plan['shopping'][number]): string =>
+  [
+    s.onShelf ? `${s.onShelf} on the shelf` : '',
+    s.buy ? (s.onShelf && !s.buy.startsWith('nothing') ? `buy ${s.buy}` : s.buy) : '',
+    s.cost ? `costs ${s.cost.toFixed(2)}` : '',
+  ]
+    .filter(Boolean)
+    .join(' · ');
+
+/** The likeliest troubles, and plan B. */
+export function Risks({ plan }: { plan: Plan }) {
+  return (
+    <View className="gap-2">
+      <Heading>What could go wrong</Heading>
+      {plan.risks.map((r) => (
+        <View key={r.sign}>
+          <Text className="font-sans-semi text-ink text-[16px]">{r.sign}</Text>
+          <Say>{r.move}</Say>
+          {r.why ? <Small>{r.why}</Small> : null}
+        </View>
+      ))}
+      <Text className="font-sans-semi text-ink text-[16px]">Plan B</Text>
+      {plan.planB.map((b) => (
+        <Say key={b}>{b}</Say>
+      ))}
+    </View>
+  );
+}
+
+/** What is not safe about eating it as planned; nothing where there is nothing to say. */
+export function Cautions({ plan }: { plan: Plan }) {
+  if (plan.cautions.length === 0) return null;
+  return (
+    <View className="gap-2">
+      <Heading>What is safe</Heading>
+      {plan.cautions.map((c) => (
+        <Say key={c}>{c}</Say>
+      ))}
+    </View>
+  );
+}

@@ -64,8 +64,11 @@ it('asks for a plan at once, shows the rough one, then the full one, and starts 
   const made = answer(2, true);
   expect(rough.fires[0]!.arrangement).toBe(made.fires[0]!.arrangement);
   expect(screen.getByTestId('four-times')).toHaveTextContent(/ready, 8 in 10/);
-  expect(screen.getByTestId('job-lay')).toHaveTextContent(
-    new RegExp(`${made.fires[0]!.pieces} briquettes`),
+  // Parts of the page take the new answer up in turn.
+  await waitFor(() =>
+    expect(screen.getByTestId('job-lay')).toHaveTextContent(
+      new RegExp(`${made.fires[0]!.pieces} briquettes`),
+    ),
   );
   expect(screen.getByTestId('job-hold')).toHaveTextContent(/Bowl vent/);
   fireEvent.press(screen.getByTestId('start-cook'));

@@ -237,7 +237,7 @@ describe('the answer for two pits', () => {
     whole = plan(requestOf(TWO, YARD, METRIC), { nowMs: NOW - 86_400_000, members: 1 });
   });
 
-  it('shows one pit after the other, every meat with its times, and all jobs with their pit', () => {
+  it('shows one pit after the other, every meat with its times, and all jobs with their pit', async () => {
     show(
       <>
         <FourTimes plan={whole} settled progress={1} />
@@ -247,7 +247,7 @@ describe('the answer for two pits', () => {
     expect(screen.getByTestId('four-times')).toHaveTextContent(/Mutton.*Chicken/);
     expect(screen.getByText(/^From .*: Bowl vent/)).toBeTruthy();
     fireEvent.press(screen.getByRole('radio', { name: 'Clay Jar' }));
-    expect(screen.getByText(/^From .*: Bottom slot \d+ mm/)).toBeTruthy();
+    expect(await screen.findByText(/^From .*: Bottom slot \d+ mm/)).toBeTruthy();
     expect(screen.getByText('Clay Jar: Build the fire')).toBeTruthy();
     expect(screen.getByText('The Bosun: Lay the snake')).toBeTruthy();
   });

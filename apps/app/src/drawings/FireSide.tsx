@@ -3,7 +3,8 @@ import { METRIC, presetOf, type PlannedFire, type Units } from '@ostrin/core';
 import Svg, { G, Line, Path, Rect } from 'react-native-svg';
 import { Halo } from '../strip/Halo';
 import { useTheme } from '../ui/theme';
-import { fireShape, type FireLabel, type FireShape } from './fireShapes';
+import { blocksPath } from './blocks';
+import { fireShape, type FireLabel, type FireShape, type PieceKind } from './fireShapes';
 
 interface Props {
   preset: string;
@@ -17,6 +18,8 @@ const SHARE = 0.46;
 const MOST_HIGH = 230;
 const NAME_PX = 20;
 const NAMES_FROM = 12;
+/** Wood lies on top. */
+const KINDS: readonly PieceKind[] = ['unlit', 'lit', 'wood'];
 
 /** Nothing for fires that are drawn from above. */
 export function FireSide({ preset, fire, units = METRIC, size }: Props) {
@@ -30,19 +33,18 @@ export function FireSide({ preset, fire, units = METRIC, size }: Props) {
   return (
     <Svg width={size} height={height} role="img" aria-label={said(shape)} testID="fire-side">
       <G transform={`scale(${m})`}>
-        {shape.pieces.map((p, i) => (
-          <G key={i} transform={`rotate(${p.turnDeg} ${p.x} ${p.y})`}>
-            <Rect
-              x={p.x - p.size / 2}
-              y={p.y - p.size / 2}
-              width={p.size}
-              height={p.size}
-              rx={0.004}
-              fill={fill[p.kind]}
-              stroke={theme.paper}
-              strokeWidth={px(0.8)}
-            />
-          </G>
+        {KINDS.map((kind) => (
+          <Path
+            key={kind}
+            d={blocksPath(
+              shape.pieces
+                .filter((p) => p.kind === kind)
+                .map((p) => ({ ...p, w: p.size, h: p.size })),
+            )}
+            fill={fill[kind]}
+            stroke={theme.paper}
+            strokeWidth={px(0.8)}
+          />
         ))}
         {shape.splits.map((s) => (
           <Rect

@@ -11,9 +11,11 @@ import {
   type PlannedFire,
   type RequestMeat,
 } from '@ostrin/core';
-import Svg, { Circle, G, Line, Rect } from 'react-native-svg';
+import Svg, { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import { Halo } from '../strip/Halo';
 import { useTheme } from '../ui/theme';
+import { blocksPath, type Block } from './blocks';
+import type { PieceKind } from './fireShapes';
 
 /** A briquette on edge and a chunk, seen from above, m (common practice). */
 const PIECE_M = { along: 0.043, across: 0.03 };
@@ -71,7 +73,7 @@ export function GrateDrawing({ preset, diameterM, fire, grate, meats, size, wron
         />
       )}
       {fire.arrangement === 'snake' ? (
-        <SnakeFire fire={fire} diameterM={diameterM} m={m} cx={cx} cy={cy} />
+        <Blocks blocks={snakeBlocks(fire, diameterM)} m={m} cx={cx} cy={cy} />
       ) : (
         <HotGround shape={shape} fire={fire} m={m} cx={cx} cy={cy} />
       )}
@@ -151,19 +153,34 @@ function HotGround({ shape, fire, m, cx, cy }: HotProps) {
       </G>
     );
   }
+  return <Blocks blocks={basketBlocks(shape, fire)} m={m} cx={cx} cy={cy} />;
+}
+
+type Laid = Block & { kind: PieceKind };
+
+interface BlocksProps {
+  blocks: readonly Laid[];
+  m: number;
+  cx: number;
+  cy: number;
+}
+
+/** Pieces of a fire, m from the middle of the grate; wood lies on top. */
+function Blocks({ blocks, m, cx, cy }: BlocksProps) {
+  const theme = useTheme();
+  const fill = { unlit: theme.soot, lit: theme.pit, wood: theme.meats[2] };
   return (
-    <G>
-      {basketBlocks(shape, fire).map(({ x, y, kind }) => (
-        <Rect
-          key={`${x}/${y}/${kind}`}
-          x={cx + (x - PIECE_M.along / 2) * m}
-          y={cy + (y - PIECE_M.across / 2) * m}
-          width={PIECE_M.along * m}
-          height={(kind === 'wood' ? CHUNK_M : PIECE_M.across) * m}
-          rx={1.5}
-          fill={{ lit: theme.pit, unlit: theme.soot, wood: theme.meats[2] }[kind]}
+    <G transform={`translate(${cx} ${cy})`}>
+      {(['unlit', 'lit', 'wood'] as const).map((kind) => (
+        <Path
+          key={kind}
+          d={blocksPath(
+            blocks.filter((b) => b.kind === kind),
+            m,
+          )}
+          fill={fill[kind]}
           stroke={theme.sheet}
-          strokeWidth={0.8}
+          strokeWidth={1}
         />
       ))}
     </G>
@@ -171,9 +188,10 @@ function HotGround({ shape, fire, m, cx, cy }: HotProps) {
 }
 
 /** Charcoal along one side as it is seen from above: its uppermost layer, lit in the corner in front, chunks from there on. */
-export function basketBlocks(shape: Grate, fire: PlannedFire) {
+export function basketBlocks(shape: Grate, fire: PlannedFire): Laid[] {
   const edge = shape.clearFromX - 0.01;
-  const blocks: { x: number; y: number; kind: 'lit' | 'unlit' | 'wood' }[] = [];
+  const size = { w: PIECE_M.along, h: PIECE_M.across, turnDeg: 0 };
+  const blocks: Laid[] = [];
   for (let x = edge - PIECE_M.along / 2; x > -shape.lengthM / 2; x -= PIECE_M.along + 0.002) {
     const reach = Math.sqrt(
       Math.max((shape.lengthM / 2 - 0.02) ** 2 - (x - PIECE_M.along / 2) ** 2, 0),
@@ -181,7 +199,7 @@ export function basketBlocks(shape: Grate, fire: PlannedFire) {
     const rows = Math.floor((2 * reach) / (PIECE_M.across + 0.002));
     for (let i = 0; i < rows; i++) {
       const y = (i - (rows - 1) / 2) * (PIECE_M.across + 0.002);
-      blocks.push({ x, y, kind: 'unlit' });
+      blocks.push({ x, y, ...size, kind: 'unlit' });
     }
   }
   // From the lit corner, in front, along the side.
@@ -192,68 +210,43 @@ export function basketBlocks(shape: Grate, fire: PlannedFire) {
   fire.woodChunks.forEach((c, i) => {
     const share = c.depthFraction ?? (i + 0.5) / fire.woodChunks.length;
     const at = blocks[lit + Math.min(Math.floor(share * rest), rest - 1)];
-    if (at) blocks.push({ ...at, kind: 'wood' });
+    if (at) blocks.push({ ...at, w: CHUNK_M, h: CHUNK_M, kind: 'wood' });
   });
   return blocks;
 }
 
-interface SnakeProps {
-  fire: PlannedFire;
-  diameterM: number;
-  m: number;
-  cx: number;
-  cy: number;
-}
-
-/** The snake with its lit end and its chunks. */
-function SnakeFire({ fire, diameterM, m, cx, cy }: SnakeProps) {
-  const theme = useTheme();
+/** A snake with its lit end and its chunks, as it lies round the rim. */
+export function snakeBlocks(fire: PlannedFire, diameterM: number): Laid[] {
   const { arcDegrees = 0, side = 2, layers = 2 } = fire;
   const radius = (diameterM / 2) * CENTRE_LINE_SHARE;
   const slots = piecesPerRow(arcDegrees, diameterM);
   const litSlots = Math.round(fire.litPieces / (side * layers));
   const stepDeg = (BRIQUETTE_PITCH_M / radius) * (180 / Math.PI);
-  const at = (deg: number, r: number) => ({
-    x: cx + r * m * Math.cos(((HEAD_DEG + deg) * Math.PI) / 180),
-    y: cy + r * m * Math.sin(((HEAD_DEG + deg) * Math.PI) / 180),
+  const block = (deg: number, r: number, w: number, h: number, kind: PieceKind, turn: number) => ({
+    x: r * Math.cos(((HEAD_DEG + deg) * Math.PI) / 180),
+    y: r * Math.sin(((HEAD_DEG + deg) * Math.PI) / 180),
+    w,
+    h,
+    turnDeg: HEAD_DEG + deg + turn,
+    kind,
   });
   const rows = Array.from(
     { length: side },
     (_, row) => radius + (row - (side - 1) / 2) * (PIECE_M.across + 0.003),
   );
-  const block = (deg: number, r: number, [w, h]: [number, number], fill: string, turn: number) => {
-    const p = at(deg, r);
-    return (
-      <G key={`${deg}/${r}`} transform={`rotate(${HEAD_DEG + deg + turn} ${p.x} ${p.y})`}>
-        <Rect
-          x={p.x - (w / 2) * m}
-          y={p.y - (h / 2) * m}
-          width={w * m}
-          height={h * m}
-          rx={1.5}
-          fill={fill}
-          stroke={theme.sheet}
-          strokeWidth={0.8}
-        />
-      </G>
-    );
-  };
-  return (
-    <G>
-      {rows.flatMap((r) =>
-        Array.from({ length: slots }, (_, slot) =>
-          block(
-            (slot + 0.5) * stepDeg,
-            r,
-            [PIECE_M.along, PIECE_M.across],
-            slot < litSlots ? theme.pit : theme.soot,
-            90,
-          ),
+  return [
+    ...rows.flatMap((r) =>
+      Array.from({ length: slots }, (_, slot) =>
+        block(
+          (slot + 0.5) * stepDeg,
+          r,
+          PIECE_M.along,
+          PIECE_M.across,
+          slot < litSlots ? 'lit' : 'unlit',
+          90,
         ),
-      )}
-      {fire.woodChunks.map((c) =>
-        block(c.atArcDegrees ?? 0, radius, [CHUNK_M, CHUNK_M], theme.meats[2], 45),
-      )}
-    </G>
-  );
+      ),
+    ),
+    ...fire.woodChunks.map((c) => block(c.atArcDegrees ?? 0, radius, CHUNK_M, CHUNK_M, 'wood', 45)),
+  ];
 }

@@ -1,16 +1,29 @@
 /** The answer to a slip: the cook as expected, the fire, the vents, the jobs, and on a phone all that goes with it. */
 import { onePit, pitName, type OtherWays, type Plan } from '@ostrin/core';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useLayout } from '../ui/layout';
 import { Choice } from '../ui/Choice';
 import { Heading } from '../ui/Title';
 import { Cautions, Risks, Shopping, Watch } from './Around';
-import { BuildFire, SetVents } from './BuildFire';
+import { BuildFire as WholeFire, SetVents as AllVents } from './BuildFire';
 import { CompareWays } from './CompareWays';
-import { Jobs } from './Jobs';
+import { Jobs as AllJobs } from './Jobs';
 import { PlanStrip } from './PlanStrip';
 import { TakeAlong } from './TakeAlong';
+import { useInTurn } from './useInTurn';
+
+// A part that is not its turn is not drawn again.
+const BuildFire = memo(WholeFire);
+const SetVents = memo(AllVents);
+const Jobs = memo(AllJobs);
+
+/** The plan and the part of the pit that is shown; and how many parts of the page take a new one up in turn. */
+interface Now {
+  plan: Plan;
+  part: Plan;
+}
+const PARTS = 5;
 
 interface Props {
   plan: Plan;
@@ -24,7 +37,8 @@ export function Answer({ plan, settled, others }: Props) {
   const { wide } = useLayout();
   const [wanted, setWanted] = useState('');
   const pit = plan.fires.find((f) => f.pit === wanted)?.pit ?? plan.fires[0]!.pit;
-  const part = useMemo(() => onePit(plan, pit), [plan, pit]);
+  const now = useMemo(() => ({ plan, part: onePit(plan, pit) }), [plan, pit]);
+  const [fire, vents, strip, jobs, around] = useInTurn(now, PARTS) as [Now, Now, Now, Now, Now];
   const pits =
     plan.fires.length > 1 ? (
       <Choice
@@ -38,29 +52,29 @@ export function Answer({ plan, settled, others }: Props) {
   return (
     <View className="gap-6">
       {pits}
-      {wide ? <Expected plan={part} /> : null}
+      {wide ? <Expected plan={strip.part} /> : null}
       {wide ? (
         <View className="flex-row gap-8">
           <View className="gap-6 w-[360px]">
-            <BuildFire plan={part} />
-            <SetVents plan={part} />
-            <Risks plan={plan} />
+            <BuildFire plan={fire.part} />
+            <SetVents plan={vents.part} />
+            <Risks plan={around.plan} />
           </View>
           <View className="gap-6 flex-1">
-            <Cautions plan={plan} />
-            <Jobs plan={plan} />
+            <Cautions plan={jobs.plan} />
+            <Jobs plan={jobs.plan} />
           </View>
         </View>
       ) : (
         <>
-          <BuildFire plan={part} />
-          <SetVents plan={part} />
-          <Expected plan={part} />
-          <Cautions plan={plan} />
-          <Jobs plan={plan} />
-          <Watch plan={plan} />
-          <Shopping plan={plan} />
-          <Risks plan={plan} />
+          <BuildFire plan={fire.part} />
+          <SetVents plan={vents.part} />
+          <Expected plan={strip.part} />
+          <Cautions plan={jobs.plan} />
+          <Jobs plan={jobs.plan} />
+          <Watch plan={around.plan} />
+          <Shopping plan={around.plan} />
+          <Risks plan={around.plan} />
           <CompareWays plan={plan} settled={settled} others={others} />
           <TakeAlong plan={plan} ready={settled} />
         </>
@@ -69,9 +83,10 @@ export function Answer({ plan, settled, others }: Props) {
   );
 }
 
-const Expected = ({ plan }: { plan: Plan }) => (
+const Expected = memo(({ plan }: { plan: Plan }) => (
   <View className="gap-2">
     <Heading>The cook as expected</Heading>
     <PlanStrip plan={plan} />
   </View>
-);
+));
+Expected.displayName = 'Expected';

@@ -1,12 +1,13 @@
 /** What goes with a plan besides its fire and its jobs: the watch, the shopping, what could go wrong, what is safe. */
 import { countWords, fuelWorth, massWords, METRIC, spanOfTime, type Plan } from '@ostrin/core';
+import { memo } from 'react';
 import { Text, View } from 'react-native';
 import { Heading } from '../ui/Title';
 import { clockOf } from '../ui/words';
 import { Say, Small } from './Parts';
 
 /** When somebody must be there, and who. */
-export function Watch({ plan }: { plan: Plan }) {
+export const Watch = memo(function Watch({ plan }: { plan: Plan }) {
   const { visits, longestFreeMin, shifts } = plan.watch;
   return (
     <View className="gap-1">
@@ -20,10 +21,10 @@ export function Watch({ plan }: { plan: Plan }) {
       <Say>{`Chance of being late: about ${Math.round(plan.chanceLateFraction * 100)} in 100.`}</Say>
     </View>
   );
-}
+});
 
 /** What it takes, what is there, what to buy. */
-export function Shopping({ plan }: { plan: Plan }) {
+export const Shopping = memo(function Shopping({ plan }: { plan: Plan }) {
   const units = plan.request.units ?? METRIC;
   return (
     <View className="gap-1">
@@ -40,7 +41,7 @@ export function Shopping({ plan }: { plan: Plan }) {
       <Say>{`Gives ${massWords(plan.cookedKg[0], units)} to ${massWords(plan.cookedKg[1], units)} cooked and off the bone.`}</Say>
     </View>
   );
-}
+});
 
 /** What of it is there, what to buy, and what that costs at the user's own prices. */
 const shelfWords = (s: Plan['shopping'][number]): string =>
@@ -53,7 +54,7 @@ const shelfWords = (s: Plan['shopping'][number]): string =>
     .join(' · ');
 
 /** The likeliest troubles, and plan B. */
-export function Risks({ plan }: { plan: Plan }) {
+export const Risks = memo(function Risks({ plan }: { plan: Plan }) {
   return (
     <View className="gap-2">
       <Heading>What could go wrong</Heading>
@@ -70,10 +71,10 @@ export function Risks({ plan }: { plan: Plan }) {
       ))}
     </View>
   );
-}
+});
 
 /** What is not safe about eating it as planned; nothing where there is nothing to say. */
-export function Cautions({ plan }: { plan: Plan }) {
+export const Cautions = memo(function Cautions({ plan }: { plan: Plan }) {
   if (plan.cautions.length === 0) return null;
   return (
     <View className="gap-2">
@@ -83,4 +84,4 @@ export function Cautions({ plan }: { plan: Plan }) {
       ))}
     </View>
   );
-}
+});

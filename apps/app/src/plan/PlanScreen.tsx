@@ -6,7 +6,8 @@ import type { PitRecord } from '@ostrin/contract/types';
 import { usePits, useShelf } from '../api/queries';
 import { otherWaysOf, requestOf } from '../store/request';
 import { useSettings } from '../store/settings';
-import { MOST_MEATS, useSlip } from '../store/slip';
+import { MOST_MEATS } from '../store/slip';
+import { useSlipBehind } from '../store/useSlipBehind';
 import { Button } from '../ui/Button';
 import { later } from '../ui/later';
 import { useLayout } from '../ui/layout';
@@ -61,8 +62,7 @@ export function PlanScreen() {
 
 function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
   // A touch changes its sheet first, the page behind it after.
-  const wish = useSlip();
-  const slip = useDeferredValue(wish);
+  const slip = useSlipBehind();
   const units = useSettings((s) => s.units);
   const shelf = useShelf();
   const request = useMemo(
@@ -71,8 +71,7 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
   );
   // The shelf is waited for, so that nothing is planned twice; without it, plans have no costs.
   const answered = usePlan(shelf.isLoading ? null : request);
-  const { plan, progress, failure } = answered;
-  const settled = answered.settled && slip === wish;
+  const { plan, settled, progress, failure } = answered;
   // A new answer is long to draw: touches go first.
   const drawn = useDeferredValue(plan);
   const still = settled && drawn === plan;

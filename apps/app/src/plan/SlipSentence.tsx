@@ -11,12 +11,13 @@ import {
   type Units,
 } from '@ostrin/core';
 import type { PitRecord } from '@ostrin/contract/types';
-import { useDeferredValue, useState } from 'react';
+import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { fireOf } from '../store/fires';
 import { requestOf, tableOf, type AtPit } from '../store/request';
 import { useSettings } from '../store/settings';
-import { useSlip, WINDS, type MeatWish } from '../store/slip';
+import { WINDS, type MeatWish } from '../store/slip';
+import { useSlipBehind } from '../store/useSlipBehind';
 import { later } from '../ui/later';
 import { clockAndDay } from '../ui/words';
 import { othersWords } from './meatWords';
@@ -62,7 +63,7 @@ const wrapWords = (m: MeatWish, units: Units): string =>
 
 /** The sentence, in the user's units. */
 export function SlipSentence({ yard }: { yard: readonly PitRecord[] }) {
-  const slip = useDeferredValue(useSlip());
+  const slip = useSlipBehind();
   const units = useSettings((s) => s.units);
   const [open, setOpen] = useState<Opened | null>(null);
   const table = tableOf(slip, yard);

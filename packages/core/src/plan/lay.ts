@@ -5,7 +5,7 @@ import { CHARCOALS, type CharcoalId, type WoodId } from '../fuel/catalogue';
 import { pitWith, presetOf } from '../pit/catalogue';
 import type { Pit, Preset } from '../pit/types';
 import { smallFirebox, usualFire } from '../pit/usual';
-import { clamp, roundTo } from '../quantity/units';
+import { clamp, roundTo, shown } from '../quantity/units';
 import type { RequestPit } from './types';
 
 /** A pit with the fire that is to be built in it, loaded full. */
@@ -30,6 +30,9 @@ const BED = { load: 0.75, lit: 0.4 };
 const RING_LIT_KG = { wet: 1.2, dry: 0.8 };
 /** Smoke chunks: how many, how heavy, and how far apart along a snake, degrees (common practice). */
 const CHUNKS = { count: 4, massG: 60, apartDegrees: 22 };
+/** Share of the load burnt when the first chunk catches, and from one to the next (common practice). */
+const BURIED = { first: 0.05, apart: 0.15 };
+const IN_PAN = { first: 0.03, apart: 0.05 };
 export const USUAL_WOOD: WoodId = 'cherry';
 
 /** The fire of a request's pit. Throws RangeError for names outside the catalogues. */
@@ -96,10 +99,11 @@ function chunksIn(fire: FireSpec, pit: Pit, species: WoodId): WoodChunkSpec[] {
       .map((i) => ({ species, massG: CHUNKS.massG, atArcDegrees: from + i * CHUNKS.apartDegrees }))
       .filter((c) => c.atArcDegrees < fire.arcDegrees - 5);
   }
-  // A firebox fed by hand gets its wood with the charcoal.
+  // A firebox fed by hand gets its wood with the charcoal; in an ash pan coals fall on all of it soon.
   const count = fire.arrangement === 'coal-bed' ? 1 : CHUNKS.count;
+  const { first, apart } = fire.arrangement === 'hopper' ? IN_PAN : BURIED;
   return list.slice(0, count).map((i) => {
-    const depth = 0.05 + 0.15 * i;
+    const depth = shown(first + apart * i, 3);
     return {
       species,
       massG: CHUNKS.massG,

@@ -83,7 +83,8 @@ it('asks anew when the slip changes, and refuses to start what cannot be', async
   await waitFor(() => expect(mockAsked).toHaveLength(2));
   expect(mockAsked[1]!.request.people).toBe(60);
   answer(1, true);
-  expect(screen.getByText(/fit beside the fire/)).toBeTruthy();
+  // It is said under the slip, with what would help, and again over the button that is refused.
+  expect(screen.getAllByText(/fit beside the fire/)).toHaveLength(2);
   fireEvent.press(screen.getByTestId('start-cook'));
   expect(sent.some((s) => s.method === 'PUT')).toBe(false);
 });

@@ -9,26 +9,28 @@ interface Props {
   progress: number;
 }
 
-/** Figures alone with a dash between them: in the slab face its dash would bring old figures with it. */
-const figures = (value: string) =>
-  value.split('–').flatMap((part, i) =>
-    i === 0
-      ? [part]
-      : [
-          <Text key={i} className="font-sans-bold">
-            –
-          </Text>,
-          part,
-        ],
+/** Figures with a dash between, each a text of its own: in one text with a dash the slab face sets old figures. */
+function Figures({ children, size }: { children: string; size: string }) {
+  return (
+    <View className="flex-row">
+      {children.split(/(–)/).map((part, i) => (
+        <Text
+          key={i}
+          numberOfLines={1}
+          className={`text-on-pad ${size} ${part === '–' ? 'font-sans-bold' : 'font-slab-bold'}`}
+        >
+          {part}
+        </Text>
+      ))}
+    </View>
   );
+}
 
 function Cell({ label, value }: { label: string; value: string }) {
   return (
     <View>
       <Text className="font-sans text-on-pad text-[14px]">{label}</Text>
-      <Text numberOfLines={1} className="font-slab-bold text-on-pad text-[20px]">
-        {figures(value)}
-      </Text>
+      <Figures size="text-[20px]">{value}</Figures>
     </View>
   );
 }
@@ -76,13 +78,15 @@ function EachMeat({ plan, says }: { plan: Plan; says: string }) {
   const row = (name: string, on: string, ready: string, bold: boolean) => (
     <View key={name + on} className="flex-row">
       {[name, on, ready].map((text, i) => (
-        <Text
-          key={i}
-          numberOfLines={1}
-          className={`text-on-pad ${bold ? 'font-slab-bold text-[18px]' : 'font-sans text-[14px]'} ${['flex-1', 'w-[72px]', 'w-[112px]'][i]!}`}
-        >
-          {bold ? figures(text) : text}
-        </Text>
+        <View key={i} className={['flex-1', 'w-[72px]', 'w-[112px]'][i]!}>
+          {bold ? (
+            <Figures size="text-[18px]">{text}</Figures>
+          ) : (
+            <Text numberOfLines={1} className="text-on-pad font-sans text-[14px]">
+              {text}
+            </Text>
+          )}
+        </View>
       ))}
     </View>
   );

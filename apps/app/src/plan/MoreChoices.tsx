@@ -116,7 +116,7 @@ function Comes({ meat }: OfMeat) {
       {own === null ? null : (
         <Stepper
           label="Not before"
-          shown={clockAndDay(meat.notBefore!)}
+          shown={`from ${clockAndDay(meat.notBefore!)}`}
           onStep={(by) => change({ notBefore: ahead(aheadMin - by * LATE.stepMin) })}
           canDown={aheadMin < LATE.mostMin}
           canUp={aheadMin > LATE.stepMin}

@@ -149,7 +149,11 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
       </ScrollView>
       {wide ? null : (
         <View className="border-t border-rule bg-paper px-5 py-2">
-          <StartCook plan={plan} ready={settled && !blocked} />
+          <StartCook
+            plan={plan}
+            ready={settled && !blocked}
+            why={blocked ? plan.problems[0]!.message : undefined}
+          />
         </View>
       )}
     </View>

@@ -45,12 +45,14 @@ function Word({ label, says, onPress, after }: WordProps) {
       onPress={onPress}
       className="min-h-[48px] flex-row items-center max-w-full active:opacity-70"
     >
-      <View className="border-b-[3px] border-pit shrink">
-        <Text className="font-slab-bold text-ink text-[20px] leading-[28px]">{label}</Text>
+      <View className="flex-row items-end max-w-full">
+        <View className="border-b-[3px] border-pit shrink">
+          <Text className="font-slab-bold text-ink text-[20px] leading-[28px]">{label}</Text>
+        </View>
+        {after ? (
+          <Text className="font-slab text-ink text-[20px] leading-[28px] mb-[3px]">{after}</Text>
+        ) : null}
       </View>
-      {after ? (
-        <Text className="font-slab text-ink text-[20px] leading-[28px]">{after}</Text>
-      ) : null}
     </Pressable>
   );
 }

@@ -10,10 +10,12 @@ import { Button } from '../ui/Button';
 interface Props {
   plan: Plan | null;
   ready: boolean;
+  /** What stands in the way; nothing when nothing does. */
+  why?: string;
 }
 
 /** Starts what is planned, or says what stands in the way. */
-export function StartCook({ plan, ready }: Props) {
+export function StartCook({ plan, ready, why }: Props) {
   const start = useStartCook();
   const cooks = useCooks();
   const [pending, setPending] = useState(false);
@@ -61,6 +63,11 @@ export function StartCook({ plan, ready }: Props) {
       {failure ? (
         <Text role="alert" className="font-sans-semi text-ink text-[16px]">
           {failure}
+        </Text>
+      ) : null}
+      {why ? (
+        <Text numberOfLines={2} className="font-sans-semi text-ink text-[14px] leading-[19px]">
+          {why}
         </Text>
       ) : null}
       <Button

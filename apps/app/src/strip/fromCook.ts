@@ -52,7 +52,7 @@ const SHORT_JOB: Record<string, string> = {
   light: 'coals in',
   hold: 'vents down',
   'meat-on': 'meat on',
-  lengthen: 'lengthen',
+  lengthen: 'more fuel',
   trim: 'look',
   wrap: 'wrap window',
   check: 'start probing',

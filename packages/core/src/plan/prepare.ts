@@ -58,7 +58,7 @@ export function prepareJobs(
       'salt',
       60 * hours,
       `${brine ? 'Brine' : 'Salt'} the ${name}`,
-      `${spanOfTime(60 * hours)} in the fridge, ${brine ? 'covered, then patted dry' : 'uncovered'}.`,
+      `At least ${spanOfTime(60 * hours)} in the fridge, ${brine ? 'covered, then patted dry' : 'uncovered'}.`,
     );
   }
   if (meat.frozen) {
@@ -67,7 +67,7 @@ export function prepareJobs(
       'thaw',
       60 * hours,
       `Move the ${name} from the freezer to the fridge`,
-      `${countWords(hours, 'hour', 'hours')} to thaw through, in a tray that holds what drips.`,
+      `At least ${countWords(hours, 'hour', 'hours')} to thaw through, in a tray that holds what drips.`,
     );
   }
   return { jobs, leadMin: lead };

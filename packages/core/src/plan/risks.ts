@@ -1,5 +1,5 @@
 /** The likeliest troubles of a plan, by its own likely cooks: the sign to look for and the move to make. */
-import { withHold } from '../cook/guide';
+import { withHold, type Vents } from '../cook/guide';
 import { cutOf, doneByFeel } from '../meat/cuts';
 import { mean } from '../quantity/statistics';
 import { clamp, shown } from '../quantity/units';
@@ -60,13 +60,23 @@ function offTarget(plan: CookPlan, units: Units): Weighed[] {
   ];
 }
 
-/** The first move when it stands `offK` from its target, in words. */
+/** How much further a move is tried that a hand cannot tell from none. */
+const FURTHER = [1, 1.5, 2.25, 3.4, 5];
+
+/** The first move when it stands `offK` from its target, in words: one that is heard as another setting. */
 export function trimWords(plan: Pick<CookPlan, 'way' | 'guide'>, offK: number): string {
   const { way, guide } = plan;
   const fold = clamp(-offK / guide.perFoldK, -0.6, 0.6);
-  const wanted = clamp(guide.hold.intake * Math.exp(fold), guide.finest.small, 1);
-  const { intake, exhaust } = withHold(guide, wanted).hold;
-  return `${settingWords(way, intake, exhaust)}.`;
+  const words = ({ intake, exhaust }: Vents): string => settingWords(way, intake, exhaust);
+  const now = words(guide.hold);
+  for (const times of FURTHER) {
+    const wanted = clamp(guide.hold.intake * Math.exp(times * fold), guide.finest.small, 1);
+    const said = words(withHold(guide, wanted).hold);
+    if (said !== now) return `${said}.`;
+  }
+  return offK > 0
+    ? 'It is as far closed as it goes: look for leaks, and leave the lid shut.'
+    : 'It is open already: rake the coals free of ash, and give it fuel.';
 }
 
 /** Fuel that may run short, and wind. */

@@ -1,5 +1,6 @@
 /** Carries a wish out in its true pit: by its plan, by rules of thumb, and by a tender without either. */
 import {
+  besideFan,
   BRING_UP,
   createTender,
   drawMeat,
@@ -145,7 +146,9 @@ function carry(request: Request, way: Way, seed: number): Went {
   const random = seeded(seed);
   const drawn = drawPit(scenario, pitWith(preset, cooker.overrides), random);
   const spreads = [drawMeat(random)];
-  const hand = preset.hasFan ? undefined : drawn.through(way.hand(drawn.scenario));
+  // Where a fan holds the fire, the same hand only fills up.
+  const seen = drawn.through(way.hand(drawn.scenario));
+  const hand = preset.hasFan ? besideFan(seen) : seen;
   const { result, endMin } = runUntilDone(drawn.scenario, { hand, spreads });
   const ready = result.meats[0]!.doneAtMin ?? LONGEST_MIN;
   const from = Math.max(SETTLED.lit, way.onMin + SETTLED.loaded);
@@ -188,7 +191,7 @@ export function carriedOut(c: Case): Record<WayName, Went> {
   const { pitC } = request.pits[0]!.pace;
   const { preset } = request.pits[0]!.cooker;
   const nowMs = epochOf(request.serveAt, request.timeZone) - 60 * 60 * MINUTE_MS;
-  const seed = seedFrom(`truth/${c.id}`);
+  const seed = seedFrom(c.truth);
   const fire = ruleFire(request);
   const thumb = {
     cooker: request.pits[0]!.cooker,

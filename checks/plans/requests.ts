@@ -9,7 +9,7 @@ import {
   type Request,
 } from '@ostrin/core';
 
-const SEED = 20270515;
+export const SEED = 20270515;
 const PER_FAMILY = 12;
 
 /** A fire that somebody has: pit, fuel, how it lies, and the heats it is used for, C. */
@@ -61,9 +61,11 @@ export interface Case {
   id: string;
   family: Family;
   request: Request;
+  /** What the true pit and piece are drawn from. */
+  truth: string;
 }
 
-function wish(family: Family, n: number, random: Random): Case {
+function wish(family: Family, n: number, random: Random): Omit<Case, 'truth'> {
   const kits = KITS[family];
   const kit = kits[n % kits.length]!;
   const pitC = pick(random, kit.heats);
@@ -115,10 +117,13 @@ function wish(family: Family, n: number, random: Random): Case {
   };
 }
 
-/** The sixty, always the same. */
-export function cases(): Case[] {
-  const random = seeded(SEED);
+/** Sixty of a seed, always the same; those that are published when none is named. */
+export function cases(seed = SEED): Case[] {
+  const random = seeded(seed);
   return (Object.keys(KITS) as Family[]).flatMap((family) =>
-    Array.from({ length: PER_FAMILY }, (_, n) => wish(family, n, random)),
+    Array.from({ length: PER_FAMILY }, (_, n) => {
+      const made = wish(family, n, random);
+      return { ...made, truth: `truth/${made.id}${seed === SEED ? '' : `/${seed}`}` };
+    }),
   );
 }

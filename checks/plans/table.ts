@@ -1,7 +1,7 @@
 /** The sixty cases pooled: by family and over all, each way beside the others. */
 import { mean, quantile, type Family } from '@ostrin/core';
 import { carriedOut, WAYS, type WayName, type Went } from './carry';
-import { cases } from './requests';
+import { cases, SEED } from './requests';
 
 /** What one way comes to over some cases. */
 export interface Pooled {
@@ -44,9 +44,9 @@ export function pool(went: readonly Went[]): Pooled {
   };
 }
 
-/** Runs all cases; `told` hears of each as it is done. */
-export function measure(told?: (row: Row) => void) {
-  const rows = cases().map((c) => {
+/** Runs all cases of a seed; `told` hears of each as it is done. */
+export function measure(seed = SEED, told?: (row: Row) => void) {
+  const rows = cases(seed).map((c) => {
     const { cooker, pace, fire } = c.request.pits[0]!;
     const meat = c.request.meats[0]!;
     const row: Row = {

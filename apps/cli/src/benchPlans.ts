@@ -1,5 +1,6 @@
 /** `ostrin bench --plans`: plans against rules of thumb and against no plan, in the same simulated pits. */
-import { measure, type Measured, type Row } from '../../../checks/plans/table';
+import { WAYS, type WayName, type Went } from '../../../checks/plans/carry';
+import { measure, type Measured, type Pooled } from '../../../checks/plans/table';
 
 const ratio = (a: number, b: number): number => Number((a / b).toFixed(2));
 
@@ -26,8 +27,65 @@ function askedOf({ all, families }: Measured) {
   };
 }
 
-/** Runs the sixty. `told` hears of every case. */
-export function benchPlans(told?: (row: Row) => void) {
-  const measured = measure(told);
+/** Runs the sixty of a seed, the published ones when none is named. */
+export function benchPlans(seed?: number) {
+  const measured = measure(seed);
   return { ...measured, asked: askedOf(measured) };
+}
+
+const percent = (fraction: number): number => Math.round(100 * fraction);
+const line = (cells: readonly unknown[]): string => `| ${cells.join(' | ')} |`;
+
+const HEAD = [
+  'Family',
+  'Way',
+  'RMS off target, C',
+  'Out of band, %',
+  'min a cook',
+  'Loaded / needed',
+  'Ran out',
+  'In window, %',
+  'Late, %',
+  'Visits',
+];
+
+function pooledLine(family: string, way: WayName, p: Pooled): string {
+  return line([
+    family,
+    way,
+    p.rmsK,
+    percent(p.outOfBandFraction),
+    p.outOfBandMinPerCook,
+    p.loadedOverNeeded,
+    p.ranOut,
+    percent(p.inWindowFraction),
+    percent(p.lateFraction),
+    p.visits,
+  ]);
+}
+
+const wentWords = (w: Went): string =>
+  [
+    w.rmsK.toFixed(1),
+    `${w.loadedKg.toFixed(1)}/${w.neededKg.toFixed(1)}`,
+    ...(w.ranOut ? ['ran out'] : []),
+    `${Math.round(w.lateMin)}${w.inWindow ? '' : ' x'}`,
+  ].join(', ');
+
+/** The tables of docs/plans.md: pooled, and every case by plan and by rules. */
+export function plansTables({ all, families, rows }: Measured): string {
+  const pools: [string, Record<WayName, Pooled>][] = [
+    ['**all 60**', all],
+    ...Object.entries(families),
+  ];
+  return [
+    line(HEAD),
+    line(HEAD.map(() => '---')),
+    ...pools.flatMap(([name, ways]) => WAYS.map((way) => pooledLine(name, way, ways[way]))),
+    '',
+    line(['Case', 'Plan', 'Rules']),
+    line(['---', '---', '---']),
+    ...rows.map((r) => line([r.words, wentWords(r.went.plan), wentWords(r.went.rules)])),
+    '',
+  ].join('\n');
 }

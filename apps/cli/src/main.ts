@@ -7,7 +7,7 @@ import { knobs, moved } from '../../../checks/robust';
 import { runFacts, factsTable } from '../../../checks/run';
 import { twinRows } from '../../../checks/twins';
 import { bench } from './bench';
-import { benchPlans } from './benchPlans';
+import { benchPlans, plansTables } from './benchPlans';
 
 const USAGE = `Usage: ostrin simulate <scenario.json | ->
        ostrin plan <request.json | -> [--now 2027-05-14T09:00]   (asked then, in the request's time zone; else now)
@@ -15,7 +15,7 @@ const USAGE = `Usage: ostrin simulate <scenario.json | ->
        ostrin facts --moved   (the pit's rows with each parameter moved by a tenth; minutes)
        ostrin facts --twins   (windows and readings against synthetic cooks; minutes)
        ostrin bench --json
-       ostrin bench --plans --json   (plans against rules of thumb, in sixty simulated cooks; a minute or two)`;
+       ostrin bench --plans [--json] [--seed 7]   (plans against rules of thumb, in sixty simulated cooks; a minute or two)`;
 
 /** Likely cooks behind a plan. */
 const MEMBERS = 60;
@@ -53,6 +53,15 @@ function askedMs(rest: readonly string[], zone: string): number {
   return ms;
 }
 
+/** The seed behind `--seed`; none when it is not told. */
+function seedOf(rest: readonly string[]): number | undefined {
+  const told = rest.indexOf('--seed');
+  if (told < 0) return undefined;
+  const seed = Number(rest[told + 1]);
+  if (!Number.isInteger(seed)) throw new BadInput('--seed: must be a whole number');
+  return seed;
+}
+
 const print = (value: unknown): void => {
   process.stdout.write(`${JSON.stringify(value)}\n`);
 };
@@ -88,7 +97,12 @@ export async function main(
         return 0;
       }
       case 'bench':
-        print(rest.includes('--plans') ? benchPlans() : await bench(now));
+        if (!rest.includes('--plans')) print(await bench(now));
+        else {
+          const measured = benchPlans(seedOf(rest));
+          if (rest.includes('--json')) print(measured);
+          else process.stdout.write(plansTables(measured));
+        }
         return 0;
       default:
         throw new BadInput(command ? `${command}: no such command\n${USAGE}` : USAGE);

@@ -37,6 +37,7 @@ export { fuelWorth } from './plan/shopping';
 export { compareWays, lateIfLitAt, waysOf, type OtherWays, type WayRow } from './plan/ways';
 export { VENT_NOUNS } from './plan/words';
 export type { Tuned } from './plan/tune';
+export { besideFan } from './cook/hand';
 export { drawPit, PIT_SD, runEnsemble } from './plan/ensemble';
 export { layFire, type Way } from './plan/lay';
 export { longestHoldMin } from './plan/schedule';

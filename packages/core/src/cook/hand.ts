@@ -41,3 +41,12 @@ export const throughProbe = (hand: Hand, biasK: number, noise: () => number): Ha
   ...hand,
   look: (seen) => hand.look({ ...seen, pitC: seen.pitC + biasK + noise() }),
 });
+
+/** What a hand does for a fire that a fan holds: fuel and ash, no vents. */
+const FOR_A_FAN: ReadonlySet<Action['do']> = new Set(['add-fuel', 'add-wood', 'rake']);
+
+/** The same hand beside a thermostat fan: it fills the hopper when that runs low, and leaves the air to the fan. */
+export const besideFan = (hand: Hand): Hand => ({
+  ...hand,
+  look: (seen) => hand.look(seen).filter((a) => FOR_A_FAN.has(a.do)),
+});

@@ -204,10 +204,10 @@ function* ensemble(
       p === 0
         ? { scenario, through: (hand: Hand) => hand }
         : drawPit(scenario, way.physics, random);
-    const hand = handFor(way, scenario, guide);
+    const hand = drawn.through(handFor(way, scenario, guide));
     const spreads = load.meats.map(() => (p === 0 ? NO_SPREAD : drawMeat(random)));
     const ran = runUntilDone(drawn.scenario, {
-      hand: hand && drawn.through(hand),
+      hand,
       spreads,
       keepAir: true,
     });

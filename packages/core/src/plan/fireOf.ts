@@ -10,12 +10,15 @@ import { stackKg } from './load';
 import type { CookPlan } from './part';
 import { splitCm } from './fireJobs';
 import { windowOf } from './job';
+import { lateEnd } from './schedule';
 import { trimWords } from './risks';
 import type { Feeding, PlannedFire, PlanVents } from './types';
 import { buildWords, charcoalWords, settingWords, splitWords } from './words';
 
-/** Reserve of charcoal at hand for wind and cold, share of the load (common practice: a handful to a quarter). */
+/** Reserve of charcoal at hand for wind and cold: at least this share of the load (common practice: a handful to a quarter). */
 const RESERVE_SHARE = 0.2;
+/** And enough for a slow piece in the hungriest of the likely pits, and a little over: the true one may be hungrier. */
+const HUNGRIER = 1.1;
 
 /** Last minute at which a pit still has something on, in the middle of the road. */
 const lastOffMin = (cook: CookPlan): number =>
@@ -42,7 +45,10 @@ export function firePlanned(cook: CookPlan, units: Units): PlannedFire {
     : given / Math.max(mean(cook.charcoalKgPerMin), 1e-4);
   const reserveKg = splits
     ? Math.max(stackKg(cook) - splits.massKg * splits.count, splits.massKg)
-    : RESERVE_SHARE * given;
+    : Math.max(
+        RESERVE_SHARE * given,
+        HUNGRIER * Math.max(...cook.charcoalKgPerMin) * lateEnd(cook) - given,
+      );
   const lay =
     fire.arrangement === 'snake'
       ? { side: fire.side, layers: fire.layers, arcDegrees: fire.arcDegrees }

@@ -47,11 +47,7 @@ export function runUntilDone(
  * The same without running a lively fire to its end: the pit for its first hours, its pieces in that air with
  * the last hour of it going on. For an answer at once.
  */
-export function runRoughly(
-  scenario: Scenario,
-  hand: Hand | undefined,
-  onMin: readonly number[],
-): Ran {
+export function runRoughly(scenario: Scenario, hand: Hand, onMin: readonly number[]): Ran {
   const ran = runUntilDone({ ...scenario, untilMin: ROUGH_PIT_MIN }, { hand, keepAir: true });
   const meats = scenario.meats.map((m, i) =>
     pieceInAir(scenario, m, onMin[i]!, ran.air[i]!, NO_SPREAD),

@@ -2,7 +2,7 @@
 import type { Weather } from '../air/weather';
 import { simulate } from '../cook/cook';
 import type { Guide } from '../cook/guide';
-import type { Hand } from '../cook/hand';
+import { besideFan, type Hand } from '../cook/hand';
 import type { Action, MeatSpec, Result, Scenario } from '../cook/scenario';
 import { createTender } from '../cook/tender';
 import type { FireSpec } from '../fire/spec';
@@ -50,9 +50,11 @@ export function scenarioOf(
   };
 }
 
-/** Who tends it by a guide; nobody where a fan does. */
-export const handFor = (way: Way, scenario: Scenario, guide: Guide): Hand | undefined =>
-  way.fanned ? undefined : createTender(scenario, way.pit.pace.pitC, guide);
+/** Who tends it by a guide; where a fan holds it, somebody who fills up when fuel runs low. */
+export function handFor(way: Way, scenario: Scenario, guide: Guide): Hand {
+  const hand = createTender(scenario, way.pit.pace.pitC, guide);
+  return way.fanned ? besideFan(hand) : hand;
+}
 
 /** How well a pit was held from `JUDGED_FROM_MIN` on. */
 export interface Score {

@@ -103,8 +103,8 @@ const judge = (way: Way, run: Result): Score => scoreOf(run, way.pit.pace.pitC, 
 function trials(way: Way, scenario: Scenario): ((guide: Guide) => Score)[] {
   return TRIAL_SEEDS.map((seed) => (guide) => {
     const drawn = drawPit(scenario, way.physics, seeded(seed));
-    const hand = handFor(way, scenario, guide);
-    return judge(way, simulate(drawn.scenario, { hand: hand && drawn.through(hand) }));
+    const hand = drawn.through(handFor(way, scenario, guide));
+    return judge(way, simulate(drawn.scenario, { hand }));
   });
 }
 

@@ -46,7 +46,8 @@ test('a stick burner on splits: fed in rounds, watched in shifts, printed on one
   await planned(page);
   await expect(page.getByTestId('job-feed-1')).toContainText(/times, each (20|25|40) min until/);
   await expect(page.getByText(/^Second watch: \d\d:\d\d to \d\d:\d\d/)).toBeVisible();
-  await expect(page.getByText('cherry splits, seasoned', { exact: false })).toBeVisible();
+  await expect(page.getByText(/^cherry splits, seasoned: /)).toBeVisible();
+  await expect(page.getByTestId('job-shop')).toContainText('cherry splits, seasoned');
   const { heading, pages } = await printed(page, context);
   expect(heading).toContain('Brisket for 8');
   expect(pages).toBe(1);

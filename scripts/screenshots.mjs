@@ -65,6 +65,18 @@ try {
     await wait(200);
   await shoot('plan-phone', '/', PHONE, 'light', planned);
   await shoot('plan-wide', '/', WIDE, 'light', planned);
+  await shoot('plan-fire', '/', PHONE, 'light', async (page) => {
+    await planned(page);
+    await page.getByRole('button', { name: /^Cooker:/ }).click();
+    await page.getByRole('radio', { name: /^Clay Jar/ }).click();
+    await page.getByRole('button', { name: 'Done', exact: true }).click();
+    await wait(300);
+    await planned(page);
+    await page.getByTestId('fire-side').scrollIntoViewIfNeeded();
+    await page.mouse.move(200, 400);
+    await page.mouse.wheel(0, 430);
+    await wait(600);
+  });
   await shoot('plan-ways', '/', PHONE, 'dark', async (page) => {
     await planned(page);
     await page.getByRole('button', { name: /^Cooker:/ }).click();

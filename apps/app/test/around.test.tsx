@@ -1,0 +1,92 @@
+/** A piece that comes late on the slip, and what stands round the answer. */
+import { plan, type Plan } from '@ostrin/core';
+import { act, fireEvent, render, screen } from '@testing-library/react-native';
+import { Cautions, Risks, Shopping, Watch } from '../src/plan/Around';
+import { Jobs } from '../src/plan/Jobs';
+import { BeforeAndAfter } from '../src/plan/MoreChoices';
+import { othersWords } from '../src/plan/meatWords';
+import { comingUp, requestOf, slipOf } from '../src/store/request';
+import { firstSlip, useSlip } from '../src/store/slip';
+import { BOSUN } from './help';
+
+const METRIC = { temperature: 'C', mass: 'kg' } as const;
+const NOW = Date.UTC(2027, 4, 14, 12);
+const FIRST = firstSlip(NOW, 'UTC');
+const meat = () => useSlip.getState().meats[0]!;
+
+beforeEach(() => useSlip.setState({ ...FIRST }));
+
+describe('a piece that comes late', () => {
+  const show = () => render(<BeforeAndAfter meat={meat()} />);
+
+  it('is said with one touch, moved in quarters of an hour, and taken back', () => {
+    const page = show();
+    expect(screen.queryByText(/^from /)).toBeNull();
+    fireEvent.press(screen.getByRole('radio', { name: /^It comes late/ }));
+    expect(meat().notBefore).toBe('2027-05-15T12:30');
+    page.rerender(<BeforeAndAfter meat={meat()} />);
+    expect(screen.getByText('from 12:30 Sat')).toBeTruthy();
+    fireEvent.press(screen.getByRole('button', { name: 'Not before: less' }));
+    expect(meat().notBefore).toBe('2027-05-15T12:15');
+    page.rerender(<BeforeAndAfter meat={meat()} />);
+    fireEvent.press(screen.getByRole('button', { name: 'Not before: more' }));
+    fireEvent.press(screen.getByRole('button', { name: 'Not before: more' }));
+    page.rerender(<BeforeAndAfter meat={meat()} />);
+    fireEvent.press(screen.getByRole('radio', { name: /^It is there/ }));
+    expect(meat().notBefore).toBeNull();
+  });
+
+  it('goes into the request, comes back from it, and moves on with the week', () => {
+    const slip = { ...FIRST, meats: [{ ...FIRST.meats[0]!, notBefore: '2027-05-15T11:00' }] };
+    const request = requestOf(slip, [BOSUN], METRIC);
+    expect(request.meats[0]!.notBefore).toBe('2027-05-15T11:00');
+    expect(slipOf(request, [BOSUN]).meats[0]!.notBefore).toBe('2027-05-15T11:00');
+    expect(comingUp(slip, Date.UTC(2027, 4, 17)).meats[0]!.notBefore).toBe('2027-05-22T11:00');
+    expect(othersWords(slip.meats[0]!, slip.serveAt)).toBe(
+      'not there before 11:00, rested in a cool box',
+    );
+  });
+});
+
+describe('round the answer', () => {
+  let made: Plan;
+  beforeAll(() => {
+    const slip = { ...FIRST, crew: ['Pell', 'Anka'] };
+    const shelf = {
+      fuelOnHand: [{ fuel: 'briquette' as const, massKg: 1 }],
+      prices: [{ fuel: 'briquette' as const, bagKg: 4, each: 6.5 }],
+    };
+    made = plan(requestOf(slip, [BOSUN], METRIC, shelf), { nowMs: NOW - 86_400_000, members: 8 });
+  });
+
+  it('names the day of the first job where it is not the day of the meal', () => {
+    render(<Jobs plan={made} />);
+    expect(made.jobs[0]!.at.slice(0, 10)).toBe('2027-05-14');
+    expect(screen.getByText('Fri 14 May')).toBeTruthy();
+    expect(screen.getByText('Sat 15 May')).toBeTruthy();
+    expect(screen.getByTestId('job-shop')).toHaveTextContent(/2 mutton shoulders/);
+  });
+
+  it('says who watches when, what to buy and what it costs', () => {
+    render(
+      <>
+        <Watch plan={made} />
+        <Shopping plan={made} />
+      </>,
+    );
+    expect(screen.getByText(/^Pell: \d\d:\d\d to \d\d:\d\d, \d+ visits?\.$/)).toBeTruthy();
+    expect(screen.getByText(/1 kg on the shelf · buy 1 bag of 4 kg · costs 6.50/)).toBeTruthy();
+    expect(screen.getByText(/^To pay for fuel: 6.50/)).toBeTruthy();
+    expect(screen.getByText(/^Gives .* cooked and off the bone/)).toBeTruthy();
+  });
+
+  it('tells troubles with their moves, and plan B; no heading where nothing is unsafe', () => {
+    render(<Risks plan={made} />);
+    for (const r of made.risks) expect(screen.getByText(r.sign)).toBeTruthy();
+    for (const b of made.planB) expect(screen.getByText(b)).toBeTruthy();
+    const quiet = render(<Cautions plan={{ ...made, cautions: [] }} />);
+    expect(quiet.toJSON()).toBeNull();
+    act(() => quiet.rerender(<Cautions plan={{ ...made, cautions: ['Rare is rare.'] }} />));
+    expect(screen.getByText('Rare is rare.')).toBeTruthy();
+  });
+});

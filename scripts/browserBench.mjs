@@ -5,14 +5,13 @@
  * blocked for stands beside the same for a page where nothing happens: that is the machine's own unrest.
  */
 import { chromium } from '@playwright/test';
-import { spawn } from 'node:child_process';
 import process from 'node:process';
 import { setTimeout as wait } from 'node:timers/promises';
 import { CHROMIUM_FLAGS, findChromium } from './browser.mjs';
-import { buildWeb, install, quietEnv, root } from './setup.mjs';
+import { demoServer } from './demoServer.mjs';
+import { buildWeb, install } from './setup.mjs';
 
 const PORT = 8671;
-const url = `http://127.0.0.1:${PORT}`;
 /** Tasks of the main thread that are longer than this keep a touch waiting, ms: the browser reports no shorter ones. */
 const BLOCKED_MS = 50;
 /** Choices that are made one after another, each from the sheet of a word. */
@@ -90,7 +89,7 @@ async function measure(browser) {
     timezoneId: 'Europe/Ljubljana',
   });
   await page.addInitScript(hands);
-  await page.goto(url);
+  await page.goto(server.url);
   await page.getByTestId('four-times').and(page.locator('[aria-busy=false]')).waitFor();
   const firstAnswerMs = Math.round(await page.evaluate(() => performance.now()));
   // What is fetched after the first page comes now, and each sheet is opened once.
@@ -151,24 +150,11 @@ async function measure(browser) {
 
 install(true);
 buildWeb();
-const server = spawn(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts'], {
-  cwd: root,
-  env: {
-    ...quietEnv(),
-    PORT: String(PORT),
-    OSTRIN_DB: ':memory:',
-    OSTRIN_DEMO: '1',
-    LOG_LEVEL: 'warn',
-  },
-  stdio: ['ignore', 2, 2],
-});
+const server = await demoServer(PORT);
 const browser = await chromium.launch({ executablePath: findChromium(), args: CHROMIUM_FLAGS });
 try {
-  for (let i = 0; i < 300 && !(await fetch(`${url}/api/health`).catch(() => null)); i++) {
-    await wait(200);
-  }
   process.stdout.write(`${JSON.stringify(await measure(browser), null, 1)}\n`);
 } finally {
   await browser.close();
-  server.kill();
+  server.stop();
 }

@@ -10,7 +10,8 @@ import {
 } from '@ostrin/core';
 import { render, screen } from '@testing-library/react-native';
 import fc from 'fast-check';
-import { fireShape, heightOf } from '../src/drawings/fireShapes';
+import { fireShape } from '../src/drawings/fireShapes';
+import { heightOf } from '../src/drawings/heap';
 import { FireSide, namesAt } from '../src/drawings/FireSide';
 import { basketBlocks } from '../src/drawings/Grate';
 

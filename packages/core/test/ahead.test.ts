@@ -53,6 +53,12 @@ describe('shopping', () => {
     expect(shopJob([], NOW, NOW, ZONE, NOW)).toEqual([]);
   });
 
+  it('does not wait for what thaws: that is there already', () => {
+    const thawed = planned({ meats: [{ ...MEAT, frozen: true }] });
+    expect(thawed.jobs.map((j) => j.id).slice(0, 3)).toEqual(['thaw', 'shop', 'lay']);
+    expect(thawed.jobs[1]!.detail).not.toMatch(/mutton/);
+  });
+
   it('comes before salting and is no visit to the pit', () => {
     const salted = planned({ meats: [{ ...MEAT, prepare: 'dry-brine' }] });
     const plain = planned();

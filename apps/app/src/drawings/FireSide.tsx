@@ -4,7 +4,8 @@ import Svg, { G, Line, Path, Rect } from 'react-native-svg';
 import { Halo } from '../strip/Halo';
 import { useTheme } from '../ui/theme';
 import { blocksPath } from './blocks';
-import { fireShape, type FireLabel, type FireShape, type PieceKind } from './fireShapes';
+import { fireShape, type FireLabel, type FireShape } from './fireShapes';
+import type { PieceKind } from './heap';
 
 interface Props {
   preset: string;

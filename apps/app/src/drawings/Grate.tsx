@@ -15,7 +15,7 @@ import Svg, { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import { Halo } from '../strip/Halo';
 import { useTheme } from '../ui/theme';
 import { blocksPath, type Block } from './blocks';
-import type { PieceKind } from './fireShapes';
+import type { PieceKind } from './heap';
 
 /** A briquette on edge and a chunk, seen from above, m (common practice). */
 const PIECE_M = { along: 0.043, across: 0.03 };

@@ -47,7 +47,11 @@ export function BuildFire({ plan }: { plan: Plan }) {
       <Small>
         {fire.feeding.some((f) => f.what === 'splits')
           ? `Stack ${massWords(fire.reserveKg, units)} more wood than that for wind and cold.`
-          : `${massWords(fire.massKg, units)} in all. Lasts about ${spanOfTime(round15(fire.lastsMin))}; about ${massWords(fire.leftKg, units)} should be left over. Keep ${massWords(fire.reserveKg, units)} at hand for wind and cold.`}
+          : `${massWords(fire.massKg, units)} in all. Lasts about ${spanOfTime(round15(fire.lastsMin))}; about ${massWords(fire.leftKg, units)} should be left over. ${
+              fire.reserveKg > 0
+                ? `Keep ${massWords(fire.reserveKg, units)} at hand for wind and cold.`
+                : 'That is the reserve for wind and cold: nothing is put on under a hot deflector.'
+            }`}
       </Small>
     </View>
   );

@@ -1,11 +1,12 @@
-/** The slip's choices about a pit: which one, what it burns, and who watches it. */
-import { presetOf, WOODS, type Family } from '@ostrin/core';
+/** The slip's choices about a pit: which one, what it burns, how hot it is held, and who watches it. */
+import { presetOf, temperatureWords, WOODS, type Family } from '@ostrin/core';
 import type { PitRecord } from '@ostrin/contract/types';
 import { useState } from 'react';
 import { TextInput } from 'react-native';
 import { FIRES, fireOf } from '../store/fires';
-import { usualPit } from '../store/request';
-import { SMOKE_WOODS, useSlip, WATCHES, type FireWish } from '../store/slip';
+import { usualPit, type AtPit } from '../store/request';
+import { useSettings } from '../store/settings';
+import { PACES, SMOKE_WOODS, useSlip, WATCHES, type FireWish } from '../store/slip';
 import { Choice, Stepper } from '../ui/Choice';
 import { Note } from '../ui/Notice';
 import { Subhead } from '../ui/Title';
@@ -64,6 +65,27 @@ export function Fire({ pitId, fire, family }: { pitId: string; fire: FireWish; f
         onChange={(w) => change(pitId, { species: w })}
       />
     </>
+  );
+}
+
+/** How hot it is held. */
+export function Pace({ at: { pit, fire } }: { at: AtPit }) {
+  const changeFire = useSlip((s) => s.changeFire);
+  const units = useSettings((s) => s.units);
+  const notes: Record<number, string> = {
+    107: 'slowest, most bark',
+    121: 'the usual slow pace',
+    135: 'steady, an hour or two shorter',
+    150: 'fast: saves hours, costs bark',
+    163: 'the fastest; sugar in the rub burns',
+  };
+  return (
+    <Choice
+      label="Pit temperature"
+      options={PACES.map((c) => ({ value: c, label: temperatureWords(c, units), note: notes[c] }))}
+      value={fire.pitC}
+      onChange={(c) => changeFire(pit.id, { pitC: c })}
+    />
   );
 }
 

@@ -4,15 +4,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { tableOf, type AtPit } from '../store/request';
 import { useSettings } from '../store/settings';
-import {
-  APPETITES,
-  CHANCES,
-  PACES,
-  PEOPLE_RANGE,
-  useSlip,
-  WINDS,
-  type MeatWish,
-} from '../store/slip';
+import { APPETITES, CHANCES, PEOPLE_RANGE, useSlip, WINDS, type MeatWish } from '../store/slip';
 import { Button } from '../ui/Button';
 import { Choice, Stepper } from '../ui/Choice';
 import { Sheet } from '../ui/Sheet';
@@ -23,7 +15,7 @@ import { clockOf, dayOf } from '../ui/words';
 import type { PitRecord } from '@ostrin/contract/types';
 import { CutChoice, Done, Mass, WhichCut, Wrap } from './MeatChoices';
 import { BeforeAndAfter, MeatPit } from './MoreChoices';
-import { Crew, Fire, WhichPit } from './PitChoices';
+import { Crew, Fire, Pace, WhichPit } from './PitChoices';
 
 const TITLES = {
   people: 'How many people',
@@ -253,26 +245,6 @@ function ServeAt() {
         onChange={(c) => change({ chance: c })}
       />
     </>
-  );
-}
-
-function Pace({ at: { pit, fire } }: { at: AtPit }) {
-  const changeFire = useSlip((s) => s.changeFire);
-  const units = useSettings((s) => s.units);
-  const notes: Record<number, string> = {
-    107: 'slowest, most bark',
-    121: 'the usual slow pace',
-    135: 'steady, an hour or two shorter',
-    150: 'fast: saves hours, costs bark',
-    163: 'the fastest; sugar in the rub burns',
-  };
-  return (
-    <Choice
-      label="Pit temperature"
-      options={PACES.map((c) => ({ value: c, label: temperatureWords(c, units), note: notes[c] }))}
-      value={fire.pitC}
-      onChange={(c) => changeFire(pit.id, { pitC: c })}
-    />
   );
 }
 

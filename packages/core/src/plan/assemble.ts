@@ -115,7 +115,9 @@ export function assemble(
   problems.push(...problemsOf.time(request, options.nowMs, serveMs, zeroMs));
   const fires = parts.map((p, k) => ({ ...firePlanned(p.cook, units), lightAt: at(lit[k]!) }));
   const { list, cost, fetch } = shoppingOf(request, fires, amounts, units);
-  const begunMs = zeroMs + Math.min(...jobs.map((j) => j.clockMin)) * MINUTE_MS;
+  // What thaws is there already: everything else has to be fetched before it is begun.
+  const begun = jobs.filter((j) => !j.id.startsWith('thaw')).map((j) => j.clockMin);
+  const begunMs = zeroMs + Math.min(...begun) * MINUTE_MS;
   push(jobs, shopJob(fetch, begunMs, options.nowMs, zone, zeroMs), zeroMs, zeroMs, zone);
   jobs.sort((a, b) => a.clockMin - b.clockMin);
   const main = parts[first]!;

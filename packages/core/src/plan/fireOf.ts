@@ -45,10 +45,7 @@ export function firePlanned(cook: CookPlan, units: Units): PlannedFire {
     : given / Math.max(mean(cook.charcoalKgPerMin), 1e-4);
   const reserveKg = splits
     ? Math.max(stackKg(cook) - splits.massKg * splits.count, splits.massKg)
-    : Math.max(
-        RESERVE_SHARE * given,
-        HUNGRIER * Math.max(...cook.charcoalKgPerMin) * lateEnd(cook) - given,
-      );
+    : charcoalReserveKg(cook, given);
   const lay =
     fire.arrangement === 'snake'
       ? { side: fire.side, layers: fire.layers, arcDegrees: fire.arcDegrees }
@@ -70,6 +67,13 @@ export function firePlanned(cook: CookPlan, units: Units): PlannedFire {
     leftKg: splits ? 0 : shown(Math.max(0, given - neededKg), 3),
     inWords: [...buildWords(way, fire, units), ...longerWords(cook)],
   };
+}
+
+/** Charcoal that stands by besides what is given; none where nothing can be put on under a hot deflector. */
+function charcoalReserveKg(cook: CookPlan, givenKg: number): number {
+  if (cook.guide.topUp === null) return 0;
+  const hungriest = HUNGRIER * Math.max(...cook.charcoalKgPerMin) * lateEnd(cook);
+  return Math.max(RESERVE_SHARE * givenKg, hungriest - givenKg);
 }
 
 /** How a snake is made to last while it burns, for whoever needs more than was planned. */

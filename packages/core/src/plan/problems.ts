@@ -101,6 +101,15 @@ function ofPit(
   return problems;
 }
 
+/** The next quarter of an hour from an instant on, epoch ms. */
+const onTheQuarter = (ms: number): number => Math.ceil(ms / (15 * MINUTE_MS)) * 15 * MINUTE_MS;
+
+/** An hour that would do, with its day where it is not the day that was asked for. */
+function hourWords(ms: number, { serveAt, timeZone }: Request): string {
+  const local = localOf(ms, timeZone);
+  return `${local.slice(11)}${local.slice(0, 10) === serveAt.slice(0, 10) ? '' : ' the next day'}`;
+}
+
 /** Of the clock. */
 function ofTime(request: Request, nowMs: number, serveMs: number, lightMs: number): Problem[] {
   const zone = request.timeZone;
@@ -114,15 +123,12 @@ function ofTime(request: Request, nowMs: number, serveMs: number, lightMs: numbe
     ];
   }
   if (lightMs >= nowMs) return [];
-  const step = 15 * MINUTE_MS;
-  const earliest = Math.ceil((serveMs + nowMs - lightMs) / step) * step;
-  const day =
-    localOf(earliest, zone).slice(0, 10) === request.serveAt.slice(0, 10) ? '' : ' the next day';
+  const earliest = onTheQuarter(serveMs + nowMs - lightMs);
   return [
     {
       field: 'serveAt',
       message: `The fire should have been lit at ${localOf(lightMs, zone).slice(11)}.`,
-      instead: `Serve at ${localOf(earliest, zone).slice(11)}${day}, hold the pit hotter, or take smaller pieces.`,
+      instead: `Serve at ${hourWords(earliest, request)}, hold the pit hotter, or take smaller pieces.`,
     },
   ];
 }
@@ -143,13 +149,12 @@ function ofLead(
 function ofComing(request: Request, index: number, lateFraction: number, p90Ms: number): Problem[] {
   const meat = request.meats[index]!;
   if (!meat.notBefore || lateFraction <= 1.05 - request.chanceOnTimeFraction) return [];
-  const step = 15 * MINUTE_MS;
-  const then = Math.ceil((p90Ms + meat.rest.minutes * MINUTE_MS) / step) * step;
+  const then = onTheQuarter(p90Ms + meat.rest.minutes * MINUTE_MS);
   return [
     {
       field: `meats[${index}].notBefore`,
       message: `Put on at ${meat.notBefore.slice(11)}, the ${cutOf(meat.cut).name} is late in ${Math.round(100 * lateFraction)} of 100 cooks.`,
-      instead: `Serve it at ${localOf(then, request.timeZone).slice(11)}, have it there ${spanOfTime((then - eatenMs(request, meat)) / MINUTE_MS)} sooner, take smaller pieces, or cook hotter.`,
+      instead: `Serve it at ${hourWords(then, request)}, have it there ${spanOfTime((then - eatenMs(request, meat)) / MINUTE_MS)} sooner, take smaller pieces, or cook hotter.`,
     },
   ];
 }

@@ -142,28 +142,29 @@ const OFTEN_EARLY = 0.25;
 /** Ready before it can be held: where it would keep, and how many of the likely cooks that saves. */
 function earlyRisk(plan: CookPlan, meat: RequestMeat, i: number): Weighed[] {
   const ready = plan.readyMin[i]!;
-  const { readyFromMin, readyByMin } = plan.wanted[i]!;
-  const late = readyByMin - plan.litMin;
-  const inside = (fromMin: number): number =>
-    ready.filter((v) => v >= fromMin && v <= late).length / ready.length;
-  const early = ready.filter((v) => v < readyFromMin - plan.litMin).length / ready.length;
-  if (ready.length < 2 || early < OFTEN_EARLY) return [];
+  const late = plan.wanted[i]!.readyByMin - plan.litMin;
   const eaten = late + meat.rest.minutes;
-  const kept = (Object.keys(KEEPERS) as (keyof typeof KEEPERS)[])
+  const holdMin = longestHoldMin(meat);
+  /** Share of the likely cooks that are in time and not longer there than it is held. */
+  const inside = (hold: number): number =>
+    ready.filter((v) => v >= eaten - hold && v <= late).length / ready.length;
+  const early = ready.filter((v) => v < eaten - holdMin).length / ready.length;
+  if (ready.length < 2 || early < OFTEN_EARLY) return [];
+  const best = (Object.keys(KEEPERS) as (keyof typeof KEEPERS)[])
     .filter((where) => where !== meat.rest.where)
     .map((where) => ({
       where,
-      share: inside(eaten - longestHoldMin({ ...meat, rest: { ...meat.rest, where } })),
-    }));
-  const best = kept.reduce((a, b) => (b.share > a.share + 0.05 ? b : a));
-  const waits = spanOfTime(eaten - (readyFromMin - plan.litMin));
+      share: inside(longestHoldMin({ ...meat, rest: { ...meat.rest, where } })),
+    }))
+    .reduce((a, b) => (b.share > a.share + 0.05 ? b : a));
+  const waits = spanOfTime(holdMin);
   const [p10, , p90] = windowOf(ready);
   return [
     {
       chanceFraction: early,
       sign: `The ${cutOf(meat.cut).name} is ready more than ${waits} before it is eaten`,
       move:
-        best.share > inside(readyFromMin - plan.litMin) + 0.1
+        best.share > inside(holdMin) + 0.1
           ? `Plan to hold it ${KEEPERS[best.where]}: then ${Math.round(100 * best.share)} of 100 are in time and still good.`
           : 'Slow its last hour down: close a rung when its middle is 5 C (9 F) short. Or serve sooner.',
       why: `In ${Math.round(100 * early)} of 100 likely cooks: pieces of one cut differ by ${spanOfTime(Math.round(p90 - p10))}, and it waits well for ${waits} only.`,

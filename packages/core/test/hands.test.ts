@@ -1,0 +1,81 @@
+/** Hands beside a fan, and the first move of a vent as it is told. */
+import {
+  besideFan,
+  createTender,
+  epochOf,
+  layFire,
+  plan,
+  PRESETS,
+  presetOf,
+  simulate,
+  type HeapFire,
+  type Scenario,
+} from '../src';
+import { trimWords } from '../src/plan/risks';
+import { firstGuide } from '../src/plan/tune';
+import { settingWords } from '../src/plan/words';
+import { pit, request } from './scenarios';
+
+/** A hopper that is filled for an hour or two only, under its fan. */
+function shortFill(): Scenario {
+  const usual = pit('hopper-fan', [], { control: { mode: 'fan', targetC: 121 }, untilMin: 420 });
+  const fire: HeapFire = { ...(usual.fire as HeapFire), fuel: 'briquette', massKg: 1.2 };
+  return { ...usual, fire };
+}
+
+describe('somebody beside a fan', () => {
+  it('fills the hopper before it is empty, and leaves the air to the fan', () => {
+    const scenario = shortFill();
+    const alone = simulate(scenario);
+    const helped = simulate(scenario, { hand: besideFan(createTender(scenario, 121)) });
+    expect(alone.fuel.outAtMin).not.toBeNull();
+    expect(helped.fuel.outAtMin).toBeNull();
+    const did = new Set(helped.happened.map((h) => h.do));
+    expect(did.has('add-fuel')).toBe(true);
+    expect(did.has('set-vents')).toBe(false);
+    expect(did.has('lid-open')).toBe(false);
+    const late = helped.pitC.slice(240).filter((c): c is number => c !== null);
+    expect(Math.max(...late.map((c) => Math.abs(c - 121)))).toBeLessThan(8);
+  });
+
+  it('does nothing to a full hopper', () => {
+    const scenario = pit('hopper-fan', [], { control: { mode: 'fan', targetC: 121 } });
+    const hand = besideFan(createTender(scenario, 121));
+    expect(simulate(scenario, { hand }).happened.filter((h) => h.do === 'add-fuel')).toEqual([]);
+  });
+});
+
+describe('the first move', () => {
+  const asked = (preset: string, pitC: number) =>
+    layFire({
+      id: 'p',
+      cooker: { preset, overrides: {} },
+      fire: { fuel: presetOf(preset).fire.fuel },
+      pace: { pitC, bandC: 8 },
+    });
+
+  it.each(Object.keys(PRESETS).filter((id) => !presetOf(id).hasFan))(
+    'is another setting than the one that %s is held by, and another up than down',
+    (id) => {
+      for (const pitC of [107, 121, 150]) {
+        const way = asked(id, pitC);
+        // A move that is worth so much that a rung of it would hardly be told.
+        for (const perFoldK of [15, 60, 150]) {
+          const guide = { ...firstGuide(way), perFoldK };
+          const held = `${settingWords(way, guide.hold.intake, guide.hold.exhaust)}.`;
+          const [high, low] = [trimWords({ way, guide }, 8), trimWords({ way, guide }, -8)];
+          expect(high).not.toBe(held);
+          expect(low).not.toBe(held);
+          expect(high).not.toBe(low);
+        }
+      }
+    },
+  );
+
+  it('stands in the plan for both ways that it can be off', () => {
+    const made = plan(request(), { nowMs: epochOf('2027-05-13T09:00', 'UTC'), members: 8 });
+    const first = made.vents[0]!;
+    expect(first.inWords.startsWith(first.ifHigh!.slice(0, -1))).toBe(false);
+    expect(first.inWords.startsWith(first.ifLow!.slice(0, -1))).toBe(false);
+  });
+});

@@ -1,6 +1,5 @@
 /** Carries a wish out in its true pit: by its plan, by rules of thumb, and by a tender without either. */
 import {
-  besideFan,
   BRING_UP,
   createTender,
   drawMeat,
@@ -146,9 +145,7 @@ function carry(request: Request, way: Way, seed: number): Went {
   const random = seeded(seed);
   const drawn = drawPit(scenario, pitWith(preset, cooker.overrides), random);
   const spreads = [drawMeat(random)];
-  // Where a fan holds the fire, the same hand only fills up.
-  const seen = drawn.through(way.hand(drawn.scenario));
-  const hand = preset.hasFan ? besideFan(seen) : seen;
+  const hand = drawn.through(way.hand(drawn.scenario));
   const { result, endMin } = runUntilDone(drawn.scenario, { hand, spreads });
   const ready = result.meats[0]!.doneAtMin ?? LONGEST_MIN;
   const from = Math.max(SETTLED.lit, way.onMin + SETTLED.loaded);

@@ -44,22 +44,29 @@ function must<T>(checked: Checked<T>): T {
   return checked.value;
 }
 
+/** What stands behind an option; undefined where it is not told. */
+function told(rest: readonly string[], option: string): string | undefined {
+  const at = rest.indexOf(option);
+  return at < 0 ? undefined : (rest[at + 1] ?? '');
+}
+
 /** When a plan is asked for: as told behind `--now`, else by this machine's clock. Epoch ms. */
 function askedMs(rest: readonly string[], zone: string): number {
-  const told = rest.indexOf('--now');
-  if (told < 0) return Date.now();
-  const ms = epochOf(rest[told + 1] ?? '', zone);
+  const now = told(rest, '--now');
+  if (now === undefined) return Date.now();
+  const ms = epochOf(now, zone);
   if (Number.isNaN(ms)) throw new BadInput('--now: must be a time like 2027-05-14T09:00');
   return ms;
 }
 
 /** The seed behind `--seed`; none when it is not told. */
 function seedOf(rest: readonly string[]): number | undefined {
-  const told = rest.indexOf('--seed');
-  if (told < 0) return undefined;
-  const seed = Number(rest[told + 1]);
-  if (!Number.isInteger(seed)) throw new BadInput('--seed: must be a whole number');
-  return seed;
+  const seed = told(rest, '--seed');
+  if (seed === undefined) return undefined;
+  if (seed === '' || !Number.isInteger(Number(seed))) {
+    throw new BadInput('--seed: must be a whole number');
+  }
+  return Number(seed);
 }
 
 const print = (value: unknown): void => {

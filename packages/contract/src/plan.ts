@@ -63,6 +63,7 @@ class PlannedFireDto {
   @InRange(1, 1000) pieces!: number;
   @InRange(0.01, 30) massKg!: number;
   @InRange(0, 400) litPieces!: number;
+  @IsOptional() @InRange(0, 200) litKg?: number;
   @NestedList(() => ChunkDto, 40) woodChunks!: ChunkDto[];
   @InRange(0, 1000) lengthenPieces!: number;
   @InRange(0, 4320) lastsMin!: number;

@@ -21,7 +21,7 @@ export type { RestWhere } from './meat/rest';
 export { advance, coreReadingC, createCook, pitReadingC, simulate } from './cook/cook';
 export type { Cook } from './cook/state';
 export { act } from './cook/act';
-export { besideFan, throughProbe, type Hand, type Look } from './cook/hand';
+export { throughProbe, type Hand, type Look } from './cook/hand';
 export { habitGuide, type Guide } from './cook/guide';
 export { createTender } from './cook/tender';
 export { resultOf, sectorsOverFire } from './cook/result';

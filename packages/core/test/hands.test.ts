@@ -1,6 +1,5 @@
 /** Hands beside a fan, and the first move of a vent as it is told. */
 import {
-  besideFan,
   createTender,
   epochOf,
   layFire,
@@ -27,7 +26,7 @@ describe('somebody beside a fan', () => {
   it('fills the hopper before it is empty, and leaves the air to the fan', () => {
     const scenario = shortFill();
     const alone = simulate(scenario);
-    const helped = simulate(scenario, { hand: besideFan(createTender(scenario, 121)) });
+    const helped = simulate(scenario, { hand: createTender(scenario, 121) });
     expect(alone.fuel.outAtMin).not.toBeNull();
     expect(helped.fuel.outAtMin).toBeNull();
     const did = new Set(helped.happened.map((h) => h.do));
@@ -40,7 +39,7 @@ describe('somebody beside a fan', () => {
 
   it('does nothing to a full hopper', () => {
     const scenario = pit('hopper-fan', [], { control: { mode: 'fan', targetC: 121 } });
-    const hand = besideFan(createTender(scenario, 121));
+    const hand = createTender(scenario, 121);
     expect(simulate(scenario, { hand }).happened.filter((h) => h.do === 'add-fuel')).toEqual([]);
   });
 });

@@ -3,9 +3,8 @@ import { METRIC, presetOf, type PlannedFire, type Units } from '@ostrin/core';
 import Svg, { G, Line, Path, Rect } from 'react-native-svg';
 import { Halo } from '../strip/Halo';
 import { useTheme } from '../ui/theme';
-import { blocksPath } from './blocks';
 import { fireShape, type FireLabel, type FireShape } from './fireShapes';
-import type { PieceKind } from './heap';
+import { Pieces } from './Pieces';
 
 interface Props {
   preset: string;
@@ -19,8 +18,6 @@ const SHARE = 0.46;
 const MOST_HIGH = 230;
 const NAME_PX = 20;
 const NAMES_FROM = 12;
-/** Wood lies on top. */
-const KINDS: readonly PieceKind[] = ['unlit', 'lit', 'wood'];
 
 /** Nothing for fires that are drawn from above. */
 export function FireSide({ preset, fire, units = METRIC, size }: Props) {
@@ -30,23 +27,10 @@ export function FireSide({ preset, fire, units = METRIC, size }: Props) {
   const m = Math.min((SHARE * size) / shape.widthM, MOST_HIGH / shape.heightM);
   const height = Math.ceil(shape.heightM * m);
   const px = (w: number): number => w / m;
-  const fill = { unlit: theme.soot, lit: theme.pit, wood: theme.meats[2] };
   return (
     <Svg width={size} height={height} role="img" aria-label={said(shape)} testID="fire-side">
+      <Pieces pieces={shape.pieces} m={m} edge={theme.paper} />
       <G transform={`scale(${m})`}>
-        {KINDS.map((kind) => (
-          <Path
-            key={kind}
-            d={blocksPath(
-              shape.pieces
-                .filter((p) => p.kind === kind)
-                .map((p) => ({ ...p, w: p.size, h: p.size })),
-            )}
-            fill={fill[kind]}
-            stroke={theme.paper}
-            strokeWidth={px(0.8)}
-          />
-        ))}
         {shape.splits.map((s) => (
           <Rect
             key={s.y}

@@ -11,15 +11,14 @@ import {
   type PlannedFire,
   type RequestMeat,
 } from '@ostrin/core';
-import Svg, { Circle, G, Line, Path, Rect } from 'react-native-svg';
+import Svg, { Circle, G, Line, Rect } from 'react-native-svg';
 import { Halo } from '../strip/Halo';
 import { useTheme } from '../ui/theme';
-import { blocksPath, type Block } from './blocks';
-import type { PieceKind } from './heap';
+import { CHUNK_M, type FirePiece, type PieceKind } from './blocks';
+import { Pieces } from './Pieces';
 
-/** A briquette on edge and a chunk, seen from above, m (common practice). */
+/** A briquette on edge, seen from above, m (common practice). */
 const PIECE_M = { along: 0.043, across: 0.03 };
-const CHUNK_M = 0.045;
 /** Room round the drawing, m. */
 const MARGIN_M = 0.02;
 /** The head of a snake lies at the lower left and the snake runs clockwise, degrees. */
@@ -73,7 +72,9 @@ export function GrateDrawing({ preset, diameterM, fire, grate, meats, size, wron
         />
       )}
       {fire.arrangement === 'snake' ? (
-        <Blocks blocks={snakeBlocks(fire, diameterM)} m={m} cx={cx} cy={cy} />
+        <G transform={`translate(${cx} ${cy})`}>
+          <Pieces pieces={snakeBlocks(fire, diameterM)} m={m} edge={theme.sheet} />
+        </G>
       ) : (
         <HotGround shape={shape} fire={fire} m={m} cx={cx} cy={cy} />
       )}
@@ -153,45 +154,18 @@ function HotGround({ shape, fire, m, cx, cy }: HotProps) {
       </G>
     );
   }
-  return <Blocks blocks={basketBlocks(shape, fire)} m={m} cx={cx} cy={cy} />;
-}
-
-type Laid = Block & { kind: PieceKind };
-
-interface BlocksProps {
-  blocks: readonly Laid[];
-  m: number;
-  cx: number;
-  cy: number;
-}
-
-/** Pieces of a fire, m from the middle of the grate; wood lies on top. */
-function Blocks({ blocks, m, cx, cy }: BlocksProps) {
-  const theme = useTheme();
-  const fill = { unlit: theme.soot, lit: theme.pit, wood: theme.meats[2] };
   return (
     <G transform={`translate(${cx} ${cy})`}>
-      {(['unlit', 'lit', 'wood'] as const).map((kind) => (
-        <Path
-          key={kind}
-          d={blocksPath(
-            blocks.filter((b) => b.kind === kind),
-            m,
-          )}
-          fill={fill[kind]}
-          stroke={theme.sheet}
-          strokeWidth={1}
-        />
-      ))}
+      <Pieces pieces={basketBlocks(shape, fire)} m={m} edge={theme.sheet} />
     </G>
   );
 }
 
 /** Charcoal along one side as it is seen from above: its uppermost layer, lit in the corner in front, chunks from there on. */
-export function basketBlocks(shape: Grate, fire: PlannedFire): Laid[] {
+export function basketBlocks(shape: Grate, fire: PlannedFire): FirePiece[] {
   const edge = shape.clearFromX - 0.01;
   const size = { w: PIECE_M.along, h: PIECE_M.across, turnDeg: 0 };
-  const blocks: Laid[] = [];
+  const blocks: FirePiece[] = [];
   for (let x = edge - PIECE_M.along / 2; x > -shape.lengthM / 2; x -= PIECE_M.along + 0.002) {
     const reach = Math.sqrt(
       Math.max((shape.lengthM / 2 - 0.02) ** 2 - (x - PIECE_M.along / 2) ** 2, 0),
@@ -216,7 +190,7 @@ export function basketBlocks(shape: Grate, fire: PlannedFire): Laid[] {
 }
 
 /** A snake with its lit end and its chunks, as it lies round the rim. */
-export function snakeBlocks(fire: PlannedFire, diameterM: number): Laid[] {
+export function snakeBlocks(fire: PlannedFire, diameterM: number): FirePiece[] {
   const { arcDegrees = 0, side = 2, layers = 2 } = fire;
   const radius = (diameterM / 2) * CENTRE_LINE_SHARE;
   const slots = piecesPerRow(arcDegrees, diameterM);

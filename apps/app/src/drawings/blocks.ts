@@ -8,6 +8,13 @@ export interface Block {
   turnDeg: number;
 }
 
+export type PieceKind = 'unlit' | 'lit' | 'wood';
+/** A piece of a fire. */
+export type FirePiece = Block & { kind: PieceKind };
+
+/** A chunk of wood, m (common practice). */
+export const CHUNK_M = 0.045;
+
 const digits = (v: number): string => v.toFixed(4);
 
 /** Rectangles about their middles, each turned by its own angle, as the `d` of one path; in the units of `x` times `scale`. */

@@ -7,21 +7,14 @@ import {
   countWords,
   massWords,
   smallMassWords,
+  splitCm,
+  splitThickCm,
   type PlannedFire,
   type Preset,
   type Units,
 } from '@ostrin/core';
-import {
-  box,
-  CHUNK_M,
-  chunksIn,
-  heapOf,
-  heightOf,
-  PIECE_M,
-  POURED,
-  round,
-  type FirePiece,
-} from './heap';
+import { CHUNK_M, type FirePiece } from './blocks';
+import { box, chunksIn, heapOf, heightOf, PIECE_M, POURED, round } from './heap';
 
 /** A name with the spot that it is about. */
 export interface FireLabel {
@@ -42,16 +35,13 @@ export interface FireShape {
   labels: FireLabel[];
 }
 
-/** A split seen from its end is about square: kg/m3 of seasoned oak, usual length m. */
-const SPLIT = { kgPerM3: 720, lengthM: { light: 0.25, heavy: 0.4 } };
 /** Room round the drawing, m. */
 const ROOM_M = 0.03;
 
 /** Names of what every heap has. */
 function names(fire: PlannedFire, units: Units) {
-  const piece = CHARCOALS[fire.fuel].pieceKg;
   const lump = fire.fuel === 'lump';
-  const litKg = fire.litPieces * piece;
+  const litKg = fire.litKg ?? fire.litPieces * CHARCOALS[fire.fuel].pieceKg;
   const chunk = fire.woodChunks[0];
   return {
     litKg,
@@ -149,7 +139,8 @@ function hopperFire(fire: PlannedFire, preset: Preset, units: Units): FireShape 
   const wood: FirePiece[] = fire.woodChunks.map((_, i) => ({
     x: x + ((i + 0.5) / fire.woodChunks.length - 0.5) * width * 0.9,
     y: panY - CHUNK_M / 2,
-    size: CHUNK_M * 0.9,
+    w: CHUNK_M * 0.9,
+    h: CHUNK_M * 0.9,
     kind: 'wood',
     turnDeg: 8,
   }));
@@ -174,10 +165,10 @@ function hopperFire(fire: PlannedFire, preset: Preset, units: Units): FireShape 
 /** A firebox: coals on its grate, a split on them and the next one warming on its roof. */
 function bedFire(fire: PlannedFire, preset: Preset, units: Units): FireShape {
   const boxM = Math.max(0.9 * preset.pit.diameterM, 0.3);
-  const light = preset.pit.fireWallM2 < 0.8;
   const splits = fire.feeding.find((f) => f.what === 'splits');
-  const length = SPLIT.lengthM[light ? 'light' : 'heavy'];
-  const thick = splits ? Math.sqrt(splits.massKg / SPLIT.kgPerM3 / length) : 0;
+  const lengthCm = splitCm(preset.pit);
+  const length = lengthCm / 100;
+  const thick = splits ? splitThickCm(splits.massKg, lengthCm) / 100 : 0;
   const left = ROOM_M;
   const top = ROOM_M + (splits ? thick + 0.02 : 0);
   const floorY = top + boxM - 0.08;

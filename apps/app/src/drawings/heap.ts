@@ -1,21 +1,12 @@
 /** A heap of charcoal in what holds it, piece by piece as it is seen from the side. In metres, y downward. */
 import { clamp, seeded, type PlannedFire } from '@ostrin/core';
+import { CHUNK_M, type FirePiece } from './blocks';
 
-export type PieceKind = 'unlit' | 'lit' | 'wood';
-
-export interface FirePiece {
-  x: number;
-  y: number;
-  size: number;
-  kind: PieceKind;
-  turnDeg: number;
-}
-
-/** Charcoal as poured, gaps included, kg/m3 (200-420, from memory; the engine's own figure). */
+/** Charcoal as poured, as bought, gaps included, kg/m3 (200-420, from memory). */
 export const POURED = 300;
-/** Width of a piece as it lies, and of a chunk, m (common practice). */
+/** Width of a piece as it lies, m (common practice). */
 export const PIECE_M = 0.042;
-export const CHUNK_M = 0.045;
+
 /** What holds a heap: its half width at a height over its floor, m, and how deep the picture's plane is cut, m. */
 export interface Holder {
   halfM: (heightM: number) => number;
@@ -57,7 +48,7 @@ export function heightOf(holder: Holder, kg: number): number {
 }
 
 /** Where a heap is lit. */
-export type Where = 'top' | 'bottom' | 'side';
+type Where = 'top' | 'bottom' | 'side';
 
 /** A heap's pieces, row by row from its floor; those nearest to where it is lit are the lit ones. */
 export function heapOf(
@@ -77,10 +68,12 @@ export function heapOf(
     const count = Math.max(1, Math.floor((2 * half) / PIECE_M) + 1);
     for (let i = 0; i < count; i++) {
       const share = count === 1 ? 0 : i / (count - 1) - 0.5;
+      const size = PIECE_M * (0.86 + 0.1 * random.next());
       pieces.push({
         x: at.x + 2 * half * share,
         y: at.floorY - h,
-        size: PIECE_M * (0.86 + 0.1 * random.next()),
+        w: size,
+        h: size,
         kind: 'unlit',
         turnDeg: 24 * random.next() - 12,
       });
@@ -110,5 +103,6 @@ export const chunksIn = (
   fire.woodChunks.map((c, i) => {
     const h = height * (1 - clamp(c.depthFraction ?? 0.5, 0.08, 0.9));
     const side = (i % 2 === 0 ? 1 : -1) * (0.35 + 0.2 * (i % 3));
-    return { x: x + side * half(h), y: floorY - h, size: CHUNK_M, kind: 'wood', turnDeg: 20 };
+    const at = { x: x + side * half(h), y: floorY - h };
+    return { ...at, w: CHUNK_M, h: CHUNK_M, kind: 'wood', turnDeg: 20 };
   });

@@ -70,8 +70,7 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
     [slip, yard, units, shelf.data],
   );
   // The shelf is waited for, so that nothing is planned twice; without it, plans have no costs.
-  const answered = usePlan(shelf.isLoading ? null : request);
-  const { plan, settled, progress, failure } = answered;
+  const { plan, settled, progress, failure } = usePlan(shelf.isLoading ? null : request);
   // A new answer is long to draw: touches go first.
   const drawn = useDeferredValue(plan);
   const still = settled && drawn === plan;

@@ -22,7 +22,7 @@ import { weatherAt } from '../air/weather';
 import type { Result, Scenario } from './scenario';
 import { recordGuest } from './meatResult';
 import type { AirTrace, Cook } from './state';
-import { lookAt, type Hand } from './hand';
+import { besideFan, lookAt, type Hand } from './hand';
 import { createTender } from './tender';
 
 /** How steps are chosen: from the largest change of any temperature in a step, K. */
@@ -79,6 +79,7 @@ export function createCook(scenario: Scenario, options: CookOptions = {}): Cook 
   const fanned = control.mode === 'fan' || (control.mode === 'tended' && preset.hasFan);
   if (made && fanned) {
     cook.fan = createFan((control as { targetC: number }).targetC);
+    cook.hand = hand ? besideFan(hand) : null;
     made.pit.intakeFraction = 0;
     made.pit.exhaustFraction = preset.fanExhaustFraction;
   }

@@ -1,10 +1,21 @@
 /** What is usually done with a preset: the fire built in it and how it is brought up (common practice). */
 import type { ArrangementId, FireSpec } from '../fire/spec';
 import { LONGEST_ARC } from '../fire/snake';
-import type { Preset } from './types';
+import type { Pit, Preset } from './types';
 
 /** Whether a firebox is a small one: lighter splits, more often (skin under 0.8 m2, common practice). */
-export const smallFirebox = (preset: Preset): boolean => preset.pit.fireWallM2 < 0.8;
+export const smallFirebox = ({ pit }: Pick<Preset, 'pit'>): boolean => pit.fireWallM2 < 0.8;
+
+/** Usual length of splits, cm (common practice). */
+const SPLIT_CM = { light: 25, heavy: 40 };
+/** Length of splits that a pit's firebox takes, cm. */
+export const splitCm = (pit: Pit): number => SPLIT_CM[smallFirebox({ pit }) ? 'light' : 'heavy'];
+
+/** Dry wood with its moisture, kg/m3 (Wood Handbook: oak 0.63-0.68 oven-dry over volume at 12 %, from memory). */
+const SPLIT_KG_M3 = 720;
+/** Thickness of a split of that mass and length, cm: it is about square across. */
+export const splitThickCm = (kg: number, lengthCm: number): number =>
+  100 * Math.sqrt(kg / SPLIT_KG_M3 / (lengthCm / 100));
 
 /** Lit fuel that fires are usually started with, kg as bought (common practice). */
 const LIT_KG: Readonly<Record<Exclude<ArrangementId, 'snake'>, number>> = {

@@ -1,5 +1,6 @@
 /** Jobs at the fire: laying, lighting, vents, feeding, shutting down. */
 import { charcoalKg, type Action } from '../cook/scenario';
+import { splitCm } from '../pit/usual';
 import { countWords, temperatureWords, type Units } from '../quantity/words';
 import type { Draft } from './job';
 import type { CookPlan } from './part';
@@ -10,8 +11,6 @@ import { charcoalWords, litWords, settingWords, splitWords } from './words';
 /** Time to lay a fire, and to get charcoal glowing, min (common practice 15-20 for the coals). */
 const LAYING_MIN = 40;
 const CHIMNEY_MIN = 20;
-/** Usual length of splits, cm. */
-const SPLIT_CM = { light: 25, heavy: 40 };
 
 /** A vent moved later than so long before everything is off does nothing any more, min (common practice). */
 const MOVE_TELLS_MIN = 30;
@@ -171,7 +170,7 @@ function feedWords(
   if (split?.do === 'add-fuel') {
     const lump = charcoal ? ` and ${charcoalWords({ fuel: 'lump' }, kg, units)}` : '';
     return {
-      inWords: `A split of ${splitWords(split.massKg ?? 0, splitCm(way.physics.fireWallM2), units)}${lump}`,
+      inWords: `A split of ${splitWords(split.massKg ?? 0, splitCm(way.physics), units)}${lump}`,
       detail:
         'Warmed on the firebox; door ajar a minute while it catches. Lay the next one to warm.',
     };
@@ -189,10 +188,6 @@ function feedWords(
       : 'Unlit, against the glowing ones.',
   };
 }
-
-/** Length of splits that a firebox takes, cm. */
-export const splitCm = (fireWallM2: number): number =>
-  fireWallM2 < 0.8 ? SPLIT_CM.light : SPLIT_CM.heavy;
 
 export function shutJob(plan: CookPlan, lastMin: number): Draft {
   const { way } = plan;

@@ -8,7 +8,8 @@ import { countWords, spanOfTime, temperatureWords, type Units } from '../quantit
 import { settledC } from '../invert/case';
 import { stackKg } from './load';
 import type { CookPlan } from './part';
-import { splitCm } from './fireJobs';
+import { splitCm } from '../pit/usual';
+import { litKg } from '../fire/catalogue';
 import { windowOf } from './job';
 import { lateEnd } from './schedule';
 import { trimWords } from './risks';
@@ -57,7 +58,8 @@ export function firePlanned(cook: CookPlan, units: Units): PlannedFire {
     ...lay,
     pieces: Math.round(loadKg / piece),
     massKg: shown(loadKg, 3),
-    litPieces: fire.arrangement === 'snake' ? fire.litPieces : Math.round(fire.litMassKg / piece),
+    litPieces: Math.round(litKg(fire) / piece),
+    litKg: shown(litKg(fire), 3),
     woodChunks: fire.woodChunks,
     lengthenPieces: Math.round(fedKg / piece),
     lastsMin: Math.round(Math.min(lastsMin, 4000)),
@@ -108,7 +110,7 @@ function feedingOf(cook: CookPlan, lastMin: number, units: Units): Feeding[] {
     const massKg = shown(mean(of.map((f) => f.kg)), 3);
     const each =
       what === 'splits'
-        ? `a split of ${splitWords(massKg, splitCm(cook.way.physics.fireWallM2), units)}`
+        ? `a split of ${splitWords(massKg, splitCm(cook.way.physics), units)}`
         : charcoalWords({ fuel: what }, massKg, units);
     const often =
       count > 1

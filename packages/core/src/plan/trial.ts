@@ -2,7 +2,7 @@
 import type { Weather } from '../air/weather';
 import { simulate } from '../cook/cook';
 import type { Guide } from '../cook/guide';
-import { besideFan, type Hand } from '../cook/hand';
+import type { Hand } from '../cook/hand';
 import type { Action, MeatSpec, Result, Scenario } from '../cook/scenario';
 import { createTender } from '../cook/tender';
 import type { FireSpec } from '../fire/spec';
@@ -50,11 +50,9 @@ export function scenarioOf(
   };
 }
 
-/** Who tends it by a guide; where a fan holds it, somebody who fills up when fuel runs low. */
-export function handFor(way: Way, scenario: Scenario, guide: Guide): Hand {
-  const hand = createTender(scenario, way.pit.pace.pitC, guide);
-  return way.fanned ? besideFan(hand) : hand;
-}
+/** Who tends it by a guide. */
+export const handFor = (way: Way, scenario: Scenario, guide: Guide): Hand =>
+  createTender(scenario, way.pit.pace.pitC, guide);
 
 /** How well a pit was held from `JUDGED_FROM_MIN` on. */
 export interface Score {

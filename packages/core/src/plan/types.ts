@@ -168,6 +168,8 @@ export interface PlannedFire {
   pieces: number;
   massKg: number;
   litPieces: number;
+  /** Its lit part, kg as bought; left out by older documents. */
+  litKg?: number;
   woodChunks: { species: WoodId; massG: number; atArcDegrees?: number; depthFraction?: number }[];
   /** Pieces put on during the cook, when one load is not enough. */
   lengthenPieces: number;

@@ -3,6 +3,7 @@ import { CHARCOALS } from '../fuel/catalogue';
 import { litKg, loadKg } from '../fire/catalogue';
 import type { FireSpec } from '../fire/spec';
 import type { Family } from '../pit/types';
+import { splitThickCm } from '../pit/usual';
 import { ventName } from '../pit/ventNames';
 import { countWords, massWords, smallMassWords, type Units } from '../quantity/words';
 import type { Way } from './lay';
@@ -35,14 +36,8 @@ export function charcoalWords(fire: Pick<FireSpec, 'fuel'>, kg: number, units: U
 
 /** A split as it is picked: `a split of 0.5 kg (33 cm, 6 cm thick)`. */
 export function splitWords(kg: number, lengthCm: number, units: Units): string {
-  return `${massWords(kg, units)} (${lengthCm} cm long, ${girthCm(kg, lengthCm)} cm thick)`;
+  return `${massWords(kg, units)} (${lengthCm} cm long, ${Math.max(2, Math.round(splitThickCm(kg, lengthCm)))} cm thick)`;
 }
-
-/** Dry wood with its moisture, kg/m3 (Wood Handbook: oak 0.63-0.68 oven-dry over volume at 12 %, from memory). */
-const SPLIT_KG_M3 = 720;
-/** Thickness of a split of that mass and length, cm: a split is about square across. */
-const girthCm = (kg: number, lengthCm: number): number =>
-  Math.max(2, Math.round(100 * Math.sqrt(kg / SPLIT_KG_M3 / (lengthCm / 100))));
 
 /** What of a fire is lit before it is put in. */
 export const litWords = (fire: FireSpec, units: Units): string =>

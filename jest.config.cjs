@@ -35,7 +35,7 @@ const node = (displayName, roots) => ({
 
 /** @type {import('jest').Config} */
 module.exports = {
-  testTimeout: 60_000,
+  testTimeout: 180_000,
   projects: [
     node('core', ['packages/core/test']),
     node('contract', ['packages/contract/test']),

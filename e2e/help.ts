@@ -3,7 +3,7 @@ import { expect, type BrowserContext, type Page } from '@playwright/test';
 
 /** Waits for the full answer to the slip. */
 export const planned = (page: Page) =>
-  expect(page.getByTestId('four-times')).toHaveAttribute('aria-busy', 'false', { timeout: 60_000 });
+  expect(page.getByTestId('four-times')).toHaveAttribute('aria-busy', 'false');
 
 /** Closes the sheet of choices. */
 export const done = (page: Page) => page.getByRole('button', { name: 'Done', exact: true }).click();

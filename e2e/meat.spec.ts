@@ -32,7 +32,7 @@ test('the meat sheet explains the piece, weighs wrapping now, and logs what is d
   await page.getByTestId('start-cook').click();
   for (let i = 0; i < 3; i++) await page.getByTestId('job-done').click();
   await page.getByTestId('meat-reading').click();
-  await expect(page.getByTestId('outlook')).toContainText('Not on yet', { timeout: 20_000 });
+  await expect(page.getByTestId('outlook')).toContainText('Not on yet');
   await page.getByRole('button', { name: 'Close' }).click();
   await page.getByTestId('this-cook').click();
   await page.getByRole('radio', { name: '240×' }).click();
@@ -49,9 +49,7 @@ test('the meat sheet explains the piece, weighs wrapping now, and logs what is d
   await page.getByRole('button', { name: 'Close' }).click();
   await page.getByTestId('meat-reading').click();
   const sheet = page.getByTestId('outlook');
-  await expect(sheet.getByTestId('way-foil-now')).toContainText(/tender \d\d:\d\d–\d\d:\d\d/, {
-    timeout: 20_000,
-  });
+  await expect(sheet.getByTestId('way-foil-now')).toContainText(/tender \d\d:\d\d–\d\d:\d\d/);
   await expect(sheet.getByTestId('way-leave-bare')).toContainText('of its weight left');
   await expect(sheet).toContainText('What is safe');
   await page.getByRole('button', { name: 'Spritz' }).click();

@@ -10,8 +10,8 @@ const scratch = (process.env.E2E_SCRATCH ??= mkdtempSync(path.join(tmpdir(), 'os
 
 export default defineConfig({
   testDir: import.meta.dirname,
-  timeout: 240_000,
-  expect: { timeout: 20_000 },
+  timeout: 480_000,
+  expect: { timeout: 60_000 },
   workers: 1,
   reporter: [['list'], ['json', { outputFile: path.join(root, 'test-results/e2e.json') }]],
   outputDir: path.join(root, 'test-results/e2e'),

@@ -85,7 +85,7 @@ test('plan a cook, tend it, keep it', async ({ page, context }) => {
   await doJob(page, /in the chimney/);
   await doJob(page, /Tip the lit ones/);
   await setSpeed(page, '240×');
-  await expect.poll(() => reading(page), { timeout: 30_000 }).toBeGreaterThan(90);
+  await expect.poll(() => reading(page)).toBeGreaterThan(90);
   await doJob(page, /Bowl vent/);
   await page.getByTestId('pad-meat').click();
   await expect(page.getByTestId('last-tap')).toContainText('meat on');
@@ -148,13 +148,11 @@ test('plan a cook, tend it, keep it', async ({ page, context }) => {
   try {
     const url = `http://127.0.0.1:${port}`;
     await expect
-      .poll(
-        () =>
-          fetch(`${url}/api/health`).then(
-            (r) => r.status,
-            () => 0,
-          ),
-        { timeout: 30_000 },
+      .poll(() =>
+        fetch(`${url}/api/health`).then(
+          (r) => r.status,
+          () => 0,
+        ),
       )
       .toBe(200);
     await page.goto(`${url}/log`);

@@ -9,7 +9,8 @@ module.exports = {
   preset: 'jest-expo',
   rootDir: __dirname,
   testMatch: ['<rootDir>/test/**/*.test.ts?(x)'],
-  setupFiles: ['<rootDir>/test/setup.ts'],
+  setupFiles: ['<rootDir>/../../scripts/jest-setup.cjs', '<rootDir>/test/setup.ts'],
+  setupFilesAfterEnv: ['<rootDir>/test/patience.ts'],
   transform: {
     '\\.mjs$': 'babel-jest',
     // Tests run as CommonJS, where a part that is fetched later is simply required.

@@ -1,5 +1,4 @@
 /** What the browser has and the test's world lacks. */
-import 'reflect-metadata';
 import { webcrypto } from 'node:crypto';
 
 const globals = globalThis as unknown as Record<string, unknown>;

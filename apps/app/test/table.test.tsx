@@ -83,10 +83,8 @@ function show(page: React.ReactElement) {
   const client = new QueryClient({ defaultOptions: { queries: { gcTime: 0, retry: false } } });
   return render(<QueryClientProvider client={client}>{page}</QueryClientProvider>);
 }
-/** A sheet of many choices takes its time to be drawn the first time. */
-const PATIENT = { timeout: 15_000 };
 const press = async (name: string | RegExp): Promise<void> => {
-  fireEvent.press(await screen.findByRole('button', { name }, PATIENT));
+  fireEvent.press(await screen.findByRole('button', { name }));
 };
 
 beforeEach(() => {
@@ -216,13 +214,13 @@ it('tells two meats on two pits in one sentence, each with its own words', async
     expect(screen.getByRole('button', { name })).toBeTruthy();
   }
   await press(/^Meat 2/);
-  fireEvent.press(await screen.findByRole('radio', { name: /^the Bosun/ }, PATIENT));
+  fireEvent.press(await screen.findByRole('radio', { name: /^the Bosun/ }));
   expect(useSlip.getState().meats[1]!.pitId).toBe('bosun');
   expect(screen.queryByRole('button', { name: /^Cooker 2/ })).toBeNull();
   await press('Take it off the slip');
   expect(useSlip.getState().meats).toHaveLength(1);
   await press(/^Before and after/);
-  fireEvent.press(await screen.findByRole('radio', { name: /^Frozen now/ }, PATIENT));
+  fireEvent.press(await screen.findByRole('radio', { name: /^Frozen now/ }));
   fireEvent.press(screen.getByRole('radio', { name: /^Held in a low oven/ }));
   const [left] = useSlip.getState().meats;
   expect(othersWords(left!, FIRST.serveAt)).toBe('frozen now, held in a low oven');

@@ -65,13 +65,13 @@ interface NamesProps {
   height: number;
 }
 
-/** Heights of names in one column, px: each as near to its spot as the ones above and below leave room for. */
+/** Heights of names in one column, whole px: each as near to its spot as the ones above and below leave room for. */
 export function namesAt(labels: readonly FireLabel[], m: number, height: number): number[] {
   const ys: number[] = [];
   labels.forEach((l, i) => {
     const least = i === 0 ? 14 : ys[i - 1]! + NAME_PX;
-    const most = height - 6 - (labels.length - 1 - i) * NAME_PX;
-    ys.push(Math.max(least, Math.min(l.y * m + 4, most)));
+    const most = Math.floor(height) - 6 - (labels.length - 1 - i) * NAME_PX;
+    ys.push(Math.max(least, Math.min(Math.round(l.y * m) + 4, most)));
   });
   return ys;
 }

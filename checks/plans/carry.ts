@@ -14,6 +14,7 @@ import {
   seeded,
   seedFrom,
   usualFire,
+  weatherFrom,
   type FireSpec,
   type Hand,
   type Plan,
@@ -122,7 +123,11 @@ function carry(request: Request, way: Way, seed: number): Went {
     ostrin: 'scenario/1',
     cooker,
     fire: way.fire,
-    weather: request.weather,
+    weather: weatherFrom(
+      request.weather,
+      request.timeZone,
+      epochOf(request.serveAt, request.timeZone) - way.serveMin * MINUTE_MS,
+    ),
     control: { mode: preset.hasFan ? 'fan' : 'vents', targetC: pace.pitC },
     actions: [
       { atMin: way.onMin, do: 'lid-open', seconds: 60 },

@@ -1,10 +1,11 @@
 /** A piece that comes late on the slip, and what stands round the answer. */
-import { plan, type Plan } from '@ostrin/core';
+import { plan, type Plan, type WeatherFrom } from '@ostrin/core';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { Cautions, Risks, Shopping, Watch } from '../src/plan/Around';
 import { Jobs } from '../src/plan/Jobs';
 import { BeforeAndAfter } from '../src/plan/MoreChoices';
 import { othersWords } from '../src/plan/meatWords';
+import { SlipSentence } from '../src/plan/SlipSentence';
 import { comingUp, requestOf, slipOf } from '../src/store/request';
 import { firstSlip, useSlip } from '../src/store/slip';
 import { BOSUN } from './help';
@@ -46,6 +47,25 @@ describe('a piece that comes late', () => {
       'not there before 11:00, rested in a cool box',
     );
   });
+});
+
+it('takes a night that is colder than the day, and never one that is warmer', async () => {
+  const page = render(<SlipSentence yard={[BOSUN]} />);
+  fireEvent.press(screen.getByRole('button', { name: /^Weather: 12 C, light wind/ }));
+  const press = (name: string): void => fireEvent.press(screen.getByRole('button', { name }));
+  await screen.findByText('as by day');
+  expect(screen.getByRole('button', { name: 'Air in the small hours: more' })).toBeDisabled();
+  for (let i = 0; i < 3; i++) press('Air in the small hours: less');
+  expect(useSlip.getState()).toMatchObject({ airC: 12, nightC: 9 });
+  expect(screen.getByText('9 C')).toBeTruthy();
+  page.rerender(<SlipSentence yard={[BOSUN]} />);
+  expect(
+    await screen.findByRole('button', { name: /^Weather: 12 C, 9 C at night, light wind/ }),
+  ).toBeTruthy();
+  const { weather } = requestOf(useSlip.getState(), [BOSUN], METRIC);
+  expect((weather as WeatherFrom[]).find((w) => w.at === '2027-05-14T23:00')!.airC).toBe(9);
+  for (let i = 0; i < 3; i++) press('Air by day: less');
+  expect(useSlip.getState()).toMatchObject({ airC: 9, nightC: null });
 });
 
 describe('round the answer', () => {

@@ -125,18 +125,23 @@ describe('slip and request', () => {
         fc.array(meat, { minLength: 1, maxLength: 5 }),
         fire('kettle'),
         fire('kamado'),
-        fc.constantFrom(...WINDS.map((w) => w.value)),
-        (wishes, bosun, jar, windMps) => {
+        fc.record({
+          windMps: fc.constantFrom(...WINDS.map((w) => w.value)),
+          airC: fc.integer({ min: 1, max: 30 }),
+          nightC: fc.option(fc.integer({ min: -15, max: 0 })),
+        }),
+        (wishes, bosun, jar, weather) => {
           const named: Slip['meats'] = [];
           for (const w of wishes) named.push({ ...w, id: newMeat(w.cut, null, named).id });
           const slip = {
             ...FIRST,
             meats: named,
             fires: { bosun, jar },
-            windMps,
+            ...weather,
             crew: ['Pell', 'Anka'],
           };
           const request = requestOf(slip, YARD, METRIC);
+          expect(slipOf(request, YARD)).toMatchObject(weather);
           expect(requestOf(slipOf(request, YARD), YARD, METRIC)).toEqual(request);
         },
       ),

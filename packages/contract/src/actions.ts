@@ -13,8 +13,8 @@ import {
   type WoodId,
   type WrapId,
 } from '@ostrin/core';
-import { IsBoolean, IsInt, IsOptional, IsString, Length, Max, Min } from 'class-validator';
-import { InRange, Known } from './rules';
+import { IsBoolean, IsInt, IsString, Length, Max, Min } from 'class-validator';
+import { InRange, Known, Optional } from './rules';
 
 const DOES = [
   'set-vents',
@@ -57,7 +57,7 @@ export class LidOpenDeed extends DeedDto {
 }
 export class DoorDeed extends DeedDto {
   @InRange(0, 1) openFraction!: number;
-  @IsOptional() @InRange(1, 86400) seconds?: number;
+  @Optional() @InRange(1, 86400) seconds?: number;
 }
 
 /** Splits may be named as such, or by their wood: `splits`, `split`, `oak`, `oak-splits`. */
@@ -69,12 +69,12 @@ const SPLIT_NAMES: readonly string[] = [
 
 export class AddFuelDeed extends DeedDto {
   @Known([...Object.keys(CHARCOALS), ...SPLIT_NAMES]) fuel!: string;
-  @IsOptional() @IsInt() @Min(1) @Max(300) pieces?: number;
-  @IsOptional() @InRange(0.01, 30) massKg?: number;
-  @IsOptional() @InRange(0, 0.6) moistureFraction?: number;
-  @IsOptional() @Known(Object.keys(WOODS)) species?: WoodId;
-  @IsOptional() @IsBoolean() lit: boolean = false;
-  @IsOptional() @IsBoolean() preheated?: boolean;
+  @Optional() @IsInt() @Min(1) @Max(300) pieces?: number;
+  @Optional() @InRange(0.01, 30) massKg?: number;
+  @Optional() @InRange(0, 0.6) moistureFraction?: number;
+  @Optional() @Known(Object.keys(WOODS)) species?: WoodId;
+  @Optional() @IsBoolean() lit: boolean = false;
+  @Optional() @IsBoolean() preheated?: boolean;
 
   override toLog(): PlanLog {
     const { fuel } = this;
@@ -101,7 +101,7 @@ export class AddFuelDeed extends DeedDto {
 export class AddWoodDeed extends DeedDto {
   @Known(Object.keys(WOODS)) species!: WoodId;
   @InRange(5, 3000) massG!: number;
-  @IsOptional() @InRange(0, 0.6) moistureFraction?: number;
+  @Optional() @InRange(0, 0.6) moistureFraction?: number;
 }
 export class RakeDeed extends DeedDto {}
 export class FillWaterDeed extends DeedDto {
@@ -119,7 +119,7 @@ export class MeatDeed extends DeedDto {
 export class WrapDeed extends MeatDeed {
   @Known(Object.keys(WRAPS)) with!: WrapId;
   /** Poured into a boat or pan. */
-  @IsOptional() @InRange(0, 3) liquidKg?: number;
+  @Optional() @InRange(0, 3) liquidKg?: number;
 }
 export class MoveDeed extends MeatDeed {
   @Known(PLACES) to!: Place;

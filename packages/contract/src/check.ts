@@ -23,7 +23,9 @@ export function check<T extends object>(cls: ClassConstructor<T>, plain: unknown
   try {
     value = plainToInstance(cls, plain, { exposeDefaultValues: true });
   } catch {
-    return { ok: false, problems: [{ field: '', message: 'cannot be read as this document' }] };
+    const field = emptyEntry(plain);
+    const message = field ? 'must not be null' : 'cannot be read as this document';
+    return { ok: false, problems: [{ field, message }] };
   }
   const errors = validateSync(value, {
     whitelist: true,
@@ -33,6 +35,19 @@ export function check<T extends object>(cls: ClassConstructor<T>, plain: unknown
   });
   const problems = errors.flatMap((e) => flatten(e, ''));
   return problems.length === 0 ? { ok: true, value } : { ok: false, problems };
+}
+
+/** Path of the first entry of a list that is null, which lists of several classes cannot be read with; or ''. */
+function emptyEntry(node: unknown, path = ''): string {
+  if (typeof node !== 'object' || node === null) return '';
+  const list = Array.isArray(node);
+  for (const [key, child] of Object.entries(node)) {
+    const here = list ? `${path}[${key}]` : path ? `${path}.${key}` : key;
+    if (list && child === null) return here;
+    const within = emptyEntry(child, here);
+    if (within) return within;
+  }
+  return '';
 }
 
 function flatten(error: ValidationError, parent: string): FieldProblem[] {

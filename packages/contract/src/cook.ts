@@ -7,7 +7,6 @@ import {
   ArrayMaxSize,
   IsIn,
   IsInt,
-  IsOptional,
   IsString,
   IsUUID,
   Length,
@@ -18,7 +17,7 @@ import {
 } from 'class-validator';
 import { DEEDS, DeedDto } from './actions';
 import { PlanDto } from './plan';
-import { InRange, Nested, NestedList } from './rules';
+import { InRange, Nested, NestedList, Optional, OrNull } from './rules';
 
 /** Epoch milliseconds between the years 2000 and 2200. */
 const Instant = (): PropertyDecorator => (target, property) => {
@@ -33,7 +32,7 @@ export const ENTRY_KINDS = ['act', 'note', 'job', 'undo', 'retime', 'finish'] as
 export class EntryDto {
   @IsUUID() id!: string;
   @Instant() at!: number;
-  @IsOptional() @IsString() @Length(1, 140) jobId?: string;
+  @Optional() @IsString() @Length(1, 140) jobId?: string;
   @IsIn(ENTRY_KINDS) kind!: (typeof ENTRY_KINDS)[number];
 }
 
@@ -93,8 +92,8 @@ export class ClockDto {
 
 export class ReadingDto {
   @Instant() at!: number;
-  @IsOptional() @InRange(-60, 1500) pitC!: number | null;
-  @IsOptional() @InRange(-60, 300) coreC!: number | null;
+  @OrNull() @InRange(-60, 1500) pitC!: number | null;
+  @OrNull() @InRange(-60, 300) coreC!: number | null;
 }
 
 /** `cook/1`: a whole cook as one document. */

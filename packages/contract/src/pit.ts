@@ -1,8 +1,8 @@
 /** A pit as its owner keeps it. */
 import 'reflect-metadata';
 import { PRESETS, VENT_WAYS, type VentWay } from '@ostrin/core';
-import { IsIn, IsOptional, IsString, Length, Matches } from 'class-validator';
-import { Known, Nested } from './rules';
+import { IsIn, IsString, Length, Matches } from 'class-validator';
+import { Known, Nested, Optional } from './rules';
 import { OverridesDto } from './scenario';
 
 /** The body that makes or changes a pit; its id stands in the path. */
@@ -12,6 +12,6 @@ export class PitDto {
   @Matches(/\S/, { message: 'must not be blank' })
   name!: string;
   @Known(Object.keys(PRESETS)) preset!: string;
-  @IsOptional() @Nested(() => OverridesDto) overrides: OverridesDto = new OverridesDto();
-  @IsOptional() @IsIn(VENT_WAYS) ventWay?: VentWay;
+  @Optional() @Nested(() => OverridesDto) overrides: OverridesDto = new OverridesDto();
+  @Optional() @IsIn(VENT_WAYS) ventWay?: VentWay;
 }

@@ -7,7 +7,6 @@ import {
   Equals,
   IsArray,
   IsInt,
-  IsOptional,
   IsString,
   Length,
   Max,
@@ -17,7 +16,7 @@ import {
 } from 'class-validator';
 import { DEEDS, DeedDto } from './actions';
 import { RequestDto } from './request';
-import { InRange, Known, LocalTime, Nested, NestedList, Series } from './rules';
+import { InRange, Known, LocalTime, Nested, NestedList, Optional, OrNull, Series } from './rules';
 import { ChunkDto, ScenarioDto } from './scenario';
 
 const MOST_ROWS = 3000;
@@ -36,10 +35,10 @@ class ReadyDto {
   @LocalTime() p10!: string;
   @LocalTime() p50!: string;
   @LocalTime() p90!: string;
-  @IsOptional() @ShortTexts(16) wanted?: [string, string];
-  @IsOptional() @InRange(0, 1) chanceLateFraction?: number;
-  @IsOptional() @InRange(0, 1) chanceEarlyFraction?: number;
-  @IsOptional() @Series(1000) likelyMin?: (number | null)[];
+  @Optional() @ShortTexts(16) wanted?: [string, string];
+  @Optional() @InRange(0, 1) chanceLateFraction?: number;
+  @Optional() @InRange(0, 1) chanceEarlyFraction?: number;
+  @OrNull() @Series(1000) likelyMin?: (number | null)[];
 }
 
 class FeedingDto {
@@ -54,25 +53,25 @@ class FeedingDto {
 
 class PlannedFireDto {
   @IsString() @Length(1, 60) pit!: string;
-  @IsOptional() @LocalTime() lightAt?: string;
+  @Optional() @LocalTime() lightAt?: string;
   @Known(ARRANGEMENTS) arrangement!: string;
   @Known(Object.keys(CHARCOALS)) fuel!: keyof typeof CHARCOALS;
-  @IsOptional() @IsInt() @Min(1) @Max(3) side?: number;
-  @IsOptional() @IsInt() @Min(1) @Max(2) layers?: number;
-  @IsOptional() @InRange(1, 350) arcDegrees?: number;
+  @Optional() @IsInt() @Min(1) @Max(3) side?: number;
+  @Optional() @IsInt() @Min(1) @Max(2) layers?: number;
+  @Optional() @InRange(1, 350) arcDegrees?: number;
   @InRange(1, 1000) pieces!: number;
   @InRange(0.01, 30) massKg!: number;
   @InRange(0, 400) litPieces!: number;
-  @IsOptional() @InRange(0, 200) litKg?: number;
+  @Optional() @InRange(0, 200) litKg?: number;
   @NestedList(() => ChunkDto, 40) woodChunks!: ChunkDto[];
   @InRange(0, 1000) lengthenPieces!: number;
   @InRange(0, 4320) lastsMin!: number;
   // Left out by documents from before other fires were planned.
-  @IsOptional() @NestedList(() => FeedingDto, 10) feeding: FeedingDto[] = [];
-  @IsOptional() @InRange(0, 200) reserveKg: number = 0;
-  @IsOptional() @InRange(0, 200) neededKg: number = 0;
-  @IsOptional() @InRange(0, 200) leftKg: number = 0;
-  @IsOptional() @ShortTexts(400) inWords: string[] = [];
+  @Optional() @NestedList(() => FeedingDto, 10) feeding: FeedingDto[] = [];
+  @Optional() @InRange(0, 200) reserveKg: number = 0;
+  @Optional() @InRange(0, 200) neededKg: number = 0;
+  @Optional() @InRange(0, 200) leftKg: number = 0;
+  @Optional() @ShortTexts(400) inWords: string[] = [];
 }
 
 class PlanVentsDto {
@@ -82,8 +81,8 @@ class PlanVentsDto {
   @InRange(0, 1) exhaustFraction!: number;
   @InRange(-50, 600) settlesC!: number;
   @IsString() @MaxLength(200) inWords!: string;
-  @IsOptional() @IsString() @MaxLength(200) ifHigh?: string;
-  @IsOptional() @IsString() @MaxLength(200) ifLow?: string;
+  @Optional() @IsString() @MaxLength(200) ifHigh?: string;
+  @Optional() @IsString() @MaxLength(200) ifLow?: string;
 }
 
 class PlanJobDto {
@@ -101,8 +100,8 @@ class PlanJobDto {
     keepDiscriminatorProperty: true,
   })
   logs!: DeedDto[];
-  @IsOptional() @Series(2) spanMin?: [number, number];
-  @IsOptional() @IsString() @MaxLength(60) pit?: string;
+  @Optional() @Series(2) spanMin?: [number, number];
+  @Optional() @IsString() @MaxLength(60) pit?: string;
 }
 
 class ShiftDto {
@@ -178,37 +177,37 @@ class GuideDto {
   @Nested(() => VentPairDto) up!: VentPairDto;
   @InRange(-100, 200) closeBelowK!: number;
   @Nested(() => VentPairDto) hold!: VentPairDto;
-  @IsOptional() @InRange(0, 50) exhaustPerIntake!: number | null;
+  @OrNull() @InRange(0, 50) exhaustPerIntake!: number | null;
   @InRange(0, 9999) perFoldK!: number;
   @InRange(0, 9999) waitMin!: number;
   @InRange(0, 9999) leaveK!: number;
   @Nested(() => FinestDto) finest!: FinestDto;
-  @IsOptional() @Nested(() => SplitGuideDto) feed!: SplitGuideDto | null;
-  @IsOptional() @Nested(() => TopUpDto) topUp!: TopUpDto | null;
+  @OrNull() @Nested(() => SplitGuideDto) feed!: SplitGuideDto | null;
+  @OrNull() @Nested(() => TopUpDto) topUp!: TopUpDto | null;
   @InRange(0, 9999) untilMin!: number;
-  @IsOptional() @Nested(() => FedChunksDto) chunks!: FedChunksDto | null;
+  @OrNull() @Nested(() => FedChunksDto) chunks!: FedChunksDto | null;
   @InRange(0, 5) gain!: number;
 }
 
 class WatchDto {
   @InRange(0, 1000) visits!: number;
   @InRange(0, 4320) longestFreeMin!: number;
-  @IsOptional() @NestedList(() => ShiftDto, 12) shifts: ShiftDto[] = [];
+  @Optional() @NestedList(() => ShiftDto, 12) shifts: ShiftDto[] = [];
 }
 
 class ShoppingDto {
   @IsString() @MaxLength(200) item!: string;
   @IsString() @MaxLength(200) amount!: string;
-  @IsOptional() @IsString() @MaxLength(200) onShelf?: string;
-  @IsOptional() @IsString() @MaxLength(200) buy?: string;
-  @IsOptional() @InRange(0, 1000000) cost?: number;
+  @Optional() @IsString() @MaxLength(200) onShelf?: string;
+  @Optional() @IsString() @MaxLength(200) buy?: string;
+  @Optional() @InRange(0, 1000000) cost?: number;
 }
 
 class RiskDto {
   @IsString() @MaxLength(400) sign!: string;
   @IsString() @MaxLength(400) move!: string;
-  @IsOptional() @InRange(0, 1) chanceFraction?: number;
-  @IsOptional() @IsString() @MaxLength(400) why?: string;
+  @Optional() @InRange(0, 1) chanceFraction?: number;
+  @Optional() @IsString() @MaxLength(400) why?: string;
 }
 
 class ProblemDto {
@@ -218,8 +217,8 @@ class ProblemDto {
 }
 
 class OutcomeDto {
-  @IsOptional() @InRange(0, 100) bark!: number | null;
-  @IsOptional() @InRange(0, 100) tenderness!: number | null;
+  @OrNull() @InRange(0, 100) bark!: number | null;
+  @OrNull() @InRange(0, 100) tenderness!: number | null;
 }
 
 class OtherCoreDto {
@@ -236,7 +235,7 @@ class ExpectedDto {
   @Series(MOST_ROWS) coreC!: (number | null)[];
   @Series(MOST_ROWS) coreLowC!: (number | null)[];
   @Series(MOST_ROWS) coreHighC!: (number | null)[];
-  @IsOptional() @NestedList(() => OtherCoreDto, 12) others?: OtherCoreDto[];
+  @Optional() @NestedList(() => OtherCoreDto, 12) others?: OtherCoreDto[];
 }
 
 /** `plan/1`. */
@@ -255,19 +254,19 @@ export class PlanDto {
   @NestedList(() => PlanVentsDto, 200) vents!: PlanVentsDto[];
   @NestedList(() => PlanJobDto, 600) jobs!: PlanJobDto[];
   // Left out by documents from before they were kept, as those marked optional further down.
-  @IsOptional() @NestedList(() => AmountDto, 12) amounts: AmountDto[] = [];
-  @IsOptional() @NestedList(() => GratePlanDto, 5) grates: GratePlanDto[] = [];
-  @IsOptional() @NestedList(() => GuideDto, 5) guides: GuideDto[] = [];
+  @Optional() @NestedList(() => AmountDto, 12) amounts: AmountDto[] = [];
+  @Optional() @NestedList(() => GratePlanDto, 5) grates: GratePlanDto[] = [];
+  @Optional() @NestedList(() => GuideDto, 5) guides: GuideDto[] = [];
   @Nested(() => WatchDto) watch!: WatchDto;
   @NestedList(() => ShoppingDto, 50) shopping!: ShoppingDto[];
   @NestedList(() => RiskDto, 20) risks!: RiskDto[];
-  @IsOptional() @Nested(() => OutcomeDto) outcome?: OutcomeDto;
+  @Optional() @Nested(() => OutcomeDto) outcome?: OutcomeDto;
   @NestedList(() => ProblemDto, 20) problems!: ProblemDto[];
-  @IsOptional() @ShortTexts(400) cautions: string[] = [];
-  @IsOptional() @InRange(0, 10000000) cost: number | null = null;
-  @IsOptional() @ShortTexts(400) planB: string[] = [];
+  @Optional() @ShortTexts(400) cautions: string[] = [];
+  @OrNull() @InRange(0, 10000000) cost: number | null = null;
+  @Optional() @ShortTexts(400) planB: string[] = [];
   @Nested(() => ExpectedDto) expected!: ExpectedDto;
-  @IsOptional() @NestedList(() => ExpectedDto, 5) expectedOf?: ExpectedDto[];
+  @Optional() @NestedList(() => ExpectedDto, 5) expectedOf?: ExpectedDto[];
   @NestedList(() => ScenarioDto, 5) scenarios!: ScenarioDto[];
   @InRange(1, 1000) members!: number;
 }

@@ -189,6 +189,13 @@ export function requestProblems(request: Request): FieldProblem[] {
       });
     }
   });
+  if (Array.isArray(request.weather)) {
+    request.weather.forEach(({ at }, i) => {
+      if (at === undefined) {
+        problems.push({ field: `weather[${i}].at`, message: 'is needed where weather is a list' });
+      }
+    });
+  }
   request.meats.forEach((m, i) => {
     const field = `meats[${i}]`;
     problems.push(...meatProblems(m, field));

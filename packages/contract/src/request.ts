@@ -13,6 +13,7 @@ import {
   type Request,
   type VentWay,
 } from '@ostrin/core';
+import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   Equals,
@@ -20,13 +21,23 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
-  IsOptional,
   IsString,
   Length,
   Max,
   Min,
+  ValidateNested,
 } from 'class-validator';
-import { ExactlyOne, InRange, Known, LocalTime, Nested, NestedList, Zone } from './rules';
+import {
+  ExactlyOne,
+  InRange,
+  Known,
+  LocalTime,
+  Nested,
+  NestedList,
+  ObjectOrList,
+  Optional,
+  Zone,
+} from './rules';
 import { CookerDto, DoneDto, RestDto, WeatherDto, WrapDto } from './scenario';
 
 const FUELS = [...Object.keys(CHARCOALS), 'splits'];
@@ -37,19 +48,19 @@ const MOST = { pits: 5, meats: 12, crew: 12, fuels: 20 };
 
 export class RequestFireDto {
   @Known(FUELS) fuel!: FuelId;
-  @IsOptional() @Known(ARRANGEMENTS) arrangement?: ArrangementId;
-  @IsOptional() @Known(Object.keys(WOODS)) species?: keyof typeof WOODS;
+  @Optional() @Known(ARRANGEMENTS) arrangement?: ArrangementId;
+  @Optional() @Known(Object.keys(WOODS)) species?: keyof typeof WOODS;
 }
 
 export class PaceDto {
   @InRange(80, 200) pitC!: number;
-  @IsOptional() @InRange(1, 40) bandC: number = 8;
+  @Optional() @InRange(1, 40) bandC: number = 8;
 }
 
 export class RequestPitDto {
   @IsString() @Length(1, 60) id!: string;
-  @IsOptional() @IsString() @Length(1, 60) name?: string;
-  @IsOptional() @Known(VENT_WAYS) ventWay?: VentWay;
+  @Optional() @IsString() @Length(1, 60) name?: string;
+  @Optional() @Known(VENT_WAYS) ventWay?: VentWay;
   @Nested(() => CookerDto) cooker!: CookerDto;
   @Nested(() => RequestFireDto) fire!: RequestFireDto;
   @Nested(() => PaceDto) pace!: PaceDto;
@@ -58,26 +69,26 @@ export class RequestPitDto {
 export class LieDto {
   @InRange(-3, 3) x!: number;
   @InRange(-3, 3) y!: number;
-  @IsOptional() @IsBoolean() turned?: boolean;
+  @Optional() @IsBoolean() turned?: boolean;
 }
 
 export class RequestMeatDto {
   @IsString() @Length(1, 40) id!: string;
   @Known(Object.keys(CUTS)) cut!: string;
-  @IsOptional() @InRange(0.05, 12) massKg?: number;
-  @IsOptional() @IsInt() @Min(1) @Max(200) pieces?: number;
-  @IsOptional() @InRange(15, 300) thicknessMm?: number;
-  @IsOptional() @IsString() @Length(1, 60) pit?: string;
-  @IsOptional() @Known(PLACES) at?: Place;
-  @IsOptional() @NestedList(() => LieDto, 200) lie?: LieDto[];
-  @IsOptional() @LocalTime() serveAt?: string;
-  @IsOptional() @LocalTime() notBefore?: string;
+  @Optional() @InRange(0.05, 12) massKg?: number;
+  @Optional() @IsInt() @Min(1) @Max(200) pieces?: number;
+  @Optional() @InRange(15, 300) thicknessMm?: number;
+  @Optional() @IsString() @Length(1, 60) pit?: string;
+  @Optional() @Known(PLACES) at?: Place;
+  @Optional() @NestedList(() => LieDto, 200) lie?: LieDto[];
+  @Optional() @LocalTime() serveAt?: string;
+  @Optional() @LocalTime() notBefore?: string;
   @Nested(() => WrapDto) wrap!: WrapDto;
   @Nested(() => DoneDto) @ExactlyOne('coreC', 'tender') done!: DoneDto;
   @Nested(() => RestDto) rest!: RestDto;
-  @IsOptional() @IsBoolean() frozen?: boolean;
-  @IsOptional() @IsBoolean() injected?: boolean;
-  @IsOptional() @IsIn(['dry-brine', 'brine', 'season']) prepare?: 'dry-brine' | 'brine' | 'season';
+  @Optional() @IsBoolean() frozen?: boolean;
+  @Optional() @IsBoolean() injected?: boolean;
+  @Optional() @IsIn(['dry-brine', 'brine', 'season']) prepare?: 'dry-brine' | 'brine' | 'season';
 }
 
 export class StockDto {
@@ -96,6 +107,11 @@ export class UnitsDto {
   @IsIn(['kg', 'lb']) mass!: 'kg' | 'lb';
 }
 
+/** Weather of a request: all day the same, or from an hour on (`at`), which each entry of a list has. */
+export class DayWeatherDto extends WeatherDto {
+  @Optional() @LocalTime() at?: string;
+}
+
 /** `request/1`. Use `readRequest`, which also checks what spans several fields. */
 export class RequestDto {
   @Equals('request/1', { message: 'must be "request/1"' }) ostrin!: 'request/1';
@@ -105,20 +121,21 @@ export class RequestDto {
   @Min(1, { message: 'must be at least 1' })
   @Max(300, { message: 'must be at most 300' })
   people!: number;
-  @IsOptional() @InRange(50, 1000) appetiteG: number = 220;
+  @Optional() @InRange(50, 1000) appetiteG: number = 220;
   @NestedList(() => RequestPitDto, MOST.pits) pits!: RequestPitDto[];
   @NestedList(() => RequestMeatDto, MOST.meats) meats!: RequestMeatDto[];
-  @Nested(() => WeatherDto) weather!: WeatherDto;
-  @IsOptional() @InRange(0.5, 0.98) chanceOnTimeFraction: number = 0.9;
-  @IsOptional() @NestedList(() => StockDto, MOST.fuels) fuelOnHand?: StockDto[];
-  @IsOptional() @NestedList(() => PriceDto, MOST.fuels) prices?: PriceDto[];
-  @IsOptional()
+  @ObjectOrList() @ValidateNested({ each: true }) @Type(() => DayWeatherDto) weather!:
+    DayWeatherDto | DayWeatherDto[];
+  @Optional() @InRange(0.5, 0.98) chanceOnTimeFraction: number = 0.9;
+  @Optional() @NestedList(() => StockDto, MOST.fuels) fuelOnHand?: StockDto[];
+  @Optional() @NestedList(() => PriceDto, MOST.fuels) prices?: PriceDto[];
+  @Optional()
   @IsArray({ message: 'must be a list' })
   @ArrayMaxSize(MOST.crew)
   @IsString({ each: true })
   @Length(1, 40, { each: true })
   crew?: string[];
-  @IsOptional() @Nested(() => UnitsDto) units?: UnitsDto;
+  @Optional() @Nested(() => UnitsDto) units?: UnitsDto;
 }
 
 /** A checked document as the planner takes it: plain, without class instances. */

@@ -3,9 +3,11 @@ import { knownZone } from '@ostrin/core';
 import {
   IsArray,
   IsNumber,
+  IsOptional,
   Max,
   Min,
   registerDecorator,
+  ValidateIf,
   ValidateNested,
   type ValidationArguments,
 } from 'class-validator';
@@ -28,6 +30,12 @@ function rule(
       validator: { validate: (value, args) => holds(value, args!) },
     });
 }
+
+/** May be left out; what is given, null too, has to keep the other rules. */
+export const Optional = (): PropertyDecorator => ValidateIf((_, value) => value !== undefined);
+
+/** May be null, or left out. */
+export const OrNull = IsOptional;
 
 /** A finite number between two bounds, both allowed. */
 export const InRange = (low: number, high: number): PropertyDecorator =>

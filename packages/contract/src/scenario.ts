@@ -26,7 +26,6 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
-  IsOptional,
   IsString,
   Length,
   Max,
@@ -34,72 +33,71 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { ActionDto, ACTIONS } from './actions';
-import { ExactlyOne, InRange, Known, Nested, NestedList, ObjectOrList } from './rules';
+import { ExactlyOne, InRange, Known, Nested, NestedList, ObjectOrList, Optional } from './rules';
 
 export const REST_PLACES = ['open', 'tented', 'counter', 'cool-box', 'warmer', 'oven'];
 const MOST_MINUTES = 2880;
 
 export class OverridesDto {
-  @IsOptional() @InRange(0.3, 1.2) diameterM?: number;
-  @IsOptional() @InRange(0, 3) lengthM?: number;
-  @IsOptional() @InRange(0, 400) intakeCm2?: number;
-  @IsOptional() @InRange(1, 400) exhaustCm2?: number;
-  @IsOptional() @InRange(0, 1000) doorCm2?: number;
-  @IsOptional() @InRange(0, 1000) bedCm2?: number;
-  @IsOptional() @InRange(0.1, 150) leakCm2?: number;
-  @IsOptional() @InRange(0.2, 4) wallLossFactor?: number;
-  @IsOptional() @InRange(0.2, 4) spreadFactor?: number;
-  @IsOptional() @InRange(0, 20) waterKg?: number;
-  @IsOptional() @InRange(0.1, 4) fireWallM2?: number;
-  @IsOptional() @InRange(0.1, 8) chamberWallM2?: number;
-  @IsOptional() @InRange(0.3, 60) wallMm?: number;
-  @IsOptional() @InRange(0, 40) insulationWPerM2K?: number;
-  @IsOptional() @InRange(0.2, 3) exhaustHeightM?: number;
-  @IsOptional() @InRange(0.1, 2) seamHeightM?: number;
-  @IsOptional() @InRange(0.1, 2) grateHeightM?: number;
-  @IsOptional() @InRange(300, 100000) metalJPerK?: number;
-  @IsOptional() @InRange(0.01, 2) volumeM3?: number;
-  @IsOptional() @InRange(5, 500) fanPa?: number;
-  @IsOptional() @InRange(1, 100) fanCm2?: number;
+  @Optional() @InRange(0.3, 1.2) diameterM?: number;
+  @Optional() @InRange(0, 3) lengthM?: number;
+  @Optional() @InRange(0, 400) intakeCm2?: number;
+  @Optional() @InRange(1, 400) exhaustCm2?: number;
+  @Optional() @InRange(0, 1000) doorCm2?: number;
+  @Optional() @InRange(0, 1000) bedCm2?: number;
+  @Optional() @InRange(0.1, 150) leakCm2?: number;
+  @Optional() @InRange(0.2, 4) wallLossFactor?: number;
+  @Optional() @InRange(0.2, 4) spreadFactor?: number;
+  @Optional() @InRange(0, 20) waterKg?: number;
+  @Optional() @InRange(0.1, 4) fireWallM2?: number;
+  @Optional() @InRange(0.1, 8) chamberWallM2?: number;
+  @Optional() @InRange(0.3, 60) wallMm?: number;
+  @Optional() @InRange(0, 40) insulationWPerM2K?: number;
+  @Optional() @InRange(0.2, 3) exhaustHeightM?: number;
+  @Optional() @InRange(0.1, 2) seamHeightM?: number;
+  @Optional() @InRange(0.1, 2) grateHeightM?: number;
+  @Optional() @InRange(300, 100000) metalJPerK?: number;
+  @Optional() @InRange(0.01, 2) volumeM3?: number;
+  @Optional() @InRange(5, 500) fanPa?: number;
+  @Optional() @InRange(1, 100) fanCm2?: number;
 }
 
 export class CookerDto {
   @Known(Object.keys(PRESETS)) preset!: string;
-  @IsOptional() @Nested(() => OverridesDto) overrides: OverridesDto = new OverridesDto();
+  @Optional() @Nested(() => OverridesDto) overrides: OverridesDto = new OverridesDto();
 }
 
 export class ChunkDto {
   @Known(Object.keys(WOODS)) species!: keyof typeof WOODS;
   @InRange(5, 3000) massG!: number;
-  @IsOptional() @InRange(0, 360) atArcDegrees?: number;
-  @IsOptional() @InRange(0, 1) depthFraction?: number;
-  @IsOptional() @InRange(0, 0.6) moistureFraction?: number;
+  @Optional() @InRange(0, 360) atArcDegrees?: number;
+  @Optional() @InRange(0, 1) depthFraction?: number;
+  @Optional() @InRange(0, 0.6) moistureFraction?: number;
 }
 
 /** A fire. A snake says how it lies; others are weighed or counted; what is left out is as usual. */
 export class FireDto {
   @Known(ARRANGEMENTS) arrangement!: ArrangementId;
   @Known(Object.keys(CHARCOALS)) fuel!: keyof typeof CHARCOALS;
-  @IsOptional() @IsInt() @Min(1) @Max(3) side?: number;
-  @IsOptional() @IsInt() @Min(1) @Max(2) layers?: number;
-  @IsOptional() @InRange(10, 350) arcDegrees?: number;
-  @IsOptional() @InRange(1, 1000) pieces?: number;
-  @IsOptional() @InRange(0.05, 30) massKg?: number;
-  @IsOptional() @InRange(0, 400) litPieces?: number;
-  @IsOptional() @InRange(0, 10) litMassKg?: number;
-  @IsOptional() @IsIn(['top', 'middle']) litPlace?: 'top' | 'middle';
-  @IsOptional() @Equals(0, { message: 'must be 0: time counts from lighting' }) litAtMin: number =
-    0;
-  @IsOptional() @NestedList(() => ChunkDto, 40) woodChunks: ChunkDto[] = [];
+  @Optional() @IsInt() @Min(1) @Max(3) side?: number;
+  @Optional() @IsInt() @Min(1) @Max(2) layers?: number;
+  @Optional() @InRange(10, 350) arcDegrees?: number;
+  @Optional() @InRange(1, 1000) pieces?: number;
+  @Optional() @InRange(0.05, 30) massKg?: number;
+  @Optional() @InRange(0, 400) litPieces?: number;
+  @Optional() @InRange(0, 10) litMassKg?: number;
+  @Optional() @IsIn(['top', 'middle']) litPlace?: 'top' | 'middle';
+  @Optional() @Equals(0, { message: 'must be 0: time counts from lighting' }) litAtMin: number = 0;
+  @Optional() @NestedList(() => ChunkDto, 40) woodChunks: ChunkDto[] = [];
 }
 
 export class WeatherDto {
-  @IsOptional() @InRange(0, MOST_MINUTES) atMin?: number;
+  @Optional() @InRange(0, MOST_MINUTES) atMin?: number;
   @InRange(-40, 55) airC!: number;
   @InRange(0, 30) windMps!: number;
   @InRange(0, 1) relativeHumidityFraction!: number;
-  @IsOptional() @InRange(-400, 5000) altitudeM: number = 0;
-  @IsOptional() @InRange(0, 100) rainMmPerH: number = 0;
+  @Optional() @InRange(-400, 5000) altitudeM: number = 0;
+  @Optional() @InRange(0, 100) rainMmPerH: number = 0;
 }
 
 class HeldPointDto {
@@ -113,66 +111,66 @@ class HumidityDto {
 
 export class ControlDto {
   @Known(['vents', 'fan', 'tended', 'held']) mode!: Control['mode'];
-  @IsOptional() @InRange(40, 300) targetC?: number;
-  @IsOptional() @NestedList(() => HeldPointDto, 200) schedule?: HeldPointDto[];
-  @IsOptional() @Nested(() => HumidityDto) pitHumidity?: HumidityDto;
-  @IsOptional() @InRange(0, 5) airSpeedMps?: number;
+  @Optional() @InRange(40, 300) targetC?: number;
+  @Optional() @NestedList(() => HeldPointDto, 200) schedule?: HeldPointDto[];
+  @Optional() @Nested(() => HumidityDto) pitHumidity?: HumidityDto;
+  @Optional() @InRange(0, 5) airSpeedMps?: number;
 }
 
 export class WhenDto {
-  @IsOptional() @InRange(0, 99) coreC?: number;
-  @IsOptional() @InRange(0, MOST_MINUTES) atMin?: number;
-  @IsOptional() @Equals(true) stalled?: true;
-  @IsOptional() @Equals(true) barkSet?: true;
+  @Optional() @InRange(0, 99) coreC?: number;
+  @Optional() @InRange(0, MOST_MINUTES) atMin?: number;
+  @Optional() @Equals(true) stalled?: true;
+  @Optional() @Equals(true) barkSet?: true;
 }
 
 export class WrapDto {
   @Known(Object.keys(WRAPS)) with!: WrapId;
-  @IsOptional()
+  @Optional()
   @Nested(() => WhenDto)
   @ExactlyOne('coreC', 'atMin', 'stalled', 'barkSet')
   when?: WhenDto;
   /** Poured into a boat or pan, kg. */
-  @IsOptional() @InRange(0, 3) liquidKg?: number;
+  @Optional() @InRange(0, 3) liquidKg?: number;
 }
 
 export class DoneDto {
-  @IsOptional() @InRange(40, 99) coreC?: number;
-  @IsOptional() @Equals(true) tender?: true;
+  @Optional() @InRange(40, 99) coreC?: number;
+  @Optional() @Equals(true) tender?: true;
 }
 
 export class RestDto {
   @Known(REST_PLACES) where!: RestWhere;
   @InRange(0, 1440) minutes!: number;
   /** Of a warmer or an oven. */
-  @IsOptional() @InRange(40, 160) atC?: number;
+  @Optional() @InRange(40, 160) atC?: number;
 }
 
 export class MeatDto {
   @IsString() @Length(1, 40) id!: string;
   @Known(Object.keys(CUTS)) cut!: string;
-  @IsOptional() @IsInt() @Min(1) @Max(200) count?: number;
+  @Optional() @IsInt() @Min(1) @Max(200) count?: number;
   @InRange(0.05, 12) massKg!: number;
-  @IsOptional() @InRange(15, 300) thicknessMm?: number;
-  @IsOptional() @InRange(-2, 40) startC: number = 4;
-  @IsOptional() @Known(PLACES) at?: Place;
+  @Optional() @InRange(15, 300) thicknessMm?: number;
+  @Optional() @InRange(-2, 40) startC: number = 4;
+  @Optional() @Known(PLACES) at?: Place;
   /** Injected, pinned or blade-tenderised. */
-  @IsOptional() @IsBoolean() injected?: boolean;
-  @IsOptional() @IsBoolean() probedEarly?: boolean;
-  @IsOptional() @Nested(() => WrapDto) wrap?: WrapDto;
-  @IsOptional() @Nested(() => DoneDto) @ExactlyOne('coreC', 'tender') done?: DoneDto;
-  @IsOptional() @Nested(() => RestDto) rest?: RestDto;
+  @Optional() @IsBoolean() injected?: boolean;
+  @Optional() @IsBoolean() probedEarly?: boolean;
+  @Optional() @Nested(() => WrapDto) wrap?: WrapDto;
+  @Optional() @Nested(() => DoneDto) @ExactlyOne('coreC', 'tender') done?: DoneDto;
+  @Optional() @Nested(() => RestDto) rest?: RestDto;
 }
 
 /** `scenario/1`. Use `readScenario`, which also checks what spans several fields. */
 export class ScenarioDto {
   @Equals('scenario/1', { message: 'must be "scenario/1"' }) ostrin!: 'scenario/1';
   @Nested(() => CookerDto) cooker!: CookerDto;
-  @IsOptional() @Nested(() => FireDto) fire?: FireDto;
+  @Optional() @Nested(() => FireDto) fire?: FireDto;
   @ObjectOrList() @ValidateNested({ each: true }) @Type(() => WeatherDto) weather!:
     WeatherDto | WeatherDto[];
   @Nested(() => ControlDto) control!: ControlDto;
-  @IsOptional()
+  @Optional()
   @IsArray({ message: 'must be a list' })
   @ValidateNested({ each: true })
   @Type(() => ActionDto, {
@@ -180,9 +178,9 @@ export class ScenarioDto {
     keepDiscriminatorProperty: true,
   })
   actions: ActionDto[] = [];
-  @IsOptional() @NestedList(() => MeatDto, 20) meats: MeatDto[] = [];
+  @Optional() @NestedList(() => MeatDto, 20) meats: MeatDto[] = [];
   @InRange(1, MOST_MINUTES) untilMin!: number;
-  @IsOptional() @IsInt() @IsIn([1, 2, 3, 5, 10, 15, 30, 60]) everyMin: number = 1;
+  @Optional() @IsInt() @IsIn([1, 2, 3, 5, 10, 15, 30, 60]) everyMin: number = 1;
 }
 
 /** A fire with its usual measures filled in and pieces turned into kilograms. */

@@ -38,9 +38,14 @@ function definitions(): Record<string, Json> {
     },
   }) as unknown as Record<string, Json>;
   // One object or a list of them: the generator knows only the list.
-  const one = { $ref: '#/$defs/WeatherDto' };
-  const scenario = all.ScenarioDto!.properties as Json;
-  scenario.weather = { anyOf: [one, { type: 'array', items: one, minItems: 1 }] };
+  for (const [document, name] of [
+    ['ScenarioDto', 'WeatherDto'],
+    ['RequestDto', 'DayWeatherDto'],
+  ] as const) {
+    const one = { $ref: `#/$defs/${name}` };
+    const properties = all[document]!.properties as Json;
+    properties.weather = { anyOf: [one, { type: 'array', items: one, minItems: 1 }] };
+  }
   // A thermometer that says nothing says null.
   const reading = all.ReadingDto!.properties as Record<string, Json>;
   for (const key of ['pitC', 'coreC']) reading[key] = { ...reading[key], type: ['number', 'null'] };

@@ -37,6 +37,28 @@ function cook(entries: Entry[] = [], readings: CookDoc['readings'] = []): CookDo
   };
 }
 
+/** Every place in a document, as the problems name it, with how to put something else there. */
+function places(
+  node: unknown,
+  path = '',
+): { path: string; put: (doc: unknown, value: unknown) => unknown }[] {
+  if (typeof node !== 'object' || node === null) return [];
+  return Object.entries(node).flatMap(([key, child]) => {
+    const here = Array.isArray(node) ? `${path}[${key}]` : path ? `${path}.${key}` : key;
+    const into = (at: (inner: unknown) => unknown) => (doc: unknown) =>
+      Array.isArray(doc)
+        ? doc.map((d, i) => (String(i) === key ? at(d) : d))
+        : { ...(doc as object), [key]: at((doc as Record<string, unknown>)[key]) };
+    return [
+      { path: here, put: (doc: unknown, value: unknown) => into(() => value)(doc) },
+      ...places(child, here).map((p) => ({
+        path: p.path,
+        put: (doc: unknown, value: unknown) => into((inner) => p.put(inner, value))(doc),
+      })),
+    ];
+  });
+}
+
 describe('scenario/1', () => {
   it('reads what the engine writes and fills in defaults', () => {
     const plain = JSON.parse(JSON.stringify(kettle())) as Record<string, unknown>;
@@ -204,8 +226,8 @@ describe('scenario/1', () => {
     );
     fc.assert(
       fc.property(
-        fc.constantFrom('fire', 'weather', 'control', 'actions', 'meats', 'untilMin', 'cooker'),
-        fc.anything(),
+        fc.constantFrom(...Object.keys(kettle()), 'actions', 'meats', 'everyMin'),
+        fc.oneof(fc.constant(null), fc.anything()),
         (key, value) => {
           expect(() => readScenario({ ...kettle(), [key]: value })).not.toThrow();
         },
@@ -230,12 +252,45 @@ describe('request/1', () => {
     expect(fields(readRequest({ ...request(), pits: [] }))).toContain('pits');
   });
 
+  it('takes weather from hours on, each with its hour', () => {
+    const air = { airC: 12, windMps: 2, relativeHumidityFraction: 0.6 };
+    const list = (...at: (string | undefined)[]) =>
+      readRequest({ ...request(), weather: at.map((t) => ({ ...air, at: t })) });
+    expect(list('2027-05-14T20:00', '2027-05-15T08:00').ok).toBe(true);
+    expect(fields(list('2027-05-14T20:00', undefined))).toEqual(['weather[1].at']);
+    expect(fields(list('at dusk'))).toEqual(['weather[0].at']);
+    expect(fields(list())).toEqual(['weather']);
+  });
+
   it('takes a piece that comes late, but not after it is eaten', () => {
     const coming = (notBefore: string) =>
       readRequest(request({ meats: [{ ...request().meats[0]!, notBefore }] }));
     expect(coming('2027-05-15T09:00').ok).toBe(true);
     expect(fields(coming('2027-05-15T18:30'))).toEqual(['meats[0].notBefore']);
     expect(fields(coming('at nine'))).toEqual(['meats[0].notBefore']);
+  });
+});
+
+describe('null', () => {
+  it.each([
+    ['a scenario', readScenario, kettle()],
+    [
+      'a request',
+      readRequest,
+      request({
+        units: { temperature: 'C', mass: 'kg' },
+        prices: [{ fuel: 'lump', bagKg: 10, each: 20 }],
+      }),
+    ],
+  ] as const)('is refused wherever it stands in %s, and the field is named', (_, read, doc) => {
+    const plain = JSON.parse(JSON.stringify(doc)) as object;
+    expect(read(plain).ok).toBe(true);
+    for (const { path, put } of places(plain)) {
+      const told = fields(read(put(plain, null)));
+      // A list tells of its entries.
+      const list = path.replace(/\[\d+\]$/, '');
+      expect([path, told.some((f) => f.startsWith(path) || f === list)]).toEqual([path, true]);
+    }
   });
 });
 

@@ -28,6 +28,7 @@ export { resultOf, sectorsOverFire } from './cook/result';
 export { ARRANGEMENTS } from './fire/catalogue';
 export * from './plan/types';
 export * from './plan/amount';
+export { weatherFrom } from './plan/day';
 export { plan, planning } from './plan/plan';
 export { onePit } from './plan/onePit';
 export type { PlanOptions } from './plan/assemble';

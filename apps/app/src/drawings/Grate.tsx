@@ -1,5 +1,6 @@
 /** A grate from above, to scale: its fire, the ground that stays free, and the pieces where they lie. */
 import {
+  CHARCOALS,
   BRIQUETTE_PITCH_M,
   CENTRE_LINE_SHARE,
   cutOf,
@@ -117,7 +118,7 @@ export function GrateDrawing({ preset, diameterM, fire, grate, meats, size, wron
 
 const label = (fire: PlannedFire, pieces: number): string =>
   fire.arrangement === 'snake'
-    ? `Snake from above: ${fire.pieces} briquettes over ${Math.round(fire.arcDegrees ?? 0)} degrees, ${fire.litPieces} lit, ${fire.woodChunks.length} chunks of wood; ${pieces} pieces of meat`
+    ? `Snake from above: ${fire.pieces} ${CHARCOALS[fire.fuel].name} over ${Math.round(fire.arcDegrees ?? 0)} degrees, ${fire.litPieces} lit, ${fire.woodChunks.length} chunks of wood; ${pieces} pieces of meat`
     : `Grate from above, the fire to the left; ${pieces} pieces of meat`;
 
 interface HotProps {

@@ -48,7 +48,7 @@ function names(fire: PlannedFire, units: Units) {
     lit: lump ? `${massWords(litKg, units)} lit` : `${fire.litPieces} lit`,
     load: lump
       ? `${massWords(fire.massKg, units)} of lump`
-      : `${fire.pieces} briquettes, ${massWords(fire.massKg, units)}`,
+      : `${fire.pieces} ${CHARCOALS[fire.fuel].name}, ${massWords(fire.massKg, units)}`,
     chunks: chunk
       ? `${countWords(fire.woodChunks.length, 'chunk', 'chunks')} of ${smallMassWords(chunk.massG, units)}`
       : '',

@@ -16,7 +16,7 @@ import { Pressable, Text, View } from 'react-native';
 import { fireOf } from '../store/fires';
 import { requestOf, tableOf, type AtPit } from '../store/request';
 import { useSettings } from '../store/settings';
-import { WINDS, type MeatWish } from '../store/slip';
+import { WINDS, type MeatWish, type Slip } from '../store/slip';
 import { useSlipBehind } from '../store/useSlipBehind';
 import { later } from '../ui/later';
 import { clockAndDay } from '../ui/words';
@@ -43,7 +43,7 @@ function Word({ label, says, onPress, after }: WordProps) {
       role="button"
       accessibilityLabel={`${says}: ${label}. Change`}
       onPress={onPress}
-      className="min-h-[48px] flex-row items-center max-w-full active:opacity-70"
+      className="min-h-[56px] flex-row items-center max-w-full active:opacity-70"
     >
       <View className="flex-row items-end max-w-full">
         <View className="border-b-[3px] border-pit shrink">
@@ -55,6 +55,13 @@ function Word({ label, says, onPress, after }: WordProps) {
       </View>
     </Pressable>
   );
+}
+
+/** The weather in words: by day, in the small hours where they are colder, and the wind. */
+function weatherWords({ airC, nightC, windMps }: Slip, units: Units): string {
+  const night = nightC === null ? [] : [`${temperatureWords(nightC, units)} at night`];
+  const wind = WINDS.find((w) => w.value === windMps)?.label ?? 'some wind';
+  return [temperatureWords(airC, units), ...night, wind].join(', ');
 }
 
 /** How a piece is wrapped, in words. */
@@ -72,7 +79,6 @@ export function SlipSentence({ yard }: { yard: readonly PitRecord[] }) {
   const counts = piecesOfAll(requestOf(slip, yard, units));
   const order = table.flatMap((t) => t.meats.map((m) => m.id));
   const several = slip.meats.length > 1;
-  const wind = WINDS.find((w) => w.value === slip.windMps)?.label ?? 'some wind';
   const meatWords = (m: MeatWish, last: boolean) => {
     const cut = cutOf(m.cut);
     const say = (what: string): string => (several ? `${what} of the ${cut.name}` : what);
@@ -170,7 +176,7 @@ export function SlipSentence({ yard }: { yard: readonly PitRecord[] }) {
         <Plain>with</Plain>
         {table.flatMap((t, i) => pitWords(t, i === table.length - 1))}
         <Word
-          label={`${temperatureWords(slip.airC, units)}, ${wind}`}
+          label={weatherWords(slip, units)}
           says="Weather"
           after="."
           onPress={() => setOpen({ field: 'weather' })}

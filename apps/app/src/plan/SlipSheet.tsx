@@ -249,17 +249,34 @@ function ServeAt() {
 }
 
 function Weather() {
-  const { airC, windMps, change } = useSlip();
+  const { airC, nightC, windMps, change } = useSlip();
   const units = useSettings((s) => s.units);
+  const coldest = nightC ?? airC;
+  // The small hours are never warmer than the day: a day that cools down to them has no night of its own.
+  const night = (c: number, day: number): { nightC: number | null } => ({
+    nightC: c < day ? c : null,
+  });
   return (
     <>
+      <Subhead>Air by day</Subhead>
       <Stepper
-        label="Air"
+        label="Air by day"
         shown={temperatureWords(airC, units)}
-        onStep={(by) => change({ airC: airC + by })}
+        onStep={(by) =>
+          change({ airC: airC + by, ...(nightC === null ? {} : night(nightC, airC + by)) })
+        }
         canDown={airC > -20}
         canUp={airC < 40}
       />
+      <Subhead>In the small hours</Subhead>
+      <Stepper
+        label="Air in the small hours"
+        shown={nightC === null ? 'as by day' : temperatureWords(nightC, units)}
+        onStep={(by) => change(night(coldest + by, airC))}
+        canDown={coldest > -25}
+        canUp={nightC !== null}
+      />
+      <Subhead>Wind</Subhead>
       <Choice
         label="Wind"
         columns={2}

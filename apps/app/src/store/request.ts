@@ -16,18 +16,10 @@ import {
 } from '@ostrin/core';
 import type { PitRecord, Shelf } from '@ostrin/contract/types';
 import { FIRES, fireOf } from './fires';
-import {
-  newMeat,
-  USUAL_FIRE,
-  WATCHES,
-  WINDS,
-  type FireWish,
-  type MeatWish,
-  type Slip,
-} from './slip';
+import { newMeat, USUAL_FIRE, WATCHES, type FireWish, type MeatWish, type Slip } from './slip';
+import { dayAndNight, weatherOf } from './weather';
 
 const BAND_C = 8;
-const HUMIDITY = 0.6;
 const WEEK_MS = 7 * 86_400_000;
 /** How long a piece rests where it rests, min, and at what heat, C (common practice). */
 const RESTS: Readonly<Record<RestWhere, Omit<RequestMeat['rest'], 'where'>>> = {
@@ -121,13 +113,7 @@ export function requestOf(
     appetiteG: slip.appetiteG,
     pits: table.map((t) => requestPit(t.pit, t.fire)),
     meats: table.flatMap((t) => t.meats.map((m) => requestMeat(m, t.pit))),
-    weather: {
-      airC: slip.airC,
-      windMps: slip.windMps,
-      relativeHumidityFraction: HUMIDITY,
-      altitudeM: 0,
-      rainMmPerH: 0,
-    },
+    weather: weatherOf(slip),
     chanceOnTimeFraction: slip.chance,
     ...(slip.crew.length > 1
       ? { crew: slip.crew.map((name, i) => name.trim() || WATCHES[i]!) }
@@ -177,8 +163,6 @@ export function slipOf(request: Request, yard: readonly PitRecord[]): Slip {
   }
   const meats: MeatWish[] = [];
   for (const m of request.meats) meats.push(wishOf(m, request, yard, meats));
-  const { weather } = request;
-  const now = Array.isArray(weather) ? weather[0]! : weather;
   return {
     people: request.people,
     appetiteG: request.appetiteG,
@@ -187,12 +171,7 @@ export function slipOf(request: Request, yard: readonly PitRecord[]): Slip {
     chance: request.chanceOnTimeFraction,
     meats,
     fires,
-    airC: Math.round(now.airC),
-    windMps: WINDS.reduce<number>(
-      (best, w) =>
-        Math.abs(w.value - now.windMps) < Math.abs(best - now.windMps) ? w.value : best,
-      WINDS[0].value,
-    ),
+    ...dayAndNight(request.weather),
     crew: (request.crew ?? []).slice(0, WATCHES.length),
   };
 }

@@ -69,6 +69,8 @@ export interface Slip {
   /** By the id of the pit; a pit that is not in here is fired as usual. */
   fires: Record<string, FireWish>;
   airC: number;
+  /** The air in the small hours; null: as by day. */
+  nightC: number | null;
   windMps: number;
   /** Who shares the watch; empty: one keeps it alone. */
   crew: string[];
@@ -172,6 +174,7 @@ export function firstSlip(nowMs: number, timeZone: string): Slip {
     meats: [newMeat(FIRST_CUT, null, [])],
     fires: {},
     airC: 12,
+    nightC: null,
     windMps: 2,
     crew: [],
   };
@@ -240,9 +243,10 @@ export const useSlip = create<SlipStore>()(
     version: 1,
     storage: createJSONStorage(() => localStorage),
     partialize: (all): Slip => {
-      const { people, appetiteG, serveAt, timeZone, chance, meats, fires, airC, windMps, crew } =
-        all;
-      return { people, appetiteG, serveAt, timeZone, chance, meats, fires, airC, windMps, crew };
+      const { people, appetiteG, serveAt, timeZone, chance, meats, fires, crew } = all;
+      const { airC, nightC, windMps } = all;
+      const meal = { people, appetiteG, serveAt, timeZone, chance, meats, fires, crew };
+      return { ...meal, airC, nightC, windMps };
     },
     merge: (kept, now) => (stillAhead(kept, Date.now()) ? { ...now, ...kept } : now),
   }),

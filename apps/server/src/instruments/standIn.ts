@@ -16,6 +16,7 @@ import {
   presetOf,
   seeded,
   seedFrom,
+  weatherAt,
   type Cook,
   type Entry,
   type Plan,
@@ -111,7 +112,7 @@ export class StandIn {
   private read(at: number): Reading {
     // Chance hangs on the moment, so that a restart tells the same story.
     const random = seeded(seedFrom(`${this.id}/${at}`));
-    const air = this.plan.request.weather.airC;
+    const air = weatherAt(this.plan.scenarios[0]!.weather, 0).airC;
     let pitC = air;
     let coreC: number | null = null;
     if (this.cook && this.litMs !== null && at >= this.litMs) {

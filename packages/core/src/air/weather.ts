@@ -8,6 +8,11 @@ export interface Weather {
   rainMmPerH: number;
 }
 
+/** Weather that holds from an hour of the day on, told in wall-clock time. */
+export interface WeatherFrom extends Omit<Weather, 'atMin'> {
+  at: string;
+}
+
 /** The weather in force at a minute: the last entry that has begun, or the first. */
 export function weatherAt(weather: Weather | Weather[], atMin: number): Weather {
   if (!Array.isArray(weather)) return weather;

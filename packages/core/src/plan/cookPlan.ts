@@ -1,5 +1,4 @@
 /** One pit's part of a plan: its fire, how it is held, when its pieces go on, and the likely cooks behind that. */
-import type { Weather } from '../air/weather';
 import type { Guide } from '../cook/guide';
 import type { Hand } from '../cook/hand';
 import type { MeatSpec, Result, Scenario } from '../cook/scenario';
@@ -8,6 +7,7 @@ import { drawMeat, NO_SPREAD } from '../meat/spread';
 import { BRING_UP } from '../pit/usual';
 import { seeded, seedFrom } from '../quantity/random';
 import { drawPit } from './ensemble';
+import { usualWeather } from './day';
 import type { Way } from './lay';
 import { laidFor } from './load';
 import type { CookPlan, Wanted } from './part';
@@ -20,6 +20,8 @@ import { firstGuide, tune, type Tuned } from './tune';
 const PITS = 8;
 /** Usual width of the ready window before an ensemble has been run: shares of the cook. */
 const ROUGH = { early: 0.88, late: 1.18 };
+/** The weather that a fire is learnt to be held in is the mean of so long, min. */
+const LEARNT_OVER_MIN = 600;
 /** Meat goes on when the pit has stood this long after closing down and its smoke is not white, min. */
 const SETTLE_MIN = 15;
 const EARLIEST_ON_MIN = 30;
@@ -39,21 +41,23 @@ export interface CookOptions {
 /** Plans one pit. Yields the share done. */
 export function* planCook(
   usual: Way,
-  weather: Weather,
+  weather: Scenario['weather'],
   wanted: Wanted[],
   options: CookOptions,
 ): Generator<number, CookPlan> {
   const rough = options.members <= 1;
   const meats = wanted.map((w) => w.spec);
+  // Holding is learnt in one weather; the cook itself goes through all of it.
+  const day = usualWeather(weather, LEARNT_OVER_MIN);
   const key = JSON.stringify([
     { ...usual.pit, id: '', name: '' },
-    weather,
+    day,
     meats.map((m) => [m.cut, m.massKg, m.count, m.at]),
   ]);
   let tuned = options.known?.get(key) ?? null;
   if (!tuned && !rough) {
     const early: Load = { meats, onMin: meats.map(() => usualOnMin(usual)) };
-    const work = tune(usual, weather, early);
+    const work = tune(usual, day, early);
     let step = work.next();
     for (; !step.done; step = work.next()) yield 0.25 * step.value;
     tuned = step.value;
@@ -123,7 +127,7 @@ export function* planCook(
 const usualOnMin = (way: Way): number => BRING_UP[way.preset.family].minutes + 25;
 
 /** The first five minutes at which the pit has settled and smokes clean. */
-function cleanMin(way: Way, weather: Weather, guide: Guide): number {
+function cleanMin(way: Way, weather: Scenario['weather'], guide: Guide): number {
   const run = tried(
     way,
     scenarioOf(way, weather, { meats: [], onMin: [] }, LATEST_ON_MIN + 15),
@@ -143,7 +147,7 @@ function cleanMin(way: Way, weather: Weather, guide: Guide): number {
 /** The middle of the road: the pit as its owner thinks it is, tended by the guide. */
 function middle(
   way: Way,
-  weather: Weather,
+  weather: Scenario['weather'],
   load: Load,
   guide: Guide,
   fire = way.fire,
@@ -159,7 +163,7 @@ function middle(
 /** The middle of the road at a glance, for fires that take long to compute. */
 function quickly(
   way: Way,
-  weather: Weather,
+  weather: Scenario['weather'],
   load: Load,
   guide: Guide,
 ): Ran & { scenario: Scenario } {
@@ -185,7 +189,7 @@ function staggered(
 /** Runs the likely pits with the pieces in them, and more pieces in the air of each. */
 function* ensemble(
   plan: CookPlan,
-  weather: Weather,
+  weather: Scenario['weather'],
   load: Load,
   members: number,
 ): Generator<number, void> {

@@ -15,6 +15,16 @@ const CHIMNEY_MIN = 20;
 /** A vent moved later than so long before everything is off does nothing any more, min (common practice). */
 const MOVE_TELLS_MIN = 30;
 
+/** A set-vents of the plan's cook. */
+export type Move = Extract<Action, { do: 'set-vents' }>;
+
+/** The vents of the middle of the road that are worth telling, up to the minute everything is off. */
+export function movesTold(plan: CookPlan, lastMin: number): Move[] {
+  return (plan.result.happened as Action[])
+    .filter((a): a is Move => a.do === 'set-vents' && a.atMin > 0 && a.atMin <= lastMin)
+    .filter((a, i) => i === 0 || a.atMin <= lastMin - MOVE_TELLS_MIN);
+}
+
 /** When everything is off: at the earliest (1 in 10), and in the middle, min after lighting. */
 export interface Off {
   firstMin: number;
@@ -91,6 +101,7 @@ function lightWords(plan: CookPlan, units: Units): string {
 function movesOf(plan: CookPlan, { firstMin, lastMin }: Off, units: Units): Draft[] {
   const { way, guide } = plan;
   const byMinute = new Map<number, Action[]>();
+  const told = new Set<Action>(movesTold(plan, lastMin));
   for (const a of plan.result.happened as Action[]) {
     if (!['set-vents', 'add-fuel', 'add-wood', 'door', 'rake', 'fill-water'].includes(a.do))
       continue;
@@ -103,7 +114,7 @@ function movesOf(plan: CookPlan, { firstMin, lastMin }: Off, units: Units): Draf
   let moved = 0;
   for (const [atMin, actions] of byMinute) {
     const fuel = actions.filter((a) => a.do === 'add-fuel');
-    const vents = actions.find((a) => a.do === 'set-vents');
+    const vents = actions.find((a) => told.has(a)) as Move | undefined;
     if (fuel.length > 0) {
       fed += 1;
       const lid = way.preset.family === 'offset' || way.preset.family === 'hopper';
@@ -122,8 +133,8 @@ function movesOf(plan: CookPlan, { firstMin, lastMin }: Off, units: Units): Draf
         ],
       });
     }
+    if (!vents) continue;
     const first = !held;
-    if (!vents || (!first && atMin > lastMin - MOVE_TELLS_MIN)) continue;
     if (!first) moved += 1;
     held = true;
     const target = temperatureWords(way.pit.pace.pitC, units);

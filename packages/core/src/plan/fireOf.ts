@@ -10,6 +10,7 @@ import { stackKg } from './load';
 import type { CookPlan } from './part';
 import { splitCm } from '../pit/usual';
 import { litKg } from '../fire/catalogue';
+import { movesTold } from './fireJobs';
 import { windowOf } from './job';
 import { lateEnd } from './schedule';
 import { trimWords } from './risks';
@@ -153,10 +154,7 @@ export function ventsPlanned(
       },
     ];
   }
-  const last = lastOffMin(cook);
-  const moves = (cook.result.happened as Action[]).flatMap((a) =>
-    a.do === 'set-vents' && a.atMin > 0 && a.atMin <= last ? [a] : [],
-  );
+  const moves = movesTold(cook, lastOffMin(cook));
   const told =
     moves.length > 0
       ? moves

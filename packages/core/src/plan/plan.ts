@@ -3,16 +3,26 @@ import { epochOf, MINUTE_MS } from '../quantity/time';
 import { massOf, piecesOfAll } from './amount';
 import { eatenMs, readySpan } from './schedule';
 import { planCook } from './cookPlan';
-import type { Wanted } from './part';
+import { weatherFrom } from './day';
+import type { CookPlan, Wanted } from './part';
 import { gratePlanned, placeOf, type OnGrate } from './gratePlan';
 import { layFire } from './lay';
 import { badlyLaid, tooMany } from './problems';
 import type { Plan, Problem, Request, RequestMeat } from './types';
 import { assemble, type PitPart, type PlanOptions } from './assemble';
 
+/** About how long before it is eaten a meal's fire is lit, min (common practice). */
+const USUAL_COOK_MIN = 600;
+
 /** The plan for a request, in one go. See `planning`. */
-export function plan(request: Request, options: PlanOptions): Plan {
-  const work = planning(request, options);
+export const plan = (request: Request, options: PlanOptions): Plan =>
+  finish(planning(request, options));
+
+/** One pit's cook, in one go. See `planCook`. */
+const cookOf = (...asked: Parameters<typeof planCook>): CookPlan => finish(planCook(...asked));
+
+/** What work comes to when nobody looks on. */
+function finish<T>(work: Generator<number, T>): T {
   for (;;) {
     const step = work.next();
     if (step.done) return step.value;
@@ -41,11 +51,14 @@ export function* planning(request: Request, options: PlanOptions): Generator<num
       wish(request, { ...m, at: placeOf(m, grates[k]!) }, pieces[index[n]!]!, serveMs),
     );
     const done = parts.length * share;
-    const work = planCook(way, request.weather, wanted, {
-      members: options.members,
-      chance: request.chanceOnTimeFraction,
-      known: options.known,
-    });
+    const asked = { chance: request.chanceOnTimeFraction, known: options.known };
+    // Which hours a cook goes through is known once it is roughly known how long it takes.
+    const over = (litMin: number) =>
+      weatherFrom(request.weather, zone, serveMs + litMin * MINUTE_MS);
+    const weather = Array.isArray(request.weather)
+      ? over(cookOf(way, over(-USUAL_COOK_MIN), wanted, { ...asked, members: 1 }).litMin)
+      : request.weather;
+    const work = planCook(way, weather, wanted, { ...asked, members: options.members });
     let step = work.next();
     for (; !step.done; step = work.next()) yield done + share * step.value * 0.99;
     parts.push({ cook: step.value, meats, pieces: index.map((i) => pieces[i]!), index });

@@ -1,5 +1,4 @@
 /** One way of holding a fire, tried on a simulated pit. */
-import type { Weather } from '../air/weather';
 import { simulate } from '../cook/cook';
 import type { Guide } from '../cook/guide';
 import type { Hand } from '../cook/hand';
@@ -24,7 +23,7 @@ export interface Load {
 /** The scenario of a way with its load; nobody tends it yet. */
 export function scenarioOf(
   way: Way,
-  weather: Weather,
+  weather: Scenario['weather'],
   load: Load,
   untilMin: number,
   fire: FireSpec = way.fire,

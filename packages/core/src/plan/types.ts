@@ -1,5 +1,5 @@
 /** The request and plan documents as plain types; names as in the open format (docs/formats.md). */
-import type { Weather } from '../air/weather';
+import type { Weather, WeatherFrom } from '../air/weather';
 import type { Guide } from '../cook/guide';
 import type { Action, Scenario } from '../cook/scenario';
 import type { ArrangementId } from '../fire/spec';
@@ -83,7 +83,8 @@ export interface Request {
   appetiteG: number;
   pits: RequestPit[];
   meats: RequestMeat[];
-  weather: Weather;
+  /** The same all along, or from hours on: a cold night, a windy afternoon. */
+  weather: Weather | WeatherFrom[];
   chanceOnTimeFraction: number;
   fuelOnHand?: Stock[];
   prices?: Price[];

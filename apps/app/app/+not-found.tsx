@@ -1,0 +1,1 @@
+export { NowhereScreen as default } from '../src/ui/NowhereScreen';

@@ -1,0 +1,52 @@
+/** The weather of a slip as a request tells it, both ways: by day, and colder in the small hours. */
+import { epochOf, localOf, type Request, type Weather, type WeatherFrom } from '@ostrin/core';
+import { WINDS, type Slip } from './slip';
+
+type DayAndNight = Pick<Slip, 'airC' | 'nightC' | 'windMps'>;
+
+const HUMIDITY = 0.6;
+const DAY_MS = 86_400_000;
+/** Nights before a meal that a cook may go through. */
+const NIGHTS = [-2, -1, 0];
+/** How far the night has come at an hour: coldest from before midnight until the sun is up (common practice). */
+const HOURS = [
+  { at: '08:00', share: 0.5 },
+  { at: '10:00', share: 0 },
+  { at: '20:00', share: 0.5 },
+  { at: '23:00', share: 1 },
+];
+
+/** What a request says of the weather. */
+export function weatherOf(
+  slip: DayAndNight & Pick<Slip, 'serveAt' | 'timeZone'>,
+): Request['weather'] {
+  const { airC, nightC, windMps, serveAt, timeZone } = slip;
+  const by = (c: number): Weather => ({
+    airC: c,
+    windMps,
+    relativeHumidityFraction: HUMIDITY,
+    altitudeM: 0,
+    rainMmPerH: 0,
+  });
+  if (nightC === null || nightC === airC) return by(airC);
+  const noon = epochOf(`${serveAt.slice(0, 10)}T12:00`, timeZone);
+  return NIGHTS.flatMap((n): WeatherFrom[] => {
+    const day = localOf(noon + n * DAY_MS, timeZone).slice(0, 10);
+    return HOURS.map(({ at, share }) => ({
+      at: `${day}T${at}`,
+      ...by(airC + share * (nightC - airC)),
+    }));
+  });
+}
+
+/** What a slip can say of a request's weather: its warmest and its coldest, the wind in words. */
+export function dayAndNight(weather: Request['weather']): DayAndNight {
+  const list: readonly Omit<Weather, 'atMin'>[] = Array.isArray(weather) ? weather : [weather];
+  const air = list.map((w) => Math.round(w.airC));
+  const [airC, nightC] = [Math.max(...air), Math.min(...air)];
+  const wind = Math.max(...list.map((w) => w.windMps));
+  const [nearest] = WINDS.map((w) => w.value).sort(
+    (a, b) => Math.abs(a - wind) - Math.abs(b - wind),
+  );
+  return { airC, nightC: nightC < airC ? nightC : null, windMps: nearest! };
+}

@@ -19,7 +19,7 @@ export default defineConfig({
     ...devices['Desktop Chrome'],
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 390, height: 844 },
-    timezoneId: 'Europe/Ljubljana',
+    timezoneId: process.env.E2E_ZONE ?? 'Europe/Ljubljana',
     launchOptions: {
       executablePath: findChromium(),
       args: CHROMIUM_FLAGS,

@@ -181,4 +181,8 @@ test('every place opens on a wide screen, by keyboard, and past cooks are there'
   await expect(page.getByTestId('slip')).toBeVisible();
   await page.keyboard.press('1');
   await expect(page.getByText(/No fire is lit/)).toBeVisible();
+  await page.goto('/no/such/page');
+  await expect(page.getByText('There is no page at /no/such/page.')).toBeVisible();
+  await page.getByRole('button', { name: 'To the plan' }).click();
+  await expect(page.getByTestId('slip')).toBeVisible();
 });

@@ -8,6 +8,7 @@ import {
   layFire,
   lies,
   linesOf,
+  localOf,
   markdownOf,
   MINUTE_MS,
   onePit,
@@ -22,6 +23,7 @@ import {
   type Request,
   type RequestMeat,
   type RequestPit,
+  type Weather,
 } from '../src';
 
 const ZONE = 'Europe/Ljubljana';
@@ -75,6 +77,16 @@ const meatArb = (id: string, pits: readonly string[]): fc.Arbitrary<RequestMeat>
       };
     });
 
+const weather = (airC: number, windMps: number): Weather => ({
+  airC,
+  windMps,
+  relativeHumidityFraction: 0.6,
+  altitudeM: 200,
+  rainMmPerH: 0,
+});
+const before = (hours: number): string =>
+  localOf(epochOf(SERVE, ZONE) - hours * 60 * MINUTE_MS, ZONE);
+
 const requestArb: fc.Arbitrary<Request> = fc.integer({ min: 1, max: 2 }).chain((n) => {
   const ids = ['one', 'two'].slice(0, n);
   return fc
@@ -85,8 +97,15 @@ const requestArb: fc.Arbitrary<Request> = fc.integer({ min: 1, max: 2 }).chain((
       people: fc.integer({ min: 1, max: 30 }),
       airC: fc.integer({ min: -10, max: 35 }),
       windMps: fc.integer({ min: 0, max: 8 }),
+      // The weather turns so many hours before the meal, or not at all.
+      turn: fc.option(
+        fc.record({
+          hours: fc.integer({ min: 1, max: 30 }),
+          airC: fc.integer({ min: -10, max: 35 }),
+        }),
+      ),
     })
-    .map(({ pits, first, more, people, airC, windMps }) => ({
+    .map(({ pits, first, more, people, airC, windMps, turn }) => ({
       ostrin: 'request/1' as const,
       serveAt: SERVE,
       timeZone: ZONE,
@@ -95,7 +114,12 @@ const requestArb: fc.Arbitrary<Request> = fc.integer({ min: 1, max: 2 }).chain((
       pits,
       // The last course is the meal itself.
       meats: [{ ...first, serveAt: undefined }, ...more],
-      weather: { airC, windMps, relativeHumidityFraction: 0.6, altitudeM: 200, rainMmPerH: 0 },
+      weather: turn
+        ? [
+            { at: before(48), ...weather(airC, windMps) },
+            { at: before(turn.hours), ...weather(turn.airC, windMps) },
+          ]
+        : weather(airC, windMps),
       chanceOnTimeFraction: 0.9,
       crew: people > 20 ? ['Pell', 'Anka'] : undefined,
     }));

@@ -12,7 +12,9 @@ export function useInTurn<T>(value: T, parts: number): readonly T[] {
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout>;
     const take = (part: number): void => {
-      startTransition(() => setShown((s) => s.map((v, i) => (i === part ? value : v))));
+      startTransition(() =>
+        setShown((s) => (s[part] === value ? s : s.map((v, i) => (i === part ? value : v)))),
+      );
       if (part + 1 < parts) timer = setTimeout(take, 0, part + 1);
     };
     take(0);

@@ -68,6 +68,26 @@ it('takes a night that is colder than the day, and never one that is warmer', as
   expect(useSlip.getState()).toMatchObject({ airC: 9, nightC: null });
 });
 
+it('feeds splits as often as was chosen, and only splits', async () => {
+  const TOM = { ...BOSUN, id: 'tom', name: 'Long Tom', preset: 'offset-heavy' } as const;
+  useSlip.getState().changeFire('tom', { fireId: 'splits', everyMin: 45 });
+  const request = () => requestOf(useSlip.getState(), [TOM], METRIC);
+  expect(request().pits[0]!.fire).toMatchObject({ fuel: 'splits', everyMin: 45 });
+  expect(slipOf(request(), [TOM]).fires.tom).toMatchObject({ everyMin: 45 });
+  render(<SlipSentence yard={[TOM]} />);
+  fireEvent.press(screen.getByRole('button', { name: /^Fire: splits each 45 min, cherry/ }));
+  fireEvent.press(await screen.findByRole('radio', { name: 'As is best' }));
+  expect(request().pits[0]!.fire.everyMin).toBeUndefined();
+  fireEvent.press(screen.getByRole('radio', { name: '30 min' }));
+  expect(request().pits[0]!.fire.everyMin).toBe(30);
+  // Charcoal is put on when it is needed.
+  fireEvent.press(screen.getByRole('radio', { name: /^Briquettes and chunks/ }));
+  expect(request().pits[0]!.fire.everyMin).toBeUndefined();
+  expect(
+    await screen.findByRole('button', { name: /^Fire: briquettes and chunks, / }),
+  ).toBeTruthy();
+});
+
 describe('round the answer', () => {
   let made: Plan;
   beforeAll(() => {
@@ -94,6 +114,7 @@ describe('round the answer', () => {
         <Shopping plan={made} />
       </>,
     );
+    expect(screen.getByText(/^The pit stands in its band about \d+ minutes of 100/)).toBeTruthy();
     expect(screen.getByText(/^Pell: \d\d:\d\d to \d\d:\d\d, \d+ visits?\.$/)).toBeTruthy();
     expect(screen.getByText(/1 kg on the shelf · buy 1 bag of 4 kg · costs 6.50/)).toBeTruthy();
     expect(screen.getByText(/^To pay for fuel: 6.50/)).toBeTruthy();

@@ -68,6 +68,7 @@ class PlannedFireDto {
   @InRange(0, 4320) lastsMin!: number;
   // Left out by documents from before other fires were planned.
   @Optional() @NestedList(() => FeedingDto, 10) feeding: FeedingDto[] = [];
+  @Optional() @InRange(0, 1) inBandFraction?: number;
   @Optional() @InRange(0, 200) reserveKg: number = 0;
   @Optional() @InRange(0, 200) neededKg: number = 0;
   @Optional() @InRange(0, 200) leftKg: number = 0;

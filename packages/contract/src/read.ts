@@ -169,7 +169,7 @@ export function requestProblems(request: Request): FieldProblem[] {
   }
   request.pits.forEach((p, i) => {
     const preset = presetOf(p.cooker.preset);
-    const { fuel, arrangement } = p.fire;
+    const { fuel, arrangement, everyMin } = p.fire;
     if (arrangement && !preset.arrangements.includes(arrangement)) {
       problems.push({
         field: `pits[${i}].fire.arrangement`,
@@ -180,6 +180,12 @@ export function requestProblems(request: Request): FieldProblem[] {
       problems.push({
         field: `pits[${i}].fire.fuel`,
         message: `splits burn in an offset's firebox, not in a ${preset.name}`,
+      });
+    }
+    if (everyMin !== undefined && fuel !== 'splits') {
+      problems.push({
+        field: `pits[${i}].fire.everyMin`,
+        message: 'is how often splits are fed: leave it out with charcoal',
       });
     }
     if (fuel === 'splits' && arrangement && arrangement !== 'coal-bed') {

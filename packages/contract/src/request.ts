@@ -50,6 +50,7 @@ export class RequestFireDto {
   @Known(FUELS) fuel!: FuelId;
   @Optional() @Known(ARRANGEMENTS) arrangement?: ArrangementId;
   @Optional() @Known(Object.keys(WOODS)) species?: keyof typeof WOODS;
+  @Optional() @InRange(10, 120) everyMin?: number;
 }
 
 export class PaceDto {

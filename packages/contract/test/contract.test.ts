@@ -252,6 +252,24 @@ describe('request/1', () => {
     expect(fields(readRequest({ ...request(), pits: [] }))).toContain('pits');
   });
 
+  it('takes how often splits are fed, and not for charcoal', () => {
+    const fed = (fuel: 'splits' | 'briquette', everyMin: number) =>
+      readRequest(
+        request({
+          pits: [
+            {
+              ...request().pits[0]!,
+              cooker: { preset: 'offset-heavy', overrides: {} },
+              fire: { fuel, everyMin },
+            },
+          ],
+        }),
+      );
+    expect(fed('splits', 45).ok).toBe(true);
+    expect(fields(fed('splits', 5))).toEqual(['pits[0].fire.everyMin']);
+    expect(fields(fed('briquette', 45))).toEqual(['pits[0].fire.everyMin']);
+  });
+
   it('takes weather from hours on, each with its hour', () => {
     const air = { airC: 12, windMps: 2, relativeHumidityFraction: 0.6 };
     const list = (...at: (string | undefined)[]) =>

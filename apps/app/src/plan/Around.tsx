@@ -1,9 +1,17 @@
 /** What goes with a plan besides its fire and its jobs: the watch, the shopping, what could go wrong, what is safe. */
-import { countWords, fuelWorth, massWords, METRIC, spanOfTime, type Plan } from '@ostrin/core';
+import {
+  countWords,
+  fuelWorth,
+  massWords,
+  METRIC,
+  pitName,
+  spanOfTime,
+  type Plan,
+} from '@ostrin/core';
 import { memo } from 'react';
 import { Text, View } from 'react-native';
 import { Heading } from '../ui/Title';
-import { clockOf } from '../ui/words';
+import { capital, clockOf } from '../ui/words';
 import { Say, Small } from './Parts';
 
 /** When somebody must be there, and who. */
@@ -18,6 +26,13 @@ export const Watch = memo(function Watch({ plan }: { plan: Plan }) {
           key={s.name}
         >{`${s.name}: ${clockOf(s.from)} to ${clockOf(s.to)}, ${countWords(s.visits, 'visit', 'visits')}.`}</Say>
       ))}
+      {plan.fires.map((f) =>
+        f.inBandFraction === undefined ? null : (
+          <Say
+            key={f.pit}
+          >{`${plan.fires.length > 1 ? capital(pitName(plan, f.pit)) : 'The pit'} stands in its band about ${Math.round(100 * f.inBandFraction)} minutes of 100 once it has settled.`}</Say>
+        ),
+      )}
       <Say>{`Chance of being late: about ${Math.round(plan.chanceLateFraction * 100)} in 100.`}</Say>
     </View>
   );

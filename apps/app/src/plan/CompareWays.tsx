@@ -37,8 +37,8 @@ export function CompareWays({ plan, settled, others }: Props) {
       {open ? null : (
         <>
           <Say>
-            Slower, faster, wrapped otherwise, on another fire, on your other pits: each planned for
-            the same table.
+            Slower, faster, wrapped otherwise, fed more or less often, on another fire, on your
+            other pits: each planned for the same table.
           </Say>
           <View className={wide ? 'w-[240px]' : ''}>
             <Button label="Compare" onPress={() => setOpen(true)} />
@@ -105,6 +105,7 @@ function Way({ row, units }: { row: WayRow; units: Units }) {
               row.cost === null ? '' : `costs ${row.cost.toFixed(2)}`,
               `${row.visits} visits`,
               `free for up to ${spanOfTime(row.longestFreeMin)}`,
+              row.inBandFraction === null ? '' : `in its band ${inHundred(row.inBandFraction)}`,
               row.bark === null ? '' : `bark ${barkWords(row.bark)}`,
               row.tenderness === null ? '' : `tender: ${tenderWords(row.tenderness)}`,
               `late ${inHundred(row.chanceLateFraction)}`,
@@ -128,6 +129,11 @@ const COLUMNS: readonly { head: string; width: number; of: (r: WayRow, u: Units)
   { head: 'Cost', width: 68, of: (r) => r.cost?.toFixed(2) ?? '–' },
   { head: 'Visits', width: 60, of: (r) => String(r.visits) },
   { head: 'Free', width: 80, of: (r) => spanOfTime(r.longestFreeMin) },
+  {
+    head: 'In band',
+    width: 72,
+    of: (r) => (r.inBandFraction === null ? '–' : `${Math.round(100 * r.inBandFraction)} %`),
+  },
   { head: 'Bark', width: 60, of: (r) => barkWords(r.bark) },
   { head: 'Tender', width: 72, of: (r) => tenderWords(r.tenderness) },
   { head: 'Late', width: 60, of: (r) => `${Math.round(100 * r.chanceLateFraction)} %` },

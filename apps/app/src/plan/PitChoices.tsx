@@ -6,7 +6,7 @@ import { TextInput } from 'react-native';
 import { FIRES, fireOf } from '../store/fires';
 import { usualPit, type AtPit } from '../store/request';
 import { useSettings } from '../store/settings';
-import { PACES, SMOKE_WOODS, useSlip, WATCHES, type FireWish } from '../store/slip';
+import { FEEDS, PACES, SMOKE_WOODS, useSlip, WATCHES, type FireWish } from '../store/slip';
 import { Choice, Stepper } from '../ui/Choice';
 import { Note } from '../ui/Notice';
 import { Subhead } from '../ui/Title';
@@ -56,6 +56,21 @@ export function Fire({ pitId, fire, family }: { pitId: string; fire: FireWish; f
         value={fireOf(family, fire.fireId).id}
         onChange={(id) => change(pitId, { fireId: id })}
       />
+      {fireOf(family, fire.fireId).fuel === 'splits' ? (
+        <>
+          <Subhead>A split each</Subhead>
+          <Choice
+            label="A split each"
+            columns={3}
+            options={[
+              { value: 0, label: 'As is best' },
+              ...FEEDS.map((m) => ({ value: m as number, label: `${m} min` })),
+            ]}
+            value={fire.everyMin ?? 0}
+            onChange={(m) => change(pitId, { everyMin: m || null })}
+          />
+        </>
+      ) : null}
       <Subhead>Wood</Subhead>
       <Choice
         label="Wood"

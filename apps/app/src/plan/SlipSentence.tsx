@@ -8,6 +8,7 @@ import {
   schoolWords,
   temperatureWords,
   WRAPS,
+  type Family,
   type Units,
 } from '@ostrin/core';
 import type { PitRecord } from '@ostrin/contract/types';
@@ -16,7 +17,7 @@ import { Pressable, Text, View } from 'react-native';
 import { fireOf } from '../store/fires';
 import { requestOf, tableOf, type AtPit } from '../store/request';
 import { useSettings } from '../store/settings';
-import { WINDS, type MeatWish, type Slip } from '../store/slip';
+import { WINDS, type FireWish, type MeatWish, type Slip } from '../store/slip';
 import { useSlipBehind } from '../store/useSlipBehind';
 import { later } from '../ui/later';
 import { clockAndDay } from '../ui/words';
@@ -62,6 +63,13 @@ function weatherWords({ airC, nightC, windMps }: Slip, units: Units): string {
   const night = nightC === null ? [] : [`${temperatureWords(nightC, units)} at night`];
   const wind = WINDS.find((w) => w.value === windMps)?.label ?? 'some wind';
   return [temperatureWords(airC, units), ...night, wind].join(', ');
+}
+
+/** A fire in words: what it burns, how often it is fed where that was chosen, its wood. */
+function fireWords(family: Family, fire: FireWish): string {
+  const { label, fuel } = fireOf(family, fire.fireId);
+  const fed = fuel === 'splits' && fire.everyMin ? ` each ${fire.everyMin} min` : '';
+  return `${label}${fed}, ${fire.species}`;
 }
 
 /** How a piece is wrapped, in words. */
@@ -142,7 +150,7 @@ export function SlipSentence({ yard }: { yard: readonly PitRecord[] }) {
       <Plain key={`${pit.id}-on`}>on</Plain>,
       <Word
         key={`${pit.id}-fire`}
-        label={`${fireOf(preset.family, fire.fireId).label}, ${fire.species}`}
+        label={fireWords(preset.family, fire)}
         says={say('Fire')}
         after=","
         onPress={ask('fire')}

@@ -64,7 +64,12 @@ export function requestPit(pit: PitRecord, wish: FireWish): RequestPit {
     name: pit.name,
     ventWay: pit.ventWay,
     cooker: { preset: pit.preset, overrides: pit.overrides },
-    fire: { fuel, arrangement, species: wish.species },
+    fire: {
+      fuel,
+      arrangement,
+      species: wish.species,
+      ...(fuel === 'splits' && wish.everyMin ? { everyMin: wish.everyMin } : {}),
+    },
     pace: { pitC: wish.pitC, bandC: BAND_C },
   };
 }
@@ -151,7 +156,7 @@ export function slipOf(request: Request, yard: readonly PitRecord[]): Slip {
   for (const p of request.pits) {
     const pit = yard.find((y) => y.id === p.id);
     if (!pit) continue;
-    const { fuel, arrangement, species } = p.fire;
+    const { fuel, arrangement, species, everyMin } = p.fire;
     const known = FIRES[presetOf(pit.preset).family].find(
       (f) => f.fuel === fuel && f.arrangement === arrangement,
     );
@@ -159,6 +164,7 @@ export function slipOf(request: Request, yard: readonly PitRecord[]): Slip {
       fireId: known?.id ?? null,
       species: species ?? USUAL_FIRE.species,
       pitC: p.pace.pitC,
+      everyMin: everyMin ?? null,
     };
   }
   const meats: MeatWish[] = [];

@@ -54,6 +54,8 @@ export interface FireWish {
   fireId: string | null;
   species: WoodId;
   pitC: number;
+  /** How often splits are fed, min; null or left out: as holds the pit best. */
+  everyMin?: number | null;
 }
 
 export interface Slip {
@@ -108,6 +110,8 @@ export const CHANCES = [
 ] as const;
 /** Paces on offer: slow, steady, fast. */
 export const PACES = [107, 113, 121, 127, 135, 150, 163] as const;
+/** How often splits may be fed, min. */
+export const FEEDS = [15, 20, 30, 45, 60] as const;
 /** Woods on offer. */
 export const SMOKE_WOODS = ['cherry', 'apple', 'oak', 'hickory', 'beech', 'maple'] as const;
 /** What the shifts of a shared watch are called until they have names. */
@@ -227,7 +231,9 @@ const madeSlip: StateCreator<SlipStore> = (set) => ({
       return {
         meats: unlaid(meats).map((m) => (on(m) === from ? { ...m, pitId: to } : m)),
         // Another pit is fired its own way, at the heat that was asked for; one already in use stays as it is.
-        fires: inUse ? fires : { ...fires, [to]: { ...(fires[from] ?? USUAL_FIRE), fireId: null } },
+        fires: inUse
+          ? fires
+          : { ...fires, [to]: { ...(fires[from] ?? USUAL_FIRE), fireId: null, everyMin: null } },
       };
     }),
   addMeat: (cut, pitId) =>

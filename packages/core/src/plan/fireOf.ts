@@ -13,6 +13,7 @@ import { litKg } from '../fire/catalogue';
 import { movesTold } from './fireJobs';
 import { windowOf } from './job';
 import { lateEnd } from './schedule';
+import { scoreOf } from './trial';
 import { trimWords } from './risks';
 import type { Feeding, PlannedFire, PlanVents } from './types';
 import { buildWords, charcoalWords, settingWords, splitWords } from './words';
@@ -65,12 +66,17 @@ export function firePlanned(cook: CookPlan, units: Units): PlannedFire {
     lengthenPieces: Math.round(fedKg / piece),
     lastsMin: Math.round(Math.min(lastsMin, 4000)),
     feeding,
+    inBandFraction: shown(inBandFraction(cook), 2),
     reserveKg: shown(reserveKg, 2),
     neededKg: shown(neededKg, 3),
     leftKg: splits ? 0 : shown(Math.max(0, given - neededKg), 3),
     inWords: [...buildWords(way, fire, units), ...longerWords(cook)],
   };
 }
+
+/** How much of the time the likely pits stand in their band. */
+const inBandFraction = ({ pits, way: { pit } }: CookPlan): number =>
+  1 - mean(pits.map((r) => scoreOf(r, pit.pace.pitC, pit.pace.bandC).outFraction));
 
 /** Charcoal that stands by besides what is given; none where nothing can be put on under a hot deflector. */
 function charcoalReserveKg(cook: CookPlan, givenKg: number): number {

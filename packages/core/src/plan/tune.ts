@@ -38,15 +38,23 @@ export interface Tuned {
 
 /** Trials run this long, min; the load goes on at this minute. */
 const TRIAL_MIN = 285;
-/** Ways within this share of time of the best one in the band are as good as it. */
-const AS_GOOD = 0.025;
-/** A pit that wanders inside its band is the worse for it: share of time outside that (band / RMS)^2 stands for. */
-const WANDER = 0.15;
+/**
+ * How finely time in the band is told in two trial pits: ways within a share of time of the best one are as good
+ * as it, and a pit that wanders inside its band is the worse for it by so much time at an RMS of a whole band.
+ * Splits swing whatever is done, and each feed is somebody's way to the pit.
+ */
+const TOLD = {
+  vents: { asGood: 0.025, wander: 0.15 },
+  splits: { asGood: 0.05, wander: 0 },
+};
 /** Seeds of the pits that candidates are tried on: one middling, two unlike it. */
 const TRIAL_SEEDS = [11, 12];
 
-/** Feeds that are tried, min between two: small fireboxes want more visits (common practice 25-65). */
-const INTERVALS = { heavy: [40, 25, 20], light: [30, 20, 15] } as const;
+/**
+ * Feeds that are tried, min between two (common practice 25-65). Thick splits last, thin ones overlap: what lies
+ * between swings most. Small fireboxes want more visits.
+ */
+const INTERVALS = { heavy: [50, 45, 20], light: [30, 20, 15] } as const;
 /** Wood burnt an hour for each K over the air, kg (what the model's offsets take; the trials correct it). */
 const SPLIT_KG_PER_HK = { heavy: 0.0113, light: 0.0078 };
 /** Share of a split's mass that goes on as lump beside it: small beds go out on wood alone. */
@@ -117,13 +125,17 @@ const together = (scores: readonly Score[]): Score => ({
 });
 
 /** The best of some: nearly all in the band as long as any, then cleanest, then fewest visits. */
-export function best<T extends { score: Score }>(candidates: readonly T[], bandC: number): T {
+export function best<T extends { score: Score }>(
+  candidates: readonly T[],
+  bandC: number,
+  { asGood, wander } = TOLD.vents,
+): T {
   const keep = (of: readonly T[], by: (s: Score) => number, slack: number): T[] => {
     const least = Math.min(...of.map((c) => by(c.score)));
     return of.filter((c) => by(c.score) <= least + slack);
   };
-  const inBand = keep(candidates, (s) => s.outFraction + WANDER * (s.rmsK / bandC) ** 2, AS_GOOD);
-  const clean = keep(inBand, (s) => s.whiteFraction, AS_GOOD);
+  const inBand = keep(candidates, (s) => s.outFraction + wander * (s.rmsK / bandC) ** 2, asGood);
+  const clean = keep(inBand, (s) => s.whiteFraction, asGood);
   return keep(clean, (s) => s.visitsPerHour, 0)[0]!;
 }
 
@@ -131,7 +143,7 @@ export function best<T extends { score: Score }>(candidates: readonly T[], bandC
 function* tuneVents(way: Way, weather: Weather, load: Load): Generator<number, Tuned> {
   const scenario = scenarioOf(way, weather, load, TRIAL_MIN);
   const first = firstGuide(way);
-  const target = way.pit.pace.pitC;
+  const { pitC: target, bandC } = way.pit.pace;
   const held = heldIntake(tried(way, scenario, first), first.hold.intake);
   yield 0.1;
   // What an e-fold of the opening is worth here: the same fire a little tighter and a little wider, left alone.
@@ -156,12 +168,12 @@ function* tuneVents(way: Way, weather: Weather, load: Load): Generator<number, T
   const more = way.fed ? FED_FOR_MIN.map((forMin) => ({ topUp: { belowMin: 40, forMin } })) : [];
   for (const [i, option] of [...options, ...more].entries()) {
     // How it is fed is tried with the vents moved as has proved best.
-    const by = i < options.length ? guide : best(made, way.pit.pace.bandC).guide;
+    const by = i < options.length ? guide : best(made, bandC).guide;
     const g = { ...by, ...option };
     made.push({ guide: g, score: together(run.map((t) => t(g))) });
     yield 0.3 + (0.65 * (i + 1)) / (options.length + more.length);
   }
-  const chosen = best(made, way.pit.pace.bandC);
+  const chosen = best(made, bandC);
   const settles = judge(way, tried(way, scenario, chosen.guide));
   yield 1;
   return { way, guide: chosen.guide, settlesC: settles.meanC, score: chosen.score };
@@ -185,6 +197,12 @@ function heldIntake(run: Result, otherwise: number): number {
   return Math.exp(sum / (end - JUDGED_FROM_MIN));
 }
 
+/** How often splits may be fed, min between two: as was wished, or what is tried. */
+export function feedIntervals({ pit, preset }: Pick<Way, 'pit' | 'preset'>): readonly number[] {
+  const { everyMin } = pit.fire;
+  return everyMin ? [everyMin] : INTERVALS[smallFirebox(preset) ? 'light' : 'heavy'];
+}
+
 /** Splits: how often, and how heavy. A round is learnt in the middle of the road, then tried on other pits. */
 function* tuneSplits(way: Way, weather: Weather, load: Load): Generator<number, Tuned> {
   const size = smallFirebox(way.preset) ? 'light' : 'heavy';
@@ -193,7 +211,7 @@ function* tuneSplits(way: Way, weather: Weather, load: Load): Generator<number, 
   const run = trials(way, scenario);
   const hotter = way.pit.pace.pitC - weather.airC;
   const lumpShare = LUMP_SHARE[size];
-  const all = INTERVALS[size];
+  const all = feedIntervals(way);
   const made: { guide: Guide; score: Score; settlesC: number }[] = [];
   for (const [i, everyMin] of all.entries()) {
     const kg = (SPLIT_KG_PER_HK[size] * hotter * everyMin) / 60 / (1 + 1.6 * lumpShare);
@@ -207,7 +225,7 @@ function* tuneSplits(way: Way, weather: Weather, load: Load): Generator<number, 
     made.push({ guide, score, settlesC: judge(way, learnt).meanC });
     yield (i + 1) / all.length;
   }
-  const chosen = best(made, way.pit.pace.bandC);
+  const chosen = best(made, way.pit.pace.bandC, TOLD.splits);
   return { way, ...chosen };
 }
 

@@ -20,7 +20,13 @@ export interface RequestPit {
   /** How its vents are told; the preset's way when left out. */
   ventWay?: VentWay;
   cooker: { preset: string; overrides: Partial<Pit> };
-  fire: { fuel: FuelId; arrangement?: ArrangementId; species?: WoodId };
+  fire: {
+    fuel: FuelId;
+    arrangement?: ArrangementId;
+    species?: WoodId;
+    /** How often splits are fed, min; as holds the pit best when left out. */
+    everyMin?: number;
+  };
   pace: { pitC: number; bandC: number };
 }
 
@@ -176,6 +182,8 @@ export interface PlannedFire {
   lengthenPieces: number;
   lastsMin: number;
   feeding: Feeding[];
+  /** Share of the time in which the likely pits stand in their band once settled; left out by older documents. */
+  inBandFraction?: number;
   /** Kept at hand for wind and cold, kg. */
   reserveKg: number;
   /** Expected to be burnt by the middle end of the window, splits as fed, and to be left over, kg as bought. */

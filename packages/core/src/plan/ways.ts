@@ -1,5 +1,6 @@
 /** Other ways of cooking the same meal, side by side: each planned for itself with the same likely cooks. */
 import { cutOf, doneByFeel } from '../meat/cuts';
+import { presetOf } from '../pit/catalogue';
 import { WRAPS, type WrapId } from '../meat/wraps';
 import { epochOf, MINUTE_MS } from '../quantity/time';
 import { METRIC, temperatureWords, type Units } from '../quantity/words';
@@ -7,6 +8,7 @@ import { SCHOOL_IDS, schoolWords, WRAP_SCHOOLS, type SchoolId } from '../meat/us
 import { fuelNeeded, fuelWorth } from './shopping';
 import type { PlanOptions } from './assemble';
 import { planning } from './plan';
+import { feedIntervals } from './tune';
 import type { Plan, Request, RequestMeat, RequestPit } from './types';
 
 /** One way as it would go. */
@@ -22,6 +24,8 @@ export interface WayRow {
   cost: number | null;
   visits: number;
   longestFreeMin: number;
+  /** Share of the time in which the first pit stands in its band. */
+  inBandFraction: number | null;
   /** Of the first piece when it is done, 0 to 1 and over; null where it was not run. */
   bark: number | null;
   tenderness: number | null;
@@ -48,7 +52,7 @@ interface Wish {
   request: Request;
 }
 
-/** The ways worth a look: other paces, wraps, schools of when to wrap, fires, and pits of the yard. */
+/** The ways worth a look: other paces, wraps, schools of when to wrap, feeds, fires, and pits of the yard. */
 export function waysOf(request: Request, others: OtherWays = {}): Wish[] {
   const units = request.units ?? METRIC;
   const pit = request.pits[0]!;
@@ -62,6 +66,11 @@ export function waysOf(request: Request, others: OtherWays = {}): Wish[] {
     inWords: `at ${temperatureWords(pitC, units)}`,
     request: withPit({ ...pit, pace: { ...pit.pace, pitC } }),
   }));
+  const feeds = feedWays(pit).map((everyMin) => ({
+    id: `every-${everyMin}`,
+    inWords: `fed each ${everyMin} min`,
+    request: withPit({ ...pit, fire: { ...pit.fire, everyMin } }),
+  }));
   const fires = (others.fires ?? []).map((f) => ({
     id: `fire-${f.id}`,
     inWords: f.inWords,
@@ -74,9 +83,18 @@ export function waysOf(request: Request, others: OtherWays = {}): Wish[] {
     { id: 'as-planned', inWords: 'as planned', request },
     ...paces,
     ...wrapsOf(request, units),
+    ...feeds,
     ...fires,
     ...pits,
   ];
+}
+
+/** Other intervals between splits, min. */
+function feedWays(pit: RequestPit): readonly number[] {
+  if (pit.fire.fuel !== 'splits') return [];
+  const { everyMin, ...fire } = pit.fire;
+  const preset = presetOf(pit.cooker.preset);
+  return feedIntervals({ pit: { ...pit, fire }, preset }).filter((m) => m !== everyMin);
 }
 
 /** Other wraps of the first meat, and the same wrap (or the usual one) by the other schools. */
@@ -115,6 +133,9 @@ export function* compareWays(
     let step = work.next();
     for (; !step.done; step = work.next()) yield null;
     planned ??= step.value;
+    // Fed as it would be anyway, it is no other way.
+    const fedEvery = planned.guides[0]!.feed?.mostMin;
+    if (wish.id === `every-${fedEvery}`) continue;
     yield rowOf(wish, step.value, planned);
   }
 }
@@ -136,6 +157,7 @@ function rowOf(wish: Wish, plan: Plan, planned: Plan): WayRow {
     cost: fuelWorth(plan),
     visits: plan.watch.visits,
     longestFreeMin: plan.watch.longestFreeMin,
+    inBandFraction: plan.fires[0]!.inBandFraction ?? null,
     bark: plan.outcome?.bark ?? null,
     tenderness: plan.outcome?.tenderness ?? null,
     chanceLateFraction: plan.chanceLateFraction,

@@ -1,0 +1,78 @@
+/** How often splits are fed: found, or as was wished, and weighed against the sleep it costs. */
+import { compareWays, plan, waysOf, type Request, type WayRow } from '../src';
+import { best } from '../src/plan/tune';
+import { request } from './scenarios';
+
+const NOW = Date.UTC(2027, 4, 13, 12);
+const wish = (everyMin?: number): Request =>
+  request({
+    pits: [
+      {
+        id: 'tom',
+        cooker: { preset: 'offset-heavy', overrides: {} },
+        fire: { fuel: 'splits', species: 'oak', ...(everyMin ? { everyMin } : {}) },
+        pace: { pitC: 121, bandC: 8 },
+      },
+    ],
+  });
+
+describe('splits', () => {
+  const often = plan(wish(20), { nowMs: NOW, members: 8 });
+  const seldom = plan(wish(60), { nowMs: NOW, members: 8 });
+
+  it('are fed as often as was wished, heavier where more seldom, each with its band and its visits', () => {
+    for (const [made, everyMin] of [
+      [often, 20],
+      [seldom, 60],
+    ] as const) {
+      expect(made.guides[0]!.feed!.mostMin).toBe(everyMin);
+      const fed = made.fires[0]!.feeding.find((f) => f.what === 'splits')!;
+      expect(Math.abs(fed.everyMin - everyMin)).toBeLessThan(0.25 * everyMin);
+    }
+    const kg = [often, seldom].map((p) => p.fires[0]!.feeding[0]!.massKg);
+    expect(kg[1]).toBeGreaterThan(2 * kg[0]!);
+    expect(seldom.watch.visits).toBeLessThan(0.7 * often.watch.visits);
+    expect(seldom.watch.longestFreeMin).toBeGreaterThan(often.watch.longestFreeMin);
+    // The hour between two thick splits is paid for in the band.
+    expect(seldom.fires[0]!.inBandFraction).toBeLessThan(often.fires[0]!.inBandFraction!);
+    for (const p of [often, seldom]) {
+      expect(p.fires[0]!.inBandFraction).toBeGreaterThan(0.2);
+      expect(p.fires[0]!.inBandFraction).toBeLessThanOrEqual(1);
+    }
+  });
+
+  it('are compared by how often they are fed, the way they are fed anyway left out', () => {
+    const ids = (r: Request): string[] =>
+      waysOf(r)
+        .map((w) => w.id)
+        .filter((id) => id.startsWith('every-'));
+    expect(ids(wish()).length).toBeGreaterThan(1);
+    expect(ids(wish(45))).not.toContain('every-45');
+    expect(ids(request())).toEqual([]);
+    const rows: WayRow[] = [];
+    for (const row of compareWays(wish(), {}, { nowMs: NOW, members: 2 })) {
+      if (row) rows.push(row);
+    }
+    const mine = plan(wish(), { nowMs: NOW, members: 2 }).guides[0]!.feed!.mostMin;
+    const fed = rows.filter((r) => r.id.startsWith('every-'));
+    expect(fed.map((r) => r.id)).not.toContain(`every-${mine}`);
+    expect(fed).toHaveLength(ids(wish()).length - 1);
+    for (const r of fed) {
+      expect(r.request.pits[0]!.fire.everyMin).toBe(Number(r.id.slice(6)));
+      expect(r.inBandFraction).toBeGreaterThan(0);
+      expect(r.inWords).toMatch(/^fed each \d+ min$/);
+    }
+  });
+
+  it('go by visits where the band is as good, and by the band where it is not', () => {
+    const score = (outFraction: number, rmsK: number, visitsPerHour: number) => ({
+      score: { meanC: 120, rmsK, outFraction, whiteFraction: 0, visitsPerHour },
+    });
+    const splits = { asGood: 0.05, wander: 0 };
+    const [thin, thick] = [score(0.28, 6, 3), score(0.3, 9, 1.2)];
+    expect(best([thin, thick], 8, splits)).toBe(thick);
+    expect(best([thin, score(0.4, 9, 1.2)], 8, splits)).toBe(thin);
+    // Vents cost no more to hold a pit steadily inside its band.
+    expect(best([thin, thick], 8)).toBe(thin);
+  });
+});

@@ -1,6 +1,7 @@
 /** Carries a wish out in its true pit: by its plan, by rules of thumb, and by a tender without either. */
 import {
   BRING_UP,
+  charcoalKg,
   createTender,
   drawMeat,
   drawPit,
@@ -163,17 +164,23 @@ function carry(request: Request, way: Way, seed: number): Went {
   const wood = (fuel.woodGivenKg - fuel.woodLeftKg) * share;
   const onSplits = Number.isFinite(way.stackedKg);
   const charcoal = fuel.burnedKg * share;
+  // What goes on once the meat is off is no longer for it.
+  const addedKg = result.happened.reduce(
+    (kg, a) =>
+      a.do === 'add-fuel' && a.fuel !== 'splits' && a.atMin <= ready ? kg + charcoalKg(a) : kg,
+    0,
+  );
   return {
     squares,
     minutes: judged.length,
     outMin: judged.filter((k) => Math.abs(k) > pace.bandC).length,
     rmsK: Math.sqrt(squares / Math.max(judged.length, 1)),
-    loadedKg: fuel.startedKg + (onSplits ? fuel.addedKg * share + way.stackedKg : fuel.addedKg),
+    loadedKg: fuel.startedKg + (onSplits ? fuel.addedKg * share + way.stackedKg : addedKg),
     neededKg: onSplits ? fuel.startedKg + fuel.addedKg * share + wood : charcoal,
     ranOut:
       (fuel.outAtMin !== null && fuel.outAtMin < ready) ||
       wood > way.stackedKg ||
-      (!onSplits && fuel.addedKg > way.standbyKg + 1e-6),
+      (!onSplits && addedKg > way.standbyKg + 1e-6),
     lateMin: ready - latest,
     inWindow: ready <= latest && ready >= earliest,
     visits: new Set(

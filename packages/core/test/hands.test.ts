@@ -7,8 +7,10 @@ import {
   PRESETS,
   presetOf,
   simulate,
+  usualFire,
   type HeapFire,
   type Scenario,
+  type Weather,
 } from '../src';
 import { trimWords } from '../src/plan/risks';
 import { firstGuide } from '../src/plan/tune';
@@ -42,6 +44,27 @@ describe('somebody beside a fan', () => {
     const hand = createTender(scenario, 121);
     expect(simulate(scenario, { hand }).happened.filter((h) => h.do === 'add-fuel')).toEqual([]);
   });
+});
+
+describe('somebody beside a basket', () => {
+  it.each([2, 6, 9])(
+    'tops it up while its coals still carry it: ten hours at 135 C in a wind of %d m/s, and hardly ever cold',
+    (windMps) => {
+      const usual = pit('kettle-57', [], { untilMin: 690 });
+      const scenario: Scenario = {
+        ...usual,
+        fire: usualFire(presetOf('kettle-57'), 'side-basket'),
+        weather: { ...(usual.weather as Weather), windMps },
+      };
+      const { pitC, happened } = simulate(scenario, { hand: createTender(scenario, 135) });
+      const settled = pitC.slice(90).filter((c): c is number => c !== null);
+      const cold = settled.filter((c) => c < 120).length / settled.length;
+      expect(cold).toBeLessThan(0.1);
+      const feeds = happened.filter((h) => h.do === 'add-fuel');
+      expect(feeds.length).toBeGreaterThan(3);
+      expect(feeds.length).toBeLessThan(15);
+    },
+  );
 });
 
 describe('the first move', () => {

@@ -172,4 +172,26 @@ describe('a tender', () => {
     for (let at = 70; at <= 190; at += 5) feeds(seen(at, 120, { unlitKg: 1 }));
     expect(feeds(seen(195, 120, { unlitKg: 0.1, litKg: 0.2 }))).toBe(false);
   });
+
+  it('opens the exhaust along with a wide intake, never all at once', () => {
+    const habit = habitGuide(preset, usualFire(preset), 120);
+    const guide = { ...habit, hold: { intake: 0.5, exhaust: 0.5 } };
+    const hand = createTender(scenario, 120, guide);
+    const moves: [number, number][] = [];
+    // A pit that stays cold whatever is opened.
+    for (let at = 0; at <= 400; at += 5) {
+      for (const a of hand.look(seen(at, at < 15 ? 40 : at < 30 ? 119 : 108))) {
+        if (a.do === 'set-vents') moves.push([a.intakeFraction, a.exhaustFraction]);
+      }
+    }
+    const held = moves.slice(1);
+    expect(held[0]).toEqual([0.5, 0.5]);
+    expect(held.at(-1)).toEqual([1, 1]);
+    held.slice(1).forEach(([intake, exhaust], i) => {
+      const [before, was] = held[i]!;
+      expect(intake).toBeGreaterThanOrEqual(before);
+      expect(exhaust).toBeGreaterThanOrEqual(was);
+      expect(exhaust).toBeLessThanOrEqual(Math.max(0.5, intake) + 1e-9);
+    });
+  });
 });

@@ -63,7 +63,7 @@ export function Fire({ pitId, fire, family }: { pitId: string; fire: FireWish; f
             label="A split each"
             columns={3}
             options={[
-              { value: 0, label: 'As is best' },
+              { value: 0, label: 'Best' },
               ...FEEDS.map((m) => ({ value: m as number, label: `${m} min` })),
             ]}
             value={fire.everyMin ?? 0}

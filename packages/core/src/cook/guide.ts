@@ -2,7 +2,7 @@
 import { BRING_UP, smallFirebox } from '../pit/usual';
 import type { Preset } from '../pit/types';
 import { clamp } from '../quantity/units';
-import type { FireSpec } from '../fire/spec';
+import type { ArrangementId, FireSpec } from '../fire/spec';
 import type { WoodId } from '../fuel/catalogue';
 
 export interface Vents {
@@ -93,9 +93,15 @@ const SPLITS = {
 } as const;
 
 /** Charcoal for less than so many minutes is topped up by an hour's worth. */
-const TOP_UP = { belowMin: 40, forMin: 60 };
-/** A wide ring hands its fire on slowly: it wants its charcoal early. */
-const RING_TOP_UP = { belowMin: 150, forMin: 120 };
+const USUAL_TOP_UP = { belowMin: 40, forMin: 60 };
+/**
+ * Where it wants its charcoal sooner: a wide ring hands its fire on slowly, and a basket burns down faster than
+ * fresh charcoal catches in it.
+ */
+const TOP_UP: Partial<Record<ArrangementId, typeof USUAL_TOP_UP>> = {
+  ring: { belowMin: 150, forMin: 120 },
+  'side-basket': { belowMin: 80, forMin: 60 },
+};
 /** A minute or a temperature that never comes; a number, so that a guide can be written down. */
 export const NEVER = 9999;
 /** A hand sets no finer than this. */
@@ -155,7 +161,7 @@ export function habitGuide(
     waitMin: h.waitMin,
     leaveK: 3,
     feed: null,
-    topUp: preset.family === 'kamado' ? null : fire.arrangement === 'ring' ? RING_TOP_UP : TOP_UP,
+    topUp: preset.family === 'kamado' ? null : (TOP_UP[fire.arrangement] ?? USUAL_TOP_UP),
   };
 }
 

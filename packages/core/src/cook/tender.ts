@@ -18,13 +18,13 @@ const REMEMBERED = 13;
 const HANDFUL_KG = 0.31;
 const TOP_UP_EVERY_MIN = 20;
 /** Nobody lights a chimney oftener than this for one fire, min. */
-const RELIT_EVERY_MIN = 90;
+const RELIT_EVERY_MIN = 60;
 const LID_S = 40;
 /** Share of glowing charcoal that still gives its heat (by eye: coals are half burnt). */
 const STILL_IN_COALS = 0.5;
 /** A pit is not judged for so long after its lid was off, min. */
 const AFTER_LID_MIN = 15;
-/** With the intake this far open the exhaust is what holds a fire back: it is opened too. */
+/** With the intake this far open the exhaust is what holds a fire back: it is opened with it from there on. */
 const WIDE_INTAKE = 0.6;
 
 /** A tender for that scenario's pit, going by habit where there is no guide. */
@@ -110,6 +110,10 @@ export function sayable({ finest }: Guide, fraction: number): number {
   return clamp(roundTo(fraction, step), finest.small, 1);
 }
 
+/** The exhaust beside a wide intake: from its holding place to fully open, no faster than the intake. */
+const along = (hold: number, intake: number): number =>
+  hold + ((1 - hold) * (intake - WIDE_INTAKE)) / (1 - WIDE_INTAKE);
+
 /** Sets the intake, and the exhaust with it where it goes along. */
 function setIntake(t: Tender, atMin: number, fraction: number): Action & { do: 'set-vents' } {
   const { guide } = t;
@@ -118,7 +122,7 @@ function setIntake(t: Tender, atMin: number, fraction: number): Action & { do: '
     guide.exhaustPerIntake !== null
       ? clamp(sayable(guide, guide.exhaustPerIntake * intake), 0.05, 1)
       : intake > WIDE_INTAKE
-        ? 1
+        ? sayable(guide, along(guide.hold.exhaust, intake))
         : Math.min(guide.hold.exhaust, t.up && t.exhaust < guide.hold.exhaust ? t.exhaust : 1);
   return setVents(t, atMin, intake, exhaust);
 }

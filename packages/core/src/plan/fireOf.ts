@@ -19,9 +19,9 @@ import type { Feeding, PlannedFire, PlanVents } from './types';
 import { buildWords, charcoalWords, settingWords, splitWords } from './words';
 
 /** Reserve of charcoal at hand for wind and cold: at least this share of the load (common practice: a handful to a quarter). */
-const RESERVE_SHARE = 0.2;
+const RESERVE_SHARE = 0.25;
 /** And enough for a slow piece in the hungriest of the likely pits, and a little over: the true one may be hungrier. */
-const HUNGRIER = 1.1;
+const HUNGRIER = 1.25;
 
 /** Last minute at which a pit still has something on, in the middle of the road. */
 const lastOffMin = (cook: CookPlan): number =>
@@ -137,7 +137,9 @@ export function ventsPlanned(
   const { way, guide } = cook;
   const pit = way.pit.id;
   const { pitC: target, bandC } = way.pit.pace;
-  const settles = cook.tuned?.settlesC ?? settledC(cook.result.pitC, cook.scenario.everyMin);
+  // Rounds of splits are corrected as they go: where they come to is seen in the cook itself.
+  const itself = settledC(cook.result.pitC, cook.scenario.everyMin);
+  const settles = way.splits ? itself : (cook.tuned?.settlesC ?? itself);
   const settlesC = shown(
     Number.isFinite(settles)
       ? settles

@@ -6,7 +6,7 @@ import { change, done, planned, printed } from './help';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
-test('a kettle: salted meat for twelve, taken along as a calendar that opens elsewhere', async ({
+test('a kettle through a cold night, taken along as a calendar that opens elsewhere', async ({
   page,
 }) => {
   await page.goto('/');
@@ -14,7 +14,13 @@ test('a kettle: salted meat for twelve, taken along as a calendar that opens els
   await change(page, /^Fire:/, /^A side basket of briquettes/, 'Oak');
   await change(page, /^Held|^Pit:/, /^135 C/);
   await change(page, /^Watch:/);
+  await page.getByRole('button', { name: /^Weather:/ }).click();
+  for (let i = 0; i < 6; i++) {
+    await page.getByRole('button', { name: 'Air in the small hours: less' }).click();
+  }
+  await done(page);
   await planned(page);
+  await expect(page.getByTestId('slip')).toContainText('12 C, 6 C at night, light wind');
   await expect(page.getByTestId('slip')).toContainText('a side basket of briquettes, oak');
   await expect(page.getByText(/briquettes along one side, in the basket/)).toBeVisible();
   await expect(page.getByText(/^If it settles high:/)).toBeVisible();
@@ -33,7 +39,7 @@ test('a kettle: salted meat for twelve, taken along as a calendar that opens els
   expect(readFileSync(await sheet.path(), 'utf8')).toContain('## Build the fire');
 });
 
-test('a stick burner on splits: fed in rounds, watched in shifts, printed on one page', async ({
+test('a stick burner on splits: fed in rounds as often as is wished, watched in shifts, printed on one page', async ({
   page,
   context,
 }) => {
@@ -44,7 +50,16 @@ test('a stick burner on splits: fed in rounds, watched in shifts, printed on one
   await page.getByRole('button', { name: 'People on the watch: more' }).click();
   await done(page);
   await planned(page);
-  await expect(page.getByTestId('job-feed-1')).toContainText(/times, each (20|25|40) min until/);
+  await expect(page.getByTestId('job-feed-1')).toContainText(/times, each (20|45|50) min until/);
+  // Slept longer, at a price that is told.
+  await change(page, /^Fire:/, '60 min');
+  await expect(page.getByTestId('slip')).toContainText('splits each 60 min, cherry');
+  await expect(page.getByText(/^Then a split of .* each 1 h, \d+ times\.$/)).toBeVisible();
+  await expect(
+    page.getByText(/^The pit stands in its band about \d+ minutes of 100/),
+  ).toBeVisible();
+  await change(page, /^Fire:/, '45 min');
+  await planned(page);
   await expect(page.getByText(/^Second watch: \d\d:\d\d to \d\d:\d\d/)).toBeVisible();
   await expect(page.getByText(/^cherry splits, seasoned: /)).toBeVisible();
   await expect(page.getByTestId('job-shop')).toContainText('cherry splits, seasoned');

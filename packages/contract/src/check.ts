@@ -11,6 +11,12 @@ export interface FieldProblem {
 
 export type Checked<T> = { ok: true; value: T } | { ok: false; problems: FieldProblem[] };
 
+/** A document that is refused, and why. */
+export const fail = (problems: FieldProblem[]): { ok: false; problems: FieldProblem[] } => ({
+  ok: false,
+  problems,
+});
+
 /**
  * Turns a plain value into an instance of `cls` if every rule of the class holds, and names every
  * field that breaks one otherwise. Unknown fields are problems too. Never throws.

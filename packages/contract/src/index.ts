@@ -4,6 +4,7 @@ export * from './cook';
 export * from './csv';
 export * from './kept';
 export * from './read';
+export * from './readRequest';
 export * from './types';
 export * from './words';
 export { RequestDto } from './request';

@@ -3,7 +3,7 @@ import 'reflect-metadata';
 import type { Request } from '@ostrin/core';
 import { IsBoolean, IsString, Length, Matches } from 'class-validator';
 import { check, type Checked, type FieldProblem } from './check';
-import { requestProblems } from './read';
+import { requestProblems } from './readRequest';
 import { FUEL_KINDS, PriceDto, RequestDto, StockDto, toRequest } from './request';
 import { Nested, NestedList } from './rules';
 import type { KeptPlan, Shelf } from './types';

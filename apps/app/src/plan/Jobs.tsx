@@ -2,7 +2,7 @@
 import { epochOf, linesOf, localOf, MINUTE_MS, type Plan, type PlanJob } from '@ostrin/core';
 import { Text, View } from 'react-native';
 import { Heading } from '../ui/Title';
-import { clockAndDay, clockOf, dayOf } from '../ui/words';
+import { clockAndDay, clockOf, dayOf, unbroken } from '../ui/words';
 
 export function Jobs({ plan }: { plan: Plan }) {
   const lines = linesOf(plan);
@@ -27,10 +27,13 @@ export function Jobs({ plan }: { plan: Plan }) {
                 {clockOf(line.at)}
               </Text>
               <View className="flex-1">
-                <Text className="font-sans-semi text-ink text-[16px]">{line.inWords}</Text>
+                <Text className="font-sans-semi text-ink text-[16px]">
+                  {unbroken(line.inWords)}
+                </Text>
                 <Text className="font-sans text-soot text-[14px] leading-[20px]">
-                  {job?.spanMin ? `Between ${spanText(plan, job)}. ` : ''}
-                  {line.detail}
+                  {unbroken(
+                    `${job?.spanMin ? `Between ${spanText(plan, job)}. ` : ''}${line.detail}`,
+                  )}
                 </Text>
               </View>
             </View>

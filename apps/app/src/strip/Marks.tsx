@@ -16,6 +16,8 @@ export const LANES: readonly { kind: MarkKind; name: string }[] = [
 const LANE_HEIGHT = 27;
 const LABEL_GAP = 22;
 const MOST_LETTERS = 13;
+/** Of a longer word at least so many are shown, or none: its mark says what it is as well. */
+const LEAST_LETTERS = 6;
 
 /** A label cut to fit, with a sign that it was. */
 export const short = (label: string, letters = MOST_LETTERS): string =>
@@ -111,7 +113,7 @@ export function AcrossMarks({ marks, at, left, right, top, onMark }: AcrossProps
                     colour={theme.ink}
                     hollow={theme.paper}
                   />
-                  {letters >= 4 ? (
+                  {letters >= Math.min(m.label.length, LEAST_LETTERS) ? (
                     <Halo x={x + 12} y={y + 5} size={12} colour={theme.soot} halo={theme.paper}>
                       {short(m.label, Math.min(letters, 22))}
                     </Halo>

@@ -52,7 +52,7 @@ const SHORT_JOB: Record<string, string> = {
   light: 'coals in',
   hold: 'vents down',
   'meat-on': 'meat on',
-  feed: 'a split',
+  feed: 'split',
   lengthen: 'more fuel',
   trim: 'look',
   wrap: 'wrap window',

@@ -50,11 +50,11 @@ test('a stick burner on splits: fed in rounds as often as is wished, watched in 
   await page.getByRole('button', { name: 'People on the watch: more' }).click();
   await done(page);
   await planned(page);
-  await expect(page.getByTestId('job-feed-1')).toContainText(/times, each (20|45|50) min until/);
+  await expect(page.getByTestId('job-feed-1')).toContainText(/times, each (20|45|50)\smin until/);
   // Slept longer, at a price that is told.
   await change(page, /^Fire:/, '60 min');
   await expect(page.getByTestId('slip')).toContainText('splits each 60 min, cherry');
-  await expect(page.getByText(/^Then a split of .* each 1 h, \d+ times\.$/)).toBeVisible();
+  await expect(page.getByText(/^Then a split of .* each 1\sh, \d+ times\.$/)).toBeVisible();
   await expect(
     page.getByText(/^The pit stands in its band about \d+ minutes of 100/),
   ).toBeVisible();

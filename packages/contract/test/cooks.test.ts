@@ -1,0 +1,117 @@
+/** Cooks and their logs from outside, and their way through CSV and back. */
+import fc from 'fast-check';
+import { randomUUID } from 'node:crypto';
+import { plan, type Entry } from '@ostrin/core';
+import {
+  actionsCsv,
+  check,
+  ClockDto,
+  cookFromCsv,
+  entryWords,
+  readEntries,
+  readingsCsv,
+  readNewCook,
+  type CookDoc,
+} from '../src';
+import { request } from '../../core/test/scenarios';
+import { fields } from './help';
+
+const made = plan(request(), { nowMs: 0, members: 1 });
+const start = Date.UTC(2027, 4, 15, 7);
+
+function cook(entries: Entry[] = [], readings: CookDoc['readings'] = []): CookDoc {
+  return {
+    ostrin: 'cook/1',
+    id: randomUUID(),
+    name: 'Regatta lunch, "first" heat',
+    pitName: 'the Bosun',
+    startMs: start,
+    plan: made,
+    entries,
+    readings,
+  };
+}
+
+describe('entries and cooks', () => {
+  it('takes a cook to begin, with its whole plan', () => {
+    const body = JSON.parse(
+      JSON.stringify({ name: 'Lunch', pitName: 'the Bosun', plan: made }),
+    ) as {
+      plan: { scenarios: unknown[]; jobs: { atMin: unknown }[] };
+    };
+    expect(readNewCook(body).ok).toBe(true);
+    body.plan.scenarios = [];
+    body.plan.jobs[0]!.atMin = 'soon';
+    expect(fields(readNewCook(body))).toContain('plan.jobs[0].atMin');
+  });
+
+  it('wants ids, times and targets that exist', () => {
+    const id = randomUUID();
+    const note = { id, at: start, kind: 'note', text: 'windy' };
+    expect(readEntries({ entries: [note] }, []).ok).toBe(true);
+    expect(fields(readEntries({ entries: [{ ...note, text: '' }] }, []))).toContain(
+      'entries[0].text',
+    );
+    expect(fields(readEntries({ entries: [{ ...note, id: 'x', at: 1.5 }] }, []))).toEqual(
+      expect.arrayContaining(['entries[0].id', 'entries[0].at']),
+    );
+    const undo = { id: randomUUID(), at: start, kind: 'undo', target: randomUUID() };
+    expect(fields(readEntries({ entries: [undo] }, []))).toEqual(['entries[0].target']);
+    expect(readEntries({ entries: [note, { ...undo, target: id }] }, []).ok).toBe(true);
+    expect(fields(check(ClockDto, { speed: 241 }))).toEqual(['speed']);
+  });
+
+  it('goes out as CSV and comes back the same', () => {
+    const reading = fc.record({
+      pitC: fc.option(fc.integer({ min: -200, max: 3000 }).map((v) => v / 10)),
+      coreC: fc.option(fc.integer({ min: 0, max: 990 }).map((v) => v / 10)),
+    });
+    const text = fc
+      .string({ minLength: 1, maxLength: 60, unit: 'grapheme' })
+      .filter((t) => t.length <= 200);
+    fc.assert(
+      fc.property(
+        fc.array(reading, { maxLength: 30 }),
+        fc.array(text, { maxLength: 6 }),
+        (list, notes) => {
+          const doc = cook(
+            notes.map((t, i) => ({
+              id: randomUUID(),
+              at: start + i * 1000,
+              kind: 'note',
+              text: t,
+            })),
+            list.map((r, i) => ({ at: start + i * 30_000, ...r })),
+          );
+          const back = cookFromCsv(actionsCsv(doc), readingsCsv(doc.readings));
+          expect(back).toEqual({ ok: true, value: JSON.parse(JSON.stringify(doc)) });
+        },
+      ),
+      { numRuns: 30 },
+    );
+  });
+
+  it('keeps to RFC 4180: CRLF, quotes doubled, one header', () => {
+    const entry: Entry = { id: randomUUID(), at: start, kind: 'note', text: 'a "quoted", b\nc' };
+    const csv = actionsCsv(cook([entry]));
+    expect(csv.startsWith('id,at,kind,job,in_words,detail\r\n')).toBe(true);
+    expect(csv).toContain('""quoted""');
+    expect(readingsCsv([{ at: start, pitC: 121.5, coreC: null }])).toBe(
+      'at,pit_c,core_c\r\n2027-05-15T07:00:00.000Z,121.5,\r\n',
+    );
+    expect(entryWords(entry)).toMatch(/^Note: /);
+  });
+
+  it('says which line of a file is wrong', () => {
+    const doc = cook([], [{ at: start, pitC: 20, coreC: null }]);
+    const readings = readingsCsv(doc.readings);
+    expect(fields(cookFromCsv('a,b\r\n1,2\r\n', readings))).toContain('actions line 1');
+    expect(fields(cookFromCsv(actionsCsv(doc), readings.replace(',20,', ',hot,')))).toEqual([
+      'readings line 2 pit_c',
+    ]);
+    const broken = actionsCsv(doc).replace(/"\{.*\}"/s, 'x');
+    expect(fields(cookFromCsv(broken, readings))).toContain('actions line 2 detail');
+    const twice = readingsCsv([...doc.readings, ...doc.readings]);
+    expect(fields(cookFromCsv(actionsCsv(doc), twice))).toEqual(['readings[1].at']);
+  });
+});

@@ -43,12 +43,16 @@ export function check<T extends object>(cls: ClassConstructor<T>, plain: unknown
   return problems.length === 0 ? { ok: true, value } : { ok: false, problems };
 }
 
+/** The path of what stands in something: an entry of a list, or a field. */
+const placeIn = (parent: string, key: string, entry: boolean): string =>
+  entry ? `${parent}[${key}]` : parent ? `${parent}.${key}` : key;
+
 /** Path of the first entry of a list that is null, which lists of several classes cannot be read with; or ''. */
 function emptyEntry(node: unknown, path = ''): string {
   if (typeof node !== 'object' || node === null) return '';
   const list = Array.isArray(node);
   for (const [key, child] of Object.entries(node)) {
-    const here = list ? `${path}[${key}]` : path ? `${path}.${key}` : key;
+    const here = placeIn(path, key, list);
     if (list && child === null) return here;
     const within = emptyEntry(child, here);
     if (within) return within;
@@ -57,12 +61,7 @@ function emptyEntry(node: unknown, path = ''): string {
 }
 
 function flatten(error: ValidationError, parent: string): FieldProblem[] {
-  const index = /^\d+$/.test(error.property);
-  const field = index
-    ? `${parent}[${error.property}]`
-    : parent
-      ? `${parent}.${error.property}`
-      : error.property;
+  const field = placeIn(parent, error.property, /^\d+$/.test(error.property));
   const own = Object.entries(error.constraints ?? {}).map(([rule, message]) => ({
     field,
     message: rule === 'whitelistValidation' ? 'is not a field of this document' : message,

@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { tableOf, type AtPit } from '../store/request';
 import { useSettings } from '../store/settings';
 import { APPETITES, CHANCES, PEOPLE_RANGE, useSlip, WINDS, type MeatWish } from '../store/slip';
+import { withNight } from '../store/weather';
 import { Button } from '../ui/Button';
 import { Choice, Stepper } from '../ui/Choice';
 import { Sheet } from '../ui/Sheet';
@@ -252,19 +253,13 @@ function Weather() {
   const { airC, nightC, windMps, change } = useSlip();
   const units = useSettings((s) => s.units);
   const coldest = nightC ?? airC;
-  // The small hours are never warmer than the day: a day that cools down to them has no night of its own.
-  const night = (c: number, day: number): { nightC: number | null } => ({
-    nightC: c < day ? c : null,
-  });
   return (
     <>
       <Subhead>Air by day</Subhead>
       <Stepper
         label="Air by day"
         shown={temperatureWords(airC, units)}
-        onStep={(by) =>
-          change({ airC: airC + by, ...(nightC === null ? {} : night(nightC, airC + by)) })
-        }
+        onStep={(by) => change(withNight(airC + by, nightC))}
         canDown={airC > -20}
         canUp={airC < 40}
       />
@@ -272,7 +267,7 @@ function Weather() {
       <Stepper
         label="Air in the small hours"
         shown={nightC === null ? 'as by day' : temperatureWords(nightC, units)}
-        onStep={(by) => change(night(coldest + by, airC))}
+        onStep={(by) => change(withNight(airC, coldest + by))}
         canDown={coldest > -25}
         canUp={nightC !== null}
       />

@@ -248,12 +248,6 @@ export const useSlip = create<SlipStore>()(
     name: 'ostrin-slip',
     version: 1,
     storage: createJSONStorage(() => localStorage),
-    partialize: (all): Slip => {
-      const { people, appetiteG, serveAt, timeZone, chance, meats, fires, crew } = all;
-      const { airC, nightC, windMps } = all;
-      const meal = { people, appetiteG, serveAt, timeZone, chance, meats, fires, crew };
-      return { ...meal, airC, nightC, windMps };
-    },
     merge: (kept, now) => (stillAhead(kept, Date.now()) ? { ...now, ...kept } : now),
   }),
 );

@@ -16,6 +16,12 @@ const HOURS = [
   { at: '23:00', share: 1 },
 ];
 
+/** A day and its small hours, which are never warmer: a day as cool as they are has none of its own. */
+export const withNight = (airC: number, nightC: number | null): Omit<DayAndNight, 'windMps'> => ({
+  airC,
+  nightC: nightC !== null && nightC < airC ? nightC : null,
+});
+
 /** What a request says of the weather. */
 export function weatherOf(
   slip: DayAndNight & Pick<Slip, 'serveAt' | 'timeZone'>,
@@ -28,7 +34,7 @@ export function weatherOf(
     altitudeM: 0,
     rainMmPerH: 0,
   });
-  if (nightC === null || nightC === airC) return by(airC);
+  if (nightC === null) return by(airC);
   const noon = epochOf(`${serveAt.slice(0, 10)}T12:00`, timeZone);
   return NIGHTS.flatMap((n): WeatherFrom[] => {
     const day = localOf(noon + n * DAY_MS, timeZone).slice(0, 10);
@@ -43,10 +49,9 @@ export function weatherOf(
 export function dayAndNight(weather: Request['weather']): DayAndNight {
   const list: readonly Omit<Weather, 'atMin'>[] = Array.isArray(weather) ? weather : [weather];
   const air = list.map((w) => Math.round(w.airC));
-  const [airC, nightC] = [Math.max(...air), Math.min(...air)];
   const wind = Math.max(...list.map((w) => w.windMps));
   const [nearest] = WINDS.map((w) => w.value).sort(
     (a, b) => Math.abs(a - wind) - Math.abs(b - wind),
   );
-  return { airC, nightC: nightC < airC ? nightC : null, windMps: nearest! };
+  return { ...withNight(Math.max(...air), Math.min(...air)), windMps: nearest! };
 }

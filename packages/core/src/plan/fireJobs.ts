@@ -2,7 +2,7 @@
 import { charcoalKg, type Action } from '../cook/scenario';
 import { splitCm } from '../pit/usual';
 import { countWords, temperatureWords, type Units } from '../quantity/words';
-import type { Draft } from './job';
+import { lastOffMin, type Draft } from './job';
 import type { CookPlan } from './part';
 import { LID_SECONDS } from './trial';
 import type { PlanLog } from './types';
@@ -19,7 +19,8 @@ const MOVE_TELLS_MIN = 30;
 export type Move = Extract<Action, { do: 'set-vents' }>;
 
 /** The vents of the middle of the road that are worth telling, up to the minute everything is off. */
-export function movesTold(plan: CookPlan, lastMin: number): Move[] {
+export function movesTold(plan: CookPlan): Move[] {
+  const lastMin = lastOffMin(plan);
   return (plan.result.happened as Action[])
     .filter((a): a is Move => a.do === 'set-vents' && a.atMin > 0 && a.atMin <= lastMin)
     .filter((a, i) => i === 0 || a.atMin <= lastMin - MOVE_TELLS_MIN);
@@ -101,7 +102,7 @@ function lightWords(plan: CookPlan, units: Units): string {
 function movesOf(plan: CookPlan, { firstMin, lastMin }: Off, units: Units): Draft[] {
   const { way, guide } = plan;
   const byMinute = new Map<number, Action[]>();
-  const told = new Set<Action>(movesTold(plan, lastMin));
+  const told = new Set<Action>(movesTold(plan));
   for (const a of plan.result.happened as Action[]) {
     if (!['set-vents', 'add-fuel', 'add-wood', 'door', 'rake', 'fill-water'].includes(a.do))
       continue;

@@ -11,7 +11,7 @@ import type { CookPlan } from './part';
 import { splitCm } from '../pit/usual';
 import { litKg } from '../fire/catalogue';
 import { movesTold } from './fireJobs';
-import { windowOf } from './job';
+import { lastOffMin } from './job';
 import { lateEnd } from './schedule';
 import { scoreOf } from './trial';
 import { trimWords } from './risks';
@@ -22,10 +22,6 @@ import { buildWords, charcoalWords, settingWords, splitWords } from './words';
 const RESERVE_SHARE = 0.25;
 /** And enough for a slow piece in the hungriest of the likely pits, and a little over: the true one may be hungrier. */
 const HUNGRIER = 1.25;
-
-/** Last minute at which a pit still has something on, in the middle of the road. */
-const lastOffMin = (cook: CookPlan): number =>
-  Math.max(...cook.readyMin.map((r) => windowOf(r)[1]));
 
 /** A pit's fire. */
 export function firePlanned(cook: CookPlan, units: Units): PlannedFire {
@@ -162,7 +158,7 @@ export function ventsPlanned(
       },
     ];
   }
-  const moves = movesTold(cook, lastOffMin(cook));
+  const moves = movesTold(cook);
   const told =
     moves.length > 0
       ? moves

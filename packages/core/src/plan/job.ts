@@ -1,6 +1,7 @@
 /** A job before it has a time of day, and how its piece and its window are told. */
 import { cutOf } from '../meat/cuts';
 import { tenFiftyNinety } from '../quantity/statistics';
+import type { CookPlan } from './part';
 import { LONGEST_MIN } from './schedule';
 import type { PlanJob, RequestMeat } from './types';
 
@@ -14,6 +15,10 @@ export const windowOf = (minutes: readonly number[]): [number, number, number] =
     number,
     number,
   ];
+
+/** When everything on a pit is off in the middle of the road, min after lighting. */
+export const lastOffMin = ({ readyMin }: Pick<CookPlan, 'readyMin'>): number =>
+  Math.max(...readyMin.map((r) => windowOf(r)[1]));
 
 /** The name of a meat as so many pieces. */
 export const piecesName = (meat: RequestMeat, pieces: number): string =>

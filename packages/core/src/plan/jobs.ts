@@ -1,7 +1,7 @@
 /** The jobs of a plan: what to do, when, in plain words, and what "done" writes into the log. */
 import { massWords, type Units } from '../quantity/words';
 import { fireJobs, shutJob } from './fireJobs';
-import { windowOf, type Draft } from './job';
+import { lastOffMin, windowOf, type Draft } from './job';
 import { meatJobs } from './meatJobs';
 import type { CookPlan } from './part';
 import type { RequestMeat } from './types';
@@ -14,9 +14,8 @@ export function jobsAt(
   units: Units,
   pit?: string,
 ): Draft[] {
-  const windows = meats.map((_, i) => windowOf(plan.readyMin[i]!));
-  const last = Math.max(...windows.map(([, p50]) => p50));
-  const off = { firstMin: Math.max(...windows.map(([p10]) => p10)), lastMin: last };
+  const last = lastOffMin(plan);
+  const off = { firstMin: Math.max(...plan.readyMin.map((r) => windowOf(r)[0])), lastMin: last };
   const drafts = [
     ...fireJobs(plan, off, units),
     ...meats.flatMap((m, i) => meatJobs(plan, m, i, pieces[i]!, units)),

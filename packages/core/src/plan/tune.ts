@@ -8,6 +8,7 @@ import { habitGuide, NEVER, withHold, type Guide } from '../cook/guide';
 import type { Result, Scenario } from '../cook/scenario';
 import { sayable } from '../cook/tender';
 import { handStep } from '../pit/ventNames';
+import type { Preset } from '../pit/types';
 import { smallFirebox, usualFire } from '../pit/usual';
 import { presetOf } from '../pit/catalogue';
 import { seeded } from '../quantity/random';
@@ -197,11 +198,9 @@ function heldIntake(run: Result, otherwise: number): number {
   return Math.exp(sum / (end - JUDGED_FROM_MIN));
 }
 
-/** How often splits may be fed, min between two: as was wished, or what is tried. */
-export function feedIntervals({ pit, preset }: Pick<Way, 'pit' | 'preset'>): readonly number[] {
-  const { everyMin } = pit.fire;
-  return everyMin ? [everyMin] : INTERVALS[smallFirebox(preset) ? 'light' : 'heavy'];
-}
+/** How often splits are fed in the trials, min between two, where nobody said. */
+export const feedIntervals = (preset: Preset): readonly number[] =>
+  INTERVALS[smallFirebox(preset) ? 'light' : 'heavy'];
 
 /** Splits: how often, and how heavy. A round is learnt in the middle of the road, then tried on other pits. */
 function* tuneSplits(way: Way, weather: Weather, load: Load): Generator<number, Tuned> {
@@ -211,7 +210,8 @@ function* tuneSplits(way: Way, weather: Weather, load: Load): Generator<number, 
   const run = trials(way, scenario);
   const hotter = way.pit.pace.pitC - weather.airC;
   const lumpShare = LUMP_SHARE[size];
-  const all = feedIntervals(way);
+  const { everyMin: wished } = way.pit.fire;
+  const all = wished ? [wished] : feedIntervals(way.preset);
   const made: { guide: Guide; score: Score; settlesC: number }[] = [];
   for (const [i, everyMin] of all.entries()) {
     const kg = (SPLIT_KG_PER_HK[size] * hotter * everyMin) / 60 / (1 + 1.6 * lumpShare);

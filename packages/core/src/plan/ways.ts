@@ -92,9 +92,7 @@ export function waysOf(request: Request, others: OtherWays = {}): Wish[] {
 /** Other intervals between splits, min. */
 function feedWays(pit: RequestPit): readonly number[] {
   if (pit.fire.fuel !== 'splits') return [];
-  const { everyMin, ...fire } = pit.fire;
-  const preset = presetOf(pit.cooker.preset);
-  return feedIntervals({ pit: { ...pit, fire }, preset }).filter((m) => m !== everyMin);
+  return feedIntervals(presetOf(pit.cooker.preset)).filter((m) => m !== pit.fire.everyMin);
 }
 
 /** Other wraps of the first meat, and the same wrap (or the usual one) by the other schools. */

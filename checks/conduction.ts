@@ -1,9 +1,9 @@
 /** Conduction against the series solutions for slab, cylinder and sphere, moisture switched off. */
-import { cutOf, type Cut } from '@ostrin/core';
-import { stepHeat } from '@ostrin/core/meat/heat';
-import { centreC, createPiece } from '@ostrin/core/meat/piece';
-import { meatConductivity, meatDensity, meatHeat } from '@ostrin/core/meat/properties';
-import { newPaths } from '@ostrin/core/meat/surface';
+import { cutOf, type Cut } from '@ostrin/core/internals';
+import { stepHeat } from '@ostrin/core/internals';
+import { centreTempC, createPiece } from '@ostrin/core/internals';
+import { meatConductivity, meatDensity, meatHeat } from '@ostrin/core/internals';
+import { emptyFacePaths } from '@ostrin/core/internals';
 import { row, type Row } from './types';
 
 const SOURCE =
@@ -65,14 +65,14 @@ const left = (shape: Shape, zs: readonly number[], fo: number, at: number): numb
 
 /** What our cells keep, at the centre and at the face, after each Fourier number. */
 function ours(shapeN: number, bi: number, fos: readonly number[]): [number, number][] {
-  const cut: Cut = { ...cutOf('chuck'), shape: shapeN, cap: 0 };
+  const cut: Cut = { ...cutOf('chuck'), shapeExponent: shapeN, coveredFraction: 0 };
   // One kelvin apart, properties hardly change on the way.
   const piece = createPiece(cut, 2, 20, { thicknessMm: 100 });
   const { composition } = cut;
   const k = meatConductivity(composition, composition.water, 20.5);
   const diffusivity =
     k / (meatDensity(composition, 5) * meatHeat(composition, composition.water, 20.5));
-  const paths = { ...newPaths(), u: (bi * k) / piece.radiusM, drivingC: 21 };
+  const paths = { ...emptyFacePaths(), u: (bi * k) / piece.radiusM, drivingC: 21 };
   const dt = 5;
   let fo = 0;
   return fos.map((until) => {
@@ -81,7 +81,7 @@ function ours(shapeN: number, bi: number, fos: readonly number[]): [number, numb
       stepHeat(piece, paths, 101325, step);
       fo += (diffusivity * step) / piece.radiusM ** 2;
     }
-    return [21 - centreC(piece), 21 - piece.faceC];
+    return [21 - centreTempC(piece), 21 - piece.faceC];
   });
 }
 

@@ -1,15 +1,15 @@
 /** Published values behind air, combustion, fuel and heat loss. Sources are quoted from memory. */
 import {
   CHARCOALS,
-  SEASONING,
+  WOOD_MOISTURE_FRACTION,
   STOICHIOMETRIC_AIR,
   wetWoodHeat,
   WOODS,
   type WoodId,
-} from '@ostrin/core';
-import { humidityRatio, saturationPressure, vapourPressure } from '@ostrin/core/air/moist';
-import { outsideFilm, radiative } from '@ostrin/core/pit/balance';
-import { WOOD } from '@ostrin/core/fire/parcel';
+} from '@ostrin/core/internals';
+import { humidityRatio, saturationPressure, vapourPressure } from '@ostrin/core/internals';
+import { outsideFilm, radiationCoefficient } from '@ostrin/core/internals';
+import { WOOD } from '@ostrin/core/internals';
 import psychrolib from 'psychrolib';
 import { row, type Row } from './types';
 
@@ -73,7 +73,7 @@ export function fireRows(): Row[] {
     row('P-dry-basis', 'seasoned wood, 16 % wet basis, on dry basis', 'Wood Handbook, FPL', [
       {
         what: '%',
-        value: (100 * SEASONING.seasoned) / (1 - SEASONING.seasoned),
+        value: (100 * WOOD_MOISTURE_FRACTION.seasoned) / (1 - WOOD_MOISTURE_FRACTION.seasoned),
         low: 19,
         high: 19.1,
         digits: 2,
@@ -90,7 +90,7 @@ export function fireRows(): Row[] {
     row('P-radiation', 'exchange of black walls at 150 and 20 C', 'Stefan-Boltzmann law', [
       {
         what: 'W/m2',
-        value: radiative(423.15, 293.15) * 130,
+        value: radiationCoefficient(423.15, 293.15) * 130,
         low: 5.670374e-8 * (423.15 ** 4 - 293.15 ** 4) - 0.1,
         high: 5.670374e-8 * (423.15 ** 4 - 293.15 ** 4) + 0.1,
       },

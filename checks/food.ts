@@ -1,12 +1,12 @@
 /** Published values of food and its safety, against what whole cooks of the engine say. */
-import { cutOf, simulate, type MeatResult, type MeatSpec } from '@ostrin/core';
-import { humidityRatio, pressureAt, saturationPressure } from '@ostrin/core/air/moist';
-import { createPiece, stepPiece } from '@ostrin/core/meat/piece';
-import { meatConductivity, meatDensity, meatHeat } from '@ostrin/core/meat/properties';
-import { FACE } from '@ostrin/core/meat/surface';
-import { CAUTIONS } from '@ostrin/core/safety/cautions';
+import { cutOf, simulate, type MeatResult, type MeatSpec } from '@ostrin/core/internals';
+import { humidityRatio, pressureAt, saturationPressure } from '@ostrin/core/internals';
+import { createPiece, stepPiece } from '@ostrin/core/internals';
+import { meatConductivity, meatDensity, meatHeat } from '@ostrin/core/internals';
+import { FACE_CLOSURES } from '@ostrin/core/internals';
+import { CAUTIONS } from '@ostrin/core/internals';
 import psychrolib from 'psychrolib';
-import { heldCook } from './held';
+import { heldCook } from './heldCook';
 import { row, type Row } from './types';
 
 const CHOI_OKOS = 'Choi and Okos 1986, in ASHRAE Refrigeration ch. 19, from memory';
@@ -34,11 +34,11 @@ function propertyRows(): Row[] {
 /** A wet, bare face in fast air that sees nothing warmer settles at the wet bulb. */
 function wetBulbRow(): Row {
   const gap = [60, 90, 121].map((airC) => {
-    const piece = createPiece({ ...cutOf('chuck'), cap: 0 }, 2, 35);
+    const piece = createPiece({ ...cutOf('chuck'), coveredFraction: 0 }, 2, 35);
     const pressurePa = pressureAt(0);
     const humidity = humidityRatio(saturationPressure(25), pressurePa);
-    const radiates = FACE.radiation;
-    FACE.radiation = 0;
+    const radiates = FACE_CLOSURES.radiation;
+    FACE_CLOSURES.radiation = 0;
     for (let i = 0; i < 40; i++) {
       // Kept wet, and its inside kept at its face's temperature: no heat but the air's.
       piece.filmKg = 0.05 * piece.bareM2;
@@ -53,7 +53,7 @@ function wetBulbRow(): Row {
       };
       stepPiece(piece, air, 5);
     }
-    FACE.radiation = radiates;
+    FACE_CLOSURES.radiation = radiates;
     return piece.faceC - psychrolib.GetTWetBulbFromHumRatio(airC, humidity, pressurePa);
   });
   const worst = gap.reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a));

@@ -1,6 +1,6 @@
 /** Trade practice: meat in a held pit, from 4 C unless said. */
-import { simulate, type MeatResult, type MeatSpec } from '@ostrin/core';
-import { heldCook } from './held';
+import { simulate, type MeatResult, type MeatSpec } from '@ostrin/core/internals';
+import { heldCook } from './heldCook';
 import { row, type Row } from './types';
 
 const COMMON = 'common practice';

@@ -1,6 +1,6 @@
 /** A dozen of the sixty cases of `ostrin bench --plans`, so that a plan that gets worse is noticed at once. */
-import { byRules } from './plans/rules';
-import { carriedOut } from './plans/carry';
+import { ruleOfThumbOperator } from './plans/ruleOfThumb';
+import { runAllMethods } from './plans/methods';
 import { cases } from './plans/requests';
 import { pool } from './plans/table';
 
@@ -13,7 +13,7 @@ it('asks the same sixty, twelve a family', () => {
 
 it('holds pits twice as near to their target as the rules of thumb, and does not run out', () => {
   const some = cases().filter((_, i) => i % 6 === 1);
-  const went = some.map(carriedOut);
+  const went = some.map(runAllMethods);
   const plan = pool(went.map((w) => w.plan));
   const rules = pool(went.map((w) => w.rules));
   expect(plan.rmsK).toBeLessThan(0.5 * rules.rmsK);
@@ -32,10 +32,10 @@ it('closes down once by rule, then feeds by the clock and by the cold', () => {
     litAtMin: 0,
     woodChunks: [],
   } as const;
-  const hand = byRules('offset-heavy', { ...fire, woodChunks: [] }, 120);
+  const hand = ruleOfThumbOperator('offset-heavy', { ...fire, woodChunks: [] }, 120);
   const seen = { unlitKg: 0, litKg: 1, woodKg: 0, sinceLidMin: Infinity };
   const does = (atMin: number, pitC: number): string[] =>
-    hand.look({ ...seen, atMin, pitC }).map((a) => a.do);
+    hand.decide({ ...seen, atMin, pitC }).map((a) => a.do);
   expect(does(0, 15)).toEqual(['set-vents']);
   expect(does(30, 90)).toEqual([]);
   expect(does(35, 112)).toEqual(['set-vents']);

@@ -1,16 +1,16 @@
 /** Published values that the slice's closures stand on. Sources are quoted from memory. */
-import { cutOf, OXYGEN_HEAT } from '@ostrin/core';
+import { cutOf, OXYGEN_HEAT } from '@ostrin/core/internals';
 import {
   boilingPoint,
   humidityRatio,
   pressureAt,
   saturationPressure,
   wetBulb,
-} from '@ostrin/core/air/moist';
-import { orificeFlow, stackPressure } from '@ostrin/core/air/draught';
-import { meatDensity, meatHeat } from '@ostrin/core/meat/properties';
-import { logReductionsPerMin, SAFE_LOG_REDUCTION } from '@ostrin/core/safety/lethality';
-import { VOLATILES_HEAT, WOOD_CHAR_HEAT, WOOD_CHAR_YIELD } from '@ostrin/core/fuel/catalogue';
+} from '@ostrin/core/internals';
+import { orificeFlow, stackPressure } from '@ostrin/core/internals';
+import { meatDensity, meatHeat } from '@ostrin/core/internals';
+import { logReductionsPerMin, SAFE_LOG_REDUCTION } from '@ostrin/core/internals';
+import { VOLATILES_HEAT, WOOD_CHAR_HEAT, WOOD_CHAR_YIELD } from '@ostrin/core/internals';
 import psychrolib from 'psychrolib';
 import { row, type Row } from './types';
 

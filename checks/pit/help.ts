@@ -1,19 +1,19 @@
 /** What the pit's checks share. Temperatures at the grate, C. */
 import {
   feedActions,
-  lastsHours,
+  burnHours,
   presetOf,
   settledC,
   simulate,
-  swingOf,
+  roundSwingK,
   usualFire,
   type Action,
   type FireSpec,
   type HeapFire,
   type Result,
   type Scenario,
-} from '@ostrin/core';
-import { mean } from '@ostrin/core/quantity/statistics';
+} from '@ostrin/core/internals';
+import { mean } from '@ostrin/core/internals';
 
 export const COMMON = 'common practice';
 
@@ -56,7 +56,7 @@ export function heapOf(
 }
 
 export const settled = (r: Result): number => settledC(r.pitC, 1);
-export const lasts = (r: Result): number => lastsHours(r.pitC, 1);
+export const lasts = (r: Result): number => burnHours(r.pitC, 1);
 
 /** Mean of a series between two minutes. */
 export const between = (c: readonly (number | null)[], from: number, to: number): number =>
@@ -96,6 +96,6 @@ export function fed(
     result,
     meanC: between(result.pitC, from, to),
     nearMinusFar: at('near') - at('far'),
-    swingK: swingOf(result.pitC.slice(from, to) as number[], intervalMin),
+    swingK: roundSwingK(result.pitC.slice(from, to) as number[], intervalMin),
   };
 }

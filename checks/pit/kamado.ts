@@ -1,5 +1,5 @@
 /** Trade practice: kamado, hopper and water smoker. */
-import { simulate, type Action, type Result } from '@ostrin/core';
+import { simulate, type Action, type Result } from '@ostrin/core/internals';
 import { row, type Row } from '../types';
 import { charcoalPerHour, COMMON, heapOf, highest, lasts, onTheDay, settled, vents } from './help';
 

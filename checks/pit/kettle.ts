@@ -4,10 +4,10 @@ import {
   createCook,
   simulate,
   type Action,
-  type Pit,
+  type CookerParameters,
   type Scenario,
   type SnakeFire,
-} from '@ostrin/core';
+} from '@ostrin/core/internals';
 import { row, type Row } from '../types';
 import { between, charcoalPerHour, COMMON, heapOf, lasts, onTheDay, settled, vents } from './help';
 
@@ -29,7 +29,7 @@ const HELD = [vents(0, 1, 1), vents(20, 0.25, 0.5)];
 const kettle57 = (
   actions: Action[] = HELD,
   fire: Partial<SnakeFire> = {},
-  overrides: Partial<Pit> = {},
+  overrides: Partial<CookerParameters> = {},
   part: Partial<Scenario> = {},
 ): Scenario =>
   onTheDay('kettle-57', snake(fire), actions, {

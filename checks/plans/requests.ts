@@ -7,7 +7,7 @@ import {
   type FuelId,
   type Random,
   type Request,
-} from '@ostrin/core';
+} from '@ostrin/core/internals';
 
 export const SEED = 20270515;
 const PER_FAMILY = 12;
@@ -65,14 +65,16 @@ export interface Case {
   truth: string;
 }
 
-function wish(family: Family, n: number, random: Random): Omit<Case, 'truth'> {
+function caseOf(family: Family, n: number, random: Random): Omit<Case, 'truth'> {
   const kits = KITS[family];
   const kit = kits[n % kits.length]!;
   const pitC = pick(random, kit.heats);
   const cuts = CUTS.filter(
     (c) => c.heats === null || (c.heats as readonly number[]).includes(pitC),
   );
-  const small = PRESETS[kit.preset]!.pit.diameterM < 0.5 && PRESETS[kit.preset]!.pit.lengthM === 0;
+  const small =
+    PRESETS[kit.preset]!.parameters.diameterM < 0.5 &&
+    PRESETS[kit.preset]!.parameters.lengthM === 0;
   const cut = pick(random, small ? cuts.filter((c) => c.cut !== 'brisket') : cuts);
   const massKg = between(random, cut.kg[0], cut.kg[1], 0.1);
   const wrap = pick(random, cut.wrap);
@@ -122,7 +124,7 @@ export function cases(seed = SEED): Case[] {
   const random = seeded(seed);
   return (Object.keys(KITS) as Family[]).flatMap((family) =>
     Array.from({ length: PER_FAMILY }, (_, n) => {
-      const made = wish(family, n, random);
+      const made = caseOf(family, n, random);
       return { ...made, truth: `truth/${made.id}${seed === SEED ? '' : `/${seed}`}` };
     }),
   );

@@ -1,6 +1,6 @@
 /** The sixty cases pooled: by family and over all, each way beside the others. */
-import { mean, quantile, type Family } from '@ostrin/core';
-import { carriedOut, WAYS, type WayName, type Went } from './carry';
+import { mean, quantile, type Family } from '@ostrin/core/internals';
+import { runAllMethods, METHODS, type MethodName, type MethodOutcome } from './methods';
 import { cases, SEED } from './requests';
 
 /** What one way comes to over some cases. */
@@ -21,13 +21,13 @@ export interface Row {
   id: string;
   family: Family;
   words: string;
-  went: Record<WayName, Went>;
+  went: Record<MethodName, MethodOutcome>;
 }
 
 const round = (v: number, digits = 2): number => Number(v.toFixed(digits));
 
 /** Pools what went. */
-export function pool(went: readonly Went[]): Pooled {
+export function pool(went: readonly MethodOutcome[]): Pooled {
   const minutes = went.reduce((n, w) => n + w.minutes, 0);
   const out = went.reduce((n, w) => n + w.outMin, 0);
   const ratios = went.map((w) => w.loadedKg / Math.max(w.neededKg, 1e-6)).sort((a, b) => a - b);
@@ -53,14 +53,14 @@ export function measure(seed = SEED, told?: (row: Row) => void) {
       id: c.id,
       family: c.family,
       words: `${cooker.preset} ${fire.fuel}${fire.arrangement ? ` ${fire.arrangement}` : ''} ${pace.pitC} C, ${meat.cut} ${meat.massKg} kg ${meat.wrap.with}`,
-      went: carriedOut(c),
+      went: runAllMethods(c),
     };
     told?.(row);
     return row;
   });
-  const of = (list: readonly Row[]): Record<WayName, Pooled> =>
-    Object.fromEntries(WAYS.map((w) => [w, pool(list.map((r) => r.went[w]))])) as Record<
-      WayName,
+  const of = (list: readonly Row[]): Record<MethodName, Pooled> =>
+    Object.fromEntries(METHODS.map((w) => [w, pool(list.map((r) => r.went[w]))])) as Record<
+      MethodName,
       Pooled
     >;
   const families = [...new Set(rows.map((r) => r.family))];

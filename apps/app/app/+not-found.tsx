@@ -1,1 +1,1 @@
-export { NowhereScreen as default } from '../src/ui/NowhereScreen';
+export { NotFoundScreen as default } from '../src/ui/NotFoundScreen';

@@ -11,7 +11,7 @@ import { Slot } from 'expo-router';
 import { useEffect } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { queryClient } from '../src/api/queries';
-import { fetchTheRest } from '../src/ui/later';
+import { loadLazyComponents } from '../src/ui/lazyComponent';
 import { Shell } from '../src/ui/Shell';
 import { useThemeVariables } from '../src/ui/theme';
 
@@ -29,7 +29,7 @@ export default function Root() {
     ZillaSlab_700Bold,
   });
   useEffect(() => {
-    const timer = setTimeout(() => void fetchTheRest(), SETTLED_MS);
+    const timer = setTimeout(() => void loadLazyComponents(), SETTLED_MS);
     return () => clearTimeout(timer);
   }, []);
   return (

@@ -1,6 +1,6 @@
 import type { Plan } from '@ostrin/core';
 import { act, renderHook } from '@testing-library/react-native';
-import { call, Refused, Unreachable } from '../src/api/http';
+import { requestJson, HttpError, ServerUnreachable } from '../src/api/http';
 import { useLive } from '../src/store/live';
 import { useLiveCook } from '../src/tend/useLiveCook';
 
@@ -45,7 +45,7 @@ class FakeStream {
 describe('calls', () => {
   it('brings back what the server says, and its refusals in words', async () => {
     global.fetch = jest.fn(() => reply(200, { ok: 1 })) as unknown as typeof fetch;
-    expect(await call('/x', 'PUT', { a: 1 })).toEqual({ ok: 1 });
+    expect(await requestJson('/x', 'PUT', { a: 1 })).toEqual({ ok: 1 });
     expect(global.fetch).toHaveBeenCalledWith('/x', expect.objectContaining({ body: '{"a":1}' }));
     const problem = {
       title: 'Not right',
@@ -53,11 +53,11 @@ describe('calls', () => {
       errors: [{ field: 'speed', message: 'must be at most 240' }],
     };
     global.fetch = jest.fn(() => reply(422, problem)) as unknown as typeof fetch;
-    await expect(call('/x')).rejects.toThrow('Not right. speed must be at most 240');
+    await expect(requestJson('/x')).rejects.toThrow('Not right. speed must be at most 240');
     global.fetch = jest.fn(() => reply(502, '<html>')) as unknown as typeof fetch;
-    await expect(call('/x')).rejects.toBeInstanceOf(Refused);
+    await expect(requestJson('/x')).rejects.toBeInstanceOf(HttpError);
     global.fetch = jest.fn(() => Promise.reject(new TypeError('down'))) as unknown as typeof fetch;
-    await expect(call('/x')).rejects.toBeInstanceOf(Unreachable);
+    await expect(requestJson('/x')).rejects.toBeInstanceOf(ServerUnreachable);
   });
 });
 
@@ -75,7 +75,7 @@ describe('watching a cook', () => {
     const { unmount } = renderHook(() => useLiveCook(COOK));
     expect(FakeStream.all).toHaveLength(1);
     expect(global.fetch).not.toHaveBeenCalled();
-    expect(useLive.getState().link).toBe('connecting');
+    expect(useLive.getState().connection).toBe('connecting');
     act(() => FakeStream.all[0]!.say({ type: 'hello', clock }));
     await settle();
     expect(useLive.getState()).toMatchObject({ link: 'live', cookId: COOK, name: 'Lunch' });

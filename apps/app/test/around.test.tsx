@@ -1,21 +1,21 @@
 /** A piece that comes late on the slip, and what stands round the answer. */
-import { plan, type Plan, type WeatherFrom } from '@ostrin/core';
+import { plan, type Plan, type WeatherFromHour } from '@ostrin/core';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
-import { Cautions, Risks, Shopping, Watch } from '../src/plan/Around';
+import { Cautions, Risks, Shopping, Watch } from '../src/plan/PlanExtras';
 import { Jobs } from '../src/plan/Jobs';
 import { BeforeAndAfter } from '../src/plan/MoreChoices';
 import { othersWords } from '../src/plan/meatWords';
-import { SlipSentence } from '../src/plan/SlipSentence';
-import { comingUp, requestOf, slipOf } from '../src/store/request';
-import { firstSlip, useSlip } from '../src/store/slip';
+import { PlanSentence } from '../src/plan/PlanSentence';
+import { movedToComingWeek, requestOf, draftOf } from '../src/store/request';
+import { firstDraft, usePlanDraft } from '../src/store/planDraft';
 import { BOSUN } from './help';
 
 const METRIC = { temperature: 'C', mass: 'kg' } as const;
 const NOW = Date.UTC(2027, 4, 14, 12);
-const FIRST = firstSlip(NOW, 'UTC');
-const meat = () => useSlip.getState().meats[0]!;
+const FIRST = firstDraft(NOW, 'UTC');
+const meat = () => usePlanDraft.getState().meats[0]!;
 
-beforeEach(() => useSlip.setState({ ...FIRST }));
+beforeEach(() => usePlanDraft.setState({ ...FIRST }));
 
 describe('a piece that comes late', () => {
   const show = () => render(<BeforeAndAfter meat={meat()} />);
@@ -41,8 +41,10 @@ describe('a piece that comes late', () => {
     const slip = { ...FIRST, meats: [{ ...FIRST.meats[0]!, notBefore: '2027-05-15T11:00' }] };
     const request = requestOf(slip, [BOSUN], METRIC);
     expect(request.meats[0]!.notBefore).toBe('2027-05-15T11:00');
-    expect(slipOf(request, [BOSUN]).meats[0]!.notBefore).toBe('2027-05-15T11:00');
-    expect(comingUp(slip, Date.UTC(2027, 4, 17)).meats[0]!.notBefore).toBe('2027-05-22T11:00');
+    expect(draftOf(request, [BOSUN]).meats[0]!.notBefore).toBe('2027-05-15T11:00');
+    expect(movedToComingWeek(slip, Date.UTC(2027, 4, 17)).meats[0]!.notBefore).toBe(
+      '2027-05-22T11:00',
+    );
     expect(othersWords(slip.meats[0]!, slip.serveAt)).toBe(
       'not there before 11:00, rested in a cool box',
     );
@@ -50,31 +52,31 @@ describe('a piece that comes late', () => {
 });
 
 it('takes a night that is colder than the day, and never one that is warmer', async () => {
-  const page = render(<SlipSentence yard={[BOSUN]} />);
+  const page = render(<PlanSentence yard={[BOSUN]} />);
   fireEvent.press(screen.getByRole('button', { name: /^Weather: 12 C, light wind/ }));
   const press = (name: string): void => fireEvent.press(screen.getByRole('button', { name }));
   await screen.findByText('as by day');
   expect(screen.getByRole('button', { name: 'Air in the small hours: more' })).toBeDisabled();
   for (let i = 0; i < 3; i++) press('Air in the small hours: less');
-  expect(useSlip.getState()).toMatchObject({ airC: 12, nightC: 9 });
+  expect(usePlanDraft.getState()).toMatchObject({ airC: 12, nightC: 9 });
   expect(screen.getByText('9 C')).toBeTruthy();
-  page.rerender(<SlipSentence yard={[BOSUN]} />);
+  page.rerender(<PlanSentence yard={[BOSUN]} />);
   expect(
     await screen.findByRole('button', { name: /^Weather: 12 C, 9 C at night, light wind/ }),
   ).toBeTruthy();
-  const { weather } = requestOf(useSlip.getState(), [BOSUN], METRIC);
-  expect((weather as WeatherFrom[]).find((w) => w.at === '2027-05-14T23:00')!.airC).toBe(9);
+  const { weather } = requestOf(usePlanDraft.getState(), [BOSUN], METRIC);
+  expect((weather as WeatherFromHour[]).find((w) => w.at === '2027-05-14T23:00')!.airC).toBe(9);
   for (let i = 0; i < 3; i++) press('Air by day: less');
-  expect(useSlip.getState()).toMatchObject({ airC: 9, nightC: null });
+  expect(usePlanDraft.getState()).toMatchObject({ airC: 9, nightC: null });
 });
 
 it('feeds splits as often as was chosen, and only splits', async () => {
   const TOM = { ...BOSUN, id: 'tom', name: 'Long Tom', preset: 'offset-heavy' } as const;
-  useSlip.getState().changeFire('tom', { fireId: 'splits', everyMin: 45 });
-  const request = () => requestOf(useSlip.getState(), [TOM], METRIC);
+  usePlanDraft.getState().changeFire('tom', { fireId: 'splits', everyMin: 45 });
+  const request = () => requestOf(usePlanDraft.getState(), [TOM], METRIC);
   expect(request().pits[0]!.fire).toMatchObject({ fuel: 'splits', everyMin: 45 });
-  expect(slipOf(request(), [TOM]).fires.tom).toMatchObject({ everyMin: 45 });
-  render(<SlipSentence yard={[TOM]} />);
+  expect(draftOf(request(), [TOM]).fires.tom).toMatchObject({ everyMin: 45 });
+  render(<PlanSentence yard={[TOM]} />);
   fireEvent.press(screen.getByRole('button', { name: /^Fire: splits each 45 min, cherry/ }));
   fireEvent.press(await screen.findByRole('radio', { name: 'Best' }));
   expect(request().pits[0]!.fire.everyMin).toBeUndefined();

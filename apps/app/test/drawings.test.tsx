@@ -2,7 +2,7 @@
 import {
   CHARCOALS,
   grateOf,
-  layFire,
+  designFire,
   METRIC,
   PRESETS,
   presetOf,
@@ -17,7 +17,7 @@ import { basketBlocks } from '../src/drawings/Grate';
 
 /** A fire as planned, of a preset's usual kind unless told otherwise. */
 function fireIn(preset: string, part: Partial<PlannedFire> = {}, splits = false): PlannedFire {
-  const way = layFire({
+  const way = designFire({
     id: 'p',
     cooker: { preset, overrides: {} },
     fire: { fuel: splits ? 'splits' : 'lump', arrangement: part.arrangement },

@@ -1,5 +1,5 @@
 import type { Entry, Plan } from '@ostrin/core';
-import { allEntries, cookNow, mergeReadings, useLive } from '../src/store/live';
+import { allEntries, cookClockMs, mergeReadings, useLive } from '../src/store/live';
 import type { CookView } from '../src/api/queries';
 
 const COOK = '11111111-1111-4111-8111-111111111111';
@@ -33,9 +33,9 @@ beforeEach(() => {
     posted.push((JSON.parse(String(init?.body)) as { entries: Entry[] }).entries);
     return answer();
   }) as unknown as typeof fetch;
-  useLive.setState({ waiting: [], entries: [], link: 'none', lostAt: null, refusal: null });
+  useLive.setState({ waiting: [], entries: [], connection: 'none', lostAt: null, rejection: null });
   useLive.getState().load(view());
-  useLive.getState().setLink('live');
+  useLive.getState().setConnection('live');
 });
 
 it('shows a tap at once and sends it under its own id', async () => {
@@ -57,7 +57,7 @@ it('keeps taps while the server is away and sends them in order, once, when it i
   expect(allEntries(useLive.getState())).toHaveLength(3);
   answer = ok;
   posted = [];
-  useLive.getState().setLink('live');
+  useLive.getState().setConnection('live');
   await settle();
   expect(posted.map((p) => p[0]!.id)).toEqual(taps.map((t) => t.id));
   expect(useLive.getState().waiting).toEqual([]);
@@ -71,7 +71,7 @@ it('keeps them when the server fails, and drops what it refuses, saying so', asy
   answer = () => reply(409, JSON.stringify({ title: 'This cook is finished', status: 409 }));
   await useLive.getState().flush();
   expect(useLive.getState().waiting).toHaveLength(0);
-  expect(useLive.getState().refusal).toMatch(/finished/);
+  expect(useLive.getState().rejection).toMatch(/finished/);
 });
 
 it('takes what other windows did, each entry once', () => {
@@ -82,11 +82,11 @@ it('takes what other windows did, each entry once', () => {
 });
 
 it('runs the clock at its speed, and stops it while the line is down', () => {
-  const s = { clock: view().clock, clockAt: 100, link: 'live' as const, lostAt: null };
-  expect(cookNow(s, 300)).toBe(1000 + 200 * 10);
-  expect(cookNow({ ...s, link: 'lost', lostAt: 150 }, 9999)).toBe(1500);
-  expect(cookNow({ ...s, clock: { ...s.clock, running: false } }, 9999)).toBe(1000);
-  expect(cookNow({ ...s, clock: null }, 5)).toBe(0);
+  const s = { clock: view().clock, clockAt: 100, connection: 'live' as const, lostAt: null };
+  expect(cookClockMs(s, 300)).toBe(1000 + 200 * 10);
+  expect(cookClockMs({ ...s, connection: 'lost', lostAt: 150 }, 9999)).toBe(1500);
+  expect(cookClockMs({ ...s, clock: { ...s.clock, running: false } }, 9999)).toBe(1000);
+  expect(cookClockMs({ ...s, clock: null }, 5)).toBe(0);
 });
 
 it('merges readings by their moment', () => {

@@ -5,7 +5,7 @@ import { short } from '../src/strip/Marks';
 import { COLOUR_NAMES, contrast, DAY, NIGHT } from '../src/ui/tokens';
 import { hourSpan } from '../src/plan/FourTimes';
 import { due } from '../src/tend/JobCard';
-import { clockAndDay, degrees, quarter, unbroken } from '../src/ui/words';
+import { clockAndDay, degrees, quarter, keepUnitsTogether } from '../src/ui/words';
 
 describe('labels', () => {
   it('never collide while there is room, keep their order and their field', () => {
@@ -35,15 +35,17 @@ describe('labels', () => {
 });
 
 it('keeps figures with their units at the end of a line', () => {
-  expect(unbroken('cooks 9 h 28, 13.8 kg, 45 min at 121 C')).toBe(
+  expect(keepUnitsTogether('cooks 9 h 28, 13.8 kg, 45 min at 121 C')).toBe(
     'cooks 9\u00a0h\u00a028, 13.8\u00a0kg, 45\u00a0min at 121\u00a0C',
   );
-  expect(unbroken('2 mutton shoulders, 4 chunks, in 10 pits')).toBe(
+  expect(keepUnitsTogether('2 mutton shoulders, 4 chunks, in 10 pits')).toBe(
     '2 mutton shoulders, 4 chunks, in 10 pits',
   );
   fc.assert(
     fc.property(fc.string(), (text) => {
-      expect(unbroken(text).replaceAll('\u00a0', ' ')).toBe(text.replaceAll('\u00a0', ' '));
+      expect(keepUnitsTogether(text).replaceAll('\u00a0', ' ')).toBe(
+        text.replaceAll('\u00a0', ' '),
+      );
     }),
   );
 });

@@ -3,7 +3,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
 import type { PlanListener } from '../src/api/core';
 import { PlanScreen } from '../src/plan/PlanScreen';
-import { firstSlip, useSlip } from '../src/store/slip';
+import { firstDraft, usePlanDraft } from '../src/store/planDraft';
 import { BOSUN } from './help';
 
 let mockAsked: { request: Request; to: PlanListener }[] = [];
@@ -51,7 +51,7 @@ const answer = (members: number, final: boolean): Plan => {
 beforeEach(() => {
   mockAsked = [];
   sent = [];
-  useSlip.setState({ ...firstSlip(NOW, 'UTC') });
+  usePlanDraft.setState({ ...firstDraft(NOW, 'UTC') });
 });
 
 it('asks for a plan at once, shows the rough one, then the full one, and starts it', async () => {
@@ -79,7 +79,7 @@ it('asks anew when the slip changes, and refuses to start what cannot be', async
   open();
   await waitFor(() => expect(mockAsked).toHaveLength(1));
   answer(1, true);
-  act(() => useSlip.getState().change({ people: 60 }));
+  act(() => usePlanDraft.getState().change({ people: 60 }));
   await waitFor(() => expect(mockAsked).toHaveLength(2));
   expect(mockAsked[1]!.request.people).toBe(60);
   answer(1, true);

@@ -3,7 +3,7 @@ import { plan, type Plan, type Request } from '@ostrin/core';
 import fc from 'fast-check';
 import { pointsFor, sheetHtml } from '../src/plan/printSheet';
 import { requestOf } from '../src/store/request';
-import { firstSlip, newMeat } from '../src/store/slip';
+import { firstDraft, newMeat } from '../src/store/planDraft';
 import { BOSUN } from './help';
 
 const METRIC = { temperature: 'C', mass: 'kg' } as const;
@@ -15,7 +15,7 @@ const TOM = {
   overrides: {},
   ventWay: 'fingers',
 } as const;
-const SLIP = firstSlip(NOW, 'UTC');
+const SLIP = firstDraft(NOW, 'UTC');
 const planned = (request: Request): Plan => plan(request, { nowMs: NOW, members: 1 });
 const one = planned(requestOf(SLIP, [BOSUN], METRIC));
 const two = planned(

@@ -1,23 +1,23 @@
-import { cutOf, foldLog, piecesOfAll, plan, type Entry } from '@ostrin/core';
+import { cutOf, foldLog, piecesPerMeat, plan, type Entry } from '@ostrin/core';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { useState } from 'react';
-import { SlipSentence } from '../src/plan/SlipSentence';
+import { PlanSentence } from '../src/plan/PlanSentence';
 import { useSettings } from '../src/store/settings';
 import { requestOf } from '../src/store/request';
-import { firstSlip, stepMass, useSlip } from '../src/store/slip';
+import { firstDraft, stepMass, usePlanDraft } from '../src/store/planDraft';
 import { allEntries, useLive } from '../src/store/live';
 import { LogPad } from '../src/tend/LogPad';
 import { JobCard } from '../src/tend/JobCard';
-import { isMoveOf, logAction, nextMeat, retime, ventsNow } from '../src/tend/actions';
+import { isActionOfJob, logAction, nextMeat, retime, ventsNow } from '../src/tend/actions';
 import { importBody } from '../src/log/ImportButton';
 import { taken } from '../src/ui/useKeyDown';
 import { BOSUN } from './help';
 // Parts that are fetched later are compiled now, not while a test waits for them.
-import '../src/plan/SlipSheet';
+import '../src/plan/PlanSheet';
 import '../src/ui/FieldsForm';
 
 const METRIC = { temperature: 'C', mass: 'kg' } as const;
-const wish = requestOf({ ...firstSlip(Date.UTC(2027, 4, 14), 'UTC') }, [BOSUN], METRIC);
+const wish = requestOf({ ...firstDraft(Date.UTC(2027, 4, 14), 'UTC') }, [BOSUN], METRIC);
 const PLAN = plan(wish, { nowMs: 0, members: 1 });
 const T0 = Date.UTC(2027, 4, 15, 8);
 
@@ -26,14 +26,14 @@ const press = (name: string | RegExp) => fireEvent.press(screen.getByRole('butto
 
 beforeEach(() => {
   global.fetch = jest.fn(() => new Promise(() => undefined)) as unknown as typeof fetch;
-  useSlip.setState(firstSlip(Date.UTC(2027, 4, 14), 'UTC'));
+  usePlanDraft.setState(firstDraft(Date.UTC(2027, 4, 14), 'UTC'));
   useSettings.setState({ units: METRIC });
-  useLive.setState({ cookId: 'c', entries: [], waiting: [], plan: PLAN, link: 'live' });
+  useLive.setState({ cookId: 'c', entries: [], waiting: [], plan: PLAN, connection: 'live' });
 });
 
 describe('the slip', () => {
   it('is a whole, sensible sentence at first sight', () => {
-    render(<SlipSentence yard={[BOSUN]} />);
+    render(<PlanSentence yard={[BOSUN]} />);
     for (const word of [
       /^People: 8 people/,
       /18:30/,
@@ -50,17 +50,17 @@ describe('the slip', () => {
   });
 
   it('changes with a touch, in the units of the user', async () => {
-    render(<SlipSentence yard={[BOSUN]} />);
+    render(<PlanSentence yard={[BOSUN]} />);
     press(/^People/);
     fireEvent.press(await screen.findByRole('button', { name: 'People: more' }));
     fireEvent.press(screen.getByRole('radio', { name: '12' }));
-    expect(useSlip.getState().people).toBe(12);
+    expect(usePlanDraft.getState().people).toBe(12);
     press('Done');
     act(() => useSettings.setState({ units: { temperature: 'F', mass: 'lb' } }));
     expect(screen.getByRole('button', { name: /^Pit: 250 F/ })).toBeTruthy();
     press(/^Pit/);
     fireEvent.press(await screen.findByRole('radio', { name: /^275 F/ }));
-    expect(useSlip.getState().fires.bosun!.pitC).toBe(135);
+    expect(usePlanDraft.getState().fires.bosun!.pitC).toBe(135);
   });
 
   it('keeps masses in the cut’s range and counts pieces from people', () => {
@@ -68,9 +68,9 @@ describe('the slip', () => {
     expect(stepMass(cut, 4.5, 1)).toBe(4.5);
     expect(stepMass(cut, 2.5, -1)).toBe(2.4);
     expect(stepMass(cutOf('sausages'), 0.1, 1)).toBe(0.15);
-    const slip = firstSlip(0, 'UTC');
+    const draft = firstDraft(0, 'UTC');
     const pieces = (people: number): number =>
-      piecesOfAll(requestOf({ ...slip, people }, [BOSUN], METRIC))[0]!;
+      piecesPerMeat(requestOf({ ...draft, people }, [BOSUN], METRIC))[0]!;
     expect(pieces(1)).toBe(1);
     expect(pieces(40)).toBeGreaterThan(5);
   });
@@ -126,15 +126,15 @@ describe('the log pad', () => {
   it('does the job with the move that the job asks for, and only then', () => {
     const light = PLAN.jobs.find((j) => j.id === 'light')!;
     const meatOn = PLAN.jobs.find((j) => j.id === 'meat-on')!;
-    expect(isMoveOf(meatOn, { do: 'lid-open', seconds: 60 })).toBe(false);
-    expect(isMoveOf(light, light.logs[0]!)).toBe(true);
+    expect(isActionOfJob(meatOn, { do: 'lid-open', seconds: 60 })).toBe(false);
+    expect(isActionOfJob(light, light.logs[0]!)).toBe(true);
     logAction(PLAN, log(), light.logs[0]!, T0);
     expect(log().jobsDone.has('light')).toBe(true);
     logAction(PLAN, log(), nextMeat(PLAN, log())!, T0 + 1);
     expect(log().jobsDone.has('meat-on')).toBe(true);
     expect(nextMeat(PLAN, log())).toMatchObject({ do: 'wrap' });
-    const line = log().lines.find((l) => l.jobId === 'meat-on')!;
-    retime(log(), line, T0 - 60_000, T0 + 2);
+    const logLine = log().lines.find((l) => l.jobId === 'meat-on')!;
+    retime(log(), logLine, T0 - 60_000, T0 + 2);
     expect(
       log()
         .lines.filter((l) => l.jobId === 'meat-on')

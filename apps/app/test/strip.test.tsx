@@ -2,7 +2,7 @@ import { epochOf, foldLog, MINUTE_MS, plan, type Entry } from '@ostrin/core';
 import { forecast } from '@ostrin/core/lookAhead';
 import { render, screen } from '@testing-library/react-native';
 import { requestOf } from '../src/store/request';
-import { firstSlip } from '../src/store/slip';
+import { firstDraft } from '../src/store/planDraft';
 import { jobMs, lineLabel, stripData } from '../src/strip/fromCook';
 import type { Mark, StripData } from '../src/strip/model';
 import { Strip } from '../src/strip/Strip';
@@ -11,7 +11,7 @@ import { DAY } from '../src/ui/tokens';
 import { BOSUN } from './help';
 
 const UNITS = { temperature: 'C', mass: 'kg' } as const;
-const PLAN = plan(requestOf(firstSlip(Date.UTC(2027, 4, 14), 'UTC'), [BOSUN], UNITS), {
+const PLAN = plan(requestOf(firstDraft(Date.UTC(2027, 4, 14), 'UTC'), [BOSUN], UNITS), {
   nowMs: 0,
   members: 2,
 });

@@ -1,29 +1,35 @@
 /** One slip with several meats, courses and pits; what is kept of it; pieces laid by hand. */
-import { CUTS, onePit, plan, SCHOOL_IDS, type Lie, type Plan } from '@ostrin/core';
+import { CUTS, onePit, plan, SCHOOL_IDS, type PiecePlacement, type Plan } from '@ostrin/core';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
 import fc from 'fast-check';
-import { Answer } from '../src/plan/Answer';
+import { Answer } from '../src/plan/PlanAnswer';
 import { FourTimes } from '../src/plan/FourTimes';
-import { KeptPlans } from '../src/plan/KeptPlans';
+import { SavedPlans } from '../src/plan/SavedPlans';
 import { othersWords } from '../src/plan/meatWords';
-import { SlipSentence } from '../src/plan/SlipSentence';
+import { PlanSentence } from '../src/plan/PlanSentence';
 import { StartCook } from '../src/plan/StartCook';
 import { FIRES } from '../src/store/fires';
 import { titleOf } from '../src/store/names';
-import { comingUp, otherWaysOf, requestOf, slipOf, tableOf } from '../src/store/request';
 import {
-  firstSlip,
+  movedToComingWeek,
+  variantSourcesOf,
+  requestOf,
+  draftOf,
+  draftPitsOf,
+} from '../src/store/request';
+import {
+  firstDraft,
   newMeat,
   PACES,
   SMOKE_WOODS,
-  useSlip,
+  usePlanDraft,
   WINDS,
-  type Slip,
-} from '../src/store/slip';
+  type PlanDraft,
+} from '../src/store/planDraft';
 import { BOSUN } from './help';
 // Parts that are fetched later are compiled now, not while a test waits for them.
-import '../src/plan/SlipSheet';
+import '../src/plan/PlanSheet';
 import '../src/ui/FieldsForm';
 
 const mockNavigate = jest.fn();
@@ -40,8 +46,8 @@ const JAR = {
 } as const;
 const YARD = [BOSUN, JAR];
 const NOW = Date.UTC(2027, 4, 14);
-const FIRST = firstSlip(NOW, 'UTC');
-const TWO: Slip = {
+const FIRST = firstDraft(NOW, 'UTC');
+const TWO: PlanDraft = {
   ...FIRST,
   people: 12,
   meats: [
@@ -92,7 +98,7 @@ beforeEach(() => {
   kept = [];
   refuse = null;
   mockNavigate.mockClear();
-  useSlip.setState({ ...FIRST });
+  usePlanDraft.setState({ ...FIRST });
 });
 
 describe('slip and request', () => {
@@ -109,7 +115,7 @@ describe('slip and request', () => {
       serveAt: fc.constantFrom(null, '2027-05-15T15:00'),
       notBefore: fc.constantFrom(null, '2027-05-15T09:00'),
       pitId: fc.constantFrom(null, 'bosun', 'jar'),
-      lie: fc.option(fc.constant<Lie[]>([{ x: 0.05, y: 0, turned: true }])),
+      lie: fc.option(fc.constant<PiecePlacement[]>([{ x: 0.05, y: 0, turned: true }])),
     })
     .map((m) => ({ ...newMeat(m.cut, null, []), ...m }));
   const fire = (family: 'kettle' | 'kamado') =>
@@ -131,7 +137,7 @@ describe('slip and request', () => {
           nightC: fc.option(fc.integer({ min: -15, max: 0 })),
         }),
         (wishes, bosun, jar, weather) => {
-          const named: Slip['meats'] = [];
+          const named: PlanDraft['meats'] = [];
           for (const w of wishes) named.push({ ...w, id: newMeat(w.cut, null, named).id });
           const slip = {
             ...FIRST,
@@ -141,23 +147,23 @@ describe('slip and request', () => {
             crew: ['Pell', 'Anka'],
           };
           const request = requestOf(slip, YARD, METRIC);
-          expect(slipOf(request, YARD)).toMatchObject(weather);
-          expect(requestOf(slipOf(request, YARD), YARD, METRIC)).toEqual(request);
+          expect(draftOf(request, YARD)).toMatchObject(weather);
+          expect(requestOf(draftOf(request, YARD), YARD, METRIC)).toEqual(request);
         },
       ),
     );
   });
 
   it('put every meat on its pit, and what is no longer in the yard on the usual one', () => {
-    expect(tableOf(TWO, YARD).map((t) => [t.pit.id, t.meats.length])).toEqual([
+    expect(draftPitsOf(TWO, YARD).map((t) => [t.pit.id, t.meats.length])).toEqual([
       ['bosun', 1],
       ['jar', 1],
     ]);
-    expect(tableOf(TWO, [BOSUN])).toHaveLength(1);
-    expect(tableOf(TWO, [])).toEqual([]);
-    const back = slipOf(requestOf(TWO, YARD, METRIC), [BOSUN]);
+    expect(draftPitsOf(TWO, [BOSUN])).toHaveLength(1);
+    expect(draftPitsOf(TWO, [])).toEqual([]);
+    const back = draftOf(requestOf(TWO, YARD, METRIC), [BOSUN]);
     expect(back.meats.map((m) => m.pitId)).toEqual(['bosun', null]);
-    const ways = otherWaysOf(FIRST, YARD);
+    const ways = variantSourcesOf(FIRST, YARD);
     expect(ways.pits!.map((p) => p.id)).toEqual(['jar']);
     expect(ways.fires!.map((f) => f.id)).toEqual(['basket', 'basket-lump']);
     expect(titleOf({ request: requestOf(TWO, YARD, METRIC) })).toBe(
@@ -168,18 +174,18 @@ describe('slip and request', () => {
   it('come up again on the same weekday and hour, over the change of clocks too', () => {
     const zone = 'Europe/Ljubljana';
     const old = { ...TWO, timeZone: zone, serveAt: '2027-10-24T18:30' };
-    const next = comingUp(old, Date.UTC(2027, 9, 25));
+    const next = movedToComingWeek(old, Date.UTC(2027, 9, 25));
     expect(next.serveAt).toBe('2027-10-31T18:30');
-    expect(comingUp(old, Date.UTC(2027, 9, 1))).toBe(old);
-    const years = comingUp(old, Date.UTC(2028, 1, 1));
+    expect(movedToComingWeek(old, Date.UTC(2027, 9, 1))).toBe(old);
+    const years = movedToComingWeek(old, Date.UTC(2028, 1, 1));
     expect(new Date(`${years.serveAt}Z`).getUTCDay()).toBe(0);
     expect(years.serveAt > '2028-02-01').toBe(true);
   });
 });
 
 describe('changes of the slip', () => {
-  const { changeMeat, addMeat, dropMeat, movePit, changeFire } = useSlip.getState();
-  const meats = () => useSlip.getState().meats;
+  const { changeMeat, addMeat, dropMeat, movePit, changeFire } = usePlanDraft.getState();
+  const meats = () => usePlanDraft.getState().meats;
 
   it('name meats by their cut, each once, and let go of places by hand when something else lies there', () => {
     addMeat('mutton-shoulder', 'bosun');
@@ -196,17 +202,20 @@ describe('changes of the slip', () => {
   it('move a pit with its heat but not with its fire, and leave a pit in use alone', () => {
     changeFire('bosun', { fireId: 'basket', pitC: 150 });
     movePit('bosun', 'jar', 'bosun');
-    expect(useSlip.getState().fires.jar).toMatchObject({ fireId: null, pitC: 150 });
-    useSlip.setState({ ...TWO, fires: { jar: { fireId: 'bowl', species: 'oak', pitC: 121 } } });
+    expect(usePlanDraft.getState().fires.jar).toMatchObject({ fireId: null, pitC: 150 });
+    usePlanDraft.setState({
+      ...TWO,
+      fires: { jar: { fireId: 'bowl', species: 'oak', pitC: 121 } },
+    });
     movePit('bosun', 'jar', 'bosun');
-    expect(useSlip.getState().fires.jar).toMatchObject({ fireId: 'bowl', pitC: 121 });
-    expect(tableOf(useSlip.getState(), YARD)).toHaveLength(1);
+    expect(usePlanDraft.getState().fires.jar).toMatchObject({ fireId: 'bowl', pitC: 121 });
+    expect(draftPitsOf(usePlanDraft.getState(), YARD)).toHaveLength(1);
   });
 });
 
 it('tells two meats on two pits in one sentence, each with its own words', async () => {
-  useSlip.setState({ ...TWO });
-  show(<SlipSentence yard={YARD} />);
+  usePlanDraft.setState({ ...TWO });
+  show(<PlanSentence yard={YARD} />);
   for (const name of [
     /^Meat 1: 1 mutton shoulder/,
     /^Meat 2: 1 chicken/,
@@ -220,14 +229,14 @@ it('tells two meats on two pits in one sentence, each with its own words', async
   }
   await press(/^Meat 2/);
   fireEvent.press(await screen.findByRole('radio', { name: /^the Bosun/ }));
-  expect(useSlip.getState().meats[1]!.pitId).toBe('bosun');
+  expect(usePlanDraft.getState().meats[1]!.pitId).toBe('bosun');
   expect(screen.queryByRole('button', { name: /^Cooker 2/ })).toBeNull();
   await press('Take it off the slip');
-  expect(useSlip.getState().meats).toHaveLength(1);
+  expect(usePlanDraft.getState().meats).toHaveLength(1);
   await press(/^Before and after/);
   fireEvent.press(await screen.findByRole('radio', { name: /^Frozen now/ }));
   fireEvent.press(screen.getByRole('radio', { name: /^Held in a low oven/ }));
-  const [left] = useSlip.getState().meats;
+  const [left] = usePlanDraft.getState().meats;
   expect(othersWords(left!, FIRST.serveAt)).toBe('frozen now, held in a low oven');
   expect(othersWords({ ...left!, serveAt: '2027-05-15T15:00' }, FIRST.serveAt)).toMatch(
     /eaten at 15:00$/,
@@ -286,7 +295,7 @@ describe('pieces on the grate', () => {
     show(<Answer plan={made} settled others={{}} />);
     const [before] = made.grates[0]!.laid;
     const down = (key: string) => fireEvent(turn(), 'keyDown', { key, preventDefault: () => null });
-    const lie = () => useSlip.getState().meats[0]!.lie![0]!;
+    const lie = () => usePlanDraft.getState().meats[0]!.lie![0]!;
     down('ArrowRight');
     expect(lie().x).toBeCloseTo(before!.x + 0.01, 3);
     down('Enter');
@@ -295,14 +304,14 @@ describe('pieces on the grate', () => {
     expect(screen.getByText(/Not there: over the fire/)).toBeTruthy();
     expect(lie().x).toBeLessThan(0.2);
     await press('Lay them out for me');
-    expect(useSlip.getState().meats[0]!.lie).toBeNull();
+    expect(usePlanDraft.getState().meats[0]!.lie).toBeNull();
   });
 });
 
 describe('kept plans', () => {
   const request = requestOf(FIRST, YARD, METRIC);
   const open = () =>
-    show(<KeptPlans request={request} yard={YARD} onClose={() => mockNavigate('closed')} />);
+    show(<SavedPlans request={request} yard={YARD} onClose={() => mockNavigate('closed')} />);
 
   it('keep what is on the page under a name', async () => {
     open();
@@ -336,9 +345,9 @@ describe('kept plans', () => {
     await press('Really delete');
     await waitFor(() => expect(sent[2]).toMatchObject({ path: '/api/plans/k', method: 'DELETE' }));
     await press('Open Harvest supper');
-    const slip = useSlip.getState();
-    expect(slip.meats.map((m) => m.cut)).toEqual(['mutton-shoulder', 'whole-chicken']);
-    expect(Date.parse(`${slip.serveAt}Z`)).toBeGreaterThan(Date.now() - 86_400_000);
+    const draft = usePlanDraft.getState();
+    expect(draft.meats.map((m) => m.cut)).toEqual(['mutton-shoulder', 'whole-chicken']);
+    expect(Date.parse(`${draft.serveAt}Z`)).toBeGreaterThan(Date.now() - 86_400_000);
     expect(mockNavigate).toHaveBeenCalledWith('closed');
   });
 });

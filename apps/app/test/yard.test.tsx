@@ -1,21 +1,28 @@
-import { presetOf, PRESETS, ventCard, VENT_WAYS, ventName, type PitCase } from '@ostrin/core';
+import {
+  presetOf,
+  PRESETS,
+  ventCard,
+  VENT_NOTATIONS,
+  ventName,
+  type SteadyCase,
+} from '@ostrin/core';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
-import type { CardListener } from '../src/api/core';
+import type { VentCardListener } from '../src/api/core';
 import { PIT_SHAPES } from '../src/drawings/pitShapes';
 import { idFor } from '../src/yard/AddPitSheet';
 import { figuresOf, figureWords, stepped } from '../src/yard/figures';
 import { PitScreen } from '../src/yard/PitScreen';
-import { standOf, withStand } from '../src/yard/stock';
+import { shelfItemOf, withShelfItem } from '../src/yard/shelfItems';
 import { settingWords } from '../src/yard/VentCard';
 import { YardScreen } from '../src/yard/YardScreen';
 import { BOSUN } from './help';
 // Parts that are fetched later are compiled now, not while a test waits for them.
 import '../src/ui/FieldsForm';
 
-let mockAsked: { of: PitCase; to: CardListener }[] = [];
+let mockAsked: { of: SteadyCase; to: VentCardListener }[] = [];
 jest.mock('../src/api/core', () => ({
-  askVentCard: (of: PitCase, to: CardListener) => {
+  askVentCard: (of: SteadyCase, to: VentCardListener) => {
     mockAsked.push({ of, to });
     return () => undefined;
   },
@@ -61,13 +68,13 @@ beforeEach(() => {
 describe('figures', () => {
   it('has plain words for every figure that a preset lets a person change', () => {
     for (const p of Object.values(PRESETS)) {
-      const keys = figuresOf(p.plausible).map((f) => f.key);
-      expect([p.id, keys.sort()]).toEqual([p.id, Object.keys(p.plausible).sort()]);
+      const keys = figuresOf(p.plausibleRanges).map((f) => f.key);
+      expect([p.id, keys.sort()]).toEqual([p.id, Object.keys(p.plausibleRanges).sort()]);
     }
   });
 
   it('steps inside the range and lands on round numbers', () => {
-    const { plausible, pit } = presetOf('kettle-57');
+    const { plausibleRanges: plausible, parameters: pit } = presetOf('kettle-57');
     const leak = figuresOf(plausible).find((f) => f.key === 'leakCm2')!;
     expect(stepped(leak, 10, 1, [3, 30])).toBe(11);
     expect(stepped(leak, 30, 1, [3, 30])).toBe(30);
@@ -76,7 +83,9 @@ describe('figures', () => {
     expect(figureWords(metal, stepped(metal, pit.metalJPerK, 1, [3000, 8000]))).toBe(
       '11.0 kg of steel',
     );
-    const tight = figuresOf(presetOf('kamado-46').plausible).find((f) => f.key === 'leakCm2')!;
+    const tight = figuresOf(presetOf('kamado-46').plausibleRanges).find(
+      (f) => f.key === 'leakCm2',
+    )!;
     expect(stepped(tight, 0.8, 1, [0.2, 6])).toBeCloseTo(1);
   });
 
@@ -93,7 +102,7 @@ describe('vents in their owner’s words', () => {
     expect(ventName(17 / 150, 'mm', 150)).toBe('17 mm');
     expect(ventName(0.3, 'fingers', 120)).toBe('2 fingers');
     expect(ventName(0.5, 'clock', 60)).toBe('1:30');
-    for (const way of VENT_WAYS) {
+    for (const way of VENT_NOTATIONS) {
       expect(ventName(0, way, 60)).toBe('shut');
       expect(ventName(0.01, way, 60)).not.toBe('shut');
     }
@@ -103,7 +112,7 @@ describe('vents in their owner’s words', () => {
 describe('drawings', () => {
   it('draws every preset inside its own picture', () => {
     for (const p of Object.values(PRESETS)) {
-      const s = PIT_SHAPES[p.family](p.pit);
+      const s = PIT_SHAPES[p.family](p.parameters);
       for (const { x, y } of [s.intake, s.exhaust, s.coals]) {
         expect(x).toBeGreaterThanOrEqual(0);
         expect(x).toBeLessThanOrEqual(s.widthM);
@@ -152,12 +161,12 @@ describe('the shelf', () => {
   });
 
   it('is one shelf whatever order it is written in, and forgets what is emptied', () => {
-    const doc = SHELF as Parameters<typeof withStand>[0];
+    const doc = SHELF as Parameters<typeof withShelfItem>[0];
     const none = { massKg: null, bagKg: null, each: null };
-    expect(withStand(doc, 'briquette', none)).toEqual({ fuelOnHand: [], prices: [] });
-    const both = withStand(doc, 'lump', { massKg: 0, bagKg: 8, each: null });
-    expect(standOf(both, 'lump')).toEqual({ massKg: 0, bagKg: null, each: null });
-    expect(standOf(both, 'briquette')).toEqual({ massKg: 6.5, bagKg: 10, each: 14 });
+    expect(withShelfItem(doc, 'briquette', none)).toEqual({ fuelOnHand: [], prices: [] });
+    const both = withShelfItem(doc, 'lump', { massKg: 0, bagKg: 8, each: null });
+    expect(shelfItemOf(both, 'lump')).toEqual({ massKg: 0, bagKg: null, each: null });
+    expect(shelfItemOf(both, 'briquette')).toEqual({ massKg: 6.5, bagKg: 10, each: 14 });
   });
 });
 

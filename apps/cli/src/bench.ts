@@ -47,7 +47,7 @@ async function ensemble(now: () => number) {
     eval: true,
     workerData: {
       scenario: cookIn('kettle-57'),
-      physics: presetOf('kettle-57').pit,
+      physics: presetOf('kettle-57').parameters,
       count: ENSEMBLE,
     },
   });
@@ -86,7 +86,10 @@ export async function bench(now: () => number) {
       Object.entries(REQUESTS).flatMap(([name, request]) => [
         [`plan-rough-${name}`, () => plan(request, { nowMs: 0, members: 1 })],
         [`plan-60-${name}`, () => plan(request, { nowMs: 0, members: 60 })],
-        [`plan-60-known-${name}`, () => plan(request, { nowMs: 0, members: 60, known: KNOWN })],
+        [
+          `plan-60-known-${name}`,
+          () => plan(request, { nowMs: 0, members: 60, knownPolicies: KNOWN }),
+        ],
       ]),
     ),
   };

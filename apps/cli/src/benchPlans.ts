@@ -1,5 +1,5 @@
 /** `ostrin bench --plans`: plans against rules of thumb and against no plan, in the same simulated pits. */
-import { WAYS, type WayName, type Went } from '../../../checks/plans/carry';
+import { METHODS, type MethodName, type MethodOutcome } from '../../../checks/plans/methods';
 import { measure, type Measured, type Pooled } from '../../../checks/plans/table';
 
 const ratio = (a: number, b: number): number => Number((a / b).toFixed(2));
@@ -49,7 +49,7 @@ const HEAD = [
   'Visits',
 ];
 
-function pooledLine(family: string, way: WayName, p: Pooled): string {
+function pooledLine(family: string, way: MethodName, p: Pooled): string {
   return line([
     family,
     way,
@@ -64,7 +64,7 @@ function pooledLine(family: string, way: WayName, p: Pooled): string {
   ]);
 }
 
-const wentWords = (w: Went): string =>
+const wentWords = (w: MethodOutcome): string =>
   [
     w.rmsK.toFixed(1),
     `${w.loadedKg.toFixed(1)}/${w.neededKg.toFixed(1)}`,
@@ -74,14 +74,14 @@ const wentWords = (w: Went): string =>
 
 /** The tables of docs/plans.md: pooled, and every case by plan and by rules. */
 export function plansTables({ all, families, rows }: Measured): string {
-  const pools: [string, Record<WayName, Pooled>][] = [
+  const pools: [string, Record<MethodName, Pooled>][] = [
     ['**all 60**', all],
     ...Object.entries(families),
   ];
   return [
     line(HEAD),
     line(HEAD.map(() => '---')),
-    ...pools.flatMap(([name, ways]) => WAYS.map((way) => pooledLine(name, way, ways[way]))),
+    ...pools.flatMap(([name, ways]) => METHODS.map((way) => pooledLine(name, way, ways[way]))),
     '',
     line(['Case', 'Plan', 'Rules']),
     line(['---', '---', '---']),

@@ -1,17 +1,17 @@
 /** What the bench runs: a 14 h cook with one shoulder in every preset, and a plan. */
 import {
   feedActions,
-  LONGEST_ARC,
+  MAX_ARC_DEGREES,
   presetOf,
   PRESETS,
-  smallFirebox,
+  hasSmallFirebox,
   usualFire,
   type Action,
   type Place,
   type Request,
   type Scenario,
 } from '@ostrin/core';
-import { measuredAir, traceOf, type EstimateInput } from '@ostrin/core/lookAhead';
+import { measuredAir, tracePit, type EstimateInput } from '@ostrin/core/lookAhead';
 
 const WEATHER = {
   airC: 12,
@@ -42,7 +42,7 @@ export function cookIn(id: string, fan = false): Scenario {
     cooker: { preset: id, overrides: {} },
     fire:
       fire.arrangement === 'snake'
-        ? { ...fire, arcDegrees: LONGEST_ARC - 10, woodChunks: chunks }
+        ? { ...fire, arcDegrees: MAX_ARC_DEGREES - 10, woodChunks: chunks }
         : { ...fire, woodChunks: preset.family === 'offset' ? [] : chunks },
     weather: WEATHER,
     control: driven ? { mode: 'fan', targetC: 121 } : { mode: 'vents', targetC: 121 },
@@ -53,7 +53,7 @@ export function cookIn(id: string, fan = false): Scenario {
           ? [vents(0, 1, 1)]
           : [vents(0, 1, 1), vents(25, intake, exhaust)]),
       ...(preset.family === 'offset' && !driven
-        ? feedActions({ massKg: smallFirebox(preset) ? 0.45 : 1.25, intervalMin: 45 }, UNTIL_MIN)
+        ? feedActions({ massKg: hasSmallFirebox(preset) ? 0.45 : 1.25, intervalMin: 45 }, UNTIL_MIN)
         : []),
       { atMin: 30, do: 'lid-open', seconds: 60 },
       { atMin: 30, do: 'meat-on', meat: 'a' },
@@ -67,7 +67,7 @@ export function cookIn(id: string, fan = false): Scenario {
 /** A place of that pit's grate other than where the probe sits. */
 function placeIn(id: string): Place {
   const preset = presetOf(id);
-  const { positions, probe } = preset.layout(preset.pit);
+  const { positions, probePosition: probe } = preset.layout(preset.parameters);
   return positions.find((p, i) => i !== probe && p.at !== 'over-fire')!.at;
 }
 
@@ -101,7 +101,7 @@ export const HELD: Scenario = {
 };
 
 /** Five hours of readings of that piece, one each five minutes, for the estimate of what it is like. */
-const TRACED = traceOf(HELD, UNTIL_MIN);
+const TRACED = tracePit(HELD, UNTIL_MIN);
 const NOW_MIN = 300;
 const READINGS = TRACED.pitC
   .map((pitC, atMin) => ({ atMin, pitC, coreC: TRACED.result.meats[0]!.coreC[atMin]! - 2 }))

@@ -3,9 +3,9 @@ import { problemLine, readRequest, readScenario, type Checked } from '@ostrin/co
 import { epochOf, plan, simulate } from '@ostrin/core';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { knobs, moved } from '../../../checks/robust';
+import { movableParameters, rowsWithParametersMoved } from '../../../checks/movedParameters';
 import { runFacts, factsTable } from '../../../checks/run';
-import { twinRows } from '../../../checks/twins';
+import { syntheticRows } from '../../../checks/syntheticCooks';
 import { bench } from './bench';
 import { benchPlans, plansTables } from './benchPlans';
 
@@ -95,10 +95,10 @@ export async function main(
       }
       case 'facts': {
         if (rest.includes('--moved')) {
-          print({ moved: moved(knobs()) });
+          print({ moved: rowsWithParametersMoved(movableParameters()) });
           return 0;
         }
-        const rows = rest.includes('--twins') ? twinRows() : runFacts();
+        const rows = rest.includes('--twins') ? syntheticRows() : runFacts();
         if (rest.includes('--json')) print({ rows });
         else process.stdout.write(factsTable(rows));
         return 0;

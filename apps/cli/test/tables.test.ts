@@ -1,11 +1,11 @@
 /** The tables that `ostrin bench --plans` prints for docs/plans.md. */
-import type { Went } from '../../../checks/plans/carry';
+import type { MethodOutcome } from '../../../checks/plans/methods';
 import { cases, SEED } from '../../../checks/plans/requests';
 import { pool, type Measured } from '../../../checks/plans/table';
 import { main } from '../src';
 import { plansTables } from '../src/benchPlans';
 
-const went = (part: Partial<Went> = {}): Went => ({
+const went = (part: Partial<MethodOutcome> = {}): MethodOutcome => ({
   squares: 900,
   minutes: 100,
   outMin: 10,

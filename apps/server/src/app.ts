@@ -7,14 +7,14 @@ import path from 'node:path';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { Hub } from './live/hub';
-import { Keeper } from './live/keeper';
+import { CookClocks } from './live/cookClocks';
 import { jsonOnly, noRoute, tellProblem } from './problems';
 import { cookRoutes } from './routes/cooks';
 import { importRoutes } from './routes/imports';
-import { keptRoutes, shelfRoutes } from './routes/kept';
+import { keptRoutes, shelfRoutes } from './routes/savedPlans';
 import { pitRoutes } from './routes/pits';
 import { cookStore } from './store/cooks';
-import { keptStore, shelfStore } from './store/kept';
+import { savedPlanStore, shelfStore } from './store/savedPlans';
 import { pitStore } from './store/pits';
 
 export interface AppOptions {
@@ -26,12 +26,12 @@ export interface AppOptions {
 }
 
 /** Everything a server needs, wired; `keeper.start()` begins the ticking. */
-export function createApp(options: AppOptions): { app: Express; keeper: Keeper; hub: Hub } {
+export function createApp(options: AppOptions): { app: Express; keeper: CookClocks; hub: Hub } {
   const { db, logger } = options;
   const store = cookStore(db);
   const hub = new Hub();
   const now = options.now ?? Date.now;
-  const keeper = new Keeper(store, hub, now, (err) => logger.error({ err }, 'tick failed'));
+  const keeper = new CookClocks(store, hub, now, (err) => logger.error({ err }, 'tick failed'));
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger, autoLogging: { ignore: (req) => req.url === '/api/health' } }));
@@ -67,7 +67,7 @@ export function createApp(options: AppOptions): { app: Express; keeper: Keeper; 
     res.json({ ok: true });
   });
   app.use('/api/pits', pitRoutes(pitStore(db)));
-  app.use('/api/plans', keptRoutes(keptStore(db), now));
+  app.use('/api/plans', keptRoutes(savedPlanStore(db), now));
   app.use('/api/shelf', shelfRoutes(shelfStore(db)));
   app.use('/api/cooks', cookRoutes(store, keeper, hub));
   app.use('/api', noRoute);

@@ -2,4 +2,4 @@
 export { createApp } from './app';
 export { openDatabase } from './store/db';
 export { cookStore } from './store/cooks';
-export { loadDemo } from './demo/load';
+export { loadDemo } from './demo/loadDemo';

@@ -3,7 +3,7 @@ import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import pino from 'pino';
 import { createApp } from './app';
-import { loadDemo } from './demo/load';
+import { loadDemo } from './demo/loadDemo';
 import { openDatabase } from './store/db';
 
 const root = path.resolve(import.meta.dirname, '../../..');

@@ -16,7 +16,7 @@ import {
 import { IsBoolean, IsInt, IsString, Length, Max, Min } from 'class-validator';
 import { InRange, Known, Optional } from './rules';
 
-const DOES = [
+const ACTION_NAMES = [
   'set-vents',
   'lid-open',
   'door',
@@ -38,8 +38,8 @@ const DOES = [
 ] as const;
 
 /** The part of an action that says what, without when. */
-export class DeedDto {
-  @Known(DOES) do!: (typeof DOES)[number];
+export class ActionDto {
+  @Known(ACTION_NAMES) do!: (typeof ACTION_NAMES)[number];
 
   /** As the log keeps it: plain, defaults filled in. */
   toLog(): PlanLog {
@@ -48,14 +48,14 @@ export class DeedDto {
   }
 }
 
-export class SetVentsDeed extends DeedDto {
+export class SetVentsDto extends ActionDto {
   @InRange(0, 1) intakeFraction!: number;
   @InRange(0, 1) exhaustFraction!: number;
 }
-export class LidOpenDeed extends DeedDto {
+export class LidOpenDto extends ActionDto {
   @InRange(1, 3600) seconds!: number;
 }
-export class DoorDeed extends DeedDto {
+export class DoorDto extends ActionDto {
   @InRange(0, 1) openFraction!: number;
   @Optional() @InRange(1, 86400) seconds?: number;
 }
@@ -67,7 +67,7 @@ const SPLIT_NAMES: readonly string[] = [
   ...Object.keys(WOODS).flatMap((w) => [w, `${w}-split`, `${w}-splits`]),
 ];
 
-export class AddFuelDeed extends DeedDto {
+export class AddFuelDto extends ActionDto {
   @Known([...Object.keys(CHARCOALS), ...SPLIT_NAMES]) fuel!: string;
   @Optional() @IsInt() @Min(1) @Max(300) pieces?: number;
   @Optional() @InRange(0.01, 30) massKg?: number;
@@ -98,62 +98,62 @@ export class AddFuelDeed extends DeedDto {
     };
   }
 }
-export class AddWoodDeed extends DeedDto {
+export class AddWoodDto extends ActionDto {
   @Known(Object.keys(WOODS)) species!: WoodId;
   @InRange(5, 3000) massG!: number;
   @Optional() @InRange(0, 0.6) moistureFraction?: number;
 }
-export class RakeDeed extends DeedDto {}
-export class FillWaterDeed extends DeedDto {
+export class RakeDto extends ActionDto {}
+export class FillWaterDto extends ActionDto {
   @InRange(0.05, 20) massKg!: number;
 }
-export class SetTargetDeed extends DeedDto {
+export class SetTargetDto extends ActionDto {
   @InRange(40, 300) targetC!: number;
 }
-export class FanDeed extends DeedDto {
+export class FanDto extends ActionDto {
   @IsBoolean() on!: boolean;
 }
-export class MeatDeed extends DeedDto {
+export class MeatActionDto extends ActionDto {
   @IsString() @Length(1, 40) meat!: string;
 }
-export class WrapDeed extends MeatDeed {
+export class WrapActionDto extends MeatActionDto {
   @Known(Object.keys(WRAPS)) with!: WrapId;
   /** Poured into a boat or pan. */
   @Optional() @InRange(0, 3) liquidKg?: number;
 }
-export class MoveDeed extends MeatDeed {
+export class MoveDto extends MeatActionDto {
   @Known(PLACES) to!: Place;
 }
-export class OvenFinishDeed extends MeatDeed {
+export class OvenFinishDto extends MeatActionDto {
   @InRange(60, 200) atC!: number;
 }
 
 /** Deeds by name, for class-transformer. */
-export const DEEDS = [
-  { name: 'set-vents', value: SetVentsDeed },
-  { name: 'lid-open', value: LidOpenDeed },
-  { name: 'door', value: DoorDeed },
-  { name: 'add-fuel', value: AddFuelDeed },
-  { name: 'add-wood', value: AddWoodDeed },
-  { name: 'rake', value: RakeDeed },
-  { name: 'fill-water', value: FillWaterDeed },
-  { name: 'set-target', value: SetTargetDeed },
-  { name: 'fan', value: FanDeed },
-  { name: 'meat-on', value: MeatDeed },
-  { name: 'meat-off', value: MeatDeed },
-  { name: 'turn', value: MeatDeed },
-  { name: 'spritz', value: MeatDeed },
-  { name: 'unwrap', value: MeatDeed },
-  { name: 'sauce', value: MeatDeed },
-  { name: 'move', value: MoveDeed },
-  { name: 'oven-finish', value: OvenFinishDeed },
-  { name: 'wrap', value: WrapDeed },
+export const ACTION_TYPES = [
+  { name: 'set-vents', value: SetVentsDto },
+  { name: 'lid-open', value: LidOpenDto },
+  { name: 'door', value: DoorDto },
+  { name: 'add-fuel', value: AddFuelDto },
+  { name: 'add-wood', value: AddWoodDto },
+  { name: 'rake', value: RakeDto },
+  { name: 'fill-water', value: FillWaterDto },
+  { name: 'set-target', value: SetTargetDto },
+  { name: 'fan', value: FanDto },
+  { name: 'meat-on', value: MeatActionDto },
+  { name: 'meat-off', value: MeatActionDto },
+  { name: 'turn', value: MeatActionDto },
+  { name: 'spritz', value: MeatActionDto },
+  { name: 'unwrap', value: MeatActionDto },
+  { name: 'sauce', value: MeatActionDto },
+  { name: 'move', value: MoveDto },
+  { name: 'oven-finish', value: OvenFinishDto },
+  { name: 'wrap', value: WrapActionDto },
 ];
 
-type DeedClass = new () => DeedDto;
+type ActionClass = new () => ActionDto;
 
 /** The same deeds with their minute, as a scenario lists them. */
-function timed(base: DeedClass): DeedClass {
+function withMinute(base: ActionClass): ActionClass {
   class Timed extends base {
     atMin!: number;
     toAction(): Action {
@@ -164,11 +164,14 @@ function timed(base: DeedClass): DeedClass {
   return Timed;
 }
 
-export class ActionDto extends DeedDto {
+export class TimedActionDto extends ActionDto {
   @InRange(0, 2880) atMin!: number;
   toAction(): Action {
     return { ...this.toLog(), atMin: this.atMin } as Action;
   }
 }
 
-export const ACTIONS = DEEDS.map((d) => ({ name: d.name, value: timed(d.value) }));
+export const TIMED_ACTION_TYPES = ACTION_TYPES.map((d) => ({
+  name: d.name,
+  value: withMinute(d.value),
+}));

@@ -15,7 +15,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { DEEDS, DeedDto } from './actions';
+import { ACTION_TYPES, ActionDto } from './actions';
 import { PlanDto } from './plan';
 import { InRange, Nested, NestedList, Optional, OrNull } from './rules';
 
@@ -38,12 +38,12 @@ export class EntryDto {
 
 class ActEntryDto extends EntryDto {
   @ValidateNested()
-  @Type(() => DeedDto, {
-    discriminator: { property: 'do', subTypes: [...DEEDS] },
+  @Type(() => ActionDto, {
+    discriminator: { property: 'do', subTypes: [...ACTION_TYPES] },
     keepDiscriminatorProperty: true,
   })
-  @Nested(() => DeedDto)
-  action!: DeedDto;
+  @Nested(() => ActionDto)
+  action!: ActionDto;
 }
 class NoteEntryDto extends EntryDto {
   @IsString()

@@ -3,7 +3,7 @@
  * What is written reads back into an identical cook.
  */
 import Papa from 'papaparse';
-import type { Checked, FieldProblem } from './check';
+import type { Checked, FieldProblem } from './validate';
 import { readCookDoc } from './read';
 import type { CookDoc, Reading } from './types';
 import { entryWords } from './words';

@@ -1,8 +1,8 @@
 /** What app, server and command line say to each other. */
-export * from './check';
+export * from './validate';
 export * from './cook';
 export * from './csv';
-export * from './kept';
+export * from './savedPlans';
 export * from './read';
 export * from './readRequest';
 export * from './types';

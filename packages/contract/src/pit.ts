@@ -1,6 +1,6 @@
 /** A pit as its owner keeps it. */
 import 'reflect-metadata';
-import { PRESETS, VENT_WAYS, type VentWay } from '@ostrin/core';
+import { PRESETS, VENT_NOTATIONS, type VentNotation } from '@ostrin/core';
 import { IsIn, IsString, Length, Matches } from 'class-validator';
 import { Known, Nested, Optional } from './rules';
 import { OverridesDto } from './scenario';
@@ -13,5 +13,5 @@ export class PitDto {
   name!: string;
   @Known(Object.keys(PRESETS)) preset!: string;
   @Optional() @Nested(() => OverridesDto) overrides: OverridesDto = new OverridesDto();
-  @Optional() @IsIn(VENT_WAYS) ventWay?: VentWay;
+  @Optional() @IsIn(VENT_NOTATIONS) ventWay?: VentNotation;
 }

@@ -14,7 +14,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { DEEDS, DeedDto } from './actions';
+import { ACTION_TYPES, ActionDto } from './actions';
 import { RequestDto } from './request';
 import { InRange, Known, LocalTime, Nested, NestedList, Optional, OrNull, Series } from './rules';
 import { ChunkDto, ScenarioDto } from './scenario';
@@ -96,11 +96,11 @@ class PlanJobDto {
   @IsArray()
   @ArrayMaxSize(10)
   @ValidateNested({ each: true })
-  @Type(() => DeedDto, {
-    discriminator: { property: 'do', subTypes: [...DEEDS] },
+  @Type(() => ActionDto, {
+    discriminator: { property: 'do', subTypes: [...ACTION_TYPES] },
     keepDiscriminatorProperty: true,
   })
-  logs!: DeedDto[];
+  logs!: ActionDto[];
   @Optional() @Series(2) spanMin?: [number, number];
   @Optional() @IsString() @MaxLength(60) pit?: string;
 }
@@ -121,7 +121,7 @@ class AmountDto {
   @InRange(0, 100000) feeds!: number;
 }
 
-class LaidDto {
+class PlacedPieceDto {
   @IsString() @MaxLength(40) meat!: string;
   @InRange(-3, 3) x!: number;
   @InRange(-3, 3) y!: number;
@@ -132,7 +132,7 @@ class LaidDto {
 
 class GratePlanDto {
   @IsString() @MaxLength(60) pit!: string;
-  @NestedList(() => LaidDto, 400) laid!: LaidDto[];
+  @NestedList(() => PlacedPieceDto, 400) laid!: PlacedPieceDto[];
 }
 
 class VentPairDto {
@@ -140,7 +140,7 @@ class VentPairDto {
   @InRange(0, 1) exhaust!: number;
 }
 
-class FinestDto {
+class FinestStepDto {
   @InRange(0, 1) small!: number;
   @InRange(0, 1) wide!: number;
 }
@@ -150,13 +150,13 @@ class TopUpDto {
   @InRange(0, 9999) forMin!: number;
 }
 
-class FedChunksDto {
+class TopUpChunksDto {
   @Known(Object.keys(WOODS)) species!: keyof typeof WOODS;
   @InRange(5, 3000) massG!: number;
   @InRange(0, 20) count!: number;
 }
 
-class SplitGuideDto {
+class SplitFeedPolicyDto {
   @InRange(0, 10) kg!: number;
   @InRange(0, 10) lightestKg!: number;
   @InRange(0, 10) heaviestKg!: number;
@@ -173,7 +173,7 @@ class SplitGuideDto {
 }
 
 /** What a fire is held by: see the core's `Guide`. */
-class GuideDto {
+class ControlPolicyDto {
   @IsString() @MaxLength(60) pit!: string;
   @Nested(() => VentPairDto) up!: VentPairDto;
   @InRange(-100, 200) closeBelowK!: number;
@@ -182,11 +182,11 @@ class GuideDto {
   @InRange(0, 9999) perFoldK!: number;
   @InRange(0, 9999) waitMin!: number;
   @InRange(0, 9999) leaveK!: number;
-  @Nested(() => FinestDto) finest!: FinestDto;
-  @OrNull() @Nested(() => SplitGuideDto) feed!: SplitGuideDto | null;
+  @Nested(() => FinestStepDto) finest!: FinestStepDto;
+  @OrNull() @Nested(() => SplitFeedPolicyDto) feed!: SplitFeedPolicyDto | null;
   @OrNull() @Nested(() => TopUpDto) topUp!: TopUpDto | null;
   @InRange(0, 9999) untilMin!: number;
-  @OrNull() @Nested(() => FedChunksDto) chunks!: FedChunksDto | null;
+  @OrNull() @Nested(() => TopUpChunksDto) chunks!: TopUpChunksDto | null;
   @InRange(0, 5) gain!: number;
 }
 
@@ -257,7 +257,7 @@ export class PlanDto {
   // Left out by documents from before they were kept, as those marked optional further down.
   @Optional() @NestedList(() => AmountDto, 12) amounts: AmountDto[] = [];
   @Optional() @NestedList(() => GratePlanDto, 5) grates: GratePlanDto[] = [];
-  @Optional() @NestedList(() => GuideDto, 5) guides: GuideDto[] = [];
+  @Optional() @NestedList(() => ControlPolicyDto, 5) guides: ControlPolicyDto[] = [];
   @Nested(() => WatchDto) watch!: WatchDto;
   @NestedList(() => ShoppingDto, 50) shopping!: ShoppingDto[];
   @NestedList(() => RiskDto, 20) risks!: RiskDto[];

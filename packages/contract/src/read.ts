@@ -9,7 +9,7 @@ import {
   type Plan,
   type Scenario,
 } from '@ostrin/core';
-import { check, fail, type Checked, type FieldProblem } from './check';
+import { validate, invalid, type Checked, type FieldProblem } from './validate';
 import { CookDocDto, EntriesDto, NewCookDto } from './cook';
 import { meatProblems } from './readRequest';
 import { ScenarioDto, toScenario } from './scenario';
@@ -22,11 +22,11 @@ const plainOf = <T>(value: unknown): T => JSON.parse(JSON.stringify(value)) as T
 
 /** A `scenario/1` document. */
 export function readScenario(plain: unknown): Checked<Scenario> {
-  const checked = check(ScenarioDto, plain);
+  const checked = validate(ScenarioDto, plain);
   if (!checked.ok) return checked;
   const scenario = toScenario(checked.value);
   const problems = scenarioProblems(scenario);
-  return problems.length > 0 ? fail(problems) : { ok: true, value: plainOf(scenario) };
+  return problems.length > 0 ? invalid(problems) : { ok: true, value: plainOf(scenario) };
 }
 
 function scenarioProblems(s: Scenario): FieldProblem[] {
@@ -66,7 +66,7 @@ function scenarioProblems(s: Scenario): FieldProblem[] {
 function placeProblems(s: Scenario, at: Place, field: string): FieldProblem[] {
   if (s.control.mode === 'held') return [];
   const preset = presetOf(s.cooker.preset);
-  const places = preset.layout(preset.pit).positions.map((p) => p.at);
+  const places = preset.layout(preset.parameters).positions.map((p) => p.at);
   return places.includes(at)
     ? []
     : [{ field, message: `a ${preset.name} has no ${at}; it has ${places.join(', ')}` }];
@@ -104,7 +104,7 @@ const amountGiven = (a: { pieces: number; massKg?: number }): boolean =>
 
 /** A pit to make or change; how its vents are told is the preset's way when left out. */
 export function readPit(plain: unknown): Checked<Omit<PitRecord, 'id'>> {
-  const checked = check(PitDto, plain);
+  const checked = validate(PitDto, plain);
   if (!checked.ok) return checked;
   const { name, preset, overrides, ventWay } = checked.value;
   return {
@@ -113,7 +113,7 @@ export function readPit(plain: unknown): Checked<Omit<PitRecord, 'id'>> {
       name: name.trim(),
       preset,
       overrides: plainOf(overrides),
-      ventWay: ventWay ?? presetOf(preset).ventWay,
+      ventWay: ventWay ?? presetOf(preset).ventNotation,
     },
   };
 }
@@ -149,15 +149,15 @@ function planProblems(dto: PlanDto, field: string): FieldProblem[] {
 export function readNewCook(
   plain: unknown,
 ): Checked<{ name: string; pitName: string; plan: Plan }> {
-  const checked = check(NewCookDto, plain);
+  const checked = validate(NewCookDto, plain);
   if (!checked.ok) return checked;
   const problems = planProblems(checked.value.plan, 'plan');
-  return problems.length > 0 ? fail(problems) : { ok: true, value: plainOf(checked.value) };
+  return problems.length > 0 ? invalid(problems) : { ok: true, value: plainOf(checked.value) };
 }
 
 /** Entries for the log of a cook that already has `existing`; those already there are let through. */
 export function readEntries(plain: unknown, existing: readonly Entry[]): Checked<Entry[]> {
-  const checked = check(EntriesDto, plain);
+  const checked = validate(EntriesDto, plain);
   if (!checked.ok) return checked;
   return followLog(plainOf<Entry[]>(checked.value.entries), existing, 'entries');
 }
@@ -180,12 +180,12 @@ function followLog(entries: Entry[], existing: readonly Entry[], field: string):
     known.push(e);
     ids.add(e.id);
   });
-  return problems.length > 0 ? fail(problems) : { ok: true, value: entries };
+  return problems.length > 0 ? invalid(problems) : { ok: true, value: entries };
 }
 
 /** A whole `cook/1` document. */
 export function readCookDoc(plain: unknown): Checked<CookDoc> {
-  const checked = check(CookDocDto, plain);
+  const checked = validate(CookDocDto, plain);
   if (!checked.ok) return checked;
   const problems = planProblems(checked.value.plan, 'plan');
   const doc = plainOf<CookDoc>(checked.value);
@@ -201,5 +201,5 @@ export function readCookDoc(plain: unknown): Checked<CookDoc> {
       problems.push({ field: `readings[${i}].at`, message: 'must come after the one before' });
     }
   });
-  return problems.length > 0 ? fail(problems) : { ok: true, value: doc };
+  return problems.length > 0 ? invalid(problems) : { ok: true, value: doc };
 }

@@ -1,15 +1,15 @@
 /** Requests from outside, checked whole. */
 import { cutOf, doneByFeel, presetOf, type MeatSpec, type Request } from '@ostrin/core';
-import { check, fail, type Checked, type FieldProblem } from './check';
+import { validate, invalid, type Checked, type FieldProblem } from './validate';
 import { RequestDto, toRequest } from './request';
 
 /** A `request/1` document. */
 export function readRequest(plain: unknown): Checked<Request> {
-  const checked = check(RequestDto, plain);
+  const checked = validate(RequestDto, plain);
   if (!checked.ok) return checked;
   const request = toRequest(checked.value);
   const problems = requestProblems(request);
-  return problems.length > 0 ? fail(problems) : { ok: true, value: request };
+  return problems.length > 0 ? invalid(problems) : { ok: true, value: request };
 }
 
 /** What spans several fields of a request: ids, which pit, which fire in which pit, which times. */

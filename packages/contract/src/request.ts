@@ -5,13 +5,13 @@ import {
   CHARCOALS,
   CUTS,
   PLACES,
-  VENT_WAYS,
+  VENT_NOTATIONS,
   WOODS,
   type ArrangementId,
   type FuelId,
   type Place,
   type Request,
-  type VentWay,
+  type VentNotation,
 } from '@ostrin/core';
 import { Type } from 'class-transformer';
 import {
@@ -61,13 +61,13 @@ export class PaceDto {
 export class RequestPitDto {
   @IsString() @Length(1, 60) id!: string;
   @Optional() @IsString() @Length(1, 60) name?: string;
-  @Optional() @Known(VENT_WAYS) ventWay?: VentWay;
+  @Optional() @Known(VENT_NOTATIONS) ventWay?: VentNotation;
   @Nested(() => CookerDto) cooker!: CookerDto;
   @Nested(() => RequestFireDto) fire!: RequestFireDto;
   @Nested(() => PaceDto) pace!: PaceDto;
 }
 
-export class LieDto {
+export class PiecePlacementDto {
   @InRange(-3, 3) x!: number;
   @InRange(-3, 3) y!: number;
   @Optional() @IsBoolean() turned?: boolean;
@@ -81,7 +81,7 @@ export class RequestMeatDto {
   @Optional() @InRange(15, 300) thicknessMm?: number;
   @Optional() @IsString() @Length(1, 60) pit?: string;
   @Optional() @Known(PLACES) at?: Place;
-  @Optional() @NestedList(() => LieDto, 200) lie?: LieDto[];
+  @Optional() @NestedList(() => PiecePlacementDto, 200) lie?: PiecePlacementDto[];
   @Optional() @LocalTime() serveAt?: string;
   @Optional() @LocalTime() notBefore?: string;
   @Nested(() => WrapDto) wrap!: WrapDto;

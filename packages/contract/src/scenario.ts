@@ -32,7 +32,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { ActionDto, ACTIONS } from './actions';
+import { TimedActionDto, TIMED_ACTION_TYPES } from './actions';
 import { ExactlyOne, InRange, Known, Nested, NestedList, ObjectOrList, Optional } from './rules';
 
 export const REST_PLACES = ['open', 'tented', 'counter', 'cool-box', 'warmer', 'oven'];
@@ -173,11 +173,11 @@ export class ScenarioDto {
   @Optional()
   @IsArray({ message: 'must be a list' })
   @ValidateNested({ each: true })
-  @Type(() => ActionDto, {
-    discriminator: { property: 'do', subTypes: [...ACTIONS] },
+  @Type(() => TimedActionDto, {
+    discriminator: { property: 'do', subTypes: [...TIMED_ACTION_TYPES] },
     keepDiscriminatorProperty: true,
   })
-  actions: ActionDto[] = [];
+  actions: TimedActionDto[] = [];
   @Optional() @NestedList(() => MeatDto, 20) meats: MeatDto[] = [];
   @InRange(1, MOST_MINUTES) untilMin!: number;
   @Optional() @IsInt() @IsIn([1, 2, 3, 5, 10, 15, 30, 60]) everyMin: number = 1;

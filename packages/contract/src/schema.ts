@@ -50,7 +50,7 @@ function definitions(): Record<string, Json> {
   const reading = all.ReadingDto!.properties as Record<string, Json>;
   for (const key of ['pitC', 'coreC']) reading[key] = { ...reading[key], type: ['number', 'null'] };
   // What a guide or a plan may leave open says null too.
-  for (const [name, keys] of Object.entries(OPEN)) {
+  for (const [name, keys] of Object.entries(NULLABLE_FIELDS)) {
     const properties = all[name]!.properties as Record<string, Json>;
     for (const key of keys) {
       const { type, $ref } = properties[key] as { type?: string; $ref?: string };
@@ -63,7 +63,7 @@ function definitions(): Record<string, Json> {
 }
 
 /** Fields that may be null, by class. */
-const OPEN: Readonly<Record<string, readonly string[]>> = {
+const NULLABLE_FIELDS: Readonly<Record<string, readonly string[]>> = {
   GuideDto: ['exhaustPerIntake', 'feed', 'topUp', 'chunks'],
   PlanDto: ['cost'],
   OutcomeDto: ['bark', 'tenderness'],

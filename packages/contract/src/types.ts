@@ -1,5 +1,13 @@
 /** What travels between app and server, as plain types; nothing here needs a library. */
-import type { Entry, Pit, Plan, Price, Request, Stock, VentWay } from '@ostrin/core';
+import type {
+  Entry,
+  CookerParameters,
+  Plan,
+  Price,
+  Request,
+  Stock,
+  VentNotation,
+} from '@ostrin/core';
 
 /** One pair of readings; null where the thermometer said nothing. `at` is the cook's clock. */
 export interface Reading {
@@ -25,12 +33,12 @@ export interface PitRecord {
   id: string;
   name: string;
   preset: string;
-  overrides: Partial<Pit>;
-  ventWay: VentWay;
+  overrides: Partial<CookerParameters>;
+  ventWay: VentNotation;
 }
 
 /** A wish that is kept under a name, to be planned again. */
-export interface KeptPlan {
+export interface SavedPlan {
   id: string;
   name: string;
   favourite: boolean;

@@ -13,7 +13,7 @@ import {
 const hairs = (fraction: number): string => ventName(fraction, 'quarters', 0);
 
 /** What an action is called in a list. */
-export function deedWords(a: PlanLog): string {
+export function actionWords(a: PlanLog): string {
   switch (a.do) {
     case 'set-vents':
       return `Intake ${hairs(a.intakeFraction)}, exhaust ${hairs(a.exhaustFraction)}`;
@@ -60,7 +60,7 @@ export function deedWords(a: PlanLog): string {
 export function entryWords(e: Entry): string {
   switch (e.kind) {
     case 'act':
-      return deedWords(e.action);
+      return actionWords(e.action);
     case 'note':
       return `Note: ${e.text}`;
     case 'job':

@@ -4,7 +4,7 @@ import { randomUUID } from 'node:crypto';
 import { plan, type Entry } from '@ostrin/core';
 import {
   actionsCsv,
-  check,
+  validate,
   ClockDto,
   cookFromCsv,
   entryWords,
@@ -58,7 +58,7 @@ describe('entries and cooks', () => {
     const undo = { id: randomUUID(), at: start, kind: 'undo', target: randomUUID() };
     expect(fields(readEntries({ entries: [undo] }, []))).toEqual(['entries[0].target']);
     expect(readEntries({ entries: [note, { ...undo, target: id }] }, []).ok).toBe(true);
-    expect(fields(check(ClockDto, { speed: 241 }))).toEqual(['speed']);
+    expect(fields(validate(ClockDto, { speed: 241 }))).toEqual(['speed']);
   });
 
   it('goes out as CSV and comes back the same', () => {

@@ -1,7 +1,15 @@
 /** What lies before the fire and what comes in the middle of it: shopping, pieces that come late, pieces that cannot wait. */
 import fc from 'fast-check';
-import { epochOf, HOUR_MS, localOf, MINUTE_MS, plan, type Plan, type Request } from '../src';
-import { shopJob, shopMs } from '../src/plan/prepare';
+import {
+  epochOf,
+  HOUR_MS,
+  localOf,
+  MINUTE_MS,
+  plan,
+  type Plan,
+  type Request,
+} from '../src/internals';
+import { shopJob, shopMs } from '../src/internals';
 import { request } from './scenarios';
 
 const ZONE = 'Europe/Ljubljana';

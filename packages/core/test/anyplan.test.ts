@@ -5,8 +5,8 @@ import {
   cutOf,
   epochOf,
   grateOf,
-  layFire,
-  lies,
+  designFire,
+  fitsOnGrate,
   linesOf,
   localOf,
   markdownOf,
@@ -24,7 +24,7 @@ import {
   type RequestMeat,
   type RequestPit,
   type Weather,
-} from '../src';
+} from '../src/internals';
 
 const ZONE = 'Europe/Ljubljana';
 const SERVE = '2027-05-15T18:30';
@@ -165,9 +165,9 @@ function whole(made: Plan, request: Request): void {
   // Nothing lies over the fire.
   for (const g of made.grates) {
     const pit = request.pits.find((p) => p.id === g.pit)!;
-    const way = layFire(pit);
+    const way = designFire(pit);
     const grate = grateOf(way.preset, way.fire.arrangement);
-    for (const p of g.laid) expect(lies(grate, p)).toBe(true);
+    for (const p of g.laid) expect(fitsOnGrate(grate, p)).toBe(true);
   }
   expect(made.watch.visits).toBeGreaterThan(2);
   expect(made.chanceLateFraction).toBeGreaterThanOrEqual(0);

@@ -1,4 +1,12 @@
-import { CUTS, cutOf, doneByFeel, simulate, thicknessMm, type MeatSpec, type WrapId } from '../src';
+import {
+  CUTS,
+  cutOf,
+  doneByFeel,
+  simulate,
+  usualThicknessMm,
+  type MeatSpec,
+  type WrapId,
+} from '../src/internals';
 import { held } from './scenarios';
 
 const of = (pitC: number, meat: Partial<MeatSpec>) => simulate(held(pitC, meat)).meats[0]!;
@@ -12,9 +20,9 @@ describe('the catalogue of cuts', () => {
       const { water, protein, fat, ash } = cut.composition;
       expect([cut.id, Math.abs(water + protein + fat + ash - 1) < 0.011]).toEqual([cut.id, true]);
       const [low, high] = cut.massRange;
-      expect(thicknessMm(cut, high)).toBeGreaterThan(thicknessMm(cut, low));
+      expect(usualThicknessMm(cut, high)).toBeGreaterThan(usualThicknessMm(cut, low));
       expect(cut.yieldRange[0]).toBeLessThan(cut.yieldRange[1]);
-      if (!doneByFeel(cut)) expect(cut.tenderMin).toBe(Infinity);
+      if (!doneByFeel(cut)) expect(cut.tenderAt93CMin).toBe(Infinity);
     }
   });
 
@@ -38,7 +46,8 @@ describe('the catalogue of cuts', () => {
 describe('wraps, in order by construction', () => {
   const to88 = (cut: string, w: WrapId): number =>
     firstAt(
-      of(125, { cut, massKg: cutOf(cut).atKg, wrap: { with: w, when: { coreC: 70 } } }).coreC,
+      of(125, { cut, massKg: cutOf(cut).referenceKg, wrap: { with: w, when: { coreC: 70 } } })
+        .coreC,
       88,
     );
 

@@ -6,18 +6,18 @@ import {
   MINUTE_MS,
   plan,
   weatherAt,
-  weatherFrom,
+  weatherFromLighting,
   type Plan,
   type Weather,
-  type WeatherFrom,
-} from '../src';
+  type WeatherFromHour,
+} from '../src/internals';
 import { request } from './scenarios';
 
 const ZONE = 'Europe/Ljubljana';
 const NOW = Date.UTC(2027, 4, 14, 6);
 const MILD = request().weather as Weather;
-const from = (at: string, airC: number): WeatherFrom => ({ ...MILD, at, airC });
-const planned = (weather: Weather | WeatherFrom[], members = 1): Plan =>
+const from = (at: string, airC: number): WeatherFromHour => ({ ...MILD, at, airC });
+const planned = (weather: Weather | WeatherFromHour[], members = 1): Plan =>
   plan(request({ weather }), { nowMs: NOW, members });
 
 it('holds at each minute what was told last for that hour, over the change of clocks too', () => {
@@ -30,7 +30,7 @@ it('holds at each minute what was told last for that hour, over the change of cl
       (hours, litMin, minute) => {
         // Entries in any order; the air tells which one it is.
         const told = hours.map((h) => from(localOf(base + h * 60 * MINUTE_MS, ZONE), h));
-        const over = weatherFrom(told, ZONE, base + litMin * MINUTE_MS);
+        const over = weatherFromLighting(told, ZONE, base + litMin * MINUTE_MS);
         const now = (litMin + minute) / 60;
         const begun = hours.filter((h) => h <= now);
         expect(weatherAt(over, minute).airC).toBe(
@@ -42,7 +42,7 @@ it('holds at each minute what was told last for that hour, over the change of cl
 });
 
 it('is one weather for all the cook where one is told', () => {
-  expect(weatherFrom(MILD, ZONE, 0)).toBe(MILD);
+  expect(weatherFromLighting(MILD, ZONE, 0)).toBe(MILD);
   const [once, listed] = [planned(MILD, 8), planned([from('2027-05-15T12:00', MILD.airC)], 8)];
   expect(listed.jobs).toEqual(once.jobs);
   expect(listed.fires).toEqual(once.fires);
@@ -54,7 +54,7 @@ it('goes through a cold night: more burnt than on a mild one, less than if it we
     from('2027-05-15T06:00', -10),
     from('2027-05-15T12:00', 12),
   ];
-  const burnt = (weather: Weather | WeatherFrom[]): number =>
+  const burnt = (weather: Weather | WeatherFromHour[]): number =>
     planned(weather, 16).fires[0]!.neededKg;
   const [mild, cold, all] = [burnt(MILD), burnt(night), burnt({ ...MILD, airC: -10 })];
   expect(cold).toBeGreaterThan(1.02 * mild);

@@ -1,26 +1,26 @@
 import fc from 'fast-check';
-import { seeded, simulate, spreadAt, SPREAD_KEYS, type Scenario } from '../src';
+import { seeded, simulate, variationAt, VARIATION_KEYS, type Scenario } from '../src/internals';
 import {
-  drawPiece,
+  drawLikelyPiece,
   estimatePiece,
   measuredAir,
   meatOutlook,
-  middlePiece,
-  runAhead,
-  traceOf,
+  mostLikelyPiece,
+  runLikelyPiece,
+  tracePit,
   type ProbeReading,
-} from '../src/lookAhead';
+} from '../src/internals';
 import { held, kettle } from './scenarios';
 
 const SCENARIO: Scenario = {
   ...held(121, { done: { coreC: 90 }, wrap: { with: 'foil', when: { coreC: 72 } } }),
   untilMin: 720,
 };
-const TRACED = traceOf(SCENARIO, 720);
+const TRACED = tracePit(SCENARIO, 720);
 /** Readings each five minutes of a piece that differs from the catalogue; noise is drawn. */
-function readings(z: Parameters<typeof spreadAt>[0], untilMin: number, noiseK = 0.4) {
+function readings(z: Parameters<typeof variationAt>[0], untilMin: number, noiseK = 0.4) {
   const random = seeded(8);
-  const truth = simulate(SCENARIO, { spreads: [spreadAt(z)] }).meats[0]!;
+  const truth = simulate(SCENARIO, { variations: [variationAt(z)] }).meats[0]!;
   const out: ProbeReading[] = [];
   for (let atMin = 0; atMin <= untilMin; atMin += 5) {
     const core = truth.coreC[atMin]!;
@@ -66,32 +66,33 @@ describe('the estimate of a piece', () => {
     const { truth, out } = readings({}, 240);
     const e = estimate(out, 240)!;
     expect(Math.abs(e.z[0]!)).toBeLessThan(0.8);
-    expect(e.offK).toBeLessThan(1);
-    const ahead = runAhead(SCENARIO, measuredAir(TRACED, out), 240, middlePiece(e));
+    expect(e.rmsResidualK).toBeLessThan(1);
+    const ahead = runLikelyPiece(SCENARIO, measuredAir(TRACED, out), 240, mostLikelyPiece(e));
     expect(Math.abs(ahead.doneAtMin - truth.doneAtMin!)).toBeLessThan(25);
   });
 
   it('comes nearer to a thick, slow piece than the catalogue does', () => {
     const { truth, out } = readings({ radius: 1.6, heat: -1 }, 240);
     const e = estimate(out, 240)!;
-    const error = (drawn: ReturnType<typeof middlePiece>): number =>
+    const error = (likely: ReturnType<typeof mostLikelyPiece>): number =>
       Math.abs(
-        runAhead(SCENARIO, measuredAir(TRACED, out), 240, drawn).doneAtMin - truth.doneAtMin!,
+        runLikelyPiece(SCENARIO, measuredAir(TRACED, out), 240, likely).doneAtMin -
+          truth.doneAtMin!,
       );
-    expect(error(middlePiece(e))).toBeLessThan(0.4 * error(middlePiece(null)));
+    expect(error(mostLikelyPiece(e))).toBeLessThan(0.4 * error(mostLikelyPiece(null)));
   });
 
   it('is less in doubt the more it has read, and not thrown by one false reading', () => {
     const { out } = readings({ radius: 1 }, 300);
-    const doubt = (untilMin: number): number => {
+    const covarianceFactor = (untilMin: number): number => {
       const e = estimate(
         out.filter((r) => r.atMin <= untilMin),
         untilMin,
       )!;
-      return Math.hypot(...e.doubt[0]!);
+      return Math.hypot(...e.covarianceFactor[0]!);
     };
-    expect(doubt(300)).toBeLessThan(doubt(60));
-    expect(doubt(60)).toBeLessThan(1.001);
+    expect(covarianceFactor(300)).toBeLessThan(covarianceFactor(60));
+    expect(covarianceFactor(60)).toBeLessThan(1.001);
     const clean = estimate(out, 300)!;
     const wild = out.map((r) => (r.atMin === 200 ? { ...r, coreC: r.coreC! + 30 } : r));
     expect(Math.abs(estimate(wild, 300)!.z[0]! - clean.z[0]!)).toBeLessThan(0.6);
@@ -102,7 +103,7 @@ describe('the estimate of a piece', () => {
       fc.property(fc.integer({ min: 1, max: 1e6 }), (seed) => {
         const random = seeded(seed);
         const drawn = Array.from({ length: 200 }, () =>
-          Math.log(drawPiece(null, random).spread.radius),
+          Math.log(drawLikelyPiece(null, random).variation.radius),
         );
         const sd = Math.sqrt(drawn.reduce((s, v) => s + v * v, 0) / drawn.length);
         expect(sd).toBeGreaterThan(0.07);
@@ -110,7 +111,9 @@ describe('the estimate of a piece', () => {
       }),
       { numRuns: 10 },
     );
-    expect(SPREAD_KEYS.every((k) => spreadAt({})[k] === (k === 'holdingK' ? 0 : 1))).toBe(true);
+    expect(VARIATION_KEYS.every((k) => variationAt({})[k] === (k === 'holdingK' ? 0 : 1))).toBe(
+      true,
+    );
   });
 });
 
@@ -148,12 +151,12 @@ describe('the outlook of a piece', () => {
     expect(ask(90).phase).toBe('warming');
     const wrapped = ask(300, [{ atMin: 290, do: 'wrap', meat: 'a', with: 'foil' } as never]);
     expect(wrapped.phase).toBe('wrapped');
-    expect(wrapped.ways).toHaveLength(1);
+    expect(wrapped.options).toHaveLength(1);
   });
 
   it('weighs wrapping now against waiting: foil saves most time, leaving it bare most bark', () => {
     const o = ask(300);
-    const way = (id: string) => o.ways.find((w) => w.id === id)!;
+    const way = (id: string) => o.options.find((w) => w.id === id)!;
     const [foil, paper, bare] = [way('foil-now'), way('paper-now'), way('leave-bare')];
     expect(foil.readyMin![1]).toBeLessThanOrEqual(paper.readyMin![1] + 2);
     expect(paper.readyMin![1]).toBeLessThan(bare.readyMin?.[1] ?? Infinity);

@@ -1,6 +1,12 @@
 /** How often splits are fed: found, or as was wished, and weighed against the sleep it costs. */
-import { compareWays, plan, waysOf, type Request, type WayRow } from '../src';
-import { best } from '../src/plan/tune';
+import {
+  compareVariants,
+  plan,
+  variantRequests,
+  type Request,
+  type PlanVariant,
+} from '../src/internals';
+import { bestCandidate } from '../src/internals';
 import { request } from './scenarios';
 
 const NOW = Date.UTC(2027, 4, 13, 12);
@@ -43,14 +49,14 @@ describe('splits', () => {
 
   it('are compared by how often they are fed, the way they are fed anyway left out', () => {
     const ids = (r: Request): string[] =>
-      waysOf(r)
+      variantRequests(r)
         .map((w) => w.id)
         .filter((id) => id.startsWith('every-'));
     expect(ids(wish()).length).toBeGreaterThan(1);
     expect(ids(wish(45))).not.toContain('every-45');
     expect(ids(request())).toEqual([]);
-    const rows: WayRow[] = [];
-    for (const row of compareWays(wish(), {}, { nowMs: NOW, members: 2 })) {
+    const rows: PlanVariant[] = [];
+    for (const row of compareVariants(wish(), {}, { nowMs: NOW, members: 2 })) {
       if (row) rows.push(row);
     }
     const mine = plan(wish(), { nowMs: NOW, members: 2 }).guides[0]!.feed!.mostMin;
@@ -70,9 +76,9 @@ describe('splits', () => {
     });
     const splits = { asGood: 0.05, wander: 0 };
     const [thin, thick] = [score(0.28, 6, 3), score(0.3, 9, 1.2)];
-    expect(best([thin, thick], 8, splits)).toBe(thick);
-    expect(best([thin, score(0.4, 9, 1.2)], 8, splits)).toBe(thin);
+    expect(bestCandidate([thin, thick], 8, splits)).toBe(thick);
+    expect(bestCandidate([thin, score(0.4, 9, 1.2)], 8, splits)).toBe(thin);
     // Vents cost no more to hold a pit steadily inside its band.
-    expect(best([thin, thick], 8)).toBe(thin);
+    expect(bestCandidate([thin, thick], 8)).toBe(thin);
   });
 });

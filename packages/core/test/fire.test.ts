@@ -2,17 +2,17 @@ import fc from 'fast-check';
 import {
   ARRANGEMENTS,
   CHARCOALS,
-  dafShare,
+  dafFraction,
   presetOf,
   PRESETS,
   snakePieces,
   usualFire,
   wetWoodHeat,
   WOODS,
-} from '../src';
-import { buildFire } from '../src/fire/catalogue';
-import { createParcel, isSpent, nothingYet, stepParcel } from '../src/fire/parcel';
-import { mixIn, poolOf } from '../src/fire/pool';
+} from '../src/internals';
+import { buildFire } from '../src/internals';
+import { createParcel, isSpent, emptyWoodYield, stepParcel } from '../src/internals';
+import { addToPool, fuelPoolOf } from '../src/internals';
 
 describe('fuels', () => {
   it('knows at least fourteen woods and two grades of ash', () => {
@@ -35,11 +35,11 @@ describe('fuels', () => {
     const kg = fc.double({ min: 0, max: 5, noNaN: true });
     fc.assert(
       fc.property(kg, kg, (a, b) => {
-        const mixed = poolOf(CHARCOALS.briquette, a);
-        const lump = poolOf(CHARCOALS.lump, b);
+        const mixed = fuelPoolOf(CHARCOALS.briquette, a);
+        const lump = fuelPoolOf(CHARCOALS.lump, b);
         const heat = mixed.kg * mixed.heatJPerKg + lump.kg * lump.heatJPerKg;
         const ash = mixed.kg * mixed.ashPerKg + lump.kg * lump.ashPerKg;
-        mixIn(mixed, lump, lump.kg);
+        addToPool(mixed, lump, lump.kg);
         expect(mixed.kg * mixed.heatJPerKg).toBeCloseTo(heat, 2);
         expect(mixed.kg * mixed.ashPerKg).toBeCloseTo(ash, 9);
       }),
@@ -57,27 +57,27 @@ describe('arrangements', () => {
   it('builds every arrangement with all the charcoal it was given', () => {
     for (const id of ARRANGEMENTS) {
       const preset = Object.values(PRESETS).find((p) => p.arrangements.includes(id))!;
-      const built = buildFire(usualFire(preset, id), preset.pit);
-      const share = dafShare(CHARCOALS[usualFire(preset, id).fuel]);
+      const built = buildFire(usualFire(preset, id), preset.parameters);
+      const share = dafFraction(CHARCOALS[usualFire(preset, id).fuel]);
       expect(built.lit.kg + built.unlit.kg).toBeCloseTo(built.boughtKg * share, 9);
       expect(built.lit.kg).toBeGreaterThan(0);
-      expect(built.arrangement.kgPerM).toBeGreaterThan(0);
+      expect(built.arrangement.frontKgPerM).toBeGreaterThan(0);
     }
   });
 
   it('knows where a snake burns and when a chunk on it is reached', () => {
     const preset = presetOf('kettle-57');
-    const { arrangement, lit, unlit } = buildFire(usualFire(preset), preset.pit);
+    const { arrangement, lit, unlit } = buildFire(usualFire(preset), preset.parameters);
     const all = lit.kg + unlit.kg;
     expect(arrangement.frontDegrees(all)).toBeCloseTo(330, -1);
     expect(arrangement.frontDegrees(all / 2)).toBeCloseTo(165, -1);
-    expect(arrangement.reachedAt({ atArcDegrees: 165 })).toBeCloseTo(0.5, 1);
+    expect(arrangement.caughtFractionToReach({ atArcDegrees: 165 })).toBeCloseTo(0.5, 1);
     const { arrangement: bowl } = buildFire(
       usualFire(presetOf('kamado-46')),
-      presetOf('kamado-46').pit,
+      presetOf('kamado-46').parameters,
     );
     expect(bowl.frontDegrees(1)).toBeNull();
-    expect(bowl.reachedAt({ depthFraction: 0.7 })).toBeCloseTo(0.7);
+    expect(bowl.caughtFractionToReach({ depthFraction: 0.7 })).toBeCloseTo(0.7);
   });
 });
 
@@ -91,7 +91,7 @@ describe('wood on the coals', () => {
       startK: 283,
     });
     p.caught = true;
-    const out = nothingYet();
+    const out = emptyWoodYield();
     let flamesAt = Infinity;
     let t = 0;
     for (; t < 7200 && p.dryKg > 0; t += 5) {
@@ -109,8 +109,8 @@ describe('wood on the coals', () => {
         fc.boolean(),
         (moisture, oxygen, split) => {
           const { p, out } = burn(moisture, oxygen, split);
-          expect(out.volatilesKg + out.charKg + p.dryKg).toBeCloseTo(p.dry0Kg, 9);
-          const water = (p.dry0Kg / (1 - moisture)) * moisture;
+          expect(out.volatilesKg + out.charKg + p.dryKg).toBeCloseTo(p.initialDryKg, 9);
+          const water = (p.initialDryKg / (1 - moisture)) * moisture;
           expect(out.steamKg + p.skinWaterKg + p.coreWaterKg).toBeCloseTo(water, 9);
           expect(out.burntVolatilesKg).toBeLessThanOrEqual(out.volatilesKg);
           expect(out.volatilesKg).toBeGreaterThanOrEqual(0);

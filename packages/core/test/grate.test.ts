@@ -1,5 +1,5 @@
-import { simulate, type Action, type MeatSpec, type Place, type Scenario } from '../src';
-import { CAUTIONS } from '../src/safety/cautions';
+import { simulate, type Action, type MeatSpec, type Place, type Scenario } from '../src/internals';
+import { CAUTIONS } from '../src/internals';
 import { held, kettle, stickBurner } from './scenarios';
 
 const RIBS: MeatSpec = { id: 'a', cut: 'spare-ribs', massKg: 1.2, startC: 4 };

@@ -1,6 +1,6 @@
-import { CUTS, simulate, type MeatSpec } from '../src';
-import { advance, createCook } from '../src/cook/cook';
-import { CELLS, createPiece, stepPiece, centreC } from '../src/meat/piece';
+import { CUTS, simulate, type MeatSpec } from '../src/internals';
+import { advance, createCook } from '../src/internals';
+import { CELLS, createPiece, stepPiece, centreTempC } from '../src/internals';
 import { held } from './scenarios';
 
 const COOKS: [number, Partial<MeatSpec>][] = [
@@ -18,8 +18,11 @@ describe('grid and step', () => {
       const done = { coreC: meat.done && 'coreC' in meat.done ? meat.done.coreC : 92 };
       const scenario = { ...held(pitC, { ...meat, done }), untilMin: 1200 };
       const at = (cells: number): number => {
-        const cook = advance(createCook(scenario, { pieces: { cells } }), scenario.untilMin);
-        return cook.guests[0]!.result.doneAtMin!;
+        const cook = advance(
+          createCook(scenario, { pieceOverrides: { cells } }),
+          scenario.untilMin,
+        );
+        return cook.pieces[0]!.result.doneAtMin!;
       };
       const usual = simulate(scenario).meats[0]!.doneAtMin!;
       expect(usual).toBe(at(CELLS));
@@ -40,10 +43,10 @@ describe('grid and step', () => {
     };
     for (const id of ['pork-shoulder', 'brisket', 'spare-ribs']) {
       const cut = CUTS[id]!;
-      const secondsTo = (c: number, dt: number): number => {
-        const piece = createPiece(cut, cut.atKg, 4);
+      const secondsTo = (c: number, dtS: number): number => {
+        const piece = createPiece(cut, cut.referenceKg, 4);
         let s = 0;
-        for (; centreC(piece) < c && s < 1e5; s += dt) stepPiece(piece, air, dt);
+        for (; centreTempC(piece) < c && s < 1e5; s += dtS) stepPiece(piece, air, dtS);
         return s;
       };
       expect(Math.abs(secondsTo(85, 60) / secondsTo(85, 30) - 1)).toBeLessThan(0.01);

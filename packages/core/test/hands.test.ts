@@ -1,8 +1,8 @@
 /** Hands beside a fan, and the first move of a vent as it is told. */
 import {
-  createTender,
+  createSimulatedOperator,
   epochOf,
-  layFire,
+  designFire,
   plan,
   PRESETS,
   presetOf,
@@ -11,10 +11,10 @@ import {
   type HeapFire,
   type Scenario,
   type Weather,
-} from '../src';
-import { trimWords } from '../src/plan/risks';
-import { firstGuide } from '../src/plan/tune';
-import { settingWords } from '../src/plan/words';
+} from '../src/internals';
+import { trimWords } from '../src/internals';
+import { initialPolicy } from '../src/internals';
+import { settingWords } from '../src/internals';
 import { pit, request } from './scenarios';
 
 /** A hopper that is filled for an hour or two only, under its fan. */
@@ -28,7 +28,7 @@ describe('somebody beside a fan', () => {
   it('fills the hopper before it is empty, and leaves the air to the fan', () => {
     const scenario = shortFill();
     const alone = simulate(scenario);
-    const helped = simulate(scenario, { hand: createTender(scenario, 121) });
+    const helped = simulate(scenario, { operator: createSimulatedOperator(scenario, 121) });
     expect(alone.fuel.outAtMin).not.toBeNull();
     expect(helped.fuel.outAtMin).toBeNull();
     const did = new Set(helped.happened.map((h) => h.do));
@@ -41,8 +41,10 @@ describe('somebody beside a fan', () => {
 
   it('does nothing to a full hopper', () => {
     const scenario = pit('hopper-fan', [], { control: { mode: 'fan', targetC: 121 } });
-    const hand = createTender(scenario, 121);
-    expect(simulate(scenario, { hand }).happened.filter((h) => h.do === 'add-fuel')).toEqual([]);
+    const hand = createSimulatedOperator(scenario, 121);
+    expect(
+      simulate(scenario, { operator: hand }).happened.filter((h) => h.do === 'add-fuel'),
+    ).toEqual([]);
   });
 });
 
@@ -56,7 +58,9 @@ describe('somebody beside a basket', () => {
         fire: usualFire(presetOf('kettle-57'), 'side-basket'),
         weather: { ...(usual.weather as Weather), windMps },
       };
-      const { pitC, happened } = simulate(scenario, { hand: createTender(scenario, 135) });
+      const { pitC, happened } = simulate(scenario, {
+        operator: createSimulatedOperator(scenario, 135),
+      });
       const settled = pitC.slice(90).filter((c): c is number => c !== null);
       const cold = settled.filter((c) => c < 120).length / settled.length;
       expect(cold).toBeLessThan(0.1);
@@ -69,7 +73,7 @@ describe('somebody beside a basket', () => {
 
 describe('the first move', () => {
   const asked = (preset: string, pitC: number) =>
-    layFire({
+    designFire({
       id: 'p',
       cooker: { preset, overrides: {} },
       fire: { fuel: presetOf(preset).fire.fuel },
@@ -83,9 +87,12 @@ describe('the first move', () => {
         const way = asked(id, pitC);
         // A move that is worth so much that a rung of it would hardly be told.
         for (const perFoldK of [15, 60, 150]) {
-          const guide = { ...firstGuide(way), perFoldK };
+          const guide = { ...initialPolicy(way), perFoldK };
           const held = `${settingWords(way, guide.hold.intake, guide.hold.exhaust)}.`;
-          const [high, low] = [trimWords({ way, guide }, 8), trimWords({ way, guide }, -8)];
+          const [high, low] = [
+            trimWords({ setup: way, policy: guide }, 8),
+            trimWords({ setup: way, policy: guide }, -8),
+          ];
           expect(high).not.toBe(held);
           expect(low).not.toBe(held);
           expect(high).not.toBe(low);

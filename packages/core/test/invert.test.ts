@@ -1,14 +1,14 @@
 import {
-  feedFor,
-  feedSettles,
-  fuelFor,
+  splitFeedsFor,
+  splitFeedOutcome,
+  charcoalFor,
   MILD_DAY,
-  settleMinutes,
-  settlesAt,
+  settlingMinutes,
+  settledAtC,
   ventCard,
   ventsFor,
-  type PitCase,
-} from '../src';
+  type SteadyCase,
+} from '../src/internals';
 import { pit, vents } from './scenarios';
 
 const finish = <T>(work: Generator<number, T>): { value: T; shares: number[] } => {
@@ -19,7 +19,7 @@ const finish = <T>(work: Generator<number, T>): { value: T; shares: number[] } =
     shares.push(step.value);
   }
 };
-const of = (preset: string): PitCase => ({ preset, overrides: {}, weather: MILD_DAY });
+const of = (preset: string): SteadyCase => ({ preset, overrides: {}, weather: MILD_DAY });
 
 describe('vents for a target', () => {
   it.each([
@@ -30,7 +30,7 @@ describe('vents for a target', () => {
     const { value, shares } = finish(ventsFor(target, of(preset)));
     expect(value.pairs.length).toBeGreaterThan(1);
     for (const p of value.pairs) {
-      const c = settlesAt(of(preset), p.intakeFraction, p.exhaustFraction);
+      const c = settledAtC(of(preset), p.intakeFraction, p.exhaustFraction);
       expect(Math.abs(c - target)).toBeLessThan(4);
       expect(p.bandC[0]).toBeLessThan(p.bandC[1]);
       expect(p.bandC[0]).toBeLessThanOrEqual(c + 1);
@@ -49,16 +49,16 @@ describe('vents for a target', () => {
 
 describe('fuel for so many hours', () => {
   it('gives more for longer, lasts as long as asked, and says when it does not fit', () => {
-    const six = fuelFor(6, of('kettle-57'), 0.25, 0.5);
-    const eight = fuelFor(8, of('kettle-57'), 0.25, 0.5);
+    const six = charcoalFor(6, of('kettle-57'), 0.25, 0.5);
+    const eight = charcoalFor(8, of('kettle-57'), 0.25, 0.5);
     expect(eight.massKg).toBeGreaterThan(six.massKg);
     expect(six.lastsHours).toBeGreaterThanOrEqual(6);
     expect(six.lastsHours).toBeLessThan(6.6);
     expect(six.arcDegrees).toBeGreaterThan(90);
-    const endless = fuelFor(20, of('kettle-57'), 0.25, 0.5);
+    const endless = charcoalFor(20, of('kettle-57'), 0.25, 0.5);
     expect(endless.enough).toBe(false);
     expect(endless.lastsHours).toBeLessThan(20);
-    const bowl = fuelFor(9, of('kamado-46'), 0.085, 0.2);
+    const bowl = charcoalFor(9, of('kamado-46'), 0.085, 0.2);
     expect(bowl.arcDegrees).toBeNull();
     expect(bowl.lastsHours).toBeGreaterThanOrEqual(9);
   });
@@ -66,10 +66,10 @@ describe('fuel for so many hours', () => {
 
 describe('splits for a target', () => {
   it('holds the mean with each way it offers, heavier where rarer', () => {
-    const { value } = finish(feedFor(135, of('offset-light')));
+    const { value } = finish(splitFeedsFor(135, of('offset-light')));
     expect(value.length).toBeGreaterThan(2);
     for (const f of value) {
-      const again = feedSettles(of('offset-light'), f, 1, 1);
+      const again = splitFeedOutcome(of('offset-light'), f, 1, 1);
       expect(Math.abs(again.meanC - 135)).toBeLessThan(3);
     }
     const byInterval = [...value].sort((a, b) => a.intervalMin - b.intervalMin);
@@ -77,14 +77,14 @@ describe('splits for a target', () => {
   });
 
   it('offers nothing for a target no split reaches', () => {
-    expect(finish(feedFor(420, of('offset-heavy'))).value).toEqual([]);
+    expect(finish(splitFeedsFor(420, of('offset-heavy'))).value).toEqual([]);
   });
 });
 
 describe('settling', () => {
   it('takes a ceramic pit far longer to come down than a steel one', () => {
     const down = (preset: string): number | null =>
-      settleMinutes(
+      settlingMinutes(
         pit(preset, [vents(0, 0.4, 0.6), vents(120, 0.1, 0.25)], { untilMin: 480 }),
         120,
       );

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { PRESETS, simulate, usualFire, WOODS, type Action, type WoodId } from '../src';
+import { PRESETS, simulate, usualFire, WOODS, type Action, type WoodId } from '../src/internals';
 import { pit } from './scenarios';
 
 const RUNS = 500;
@@ -73,7 +73,10 @@ describe('ledgers and bounds of every preset', () => {
           const arrangement = preset.arrangements[next % preset.arrangements.length]!;
           const run = simulate(
             pit(preset.id, actions, {
-              cooker: { preset: preset.id, overrides: { leakCm2: preset.pit.leakCm2 * leakTimes } },
+              cooker: {
+                preset: preset.id,
+                overrides: { leakCm2: preset.parameters.leakCm2 * leakTimes },
+              },
               fire: usualFire(preset, arrangement),
               control: { mode, targetC: 121 },
               weather: {

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import { cutOf, simulate, thicknessMm, type MeatResult } from '../src';
-import { createPiece, stepPiece, waterResidualKg, pieceKg } from '../src/meat/piece';
-import { wetPlateau } from '../src/meat/surface';
-import { logReductionsPerMin, SAFE_LOG_REDUCTION } from '../src/safety/lethality';
+import { cutOf, simulate, usualThicknessMm, type MeatResult } from '../src/internals';
+import { createPiece, stepPiece, waterResidualKg, pieceMassKg } from '../src/internals';
+import { wetPlateau } from '../src/internals';
+import { logReductionsPerMin, SAFE_LOG_REDUCTION } from '../src/internals';
 import { held } from './scenarios';
 
 const meat = (...args: Parameters<typeof held>): MeatResult => simulate(held(...args)).meats[0]!;
@@ -88,7 +88,7 @@ describe('a shoulder', () => {
         fc.double({ min: 0.002, max: 0.3, noNaN: true }),
         fc.constantFrom('none' as const, 'paper' as const, 'foil' as const),
         fc.double({ min: 5, max: 60, noNaN: true }),
-        (airC, humidity, wrap, dt) => {
+        (airC, humidity, wrap, dtS) => {
           const piece = createPiece(cutOf('mutton-shoulder'), 2.5, 4);
           piece.wrap = wrap;
           const air = {
@@ -99,10 +99,10 @@ describe('a shoulder', () => {
             draughtKgPerS: 2e-3,
             pressurePa: 101325,
           };
-          for (let s = 0; s < 4 * 3600; s += dt) stepPiece(piece, air, dt);
+          for (let s = 0; s < 4 * 3600; s += dtS) stepPiece(piece, air, dtS);
           expect(Math.abs(waterResidualKg(piece))).toBeLessThan(1e-9);
-          expect(pieceKg(piece)).toBeGreaterThan(0.5);
-          expect(pieceKg(piece)).toBeLessThanOrEqual(2.5);
+          expect(pieceMassKg(piece)).toBeGreaterThan(0.5);
+          expect(pieceMassKg(piece)).toBeLessThanOrEqual(2.5);
           expect(piece.faceC).toBeLessThanOrEqual(airC + 0.5);
         },
       ),
@@ -111,7 +111,7 @@ describe('a shoulder', () => {
   });
 
   it('sits near the wet bulb while its face is wet', () => {
-    const piece = createPiece({ ...cutOf('mutton-shoulder'), cap: 0 }, 2.5, 30);
+    const piece = createPiece({ ...cutOf('mutton-shoulder'), coveredFraction: 0 }, 2.5, 30);
     const air = {
       airC: 60,
       wallC: 60,
@@ -127,8 +127,8 @@ describe('a shoulder', () => {
   });
 
   it('is thicker when heavier', () => {
-    expect(thicknessMm(cutOf('mutton-shoulder'), 3)).toBeGreaterThan(
-      thicknessMm(cutOf('mutton-shoulder'), 2),
+    expect(usualThicknessMm(cutOf('mutton-shoulder'), 3)).toBeGreaterThan(
+      usualThicknessMm(cutOf('mutton-shoulder'), 2),
     );
     expect(() => cutOf('shoe')).toThrow(/shoe/);
   });

@@ -1,5 +1,12 @@
 import fc from 'fast-check';
-import { CUTS, doneByFeel, simulate, thicknessMm, type MeatSpec, type Scenario } from '../src';
+import {
+  CUTS,
+  doneByFeel,
+  simulate,
+  usualThicknessMm,
+  type MeatSpec,
+  type Scenario,
+} from '../src/internals';
 import { held } from './scenarios';
 
 /** Minutes until the core reads `c`; Infinity when never. Two minutes of slack hold rounding off. */
@@ -37,7 +44,7 @@ describe('the sense of it', () => {
         fc.double({ min: 1.03, max: 1.4, noNaN: true }),
         (c, share, at, times) => {
           const massKg = kg(c, share);
-          const thin = thicknessMm(c, massKg);
+          const thin = usualThicknessMm(c, massKg);
           const to = (mm: number): number =>
             minutesTo(of(at, { cut: c.id, massKg, thicknessMm: mm }), 70);
           expect(to(thin * times)).toBeGreaterThanOrEqual(to(thin) - SLACK);
@@ -66,7 +73,7 @@ describe('the sense of it', () => {
   describe('more humid air', () => {
     const big = fc.constantFrom('pork-shoulder', 'brisket', 'chuck', 'mutton-shoulder');
     const to = (id: string, at: number, dewPointC: number, c: number): number => {
-      const s = of(at, { cut: id, massKg: CUTS[id]!.atKg });
+      const s = of(at, { cut: id, massKg: CUTS[id]!.referenceKg });
       const control = { ...s.control, pitHumidity: { dewPointC } } as Scenario['control'];
       return minutesTo({ ...s, control }, c);
     };

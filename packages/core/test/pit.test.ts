@@ -1,8 +1,8 @@
 import {
-  act,
+  applyAction,
   advance,
   createCook,
-  dafShare,
+  dafFraction,
   CHARCOALS,
   PRESETS,
   settledC,
@@ -12,7 +12,7 @@ import {
   sectorsOverFire,
   type Action,
   type Result,
-} from '../src';
+} from '../src/internals';
 import { kettle, pit, SNAKE, stickBurner, vents } from './scenarios';
 
 const peak = (c: readonly (number | null)[]): number => Math.max(...c.map((v) => v ?? -Infinity));
@@ -103,7 +103,7 @@ describe('the kettle', () => {
   it('burns no more than it had', () => {
     const run = simulate(kettle({ untilMin: 900, everyMin: 10 }));
     expect(run.fuel.burnedKg + run.fuel.leftKg).toBeCloseTo(
-      run.fuel.startedKg + (0.24 * 0.06 * 0.86) / dafShare(CHARCOALS.briquette),
+      run.fuel.startedKg + (0.24 * 0.06 * 0.86) / dafFraction(CHARCOALS.briquette),
       2,
     );
   });
@@ -114,14 +114,14 @@ describe('every preset', () => {
     for (const p of Object.values(PRESETS)) {
       expect(p.fullLoadKg).toBeGreaterThan(1);
       expect(p.ventTravel.intake).not.toBe('');
-      for (const [key, [low, high]] of Object.entries(p.plausible)) {
-        const own = p.pit[key as keyof typeof p.pit];
+      for (const [key, [low, high]] of Object.entries(p.plausibleRanges)) {
+        const own = p.parameters[key as keyof typeof p.parameters];
         expect([p.id, key, own >= low && own <= high]).toEqual([p.id, key, true]);
       }
-      const { positions, coalViews } = p.layout(p.pit);
+      const { positions, coalViewFractions: coalViews } = p.layout(p.parameters);
       for (const at of positions) {
-        expect(at.gas.reduce((s, [, x]) => s + x, 0)).toBeCloseTo(1);
-        expect(at.seen.reduce((s, [, x]) => s + x, 0)).toBeCloseTo(1);
+        expect(at.gasShares.reduce((s, [, x]) => s + x, 0)).toBeCloseTo(1);
+        expect(at.viewShares.reduce((s, [, x]) => s + x, 0)).toBeCloseTo(1);
       }
       expect(coalViews.reduce((s, [, x]) => s + x, 0)).toBeCloseTo(1);
     }
@@ -239,11 +239,11 @@ describe('what goes wrong and is put right', () => {
       pit('kamado-46', [vents(0, 1, 1), vents(60, 0, 0)], { untilMin: 200 }),
     );
     advance(starved, 63);
-    act(starved, { atMin: 63, do: 'lid-open', seconds: 30 });
+    applyAction(starved, { atMin: 63, do: 'lid-open', seconds: 30 });
     expect(starved.happened.map((h) => h.do)).toContain('flare');
     const calm = createCook(kettle());
     advance(calm, 150);
-    act(calm, { atMin: 150, do: 'lid-open', seconds: 30 });
+    applyAction(calm, { atMin: 150, do: 'lid-open', seconds: 30 });
     expect(calm.happened.map((h) => h.do)).not.toContain('flare');
   });
 });

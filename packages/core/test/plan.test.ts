@@ -6,21 +6,21 @@ import {
   METRIC,
   piecesFor,
   piecesThatFit,
-  apart,
+  areApart,
   footprintOf,
   grateOf,
-  layOut,
-  lies,
+  arrangePieces,
+  fitsOnGrate,
   ventName,
-  type Laid,
+  type PlacedPiece,
   plan,
-  planning,
+  planSteps,
   presetOf,
   settledC,
   simulate,
   type Plan,
   type Request,
-} from '../src';
+} from '../src/internals';
 import { request } from './scenarios';
 
 const NOW = Date.UTC(2027, 4, 14, 12);
@@ -68,7 +68,7 @@ describe('a plan', () => {
 
   it('is the same for the same wish and goes step by step for a worker', () => {
     expect(JSON.stringify(quick())).toBe(JSON.stringify(p));
-    const work = planning(request(), { nowMs: NOW, members: 2 });
+    const work = planSteps(request(), { nowMs: NOW, members: 2 });
     const shares: number[] = [];
     let step = work.next();
     for (; !step.done; step = work.next()) shares.push(step.value);
@@ -304,15 +304,17 @@ describe('amounts and vents', () => {
         (id, pieces) => {
           const preset = presetOf(id);
           const grate = grateOf(preset, preset.fire.arrangement);
-          const laid = layOut(
+          const laid = arrangePieces(
             grate,
             pieces.map(({ cut, share }) => {
               const [low, high] = cutOf(cut).massRange;
               return footprintOf(cut, low + share * (high - low));
             }),
-          ).filter((p): p is Laid => p !== null);
-          expect(laid.every((p) => lies(grate, p))).toBe(true);
-          laid.forEach((p, i) => laid.slice(i + 1).forEach((q) => expect(apart(p, q)).toBe(true)));
+          ).filter((p): p is PlacedPiece => p !== null);
+          expect(laid.every((p) => fitsOnGrate(grate, p))).toBe(true);
+          laid.forEach((p, i) =>
+            laid.slice(i + 1).forEach((q) => expect(areApart(p, q)).toBe(true)),
+          );
         },
       ),
       { numRuns: 40 },

@@ -17,7 +17,7 @@ import {
   temperatureWords,
   toC,
   toKg,
-} from '../src';
+} from '../src/internals';
 
 const F_LB = { temperature: 'F', mass: 'lb' } as const;
 const C_KG = { temperature: 'C', mass: 'kg' } as const;
@@ -70,7 +70,7 @@ describe('chance', () => {
     const variance = normals.reduce((a, b) => a + (b - mean) ** 2, 0) / normals.length;
     expect(mean).toBeCloseTo(0, 1);
     expect(variance).toBeCloseTo(1, 1);
-    const spreads = ascending(Array.from({ length: 4001 }, () => random.spread(0.2)));
+    const spreads = ascending(Array.from({ length: 4001 }, () => random.logNormal(0.2)));
     expect(quantile(spreads, 0.5)).toBeCloseTo(1, 1);
   });
 

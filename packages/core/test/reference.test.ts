@@ -1,4 +1,11 @@
-import { act, advance, createCook, feedActions, simulate, type Scenario } from '../src';
+import {
+  applyAction,
+  advance,
+  createCook,
+  feedActions,
+  simulate,
+  type Scenario,
+} from '../src/internals';
 import { kettle, pit, vents } from './scenarios';
 import { referencePitC } from './help/reference';
 
@@ -58,7 +65,7 @@ describe('the stepper against a solver of high accuracy', () => {
       expect(cook.stepS).toBeLessThanOrEqual(60);
       expect(cook.stepS).toBeGreaterThan(0);
     }
-    act(cook, { atMin: 120, do: 'rake' });
+    applyAction(cook, { atMin: 120, do: 'rake' });
     expect(cook.stepS).toBeLessThanOrEqual(2);
   });
 });

@@ -8,7 +8,7 @@ import {
   type Request,
   type Scenario,
   type SnakeFire,
-} from '../src';
+} from '../src/internals';
 
 export const vents = (atMin: number, intakeFraction: number, exhaustFraction: number): Action => ({
   atMin,

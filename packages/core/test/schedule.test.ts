@@ -1,10 +1,17 @@
 import fc from 'fast-check';
-import { epochOf, habitGuide, presetOf, quantile, usualFire, type Look } from '../src';
-import { createTender } from '../src/cook/tender';
-import { allowanceMin, chances, longestHoldMin } from '../src/plan/schedule';
-import { best } from '../src/plan/tune';
-import { watchOf } from '../src/plan/watch';
-import { beforeBed, prepareJobs, thawHours } from '../src/plan/prepare';
+import {
+  epochOf,
+  habitPolicy,
+  presetOf,
+  quantile,
+  usualFire,
+  type Observation,
+} from '../src/internals';
+import { createSimulatedOperator } from '../src/internals';
+import { allowanceMin, missChances, maxHoldMin } from '../src/internals';
+import { bestCandidate } from '../src/internals';
+import { watchOf } from '../src/internals';
+import { beforeBed, prepareJobs, thawHours } from '../src/internals';
 import { request } from './scenarios';
 
 const minutes = fc.array(fc.integer({ min: 60, max: 1200 }), { minLength: 10, maxLength: 80 });
@@ -18,7 +25,7 @@ describe('when to light', () => {
         fc.integer({ min: 10, max: 900 }),
         (ready, chance, hold) => {
           const allow = allowanceMin(ready, chance, hold);
-          const { late } = chances(ready, allow, allow - hold);
+          const { late } = missChances(ready, allow, allow - hold);
           expect(late).toBeLessThanOrEqual(1 - chance + 1 / ready.length + 1e-9);
           const inside = (a: number): number => ready.filter((v) => v <= a && v >= a - hold).length;
           const sorted = [...ready].sort((a, b) => a - b);
@@ -29,19 +36,19 @@ describe('when to light', () => {
   });
 
   it('counts cooks that are never done as late', () => {
-    expect(chances([100, NaN, 300], 200, 50)).toEqual({ late: 2 / 3, early: 0 });
+    expect(missChances([100, NaN, 300], 200, 50)).toEqual({ late: 2 / 3, early: 0 });
     expect(allowanceMin([100, NaN, NaN, NaN], 0.9, 60)).toBe(Infinity);
   });
 
   it('holds big pieces for hours, thin ones and roasts not', () => {
     const meat = request().meats[0]!;
-    const box = longestHoldMin(meat);
+    const box = maxHoldMin(meat);
     expect(box).toBeGreaterThanOrEqual(240);
-    expect(longestHoldMin({ ...meat, cut: 'spare-ribs', massKg: 1.2 })).toBeLessThan(box);
+    expect(maxHoldMin({ ...meat, cut: 'spare-ribs', massKg: 1.2 })).toBeLessThan(box);
     expect(
-      longestHoldMin({ ...meat, cut: 'rib-roast', massKg: 2.3, done: { coreC: 52 } }),
+      maxHoldMin({ ...meat, cut: 'rib-roast', massKg: 2.3, done: { coreC: 52 } }),
     ).toBeLessThan(120);
-    expect(longestHoldMin({ ...meat, rest: { where: 'tented', minutes: 300 } })).toBe(300);
+    expect(maxHoldMin({ ...meat, rest: { where: 'tented', minutes: 300 } })).toBe(300);
   });
 });
 
@@ -118,9 +125,9 @@ describe('the best way of holding a fire', () => {
     const clean = score(0.03, 0, 4);
     const idle = score(0.04, 0.01, 1);
     const wild = score(0.5, 0, 0);
-    expect(best([wild, steady], 8)).toBe(steady);
-    expect(best([wild, steady, clean], 8)).toBe(clean);
-    expect(best([wild, steady, clean, idle], 8)).toBe(idle);
+    expect(bestCandidate([wild, steady], 8)).toBe(steady);
+    expect(bestCandidate([wild, steady, clean], 8)).toBe(clean);
+    expect(bestCandidate([wild, steady, clean, idle], 8)).toBe(idle);
   });
 });
 
@@ -137,7 +144,7 @@ describe('a tender', () => {
     untilMin: 60,
     everyMin: 1,
   };
-  const seen = (atMin: number, pitC: number, part: Partial<Look> = {}): Look => ({
+  const seen = (atMin: number, pitC: number, part: Partial<Observation> = {}): Observation => ({
     atMin,
     pitC,
     unlitKg: 2,
@@ -148,25 +155,26 @@ describe('a tender', () => {
   });
 
   it('closes down on the way up, leaves the dip of a lid alone, and moves the right way', () => {
-    const guide = habitGuide(preset, usualFire(preset), 120);
-    const hand = createTender(scenario, 120, guide);
-    const vents = (look: Look): number[] =>
-      hand.look(look).flatMap((a) => (a.do === 'set-vents' ? [a.intakeFraction] : []));
+    const guide = habitPolicy(preset, usualFire(preset), 120);
+    const hand = createSimulatedOperator(scenario, 120, guide);
+    const vents = (look: Observation): number[] =>
+      hand.decide(look).flatMap((a) => (a.do === 'set-vents' ? [a.intakeFraction] : []));
     expect(vents(seen(0, 10))).toEqual([1]);
     expect(vents(seen(10, 80))).toEqual([]);
     const [held] = vents(seen(15, 112));
     expect(held).toBeCloseTo(guide.hold.intake, 1);
     for (const at of [20, 25, 30]) expect(vents(seen(at, 120))).toEqual([]);
     expect(vents(seen(35, 90, { sinceLidMin: 4 }))).toEqual([]);
-    for (const at of [40, 45, 50]) hand.look(seen(at, 120));
+    for (const at of [40, 45, 50]) hand.decide(seen(at, 120));
     const wider = vents(seen(55, 108));
     expect(wider[0] ?? 1).toBeGreaterThan(held!);
   });
 
   it('tops up what will not last, and nothing at the end', () => {
-    const guide = { ...habitGuide(preset, usualFire(preset), 120), untilMin: 200 };
-    const hand = createTender(scenario, 120, guide);
-    const feeds = (look: Look): boolean => hand.look(look).some((a) => a.do === 'add-fuel');
+    const guide = { ...habitPolicy(preset, usualFire(preset), 120), untilMin: 200 };
+    const hand = createSimulatedOperator(scenario, 120, guide);
+    const feeds = (look: Observation): boolean =>
+      hand.decide(look).some((a) => a.do === 'add-fuel');
     for (let at = 5; at <= 60; at += 5) feeds(seen(at, 120, { unlitKg: 2 - at * 0.02 }));
     expect(feeds(seen(65, 120, { unlitKg: 0.1, litKg: 0.2 }))).toBe(true);
     for (let at = 70; at <= 190; at += 5) feeds(seen(at, 120, { unlitKg: 1 }));
@@ -174,13 +182,13 @@ describe('a tender', () => {
   });
 
   it('opens the exhaust along with a wide intake, never all at once', () => {
-    const habit = habitGuide(preset, usualFire(preset), 120);
+    const habit = habitPolicy(preset, usualFire(preset), 120);
     const guide = { ...habit, hold: { intake: 0.5, exhaust: 0.5 } };
-    const hand = createTender(scenario, 120, guide);
+    const hand = createSimulatedOperator(scenario, 120, guide);
     const moves: [number, number][] = [];
     // A pit that stays cold whatever is opened.
     for (let at = 0; at <= 400; at += 5) {
-      for (const a of hand.look(seen(at, at < 15 ? 40 : at < 30 ? 119 : 108))) {
+      for (const a of hand.decide(seen(at, at < 15 ? 40 : at < 30 ? 119 : 108))) {
         if (a.do === 'set-vents') moves.push([a.intakeFraction, a.exhaustFraction]);
       }
     }

@@ -1,25 +1,25 @@
 /** One table from several pits, pieces laid by hand, and the same meal in other ways. */
 import fc from 'fast-check';
 import {
-  apart,
-  compareWays,
+  areApart,
+  compareVariants,
   epochOf,
   footprintOf,
   grateOf,
-  laidAt,
+  placedAt,
   lateIfLitAt,
-  layFire,
-  lies,
+  designFire,
+  fitsOnGrate,
   onePit,
   plan,
   simulate,
-  waysOf,
+  variantRequests,
   WRAP_SCHOOLS,
   type Plan,
   type Request,
-  type WayRow,
-} from '../src';
-import { gratePlanned } from '../src/plan/gratePlan';
+  type PlanVariant,
+} from '../src/internals';
+import { planGrate } from '../src/internals';
 import { request } from './scenarios';
 
 const NOW = Date.UTC(2027, 4, 13, 12);
@@ -121,7 +121,7 @@ describe('a plan for two pits', () => {
 });
 
 describe('pieces laid by hand', () => {
-  const way = layFire(pitOf('tom', 'offset-heavy', 'lump', 121));
+  const way = designFire(pitOf('tom', 'offset-heavy', 'lump', 121));
   const grate = grateOf(way.preset, way.fire.arrangement);
 
   it('lie where they are wished or are named, and never touch or leave the ground', () => {
@@ -133,10 +133,10 @@ describe('pieces laid by hand', () => {
     fc.assert(
       fc.property(fc.array(lie, { minLength: 1, maxLength: 4 }), (wished) => {
         const meat = { ...MEAT, lie: wished };
-        const { plan: made, misplaced } = gratePlanned(way, [{ meat, pieces: 4, index: 0 }]);
-        expect(made.laid.every((p) => lies(grate, p))).toBe(true);
+        const { plan: made, misplaced } = planGrate(way, [{ meat, pieces: 4, index: 0 }]);
+        expect(made.laid.every((p) => fitsOnGrate(grate, p))).toBe(true);
         made.laid.forEach((p, i) =>
-          made.laid.slice(i + 1).forEach((q) => expect(apart(p, q)).toBe(true)),
+          made.laid.slice(i + 1).forEach((q) => expect(areApart(p, q)).toBe(true)),
         );
         wished.forEach(({ x, y }, n) => {
           if (misplaced.some((m) => m.piece === n)) return;
@@ -151,7 +151,7 @@ describe('pieces laid by hand', () => {
     const pits = [pitOf('tom', 'offset-heavy', 'lump', 121)];
     const foot = footprintOf(MEAT.cut, MEAT.massKg!);
     const far = grate.lengthM / 2 - foot.lengthM / 2 - 0.01;
-    expect(lies(grate, laidAt(foot, far, 0))).toBe(true);
+    expect(fitsOnGrate(grate, placedAt(foot, far, 0))).toBe(true);
     const at = (x: number): Plan =>
       quick({ pits, meats: [{ ...MEAT, pieces: 1, lie: [{ x, y: 0 }] }] }, 1);
     const away = at(far);
@@ -165,9 +165,9 @@ describe('pieces laid by hand', () => {
 });
 
 describe('other ways', () => {
-  const rows = (wish: Request): WayRow[] =>
+  const rows = (wish: Request): PlanVariant[] =>
     [
-      ...compareWays(
+      ...compareVariants(
         wish,
         { fires: [{ id: 'lump', inWords: 'on lump', fire: { fuel: 'lump' } }] },
         { nowMs: NOW, members: 24 },
@@ -179,7 +179,7 @@ describe('other ways', () => {
       pits: [pitOf('jar', 'kamado-46', 'lump', 121)],
       fires: [{ id: 'x', inWords: 'on lump', fire: { fuel: 'lump' as const } }],
     };
-    const ids = waysOf(request(), others).map((w) => w.id);
+    const ids = variantRequests(request(), others).map((w) => w.id);
     expect(new Set(ids).size).toBe(ids.length);
     expect(ids.filter((id) => id.startsWith('when-'))).toHaveLength(
       Object.keys(WRAP_SCHOOLS).length - 1,
@@ -188,7 +188,7 @@ describe('other ways', () => {
     const roast = request({
       meats: [{ ...MEAT, cut: 'rib-roast', wrap: { with: 'none' }, done: { coreC: 52 } }],
     });
-    expect(waysOf(roast).some((w) => /^(wrap|when)-/.test(w.id))).toBe(false);
+    expect(variantRequests(roast).some((w) => /^(wrap|when)-/.test(w.id))).toBe(false);
   });
 
   it('are late or not by the clock of the plan they are compared with', () => {

@@ -9,8 +9,8 @@ import {
   simulate,
   summarise,
   type Entry,
-} from '../src';
-import { forecast } from '../src/lookAhead';
+} from '../src/internals';
+import { forecast } from '../src/internals';
 import { kettle, request, vents } from './scenarios';
 
 const T0 = Date.UTC(2027, 4, 15, 8);
@@ -156,13 +156,13 @@ describe('the forecast', () => {
     expect(same.learned!.offK).toBeLessThan(1);
     const behind = forecast({ ...base, members: 1, readings: readings(0, 0.85) });
     expect(behind.readyMin![1]).toBeGreaterThan(same.readyMin![1] + 20);
-    expect(behind.coreOffK).toBeLessThan(-3);
+    expect(behind.coreDifferenceK).toBeLessThan(-3);
   });
 
   it('goes on without readings', () => {
     const f = forecast({ ...base, members: 2, readings: [] });
     expect(f.learned).toBeNull();
-    expect(f.pitOffK).toBeNull();
+    expect(f.pitDifferenceK).toBeNull();
     expect(f.pitC[0]).not.toBeNull();
   });
 });

@@ -2,13 +2,13 @@
 import type {
   Forecast,
   ForecastInput,
-  OtherWays,
+  VariantSources,
   Outlook,
-  PitCase,
+  SteadyCase,
   Plan,
   Request,
   VentCard,
-  WayRow,
+  PlanVariant,
 } from '@ostrin/core';
 import type { FromWorker, ToWorker } from './messages';
 
@@ -47,36 +47,36 @@ export function askPlan(request: Request, nowMs: number, to: PlanListener): () =
   return () => listeners.delete(id);
 }
 
-export interface WaysListener {
-  onRow(row: WayRow): void;
+export interface VariantsListener {
+  onRow(row: PlanVariant): void;
   onDone(): void;
   onFail(message: string): void;
 }
 
 /** Asks for other ways of a meal, one row after another. Returns how to stop listening; a newer question ends it. */
-export function askWays(
+export function askVariants(
   request: Request,
-  others: OtherWays,
+  others: VariantSources,
   nowMs: number,
-  to: WaysListener,
+  to: VariantsListener,
 ): () => void {
   const id = ++lastId;
   send({ id, kind: 'ways', request, others, nowMs, members: PLAN_MEMBERS }, (m) => {
-    if (m.kind === 'row') to.onRow(m.result as WayRow);
+    if (m.kind === 'row') to.onRow(m.result as PlanVariant);
     else if (m.kind === 'failed') to.onFail(m.message ?? '');
     else if (m.kind === 'done') to.onDone();
   });
   return () => listeners.delete(id);
 }
 
-export interface CardListener {
+export interface VentCardListener {
   onProgress(share: number): void;
   onCard(card: VentCard): void;
   onFail(message: string): void;
 }
 
 /** Asks for a pit's vent card. Returns how to stop listening; a newer question ends an older one. */
-export function askVentCard(of: PitCase, to: CardListener): () => void {
+export function askVentCard(of: SteadyCase, to: VentCardListener): () => void {
   const id = ++lastId;
   send({ id, kind: 'card', of }, (m) => {
     if (m.kind === 'progress') to.onProgress(m.share ?? 0);

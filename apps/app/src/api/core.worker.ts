@@ -1,13 +1,13 @@
 /** The core off the main thread: plans in two steps, forecasts in one. A newer request ends an older one. */
 import {
-  compareWays,
-  planning,
+  compareVariants,
+  planSteps,
   ventCard,
-  type OtherWays,
-  type PitCase,
+  type VariantSources,
+  type SteadyCase,
   type PlanOptions,
   type Request,
-  type Tuned,
+  type TunedPolicy,
 } from '@ostrin/core';
 import { forecast, meatOutlook } from '@ostrin/core/lookAhead';
 import type { FromWorker, ToWorker } from './messages';
@@ -22,7 +22,7 @@ const SLICE_MS = 30;
 /** The newest question of each long kind: an older one gives up. */
 const latest = { plan: 0, card: 0, ways: 0 };
 /** How fires are held, worked out before: a change of the meal does not ask for it again. */
-const known = new Map<string, Tuned>();
+const known = new Map<string, TunedPolicy>();
 const MOST_KNOWN = 40;
 type Long = keyof typeof latest;
 
@@ -38,7 +38,7 @@ scope.onmessage = ({ data }) => {
     void runCard(data.id, data.of);
   } else if (data.kind === 'ways') {
     latest.ways = data.id;
-    void runWays(data.id, data.request, data.others, { ...data, known });
+    void runWays(data.id, data.request, data.others, { ...data, knownPolicies: known });
   } else if (data.kind === 'forecast') answer(data.id, () => forecast(data.input));
   else answer(data.id, () => meatOutlook(data.input));
 };
@@ -64,13 +64,19 @@ async function runPlan(
     const rough = await follow(
       'plan',
       id,
-      planning(request, { nowMs, members: 1, known }),
+      planSteps(request, { nowMs, members: 1, knownPolicies: known }),
       0,
       0.25,
     );
     if (!rough) return;
     scope.postMessage({ id, kind: 'rough', result: rough });
-    const full = await follow('plan', id, planning(request, { nowMs, members, known }), 0.25, 0.75);
+    const full = await follow(
+      'plan',
+      id,
+      planSteps(request, { nowMs, members, knownPolicies: known }),
+      0.25,
+      0.75,
+    );
     if (full) scope.postMessage({ id, kind: 'done', result: full });
   } catch (error) {
     scope.postMessage({ id, kind: 'failed', message: (error as Error).message });
@@ -81,13 +87,13 @@ async function runPlan(
 async function runWays(
   id: number,
   request: Request,
-  others: OtherWays,
+  others: VariantSources,
   options: PlanOptions,
 ): Promise<void> {
   await breathe();
   try {
     let slice = performance.now();
-    for (const row of compareWays(request, others, options)) {
+    for (const row of compareVariants(request, others, options)) {
       if (row) scope.postMessage({ id, kind: 'row', result: row });
       if (performance.now() - slice < SLICE_MS) continue;
       await breathe();
@@ -100,7 +106,7 @@ async function runWays(
   }
 }
 
-async function runCard(id: number, of: PitCase): Promise<void> {
+async function runCard(id: number, of: SteadyCase): Promise<void> {
   await breathe();
   try {
     const card = await follow('card', id, ventCard(of), 0, 0.99);

@@ -2,7 +2,7 @@
 import type { ProblemDetails } from '@ostrin/contract/types';
 
 /** The server answered, and said no. */
-export class Refused extends Error {
+export class HttpError extends Error {
   constructor(
     readonly status: number,
     readonly problem: ProblemDetails,
@@ -17,14 +17,14 @@ export class Refused extends Error {
 }
 
 /** The server could not be reached. */
-export class Unreachable extends Error {
+export class ServerUnreachable extends Error {
   constructor() {
     super('The server does not answer. It must be running on this machine.');
   }
 }
 
 /** One call; JSON in, JSON out. Throws `Refused` or `Unreachable`. */
-export async function call<T>(path: string, method = 'GET', body?: unknown): Promise<T> {
+export async function requestJson<T>(path: string, method = 'GET', body?: unknown): Promise<T> {
   let response: Response;
   try {
     response = await fetch(path, {
@@ -33,7 +33,7 @@ export async function call<T>(path: string, method = 'GET', body?: unknown): Pro
       body: body === undefined ? undefined : JSON.stringify(body),
     });
   } catch {
-    throw new Unreachable();
+    throw new ServerUnreachable();
   }
   const text = await response.text();
   if (!response.ok) {
@@ -43,7 +43,7 @@ export async function call<T>(path: string, method = 'GET', body?: unknown): Pro
     } catch {
       problem = { type: 'about:blank', title: 'The server failed', status: response.status };
     }
-    throw new Refused(response.status, problem);
+    throw new HttpError(response.status, problem);
   }
   return JSON.parse(text) as T;
 }

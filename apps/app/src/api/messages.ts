@@ -2,13 +2,13 @@
 import type {
   Forecast,
   ForecastInput,
-  OtherWays,
+  VariantSources,
   Outlook,
-  PitCase,
+  SteadyCase,
   Plan,
   Request,
   VentCard,
-  WayRow,
+  PlanVariant,
 } from '@ostrin/core';
 
 export type ToWorker =
@@ -17,18 +17,18 @@ export type ToWorker =
       id: number;
       kind: 'ways';
       request: Request;
-      others: OtherWays;
+      others: VariantSources;
       nowMs: number;
       members: number;
     }
   | { id: number; kind: 'forecast'; input: ForecastInput }
   | { id: number; kind: 'meat'; input: ForecastInput }
-  | { id: number; kind: 'card'; of: PitCase };
+  | { id: number; kind: 'card'; of: SteadyCase };
 
 export interface FromWorker {
   id: number;
   kind: 'progress' | 'rough' | 'row' | 'done' | 'failed';
   share?: number;
-  result?: Plan | Forecast | Outlook | VentCard | WayRow;
+  result?: Plan | Forecast | Outlook | VentCard | PlanVariant;
   message?: string;
 }

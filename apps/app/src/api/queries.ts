@@ -4,13 +4,13 @@ import {
   type ClockState,
   type CookDoc,
   type CookSummary,
-  type KeptPlan,
+  type SavedPlan,
   type PitRecord,
   type Shelf,
 } from '@ostrin/contract/types';
 import type { Plan } from '@ostrin/core';
 import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { call } from './http';
+import { requestJson } from './http';
 
 export type CookView = CookDoc & { finishedAt: number | null; clock: ClockState };
 
@@ -24,7 +24,7 @@ export const queryClient = new QueryClient({
 export const usePits = () =>
   useQuery({
     queryKey: ['pits'],
-    queryFn: () => call<PitRecord[]>(ROUTES.pits),
+    queryFn: () => requestJson<PitRecord[]>(ROUTES.pits),
     staleTime: Infinity,
   });
 
@@ -32,7 +32,7 @@ export const usePits = () =>
 export function useSavePit() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, ...body }: PitRecord) => call<PitRecord>(ROUTES.pit(id), 'PUT', body),
+    mutationFn: ({ id, ...body }: PitRecord) => requestJson<PitRecord>(ROUTES.pit(id), 'PUT', body),
     onMutate: (pit) => {
       const before = client.getQueryData<PitRecord[]>(['pits']);
       client.setQueryData<PitRecord[]>(['pits'], (list) =>
@@ -46,35 +46,35 @@ export function useSavePit() {
 }
 
 export const useCooks = () =>
-  useQuery({ queryKey: ['cooks'], queryFn: () => call<CookSummary[]>(ROUTES.cooks) });
+  useQuery({ queryKey: ['cooks'], queryFn: () => requestJson<CookSummary[]>(ROUTES.cooks) });
 
 /** One whole cook; null id asks for nothing. */
 export const useCook = (id: string | null) =>
   useQuery({
     queryKey: ['cook', id],
-    queryFn: () => call<CookView>(ROUTES.cook(id!)),
+    queryFn: () => requestJson<CookView>(ROUTES.cook(id!)),
     enabled: id !== null,
   });
 
 /** Plans that are kept, favourites first. */
-export const useKept = () =>
-  useQuery({ queryKey: ['plans'], queryFn: () => call<KeptPlan[]>(ROUTES.plans) });
+export const useSavedPlans = () =>
+  useQuery({ queryKey: ['plans'], queryFn: () => requestJson<SavedPlan[]>(ROUTES.plans) });
 
 /** Keeps a plan under its id: a new one, or the same under another name. */
-export function useKeep() {
+export function useSavePlan() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, name, favourite, request }: Omit<KeptPlan, 'changedAt'>) =>
-      call<KeptPlan>(ROUTES.plan(id), 'PUT', { name, favourite, request }),
+    mutationFn: ({ id, name, favourite, request }: Omit<SavedPlan, 'changedAt'>) =>
+      requestJson<SavedPlan>(ROUTES.plan(id), 'PUT', { name, favourite, request }),
     onSuccess: () => client.invalidateQueries({ queryKey: ['plans'] }),
   });
 }
 
 /** Lets a kept plan go. */
-export function useLetGo() {
+export function useDeletePlan() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (id: string) => call(ROUTES.plan(id), 'DELETE'),
+    mutationFn: (id: string) => requestJson(ROUTES.plan(id), 'DELETE'),
     onSuccess: () => client.invalidateQueries({ queryKey: ['plans'] }),
   });
 }
@@ -83,14 +83,14 @@ export function useLetGo() {
 export const useShelf = () =>
   useQuery({
     queryKey: ['shelf'],
-    queryFn: () => call<Shelf>(ROUTES.shelf),
+    queryFn: () => requestJson<Shelf>(ROUTES.shelf),
     staleTime: Infinity,
   });
 
 export function useSaveShelf() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (shelf: Shelf) => call<Shelf>(ROUTES.shelf, 'PUT', shelf),
+    mutationFn: (shelf: Shelf) => requestJson<Shelf>(ROUTES.shelf, 'PUT', shelf),
     onSuccess: (shelf) => client.setQueryData(['shelf'], shelf),
   });
 }
@@ -101,7 +101,7 @@ export function useStartCook() {
   return useMutation({
     mutationFn: (cook: { id: string; name: string; pitName: string; plan: Plan }) => {
       const { id, ...body } = cook;
-      return call<{ id: string }>(ROUTES.cook(id), 'PUT', body);
+      return requestJson<{ id: string }>(ROUTES.cook(id), 'PUT', body);
     },
     onSuccess: () => client.invalidateQueries({ queryKey: ['cooks'] }),
   });
@@ -112,7 +112,7 @@ export function useImport() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (body: unknown) =>
-      call<{ id: string; already: boolean }>(ROUTES.imports, 'POST', body),
+      requestJson<{ id: string; already: boolean }>(ROUTES.imports, 'POST', body),
     onSuccess: () => client.invalidateQueries({ queryKey: ['cooks'] }),
   });
 }

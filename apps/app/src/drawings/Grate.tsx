@@ -2,7 +2,7 @@
 import {
   CHARCOALS,
   BRIQUETTE_PITCH_M,
-  CENTRE_LINE_SHARE,
+  CENTRE_LINE_FRACTION,
   cutOf,
   grateOf,
   piecesPerRow,
@@ -193,7 +193,7 @@ export function basketBlocks(shape: Grate, fire: PlannedFire): FirePiece[] {
 /** A snake with its lit end and its chunks, as it lies round the rim. */
 export function snakeBlocks(fire: PlannedFire, diameterM: number): FirePiece[] {
   const { arcDegrees = 0, side = 2, layers = 2 } = fire;
-  const radius = (diameterM / 2) * CENTRE_LINE_SHARE;
+  const radius = (diameterM / 2) * CENTRE_LINE_FRACTION;
   const slots = piecesPerRow(arcDegrees, diameterM);
   const litSlots = Math.round(fire.litPieces / (side * layers));
   const stepDeg = (BRIQUETTE_PITCH_M / radius) * (180 / Math.PI);

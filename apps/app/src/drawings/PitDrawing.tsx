@@ -20,8 +20,8 @@ const MARGIN = { side: 78, top: 26 };
 export function PitDrawing({ pit, width, height, bare = false }: Props) {
   const theme = useTheme();
   const preset = presetOf(pit.preset);
-  const physics = pitWith(preset, pit.overrides);
-  const shape = PIT_SHAPES[preset.family](physics);
+  const parameters = pitWith(preset, pit.overrides);
+  const shape = PIT_SHAPES[preset.family](parameters);
   const room = bare ? { side: 2, top: 2 } : MARGIN;
   const scale = Math.min(
     (width - 2 * room.side) / shape.widthM,

@@ -7,14 +7,22 @@ import {
   countWords,
   massWords,
   smallMassWords,
-  splitCm,
-  splitThickCm,
+  splitLengthCm,
+  splitThicknessCm,
   type PlannedFire,
   type Preset,
   type Units,
 } from '@ostrin/core';
 import { CHUNK_M, type FirePiece } from './blocks';
-import { box, chunksIn, heapOf, heightOf, PIECE_M, POURED, round } from './heap';
+import {
+  boxHolder,
+  chunksIn,
+  heapOf,
+  heightOf,
+  PIECE_M,
+  POURED_KG_PER_M3,
+  roundHolder,
+} from './heap';
 
 /** A name with the spot that it is about. */
 export interface FireLabel {
@@ -73,11 +81,11 @@ export function fireShape(fire: PlannedFire, preset: Preset, units: Units): Fire
 /** A bowl under its deflector, or a ring under its pan. */
 function roundFire(fire: PlannedFire, preset: Preset, units: Units): FireShape {
   const ring = fire.arrangement === 'ring';
-  const radius = (ring ? 0.4 : 0.36) * preset.pit.diameterM;
+  const radius = (ring ? 0.4 : 0.36) * preset.parameters.diameterM;
   const bulge = ring ? 0 : 0.75;
-  const full = preset.fullLoadKg / POURED;
+  const full = preset.fullLoadKg / POURED_KG_PER_M3;
   const deepest = full / (Math.PI * radius ** 2 * (1 - bulge / 3));
-  const holder = round(radius, deepest, bulge);
+  const holder = roundHolder(radius, deepest, bulge);
   const height = heightOf(holder, fire.massKg);
   const over = 0.11;
   const x = ROOM_M + radius;
@@ -128,8 +136,8 @@ function roundFire(fire: PlannedFire, preset: Preset, units: Units): FireShape {
 /** A column that slides down to a small fire; its chunks lie in the ash pan below. */
 function hopperFire(fire: PlannedFire, preset: Preset, units: Units): FireShape {
   const [width, depth] = [0.2, 0.22];
-  const deepest = preset.fullLoadKg / POURED / (width * depth);
-  const holder = box(width, depth, deepest);
+  const deepest = preset.fullLoadKg / POURED_KG_PER_M3 / (width * depth);
+  const holder = boxHolder(width, depth, deepest);
   const height = heightOf(holder, fire.massKg);
   const x = ROOM_M + width / 2;
   const grateY = ROOM_M + deepest;
@@ -164,17 +172,17 @@ function hopperFire(fire: PlannedFire, preset: Preset, units: Units): FireShape 
 
 /** A firebox: coals on its grate, a split on them and the next one warming on its roof. */
 function bedFire(fire: PlannedFire, preset: Preset, units: Units): FireShape {
-  const boxM = Math.max(0.9 * preset.pit.diameterM, 0.3);
+  const boxM = Math.max(0.9 * preset.parameters.diameterM, 0.3);
   const splits = fire.feeding.find((f) => f.what === 'splits');
-  const lengthCm = splitCm(preset.pit);
+  const lengthCm = splitLengthCm(preset.parameters);
   const length = lengthCm / 100;
-  const thick = splits ? splitThickCm(splits.massKg, lengthCm) / 100 : 0;
+  const thick = splits ? splitThicknessCm(splits.massKg, lengthCm) / 100 : 0;
   const left = ROOM_M;
   const top = ROOM_M + (splits ? thick + 0.02 : 0);
   const floorY = top + boxM - 0.08;
   const x = left + boxM / 2;
   const width = 0.8 * boxM;
-  const holder = box(width, width, boxM);
+  const holder = boxHolder(width, width, boxM);
   const { lit, litKg, load, chunks } = names(fire, units);
   const height = Math.max(heightOf(holder, fire.massKg), PIECE_M);
   const pieces = heapOf(holder, fire.massKg, litKg, splits ? 'bottom' : 'side', { x, floorY });

@@ -3,7 +3,7 @@ import { clamp, seeded, type PlannedFire } from '@ostrin/core';
 import { CHUNK_M, type FirePiece } from './blocks';
 
 /** Charcoal as poured, as bought, gaps included, kg/m3 (200-420, from memory). */
-export const POURED = 300;
+export const POURED_KG_PER_M3 = 300;
 /** Width of a piece as it lies, m (common practice). */
 export const PIECE_M = 0.042;
 
@@ -16,13 +16,13 @@ export interface Holder {
 }
 
 /** A round holder whose wall draws in towards its floor: 0 straight, 1 to a point. */
-export const round = (radiusM: number, deepestM: number, bulge: number): Holder => {
+export const roundHolder = (radiusM: number, deepestM: number, bulge: number): Holder => {
   const halfM = (h: number): number =>
     radiusM * Math.sqrt(Math.max(0, 1 - bulge * (1 - clamp(h / deepestM, 0, 1)) ** 2));
   return { halfM, deepestM, volumeM3: (h) => sum(h, (z) => Math.PI * halfM(z) ** 2) };
 };
 /** A straight one. */
-export const box = (widthM: number, depthM: number, deepestM: number): Holder => ({
+export const boxHolder = (widthM: number, depthM: number, deepestM: number): Holder => ({
   halfM: () => widthM / 2,
   deepestM,
   volumeM3: (h) => h * widthM * depthM,
@@ -41,7 +41,7 @@ export function heightOf(holder: Holder, kg: number): number {
   let [low, high] = [0, holder.deepestM * 1.4];
   for (let i = 0; i < 30; i++) {
     const middle = (low + high) / 2;
-    if (holder.volumeM3(middle) * POURED < kg) low = middle;
+    if (holder.volumeM3(middle) * POURED_KG_PER_M3 < kg) low = middle;
     else high = middle;
   }
   return (low + high) / 2;

@@ -1,5 +1,5 @@
 /** Cookers from the side, in metres from the ground: one outline a family, from the pit's own measures. */
-import type { Family, Pit } from '@ostrin/core';
+import type { Family, CookerParameters } from '@ostrin/core';
 
 export interface PitShape {
   /** Paths in m, y downward from the top of the picture. */
@@ -18,11 +18,11 @@ export interface PitShape {
 /** Height of a cooker's underside over the ground, m. */
 const LEGS_M = 0.35;
 
-function round(p: Pit, squat: number): PitShape {
-  const r = p.diameterM / 2;
-  const body = p.exhaustHeightM * squat;
+function round(parameters: CookerParameters, squat: number): PitShape {
+  const r = parameters.diameterM / 2;
+  const body = parameters.exhaustHeightM * squat;
   const top = 0.05;
-  const seam = top + (body - p.seamHeightM * squat);
+  const seam = top + (body - parameters.seamHeightM * squat);
   const bottom = top + body;
   const x = (v: number): number => r + 0.08 + v;
   return {
@@ -35,7 +35,7 @@ function round(p: Pit, squat: number): PitShape {
       `M ${x(-0.55 * r)} ${bottom - 0.05} L ${x(-0.8 * r)} ${bottom + LEGS_M}`,
       `M ${x(0.55 * r)} ${bottom - 0.05} L ${x(0.8 * r)} ${bottom + LEGS_M}`,
     ],
-    grates: [[x(-0.93 * r), bottom - p.grateHeightM * squat, x(0.93 * r)]],
+    grates: [[x(-0.93 * r), bottom - parameters.grateHeightM * squat, x(0.93 * r)]],
     // A kettle's fire lies to one side, a kamado's in the middle of its bowl.
     coals:
       squat === 1
@@ -48,10 +48,10 @@ function round(p: Pit, squat: number): PitShape {
   };
 }
 
-function bullet(p: Pit): PitShape {
-  const r = p.diameterM / 2;
+function bullet(parameters: CookerParameters): PitShape {
+  const r = parameters.diameterM / 2;
   const top = 0.05;
-  const bottom = top + p.exhaustHeightM;
+  const bottom = top + parameters.exhaustHeightM;
   const seam = top + 0.16;
   const x = (v: number): number => r + 0.08 + v;
   return {
@@ -67,8 +67,8 @@ function bullet(p: Pit): PitShape {
       `M ${x(0.8 * r)} ${bottom - 0.03} L ${x(0.8 * r)} ${bottom + 0.1}`,
     ],
     grates: [
-      [x(-0.95 * r), bottom - p.grateHeightM, x(0.95 * r)],
-      [x(-0.95 * r), bottom - p.grateHeightM + 0.2, x(0.95 * r)],
+      [x(-0.95 * r), bottom - parameters.grateHeightM, x(0.95 * r)],
+      [x(-0.95 * r), bottom - parameters.grateHeightM + 0.2, x(0.95 * r)],
     ],
     coals: { x: x(-0.6 * r), y: bottom - 0.2, w: 1.2 * r, h: 0.12 },
     intake: { x: x(-0.6 * r), y: bottom - 0.02 },
@@ -78,14 +78,14 @@ function bullet(p: Pit): PitShape {
   };
 }
 
-function offset(p: Pit): PitShape {
-  const d = p.diameterM;
-  const stack = Math.max(p.exhaustHeightM - p.grateHeightM, 0.3);
+function offset(parameters: CookerParameters): PitShape {
+  const d = parameters.diameterM;
+  const stack = Math.max(parameters.exhaustHeightM - parameters.grateHeightM, 0.3);
   const top = 0.05 + stack;
   const box = 0.9 * d;
   const left = 0.05;
   const join = left + box;
-  const end = join + p.lengthM;
+  const end = join + parameters.lengthM;
   const low = top + 0.45 * d;
   const ground = top + d + 0.55;
   return {
@@ -108,12 +108,12 @@ function offset(p: Pit): PitShape {
   };
 }
 
-function hopper(p: Pit): PitShape {
+function hopper(parameters: CookerParameters): PitShape {
   const top = 0.1;
   const wide = 0.36;
   const join = 0.05 + wide;
-  const end = join + p.lengthM;
-  const d = p.diameterM;
+  const end = join + parameters.lengthM;
+  const d = parameters.diameterM;
   const bottom = top + d + 0.35;
   return {
     skin: [
@@ -137,7 +137,7 @@ function hopper(p: Pit): PitShape {
 }
 
 /** The outline of each family. */
-export const PIT_SHAPES: Readonly<Record<Family, (pit: Pit) => PitShape>> = {
+export const PIT_SHAPES: Readonly<Record<Family, (pit: CookerParameters) => PitShape>> = {
   kettle: (p) => round(p, 1),
   kamado: (p) => round(p, 1.15),
   bullet,

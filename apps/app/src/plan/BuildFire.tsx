@@ -14,8 +14,8 @@ import { FireSide } from '../drawings/FireSide';
 import { Vent } from '../drawings/Vent';
 import { Heading } from '../ui/Title';
 import { clockOf } from '../ui/words';
-import { LayGrate } from './LayGrate';
-import { Say, Small } from './Parts';
+import { GrateEditor } from './GrateEditor';
+import { Paragraph, SmallText } from '../ui/Text';
 
 /** Width of the drawings, px. */
 const DRAWN_PX = 340;
@@ -25,26 +25,26 @@ export function BuildFire({ plan }: { plan: Plan }) {
   const units = plan.request.units ?? METRIC;
   const fire = plan.fires[0]!;
   const { cooker } = plan.request.pits[0]!;
-  const physics = pitWith(presetOf(cooker.preset), cooker.overrides);
+  const parameters = pitWith(presetOf(cooker.preset), cooker.overrides);
   return (
     <View className="gap-2">
       <Heading>Build the fire</Heading>
       <FireSide preset={cooker.preset} fire={fire} units={units} size={DRAWN_PX} />
-      <LayGrate
+      <GrateEditor
         preset={cooker.preset}
-        diameterM={physics.diameterM}
+        diameterM={parameters.diameterM}
         fire={fire}
         grate={plan.grates[0] ?? { pit: fire.pit, laid: [] }}
         meats={plan.request.meats}
         size={DRAWN_PX}
       />
       {fire.inWords.map((step, i) => (
-        <Say key={step}>{`${i + 1}. ${step}`}</Say>
+        <Paragraph key={step}>{`${i + 1}. ${step}`}</Paragraph>
       ))}
       {fire.feeding.map((f) => (
-        <Say key={f.what}>{`Then ${f.inWords}.`}</Say>
+        <Paragraph key={f.what}>{`Then ${f.inWords}.`}</Paragraph>
       ))}
-      <Small>
+      <SmallText>
         {fire.feeding.some((f) => f.what === 'splits')
           ? `Stack ${massWords(fire.reserveKg, units)} more wood than that for wind and cold.`
           : `${massWords(fire.massKg, units)} in all. Lasts about ${spanOfTime(round15(fire.lastsMin))}; about ${massWords(fire.leftKg, units)} should be left over. ${
@@ -52,7 +52,7 @@ export function BuildFire({ plan }: { plan: Plan }) {
                 ? `Keep ${massWords(fire.reserveKg, units)} at hand for wind and cold.`
                 : 'That is the reserve for wind and cold: nothing is put on under a hot deflector.'
             }`}
-      </Small>
+      </SmallText>
     </View>
   );
 }
@@ -61,7 +61,7 @@ export function BuildFire({ plan }: { plan: Plan }) {
 export function SetVents({ plan }: { plan: Plan }) {
   const preset = presetOf(plan.request.pits[0]!.cooker.preset);
   const nouns = VENT_NOUNS[preset.family];
-  const told = plan.request.pits[0]!.ventWay ?? preset.ventWay;
+  const told = plan.request.pits[0]!.ventWay ?? preset.ventNotation;
   const [first, ...later] = plan.vents;
   if (!first) return null;
   return (
@@ -81,11 +81,11 @@ export function SetVents({ plan }: { plan: Plan }) {
           />
         </View>
       )}
-      <Say>{`From ${clockOf(first.at)}: ${first.inWords}.`}</Say>
-      {first.ifHigh ? <Say>{`If it settles high: ${first.ifHigh}`}</Say> : null}
-      {first.ifLow ? <Say>{`If it settles low: ${first.ifLow}`}</Say> : null}
+      <Paragraph>{`From ${clockOf(first.at)}: ${first.inWords}.`}</Paragraph>
+      {first.ifHigh ? <Paragraph>{`If it settles high: ${first.ifHigh}`}</Paragraph> : null}
+      {first.ifLow ? <Paragraph>{`If it settles low: ${first.ifLow}`}</Paragraph> : null}
       {later.length > 0 ? (
-        <Small>{`Later, as the fire changes: ${later.map((v) => `${clockOf(v.at)} ${v.inWords}`).join('; ')}.`}</Small>
+        <SmallText>{`Later, as the fire changes: ${later.map((v) => `${clockOf(v.at)} ${v.inWords}`).join('; ')}.`}</SmallText>
       ) : null}
     </View>
   );

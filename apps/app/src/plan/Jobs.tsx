@@ -2,7 +2,7 @@
 import { epochOf, linesOf, localOf, MINUTE_MS, type Plan, type PlanJob } from '@ostrin/core';
 import { Text, View } from 'react-native';
 import { Heading } from '../ui/Title';
-import { clockAndDay, clockOf, dayOf, unbroken } from '../ui/words';
+import { clockAndDay, clockOf, dayOf, keepUnitsTogether } from '../ui/words';
 
 export function Jobs({ plan }: { plan: Plan }) {
   const lines = linesOf(plan);
@@ -28,10 +28,10 @@ export function Jobs({ plan }: { plan: Plan }) {
               </Text>
               <View className="flex-1">
                 <Text className="font-sans-semi text-ink text-[16px]">
-                  {unbroken(line.inWords)}
+                  {keepUnitsTogether(line.inWords)}
                 </Text>
                 <Text className="font-sans text-soot text-[14px] leading-[20px]">
-                  {unbroken(
+                  {keepUnitsTogether(
                     `${job?.spanMin ? `Between ${spanText(plan, job)}. ` : ''}${line.detail}`,
                   )}
                 </Text>

@@ -10,27 +10,27 @@ import {
   SCHOOL_IDS,
   schoolWords,
   temperatureWords,
-  usualKg,
+  usualMassKg,
   type Cut,
   type SchoolId,
   type Units,
   type WrapId,
 } from '@ostrin/core';
 import { useSettings } from '../store/settings';
-import { stepMass, usualMasses, useSlip, withCut, type MeatWish } from '../store/slip';
+import { stepMass, usualMasses, usePlanDraft, withCut, type DraftMeat } from '../store/planDraft';
 import { Button } from '../ui/Button';
 import { Choice, Stepper } from '../ui/Choice';
 import { Note } from '../ui/Notice';
 import { Subhead } from '../ui/Title';
 import { capital } from '../ui/words';
 
-export interface OfMeat {
-  meat: MeatWish;
+export interface MeatChoiceProps {
+  meat: DraftMeat;
 }
 
 /** What changes this meat on the slip. */
-export function useChange(meat: MeatWish): (part: Partial<MeatWish>) => void {
-  const changeMeat = useSlip((s) => s.changeMeat);
+export function useChangeMeat(meat: DraftMeat): (part: Partial<DraftMeat>) => void {
+  const changeMeat = usePlanDraft((s) => s.changeMeat);
   return (part) => changeMeat(meat.id, part);
 }
 
@@ -44,7 +44,7 @@ export function CutChoice({ value, onChange }: { value: string; onChange: (id: s
       options={Object.values(CUTS).map((c) => ({
         value: c.id,
         label: capital(c.name),
-        note: `${massWords(usualKg(c), units)}, ${doneByFeel(c) ? 'by feel' : rangeWords(c, units)}`,
+        note: `${massWords(usualMassKg(c), units)}, ${doneByFeel(c) ? 'by feel' : rangeWords(c, units)}`,
       }))}
       value={value}
       onChange={onChange}
@@ -52,8 +52,8 @@ export function CutChoice({ value, onChange }: { value: string; onChange: (id: s
   );
 }
 
-export function WhichCut({ meat }: OfMeat) {
-  const change = useChange(meat);
+export function WhichCut({ meat }: MeatChoiceProps) {
+  const change = useChangeMeat(meat);
   return <CutChoice value={meat.cut} onChange={(id) => change(withCut(id))} />;
 }
 
@@ -64,9 +64,9 @@ const rangeWords = ({ doneRangeC: [low, high] }: Cut, units: Units): string =>
 /** Most pieces of one kind that a sheet counts to. */
 const MOST_PIECES = 60;
 
-export function Mass({ meat }: OfMeat) {
+export function Mass({ meat }: MeatChoiceProps) {
   const { massKg, pieces } = meat;
-  const change = useChange(meat);
+  const change = useChangeMeat(meat);
   const units = useSettings((s) => s.units);
   const cut = cutOf(meat.cut);
   return (
@@ -85,7 +85,7 @@ export function Mass({ meat }: OfMeat) {
         value={massKg}
         onChange={(kg) => change({ massKg: kg })}
       />
-      {cut.kind === 'red' ? (
+      {cut.safetyKind === 'red' ? (
         <Note>Weigh it trimmed: thin edges rounded off, 3 to 6 mm of fat left on.</Note>
       ) : null}
       <Subhead>How many</Subhead>
@@ -123,8 +123,8 @@ const SCHOOL_NOTES: Readonly<Record<SchoolId, string>> = {
   bark: 'when nothing comes off on a finger',
 };
 
-export function Wrap({ meat }: OfMeat) {
-  const change = useChange(meat);
+export function Wrap({ meat }: MeatChoiceProps) {
+  const change = useChangeMeat(meat);
   const units = useSettings((s) => s.units);
   return (
     <>
@@ -156,9 +156,9 @@ export function Wrap({ meat }: OfMeat) {
 
 const FEEL = 'feel';
 
-export function Done({ meat }: OfMeat) {
+export function Done({ meat }: MeatChoiceProps) {
   const { doneC } = meat;
-  const change = useChange(meat);
+  const change = useChangeMeat(meat);
   const units = useSettings((s) => s.units);
   const cut = cutOf(meat.cut);
   const feel = { value: FEEL, label: 'By feel', note: 'a probe goes in as into soft butter' };
@@ -183,13 +183,13 @@ export function Done({ meat }: OfMeat) {
         value={doneC === null ? '' : String(doneC)}
         onChange={(c) => change({ doneC: Number(c) })}
       />
-      <Note>{doneNote(cut.kind, doneByFeel(cut), units)}</Note>
+      <Note>{doneNote(cut.safetyKind, doneByFeel(cut), units)}</Note>
     </>
   );
 }
 
 /** What to know about calling this kind of meat done. */
-function doneNote(kind: Cut['kind'], feel: boolean, units: Units): string {
+function doneNote(kind: Cut['safetyKind'], feel: boolean, units: Units): string {
   if (kind !== 'red') {
     const safe = temperatureWords(SAFE_C[kind], units);
     return kind === 'poultry'

@@ -2,12 +2,12 @@
 import { cutOf, epochOf, localOf, MINUTE_MS, usualRest, type RestWhere } from '@ostrin/core';
 import type { PitRecord } from '@ostrin/contract/types';
 import { usualPit } from '../store/request';
-import { useSlip } from '../store/slip';
+import { usePlanDraft } from '../store/planDraft';
 import { Choice, Stepper } from '../ui/Choice';
 import { Note } from '../ui/Notice';
 import { Subhead } from '../ui/Title';
 import { capital, clockAndDay } from '../ui/words';
-import { useChange, type OfMeat } from './MeatChoices';
+import { useChangeMeat, type MeatChoiceProps } from './MeatChoices';
 import { REST_NAMES } from './meatWords';
 import { pitOptions } from './PitChoices';
 
@@ -52,8 +52,8 @@ const COURSE = { firstMin: 180, stepMin: 15, mostMin: 12 * 60 };
 /** A piece that comes late: at first so long before it is eaten, moved in such steps, at most so early; min. */
 const LATE = { firstMin: 6 * 60, stepMin: 15, mostMin: 24 * 60 };
 
-export function BeforeAndAfter({ meat }: OfMeat) {
-  const change = useChange(meat);
+export function BeforeAndAfter({ meat }: MeatChoiceProps) {
+  const change = useChangeMeat(meat);
   return (
     <>
       <Subhead>Prepared</Subhead>
@@ -94,9 +94,9 @@ export function BeforeAndAfter({ meat }: OfMeat) {
 }
 
 /** There from the start, or brought, bought or thawed late. */
-function Comes({ meat }: OfMeat) {
-  const { serveAt, timeZone } = useSlip();
-  const change = useChange(meat);
+function Comes({ meat }: MeatChoiceProps) {
+  const { serveAt, timeZone } = usePlanDraft();
+  const change = useChangeMeat(meat);
   const eaten = epochOf(meat.serveAt ?? serveAt, timeZone);
   const own = meat.notBefore ? epochOf(meat.notBefore, timeZone) : null;
   const ahead = (min: number): string => localOf(eaten - min * MINUTE_MS, timeZone);
@@ -127,9 +127,9 @@ function Comes({ meat }: OfMeat) {
 }
 
 /** With everything else, or as a course before it. */
-function Eaten({ meat }: OfMeat) {
-  const { serveAt, timeZone, meats } = useSlip();
-  const change = useChange(meat);
+function Eaten({ meat }: MeatChoiceProps) {
+  const { serveAt, timeZone, meats } = usePlanDraft();
+  const change = useChangeMeat(meat);
   // The last course is the meal itself: one meat at least is eaten with it.
   const alone = meats.every((m) => m.id === meat.id || m.serveAt !== null);
   if (alone) return null;
@@ -167,8 +167,8 @@ function Eaten({ meat }: OfMeat) {
 }
 
 /** The pit that one of several meats lies on. */
-export function MeatPit({ meat, yard }: OfMeat & { yard: readonly PitRecord[] }) {
-  const change = useChange(meat);
+export function MeatPit({ meat, yard }: MeatChoiceProps & { yard: readonly PitRecord[] }) {
+  const change = useChangeMeat(meat);
   return (
     <>
       <Subhead>Cooked on</Subhead>

@@ -4,9 +4,16 @@ import type { PitRecord } from '@ostrin/contract/types';
 import { useState } from 'react';
 import { TextInput } from 'react-native';
 import { FIRES, fireOf } from '../store/fires';
-import { usualPit, type AtPit } from '../store/request';
+import { usualPit, type DraftPit } from '../store/request';
 import { useSettings } from '../store/settings';
-import { FEEDS, PACES, SMOKE_WOODS, useSlip, WATCHES, type FireWish } from '../store/slip';
+import {
+  FEEDS,
+  PACES,
+  SMOKE_WOODS,
+  usePlanDraft,
+  WATCHES,
+  type DraftFire,
+} from '../store/planDraft';
 import { Choice, Stepper } from '../ui/Choice';
 import { Note } from '../ui/Notice';
 import { Subhead } from '../ui/Title';
@@ -26,7 +33,7 @@ export function WhichPit({
   yard: readonly PitRecord[];
   others: readonly string[];
 }) {
-  const movePit = useSlip((s) => s.movePit);
+  const movePit = usePlanDraft((s) => s.movePit);
   const [now, setNow] = useState(at);
   const [taken] = useState(others);
   return (
@@ -46,8 +53,8 @@ export function WhichPit({
 }
 
 /** The fire, and the wood that smokes. */
-export function Fire({ pitId, fire, family }: { pitId: string; fire: FireWish; family: Family }) {
-  const change = useSlip((s) => s.changeFire);
+export function Fire({ pitId, fire, family }: { pitId: string; fire: DraftFire; family: Family }) {
+  const change = usePlanDraft((s) => s.changeFire);
   return (
     <>
       <Choice
@@ -84,8 +91,8 @@ export function Fire({ pitId, fire, family }: { pitId: string; fire: FireWish; f
 }
 
 /** How hot it is held. */
-export function Pace({ at: { pit, fire } }: { at: AtPit }) {
-  const changeFire = useSlip((s) => s.changeFire);
+export function Pace({ at: { pit, fire } }: { at: DraftPit }) {
+  const changeFire = usePlanDraft((s) => s.changeFire);
   const units = useSettings((s) => s.units);
   const notes: Record<number, string> = {
     107: 'slowest, most bark',
@@ -106,7 +113,7 @@ export function Pace({ at: { pit, fire } }: { at: AtPit }) {
 
 /** Who shares the watch. */
 export function Crew() {
-  const { crew, change } = useSlip();
+  const { crew, change } = usePlanDraft();
   const n = Math.max(crew.length, 1);
   const setCount = (count: number): void =>
     change({

@@ -4,28 +4,30 @@ import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 import type { PitRecord } from '@ostrin/contract/types';
 import { usePits, useShelf } from '../api/queries';
-import { otherWaysOf, requestOf } from '../store/request';
+import { variantSourcesOf, requestOf } from '../store/request';
 import { useSettings } from '../store/settings';
-import { MOST_MEATS } from '../store/slip';
-import { useSlipBehind } from '../store/useSlipBehind';
+import { MOST_MEATS } from '../store/planDraft';
+import { useDeferredDraft } from '../store/useDeferredDraft';
 import { Button } from '../ui/Button';
-import { later } from '../ui/later';
+import { lazyComponent } from '../ui/lazyComponent';
 import { useLayout } from '../ui/layout';
 import { Notice } from '../ui/Notice';
 import { Title } from '../ui/Title';
 import { dayOf } from '../ui/words';
-import { Answer as WholeAnswer } from './Answer';
-import { Shopping, Watch } from './Around';
+import { Answer as WholeAnswer } from './PlanAnswer';
+import { Shopping, Watch } from './PlanExtras';
 import { SettingsRow } from './SettingsRow';
-import { SlipSentence as WholeSentence } from './SlipSentence';
-import { CompareWays as AllWays } from './CompareWays';
+import { PlanSentence as WholeSentence } from './PlanSentence';
+import { CompareVariants as AllWays } from './CompareVariants';
 import { FourTimes } from './FourTimes';
 import { StartCook } from './StartCook';
 import { TakeAlong as AllToTake } from './TakeAlong';
 import { usePlan } from './usePlan';
 
-const KeptPlans = later(async () => ({ default: (await import('./KeptPlans')).KeptPlans }));
-const SlipSheet = later(async () => ({ default: (await import('./SlipSheet')).SlipSheet }));
+const KeptPlans = lazyComponent(async () => ({
+  default: (await import('./SavedPlans')).SavedPlans,
+}));
+const SlipSheet = lazyComponent(async () => ({ default: (await import('./PlanSheet')).PlanSheet }));
 
 // Progress is told many times a second: what it does not change is not drawn again.
 const Answer = memo(WholeAnswer);
@@ -62,19 +64,19 @@ export function PlanScreen() {
 
 function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
   // A touch changes its sheet first, the page behind it after.
-  const slip = useSlipBehind();
+  const draft = useDeferredDraft();
   const units = useSettings((s) => s.units);
   const shelf = useShelf();
   const request = useMemo(
-    () => requestOf(slip, yard, units, shelf.data),
-    [slip, yard, units, shelf.data],
+    () => requestOf(draft, yard, units, shelf.data),
+    [draft, yard, units, shelf.data],
   );
   // The shelf is waited for, so that nothing is planned twice; without it, plans have no costs.
   const { plan, settled, progress, failure } = usePlan(shelf.isLoading ? null : request);
   // A new answer is long to draw: touches go first.
   const drawn = useDeferredValue(plan);
   const still = settled && drawn === plan;
-  const others = useMemo(() => otherWaysOf(slip, yard), [slip, yard]);
+  const others = useMemo(() => variantSourcesOf(draft, yard), [draft, yard]);
   const [sheet, setSheet] = useState<'kept' | 'add' | null>(null);
   const { wide } = useLayout();
   const blocked = plan !== null && settled && plan.problems.length > 0;
@@ -82,11 +84,11 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
   const head = (
     <>
       <View className="flex-row items-center justify-between">
-        <Title>{`Slip for ${dayOf(slip.serveAt)}`}</Title>
+        <Title>{`Slip for ${dayOf(draft.serveAt)}`}</Title>
         <Button label="Kept plans" onPress={() => setSheet('kept')} />
       </View>
       <SlipSentence yard={yard} />
-      {slip.meats.length < MOST_MEATS ? (
+      {draft.meats.length < MOST_MEATS ? (
         <Button label="Add another meat" onPress={() => setSheet('add')} />
       ) : null}
       {failure ? (

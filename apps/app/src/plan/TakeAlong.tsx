@@ -6,7 +6,7 @@ import { fileOf, titleOf } from '../store/names';
 import { Button } from '../ui/Button';
 import { Heading } from '../ui/Title';
 import { save } from '../ui/save';
-import { Say, Small } from './Parts';
+import { Paragraph, SmallText } from '../ui/Text';
 import { printSheet } from './printSheet';
 
 export function TakeAlong({ plan, ready }: { plan: Plan; ready: boolean }) {
@@ -42,10 +42,10 @@ export function TakeAlong({ plan, ready }: { plan: Plan; ready: boolean }) {
           onPress={() => save(`${file}.json`, 'application/json', JSON.stringify(plan))}
         />
       </View>
-      {failure ? <Say>{failure}</Say> : null}
-      <Small>
+      {failure ? <Paragraph>{failure}</Paragraph> : null}
+      <SmallText>
         A locked phone may stay silent: alarms ring in your own calendar, not from this page.
-      </Small>
+      </SmallText>
     </View>
   );
 }

@@ -1,6 +1,6 @@
 /** What is said of a meat on the slip besides its cut, its wrap and when it is done. */
 import { cutOf, usualRest, type RestWhere } from '@ostrin/core';
-import type { MeatWish } from '../store/slip';
+import type { DraftMeat } from '../store/planDraft';
 import { clockOf } from '../ui/words';
 
 /** Where it rests, as the slip says it. */
@@ -13,21 +13,21 @@ export const REST_NAMES: Readonly<Record<RestWhere, string>> = {
   oven: 'held in a low oven',
 };
 
-export const PREPARE_NAMES: Readonly<Record<NonNullable<MeatWish['prepare']>, string>> = {
+export const PREPARE_NAMES: Readonly<Record<NonNullable<DraftMeat['prepare']>, string>> = {
   season: 'seasoned before it goes on',
   'dry-brine': 'salted ahead',
   brine: 'brined',
 };
 
 /** `frozen now, salted ahead, rested in a cool box, eaten at 15:00`. */
-export function othersWords(m: MeatWish, serveAt: string): string {
+export function othersWords(meat: DraftMeat, serveAt: string): string {
   return [
-    m.frozen ? 'frozen now' : '',
-    m.notBefore ? `not there before ${clockOf(m.notBefore)}` : '',
-    m.prepare ? PREPARE_NAMES[m.prepare] : '',
-    m.injected ? 'injected' : '',
-    REST_NAMES[m.rest ?? usualRest(cutOf(m.cut)).where],
-    m.serveAt && m.serveAt !== serveAt ? `eaten at ${clockOf(m.serveAt)}` : '',
+    meat.frozen ? 'frozen now' : '',
+    meat.notBefore ? `not there before ${clockOf(meat.notBefore)}` : '',
+    meat.prepare ? PREPARE_NAMES[meat.prepare] : '',
+    meat.injected ? 'injected' : '',
+    REST_NAMES[meat.rest ?? usualRest(cutOf(meat.cut)).where],
+    meat.serveAt && meat.serveAt !== serveAt ? `eaten at ${clockOf(meat.serveAt)}` : '',
   ]
     .filter(Boolean)
     .join(', ');

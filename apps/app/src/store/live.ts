@@ -6,12 +6,12 @@ import { ROUTES, type ClockState, type LiveEvent, type Reading } from '@ostrin/c
 import type { Entry, EntryBody, Plan } from '@ostrin/core';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
-import { call, Refused } from '../api/http';
+import { requestJson, HttpError } from '../api/http';
 import type { CookView } from '../api/queries';
 
-export type Link = 'none' | 'connecting' | 'live' | 'lost';
+export type Connection = 'none' | 'connecting' | 'live' | 'lost';
 
-interface Waiting {
+interface WaitingEntry {
   cookId: string;
   entry: Entry;
 }
@@ -27,23 +27,23 @@ export interface LiveState {
   clock: ClockState | null;
   /** This device's clock when `clock` arrived, ms. */
   clockAt: number;
-  link: Link;
+  connection: Connection;
   lostAt: number | null;
   /** Whether the event stream is open; the line is up only when sending works too. */
   streaming: boolean;
-  waiting: Waiting[];
+  waiting: WaitingEntry[];
   /** What the server refused, in words. */
-  refusal: string | null;
+  rejection: string | null;
 }
 
 interface LiveStore extends LiveState {
   load(view: CookView): void;
   receive(event: LiveEvent): void;
-  setLink(link: Link): void;
+  setConnection(link: Connection): void;
   /** Keeps an entry for sending and sends what waits. Returns the entry. */
   log(body: EntryBody, at: number, jobId?: string): Entry;
   flush(): Promise<void>;
-  clearRefusal(): void;
+  clearRejection(): void;
   leave(): void;
 }
 
@@ -57,20 +57,20 @@ const NOTHING: Omit<LiveState, 'waiting'> = {
   readings: [],
   clock: null,
   clockAt: 0,
-  link: 'none',
+  connection: 'none',
   lostAt: null,
   streaming: false,
-  refusal: null,
+  rejection: null,
 };
 
 /** The cook's clock now, ms; it stands still while the line is down, as the readings do. */
-export function cookNow(
-  s: Pick<LiveState, 'clock' | 'clockAt' | 'link' | 'lostAt'>,
+export function cookClockMs(
+  s: Pick<LiveState, 'clock' | 'clockAt' | 'connection' | 'lostAt'>,
   now: number,
 ): number {
   if (!s.clock) return 0;
   if (!s.clock.running) return s.clock.cookMs;
-  const until = s.link === 'lost' && s.lostAt !== null ? s.lostAt : now;
+  const until = s.connection === 'lost' && s.lostAt !== null ? s.lostAt : now;
   return s.clock.cookMs + Math.max(0, until - s.clockAt) * s.clock.speed;
 }
 
@@ -134,9 +134,9 @@ export const useLive = create<LiveStore>()(
         }));
       },
 
-      setLink(link) {
+      setConnection(link) {
         set((s) => ({
-          link,
+          connection: link,
           streaming: link === 'live',
           lostAt: link === 'lost' ? (s.lostAt ?? Date.now()) : link === 'live' ? null : s.lostAt,
         }));
@@ -163,7 +163,7 @@ export const useLive = create<LiveStore>()(
         return flushing;
       },
 
-      clearRefusal: () => set({ refusal: null }),
+      clearRejection: () => set({ rejection: null }),
       leave: () => set(NOTHING),
     }),
     {
@@ -184,17 +184,20 @@ async function sendAll(get: Get, set: Set_): Promise<void> {
     const first = get().waiting[0];
     if (!first) return;
     try {
-      await call(ROUTES.entries(first.cookId), 'POST', { entries: [first.entry] });
+      await requestJson(ROUTES.entries(first.cookId), 'POST', { entries: [first.entry] });
     } catch (error) {
-      if (!(error instanceof Refused) || error.status >= 500) {
-        set((s) => ({ link: s.link === 'live' ? 'lost' : s.link, lostAt: s.lostAt ?? Date.now() }));
+      if (!(error instanceof HttpError) || error.status >= 500) {
+        set((s) => ({
+          connection: s.connection === 'live' ? 'lost' : s.connection,
+          lostAt: s.lostAt ?? Date.now(),
+        }));
         resend ??= setTimeout(() => {
           resend = null;
           void get().flush();
         }, RESEND_MS);
         return;
       }
-      set({ refusal: error.message });
+      set({ rejection: error.message });
       set((s) => ({ waiting: s.waiting.filter((w) => w.entry.id !== first.entry.id) }));
       continue;
     }
@@ -204,7 +207,7 @@ async function sendAll(get: Get, set: Set_): Promise<void> {
         s.cookId === first.cookId && !s.entries.some((e) => e.id === first.entry.id)
           ? [...s.entries, first.entry]
           : s.entries,
-      ...(s.streaming ? { link: 'live' as const, lostAt: null } : {}),
+      ...(s.streaming ? { connection: 'live' as const, lostAt: null } : {}),
     }));
   }
 }

@@ -6,7 +6,7 @@ import {
   SCHOOL_IDS,
   usualRest,
   WRAP_SCHOOLS,
-  type OtherWays,
+  type VariantSources,
   type Request,
   type RequestMeat,
   type RequestPit,
@@ -16,7 +16,14 @@ import {
 } from '@ostrin/core';
 import type { PitRecord, Shelf } from '@ostrin/contract/types';
 import { FIRES, fireOf } from './fires';
-import { newMeat, USUAL_FIRE, WATCHES, type FireWish, type MeatWish, type Slip } from './slip';
+import {
+  newMeat,
+  USUAL_FIRE,
+  WATCHES,
+  type DraftFire,
+  type DraftMeat,
+  type PlanDraft,
+} from './planDraft';
 import { dayAndNight, weatherOf } from './weather';
 
 const BAND_C = 8;
@@ -32,10 +39,10 @@ const RESTS: Readonly<Record<RestWhere, Omit<RequestMeat['rest'], 'where'>>> = {
 };
 
 /** One pit of the table with what is cooked on it. */
-export interface AtPit {
+export interface DraftPit {
   pit: PitRecord;
-  fire: FireWish;
-  meats: MeatWish[];
+  fire: DraftFire;
+  meats: DraftMeat[];
 }
 
 /** The pit that is cooked on where nobody chose: a kettle, which most people begin with, or whatever there is. */
@@ -43,21 +50,24 @@ export const usualPit = (yard: readonly PitRecord[]): PitRecord | null =>
   yard.find((p) => presetOf(p.preset).family === 'kettle') ?? yard[0] ?? null;
 
 /** The table by its pits, in the order of the meats. Empty where the yard is. */
-export function tableOf(slip: Pick<Slip, 'meats' | 'fires'>, yard: readonly PitRecord[]): AtPit[] {
+export function draftPitsOf(
+  draft: Pick<PlanDraft, 'meats' | 'fires'>,
+  yard: readonly PitRecord[],
+): DraftPit[] {
   const usual = usualPit(yard);
   if (!usual) return [];
-  const table: AtPit[] = [];
-  for (const meat of slip.meats) {
+  const table: DraftPit[] = [];
+  for (const meat of draft.meats) {
     const pit = yard.find((p) => p.id === meat.pitId) ?? usual;
     const there = table.find((t) => t.pit.id === pit.id);
     if (there) there.meats.push(meat);
-    else table.push({ pit, fire: slip.fires[pit.id] ?? USUAL_FIRE, meats: [meat] });
+    else table.push({ pit, fire: draft.fires[pit.id] ?? USUAL_FIRE, meats: [meat] });
   }
   return table;
 }
 
 /** A pit as a request names it. */
-export function requestPit(pit: PitRecord, wish: FireWish): RequestPit {
+export function requestPit(pit: PitRecord, wish: DraftFire): RequestPit {
   const { fuel, arrangement } = fireOf(presetOf(pit.preset).family, wish.fireId);
   return {
     id: pit.id,
@@ -74,54 +84,54 @@ export function requestPit(pit: PitRecord, wish: FireWish): RequestPit {
   };
 }
 
-function requestMeat(m: MeatWish, pit: PitRecord): RequestMeat {
+function requestMeat(meat: DraftMeat, pit: PitRecord): RequestMeat {
   return {
-    id: m.id,
-    cut: m.cut,
-    massKg: m.massKg,
-    ...(m.pieces === null ? {} : { pieces: m.pieces }),
+    id: meat.id,
+    cut: meat.cut,
+    massKg: meat.massKg,
+    ...(meat.pieces === null ? {} : { pieces: meat.pieces }),
     pit: pit.id,
-    ...(m.serveAt ? { serveAt: m.serveAt } : {}),
-    ...(m.notBefore ? { notBefore: m.notBefore } : {}),
-    ...(m.lie ? { lie: m.lie } : {}),
+    ...(meat.serveAt ? { serveAt: meat.serveAt } : {}),
+    ...(meat.notBefore ? { notBefore: meat.notBefore } : {}),
+    ...(meat.lie ? { lie: meat.lie } : {}),
     wrap:
-      m.wrap === 'none'
+      meat.wrap === 'none'
         ? { with: 'none' }
-        : { with: m.wrap, when: { ...WRAP_SCHOOLS[m.wrapWhen] } },
-    done: m.doneC === null ? { tender: true } : { coreC: m.doneC },
-    rest: restOf(m),
-    ...(m.prepare ? { prepare: m.prepare } : {}),
-    ...(m.frozen ? { frozen: true } : {}),
-    ...(m.injected ? { injected: true } : {}),
+        : { with: meat.wrap, when: { ...WRAP_SCHOOLS[meat.wrapWhen] } },
+    done: meat.doneC === null ? { tender: true } : { coreC: meat.doneC },
+    rest: requestRest(meat),
+    ...(meat.prepare ? { prepare: meat.prepare } : {}),
+    ...(meat.frozen ? { frozen: true } : {}),
+    ...(meat.injected ? { injected: true } : {}),
   };
 }
 
 /** Where and how long it rests: as is usual for its cut where that is the place. */
-function restOf(m: MeatWish): RequestMeat['rest'] {
-  const usual = usualRest(cutOf(m.cut));
-  return m.rest && m.rest !== usual.where ? { where: m.rest, ...RESTS[m.rest] } : usual;
+function requestRest(meat: DraftMeat): RequestMeat['rest'] {
+  const usual = usualRest(cutOf(meat.cut));
+  return meat.rest && meat.rest !== usual.where ? { where: meat.rest, ...RESTS[meat.rest] } : usual;
 }
 
 /** The request a slip stands for, with what is on the shelf; the yard must have a pit. */
 export function requestOf(
-  slip: Slip,
+  draft: PlanDraft,
   yard: readonly PitRecord[],
   units: Units,
   shelf?: Shelf,
 ): Request {
-  const table = tableOf(slip, yard);
+  const table = draftPitsOf(draft, yard);
   return {
     ostrin: 'request/1',
-    serveAt: slip.serveAt,
-    timeZone: slip.timeZone,
-    people: slip.people,
-    appetiteG: slip.appetiteG,
+    serveAt: draft.serveAt,
+    timeZone: draft.timeZone,
+    people: draft.people,
+    appetiteG: draft.appetiteG,
     pits: table.map((t) => requestPit(t.pit, t.fire)),
     meats: table.flatMap((t) => t.meats.map((m) => requestMeat(m, t.pit))),
-    weather: weatherOf(slip),
-    chanceOnTimeFraction: slip.chance,
-    ...(slip.crew.length > 1
-      ? { crew: slip.crew.map((name, i) => name.trim() || WATCHES[i]!) }
+    weather: weatherOf(draft),
+    chanceOnTimeFraction: draft.chance,
+    ...(draft.crew.length > 1
+      ? { crew: draft.crew.map((name, i) => name.trim() || WATCHES[i]!) }
       : {}),
     ...(shelf?.fuelOnHand.length ? { fuelOnHand: shelf.fuelOnHand } : {}),
     ...(shelf?.prices.length ? { prices: shelf.prices } : {}),
@@ -130,8 +140,8 @@ export function requestOf(
 }
 
 /** What this table can be compared with: other fires of its first pit, and the other pits of the yard. */
-export function otherWaysOf(slip: Slip, yard: readonly PitRecord[]): OtherWays {
-  const [first, ...more] = tableOf(slip, yard);
+export function variantSourcesOf(draft: PlanDraft, yard: readonly PitRecord[]): VariantSources {
+  const [first, ...more] = draftPitsOf(draft, yard);
   if (!first) return {};
   const { family } = presetOf(first.pit.preset);
   const mine = fireOf(family, first.fire.fireId);
@@ -151,8 +161,8 @@ export function otherWaysOf(slip: Slip, yard: readonly PitRecord[]): OtherWays {
 }
 
 /** The slip that a request stands for, as far as a slip can say it: pits that are not in the yard become the usual one. */
-export function slipOf(request: Request, yard: readonly PitRecord[]): Slip {
-  const fires: Record<string, FireWish> = {};
+export function draftOf(request: Request, yard: readonly PitRecord[]): PlanDraft {
+  const fires: Record<string, DraftFire> = {};
   for (const p of request.pits) {
     const pit = yard.find((y) => y.id === p.id);
     if (!pit) continue;
@@ -167,8 +177,8 @@ export function slipOf(request: Request, yard: readonly PitRecord[]): Slip {
       everyMin: everyMin ?? null,
     };
   }
-  const meats: MeatWish[] = [];
-  for (const m of request.meats) meats.push(wishOf(m, request, yard, meats));
+  const meats: DraftMeat[] = [];
+  for (const m of request.meats) meats.push(draftMeatOf(m, request, yard, meats));
   return {
     people: request.people,
     appetiteG: request.appetiteG,
@@ -182,12 +192,12 @@ export function slipOf(request: Request, yard: readonly PitRecord[]): Slip {
   };
 }
 
-function wishOf(
+function draftMeatOf(
   m: RequestMeat,
   request: Request,
   yard: readonly PitRecord[],
-  before: readonly MeatWish[],
-): MeatWish {
+  before: readonly DraftMeat[],
+): DraftMeat {
   const usual = newMeat(m.cut, null, before);
   const pitId = m.pit ?? request.pits[0]!.id;
   const same = JSON.stringify(m.rest) === JSON.stringify(usualRest(cutOf(m.cut)));
@@ -197,7 +207,7 @@ function wishOf(
     massKg: m.massKg ?? usual.massKg,
     pieces: m.pieces ?? null,
     wrap: m.wrap.with,
-    wrapWhen: schoolOf(m.wrap.when) ?? usual.wrapWhen,
+    wrapWhen: wrapSchoolOf(m.wrap.when) ?? usual.wrapWhen,
     doneC: 'coreC' in m.done ? m.done.coreC : null,
     rest: same ? null : m.rest.where,
     prepare: m.prepare ?? null,
@@ -210,14 +220,14 @@ function wishOf(
   };
 }
 
-const schoolOf = (when: RequestMeat['wrap']['when']): SchoolId | undefined =>
+const wrapSchoolOf = (when: RequestMeat['wrap']['when']): SchoolId | undefined =>
   SCHOOL_IDS.find((id) => JSON.stringify(WRAP_SCHOOLS[id]) === JSON.stringify(when));
 
 /** The same wish for the next time: days that have passed move on by whole weeks, hours and weekdays stay. */
-export function comingUp(slip: Slip, nowMs: number): Slip {
-  const { timeZone } = slip;
-  const late = nowMs - epochOf(slip.serveAt, timeZone);
-  if (late < 0) return slip;
+export function movedToComingWeek(draft: PlanDraft, nowMs: number): PlanDraft {
+  const { timeZone } = draft;
+  const late = nowMs - epochOf(draft.serveAt, timeZone);
+  if (late < 0) return draft;
   const weeks = Math.floor(late / WEEK_MS) + 1;
   const move = (at: string): string => {
     const d = new Date(`${at}:00Z`);
@@ -225,9 +235,9 @@ export function comingUp(slip: Slip, nowMs: number): Slip {
     return d.toISOString().slice(0, 16);
   };
   return {
-    ...slip,
-    serveAt: move(slip.serveAt),
-    meats: slip.meats.map((m) => ({
+    ...draft,
+    serveAt: move(draft.serveAt),
+    meats: draft.meats.map((m) => ({
       ...m,
       serveAt: m.serveAt && move(m.serveAt),
       notBefore: m.notBefore && move(m.notBefore),

@@ -1,8 +1,8 @@
 /** The weather of a slip as a request tells it, both ways: by day, and colder in the small hours. */
-import { epochOf, localOf, type Request, type Weather, type WeatherFrom } from '@ostrin/core';
-import { WINDS, type Slip } from './slip';
+import { epochOf, localOf, type Request, type Weather, type WeatherFromHour } from '@ostrin/core';
+import { WINDS, type PlanDraft } from './planDraft';
 
-type DayAndNight = Pick<Slip, 'airC' | 'nightC' | 'windMps'>;
+type DayAndNight = Pick<PlanDraft, 'airC' | 'nightC' | 'windMps'>;
 
 const HUMIDITY = 0.6;
 const DAY_MS = 86_400_000;
@@ -24,9 +24,9 @@ export const withNight = (airC: number, nightC: number | null): Omit<DayAndNight
 
 /** What a request says of the weather. */
 export function weatherOf(
-  slip: DayAndNight & Pick<Slip, 'serveAt' | 'timeZone'>,
+  draft: DayAndNight & Pick<PlanDraft, 'serveAt' | 'timeZone'>,
 ): Request['weather'] {
-  const { airC, nightC, windMps, serveAt, timeZone } = slip;
+  const { airC, nightC, windMps, serveAt, timeZone } = draft;
   const by = (c: number): Weather => ({
     airC: c,
     windMps,
@@ -36,7 +36,7 @@ export function weatherOf(
   });
   if (nightC === null) return by(airC);
   const noon = epochOf(`${serveAt.slice(0, 10)}T12:00`, timeZone);
-  return NIGHTS.flatMap((n): WeatherFrom[] => {
+  return NIGHTS.flatMap((n): WeatherFromHour[] => {
     const day = localOf(noon + n * DAY_MS, timeZone).slice(0, 10);
     return HOURS.map(({ at, share }) => ({
       at: `${day}T${at}`,

@@ -1,6 +1,6 @@
 /** A strip's data from a cook: readings, forecast or plan, log lines and jobs. */
 import type { Reading } from '@ostrin/contract/types';
-import { deedWords } from '@ostrin/contract/words';
+import { actionWords } from '@ostrin/contract/words';
 import {
   cutOf,
   epochOf,
@@ -10,7 +10,7 @@ import {
   ventName,
   type Expected,
   type Forecast,
-  type Line,
+  type LogLine,
   type Log,
   type Plan,
   type PlanJob,
@@ -69,7 +69,7 @@ const shortJob = (id: string): string | undefined => SHORT_JOB[id.replace(/-\d+$
 function ventsLabel(a: { intakeFraction: number; exhaustFraction: number }, plan: Plan): string {
   const pit = plan.request.pits[0]!;
   const preset = presetOf(pit.cooker.preset);
-  const way = pit.ventWay ?? preset.ventWay;
+  const way = pit.ventWay ?? preset.ventNotation;
   if (way === 'quarters') {
     const q = (f: number): string => ['0', '¼', '½', '¾', '1'][Math.round(f * 4)] ?? '0';
     return `vents ${q(a.intakeFraction)} ${q(a.exhaustFraction)}`;
@@ -79,23 +79,23 @@ function ventsLabel(a: { intakeFraction: number; exhaustFraction: number }, plan
 }
 
 /** What a log line is called on the strip of its plan. */
-export function lineLabel(line: Line, plan: Plan): string {
-  if (line.body.kind === 'act') {
-    const a = line.body.action;
-    if (line.jobId === 'light') return 'fire lit';
+export function lineLabel(logLine: LogLine, plan: Plan): string {
+  if (logLine.body.kind === 'act') {
+    const a = logLine.body.action;
+    if (logLine.jobId === 'light') return 'fire lit';
     if (a.do === 'set-vents') return ventsLabel(a, plan);
-    return deedWords(a).toLowerCase();
+    return actionWords(a).toLowerCase();
   }
-  if (line.body.kind === 'note') return line.body.text;
-  return shortJob(line.jobId ?? '') ?? 'job done';
+  if (logLine.body.kind === 'note') return logLine.body.text;
+  return shortJob(logLine.jobId ?? '') ?? 'job done';
 }
 
-const lineKind = (line: Line): MarkKind =>
-  line.body.kind === 'act'
-    ? (KIND_OF[line.body.action.do] ?? 'note')
-    : line.body.kind === 'note'
+const lineKind = (logLine: LogLine): MarkKind =>
+  logLine.body.kind === 'act'
+    ? (KIND_OF[logLine.body.action.do] ?? 'note')
+    : logLine.body.kind === 'note'
       ? 'note'
-      : line.jobId === 'lay' || line.jobId === 'chimney'
+      : logLine.jobId === 'lay' || logLine.jobId === 'chimney'
         ? 'fuel'
         : 'watch';
 
@@ -123,7 +123,7 @@ const fanFrom = (
 export function jobMs(plan: Plan, job: PlanJob, zeroMs: number, forecast: Forecast | null): number {
   if (job.id === 'serve') return epochOf(plan.serveAt, plan.request.timeZone);
   if (job.id === 'wrap' && forecast?.wrapMin) return zeroMs + forecast.wrapMin * MINUTE_MS;
-  const shift = LATE_JOBS.has(job.id) ? readyShift(plan, forecast) : 0;
+  const shift = JOBS_THAT_FOLLOW_THE_MEAT.has(job.id) ? readyShift(plan, forecast) : 0;
   return zeroMs + job.atMin * MINUTE_MS + shift;
 }
 
@@ -154,7 +154,7 @@ export function stripData(input: StripInput): StripData {
     label: name,
     colour: theme.meats[0],
     past: readings.map((r) => ({ t: r.at, c: r.coreC })),
-    future: now === null ? [] : expected(plan.expected, forecast, zero, now, 'core'),
+    future: now === null ? [] : expectedPoints(plan.expected, forecast, zero, now, 'core'),
     width: 2.5,
   };
   const pit: Trace = {
@@ -162,11 +162,11 @@ export function stripData(input: StripInput): StripData {
     label: 'pit',
     colour: theme.pit,
     past: readings.map((r) => ({ t: r.at, c: r.pitC })),
-    future: now === null ? [] : expected(plan.expected, forecast, zero, now, 'pit'),
+    future: now === null ? [] : expectedPoints(plan.expected, forecast, zero, now, 'pit'),
     width: 2.5,
   };
   // Pieces without a probe of their own: as they are expected, nothing more.
-  const others = now === null ? [] : othersOf(plan, zero, now, theme);
+  const others = now === null ? [] : otherTraces(plan, zero, now, theme);
   const inView = [pit, meat, ...others].flatMap((trace) => [
     ...trace.past.filter((p) => p.t >= input.from && p.t <= input.to).map((p) => p.c),
     ...trace.future.filter((p) => p.t <= input.to).map((p) => p.high),
@@ -178,12 +178,15 @@ export function stripData(input: StripInput): StripData {
     bandC: band,
     rangeC: rangeOf(inView, band),
     traces: [pit, meat, ...others],
-    marks: [...done(log, plan), ...(now === null ? [] : ahead(plan, log, zero, now, forecast))],
+    marks: [
+      ...doneMarks(log, plan),
+      ...(now === null ? [] : plannedMarks(plan, log, zero, now, forecast)),
+    ],
   };
 }
 
 /** The other pieces on the pit as planned. */
-const othersOf = (plan: Plan, zero: number, now: number, theme: Theme): Trace[] =>
+const otherTraces = (plan: Plan, zero: number, now: number, theme: Theme): Trace[] =>
   (plan.expected.others ?? []).map((o, i) => ({
     key: `meat-${i + 2}`,
     label: cutOf(plan.request.meats[i + 1]!.cut).short,
@@ -193,7 +196,7 @@ const othersOf = (plan: Plan, zero: number, now: number, theme: Theme): Trace[] 
     width: 2.5,
   }));
 
-function expected(
+function expectedPoints(
   planned: Expected,
   forecast: Forecast | null,
   zero: number,
@@ -219,18 +222,24 @@ function expected(
 }
 
 /** What was logged, one remark a line. */
-function done(log: Log, plan: Plan): Mark[] {
-  return log.lines.map((line) => ({
-    key: line.id,
-    t: line.at,
-    kind: lineKind(line),
-    label: lineLabel(line, plan),
+function doneMarks(log: Log, plan: Plan): Mark[] {
+  return log.lines.map((logLine) => ({
+    key: logLine.id,
+    t: logLine.at,
+    kind: lineKind(logLine),
+    label: lineLabel(logLine, plan),
     done: true,
-    entryId: line.id,
+    entryId: logLine.id,
   }));
 }
 
-function ahead(plan: Plan, log: Log, zero: number, now: number, forecast: Forecast | null): Mark[] {
+function plannedMarks(
+  plan: Plan,
+  log: Log,
+  zero: number,
+  now: number,
+  forecast: Forecast | null,
+): Mark[] {
   const byFeel = 'tender' in plan.request.meats[0]!.done;
   return plan.jobs
     .filter((j) => !log.jobsDone.has(j.id))
@@ -243,7 +252,7 @@ function ahead(plan: Plan, log: Log, zero: number, now: number, forecast: Foreca
     }));
 }
 
-const LATE_JOBS = new Set(['check', 'off', 'shut']);
+const JOBS_THAT_FOLLOW_THE_MEAT = new Set(['check', 'off', 'shut']);
 
 /** How much later than planned the meat is now expected, ms. */
 function readyShift(plan: Plan, forecast: Forecast | null): number {

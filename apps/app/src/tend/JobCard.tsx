@@ -97,8 +97,8 @@ function reason(job: PlanJob, plan: Plan, forecast: Forecast | null): string {
   if (job.spanMin) {
     const early = spanOfTime(Math.max(0, job.spanMin[0]));
     return `In 8 of 10 of ${members} this came between ${early} and ${spanOfTime(job.spanMin[1])} after lighting.${
-      forecast?.coreOffK !== null && forecast?.coreOffK !== undefined
-        ? ` The meat now stands ${Math.abs(Math.round(forecast.coreOffK))} degrees C ${forecast.coreOffK < 0 ? 'behind' : 'ahead of'} the plan's middle.`
+      forecast?.coreDifferenceK !== null && forecast?.coreDifferenceK !== undefined
+        ? ` The meat now stands ${Math.abs(Math.round(forecast.coreDifferenceK))} degrees C ${forecast.coreDifferenceK < 0 ? 'behind' : 'ahead of'} the plan's middle.`
         : ''
     }`;
   }

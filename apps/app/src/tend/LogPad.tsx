@@ -1,6 +1,6 @@
 /** The log pad: Fuel, Vents, Lid, Meat, Note within reach of a thumb, and the last tap with its undo. */
 import { cutOf, type Entry, type Log, type Plan, type PlanLog } from '@ostrin/core';
-import { deedWords } from '@ostrin/contract/words';
+import { actionWords } from '@ostrin/contract/words';
 import AlignVerticalSpaceAround from 'lucide-react-native/icons/align-vertical-space-around';
 import Beef from 'lucide-react-native/icons/beef';
 import Boxes from 'lucide-react-native/icons/boxes';
@@ -62,7 +62,7 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
       label: 'Fuel',
       hint: 'F',
       icon: <Boxes {...icon} />,
-      says: `Log fuel: ${deedWords(fuelTap(plan)).toLowerCase()}`,
+      says: `Log fuel: ${actionWords(fuelTap(plan)).toLowerCase()}`,
     },
     {
       key: 'vents',

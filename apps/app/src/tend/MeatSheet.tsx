@@ -23,7 +23,7 @@ import { capital, clockOf, degrees } from '../ui/words';
 import { logAction } from './actions';
 import { phaseWords, safetyWords } from './meatWords';
 import { useOutlook } from './useOutlook';
-import { Ways } from './Ways';
+import { WrapOptions } from './WrapOptions';
 
 interface Props {
   plan: Plan;
@@ -36,7 +36,7 @@ interface Props {
   onClose: () => void;
 }
 
-const Say = ({ children }: { children: string }) => (
+const Paragraph = ({ children }: { children: string }) => (
   <Text className="font-sans text-ink text-[16px] leading-[23px]">{children}</Text>
 );
 
@@ -63,24 +63,24 @@ export function MeatSheet({ plan, log, input, lit, now, onLogged, onClose }: Pro
           {failure}
         </Notice>
       ) : null}
-      {!input ? <Say>The fire is not lit yet.</Say> : null}
-      {input && !outlook && !failure ? <Say>Looking at the readings.</Say> : null}
+      {!input ? <Paragraph>The fire is not lit yet.</Paragraph> : null}
+      {input && !outlook && !failure ? <Paragraph>Looking at the readings.</Paragraph> : null}
       {outlook ? (
         <View className="gap-4" testID="outlook">
-          <Standing outlook={outlook} units={units} />
-          <Say>{phaseWords(outlook, clock)}</Say>
-          {outlook.ways.length > 1 ? (
-            <Ways ways={outlook.ways} clock={clock} byFeel={doneByFeel(cut)} />
+          <PieceFigures outlook={outlook} units={units} />
+          <Paragraph>{phaseWords(outlook, clock)}</Paragraph>
+          {outlook.options.length > 1 ? (
+            <WrapOptions ways={outlook.options} clock={clock} byFeel={doneByFeel(cut)} />
           ) : null}
           <View className="gap-1">
             <Heading>What is safe</Heading>
-            <Say>{safetyWords(outlook, cut.kind, clock, units)}</Say>
+            <Paragraph>{safetyWords(outlook, cut.safetyKind, clock, units)}</Paragraph>
             {outlook.safety.cautions.map((c) => (
-              <Say key={c}>{c}</Say>
+              <Paragraph key={c}>{c}</Paragraph>
             ))}
           </View>
           {outlook.phase === 'not-on' ? null : (
-            <Deeds meat={meat.id} wrapped={outlook.phase === 'wrapped'} onPut={put} />
+            <PieceActions meat={meat.id} wrapped={outlook.phase === 'wrapped'} onPut={put} />
           )}
         </View>
       ) : null}
@@ -89,7 +89,7 @@ export function MeatSheet({ plan, log, input, lit, now, onLogged, onClose }: Pro
 }
 
 /** The figures of this moment. */
-function Standing({ outlook, units }: { outlook: Outlook; units: Units }) {
+function PieceFigures({ outlook, units }: { outlook: Outlook; units: Units }) {
   const figures: [string, string][] = [
     ['middle', degrees(outlook.coreC, units)],
     ['surface', degrees(outlook.surfaceC, units)],
@@ -119,7 +119,7 @@ function Standing({ outlook, units }: { outlook: Outlook; units: Units }) {
 const OVEN = { label: 'Finish in the oven', atC: 135 };
 
 /** What else is done to a piece, one tap each. */
-function Deeds({
+function PieceActions({
   meat,
   wrapped,
   onPut,

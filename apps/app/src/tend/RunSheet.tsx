@@ -5,7 +5,7 @@ import { useMutation } from '@tanstack/react-query';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { Text } from 'react-native';
-import { call } from '../api/http';
+import { requestJson } from '../api/http';
 import { queryClient } from '../api/queries';
 import { useLive } from '../store/live';
 import { Button } from '../ui/Button';
@@ -19,7 +19,8 @@ export function RunSheet({ id, now, onClose }: { id: string; now: number; onClos
   const speed = useLive((s) => s.clock?.speed ?? 1);
   const [ending, setEnding] = useState(false);
   const set = useMutation({
-    mutationFn: (value: number) => call<ClockState>(ROUTES.clock(id), 'PUT', { speed: value }),
+    mutationFn: (value: number) =>
+      requestJson<ClockState>(ROUTES.clock(id), 'PUT', { speed: value }),
     onSuccess: (clock) => useLive.getState().receive({ type: 'clock', clock }),
   });
   const finish = async (): Promise<void> => {

@@ -6,14 +6,14 @@ import {
   litAtMs,
   MINUTE_MS,
   type Entry,
-  type Line,
+  type LogLine,
   type Plan,
 } from '@ostrin/core';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 import { useCooks } from '../api/queries';
-import { allEntries, cookNow, useLive } from '../store/live';
+import { allEntries, cookClockMs, useLive } from '../store/live';
 import { useSettings } from '../store/settings';
 import { jobMs, stripData } from '../strip/fromCook';
 import { Strip } from '../strip/Strip';
@@ -27,13 +27,13 @@ import { capital } from '../ui/words';
 import { jobsAhead } from './actions';
 import { JobCard } from './JobCard';
 import { JobsAhead } from './JobsAhead';
-import { LineState } from './LineState';
+import { ConnectionNotice } from './ConnectionNotice';
 import { LogPad } from './LogPad';
-import { LineSheet } from './LineSheet';
+import { LogLineSheet } from './LogLineSheet';
 import { MeatSheet } from './MeatSheet';
 import { Reading } from './Reading';
 import { RunSheet } from './RunSheet';
-import { underWay } from './underWay';
+import { forecastInput } from './forecastInput';
 import { useForecast } from './useForecast';
 import { useKeys } from './useKeys';
 import { useLiveCook } from './useLiveCook';
@@ -92,7 +92,7 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
   const live = useLive();
   const fast = (live.clock?.speed ?? 1) > 1;
   const real = useTick(fast ? 250 : 1000);
-  const now = cookNow(live, real);
+  const now = cookClockMs(live, real);
   const entries = useMemo(
     () => allEntries({ cookId: live.cookId, entries: live.entries, waiting: live.waiting }),
     [live.cookId, live.entries, live.waiting],
@@ -118,7 +118,9 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
     pace.bandC,
     forecast?.fuelLeftFraction ?? null,
   );
-  const line: Line | null = editing ? (log.lines.find((l) => l.id === editing) ?? null) : null;
+  const logLine: LogLine | null = editing
+    ? (log.lines.find((l) => l.id === editing) ?? null)
+    : null;
   useKeys(plan, log, now, { editing: editing !== null || running || meatOpen });
 
   const zero = lit ?? Math.max(live.startMs, now);
@@ -172,7 +174,7 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
       lit={lit}
       state={state}
       forecast={forecast}
-      stale={live.link === 'lost'}
+      stale={live.connection === 'lost'}
       onRun={() => setRunning(true)}
       onMeat={() => setMeatOpen(true)}
       speed={live.clock?.speed ?? 1}
@@ -191,14 +193,20 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
   );
   const sheets = (
     <>
-      {line ? (
-        <LineSheet line={line} plan={plan} log={log} now={now} onClose={() => setEditing(null)} />
+      {logLine ? (
+        <LogLineSheet
+          line={logLine}
+          plan={plan}
+          log={log}
+          now={now}
+          onClose={() => setEditing(null)}
+        />
       ) : null}
       {meatOpen ? (
         <MeatSheet
           plan={plan}
           log={log}
-          input={lit === null ? null : underWay(id, plan, log, live.readings, lit, now)}
+          input={lit === null ? null : forecastInput(id, plan, log, live.readings, lit, now)}
           lit={zero}
           now={now}
           onLogged={setLast}
@@ -213,7 +221,7 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
     return (
       <View className="flex-1 flex-row">
         <View className="flex-1 px-6 pt-4 gap-3">
-          <LineState timeZone={plan.request.timeZone} />
+          <ConnectionNotice timeZone={plan.request.timeZone} />
           {header}
           {strip(stripWidth, Math.max(360, Math.min(height - 300, 620)))}
           {pad}
@@ -239,7 +247,7 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
   return (
     <View className="flex-1">
       <View className="px-4 pt-2 gap-2">
-        <LineState timeZone={plan.request.timeZone} />
+        <ConnectionNotice timeZone={plan.request.timeZone} />
         {header}
         {card}
       </View>

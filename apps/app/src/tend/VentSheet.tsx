@@ -1,6 +1,6 @@
 /** Vents in the pit's own words: one tap on a usual setting logs it, finer ones are set step by step. */
 import {
-  handStep,
+  finestStep,
   presetOf,
   VENT_NOUNS,
   ventName,
@@ -35,12 +35,12 @@ export function VentSheet({ plan, log, onSet, onClose }: Props) {
   });
   const pit = plan.request.pits[0]!;
   const preset = presetOf(pit.cooker.preset);
-  const told = pit.ventWay ?? preset.ventWay;
+  const told = pit.ventWay ?? preset.ventNotation;
   const nouns = VENT_NOUNS[preset.family];
   const row = (noun: string, key: Key, fullMm: number) => {
     const name = capital(noun);
     const says = (f: number): string => ventName(f, told, fullMm);
-    const step = handStep(told, fullMm);
+    const step = finestStep(told, fullMm);
     const at = draft[key];
     return (
       <View className="gap-2">

@@ -3,7 +3,7 @@ import {
   litAtMs,
   type Entry,
   type EntryBody,
-  type Line,
+  type LogLine,
   type Log,
   type Plan,
   type PlanJob,
@@ -23,8 +23,9 @@ export const jobsAhead = (plan: Plan, log: Log): PlanJob[] =>
 
 /** The vents as last set, shut when never. */
 export function ventsNow(log: Log): { intakeFraction: number; exhaustFraction: number } {
-  for (const line of [...log.lines].reverse()) {
-    if (line.body.kind === 'act' && line.body.action.do === 'set-vents') return line.body.action;
+  for (const logLine of [...log.lines].reverse()) {
+    if (logLine.body.kind === 'act' && logLine.body.action.do === 'set-vents')
+      return logLine.body.action;
   }
   return { intakeFraction: 0, exhaustFraction: 0 };
 }
@@ -63,7 +64,7 @@ export function nextMeat(plan: Plan, log: Log): PlanLog | null {
       : [{ do: 'meat-off', meat: meat.id }];
   });
   const planned = (step: PlanLog): number => {
-    const at = plan.jobs.findIndex((j) => isMoveOf(j, step));
+    const at = plan.jobs.findIndex((j) => isActionOfJob(j, step));
     return at < 0 ? plan.jobs.length : at;
   };
   return [...steps].sort((a, b) => planned(a) - planned(b))[0] ?? null;
@@ -77,12 +78,12 @@ export function doJob(job: PlanJob, at: number): Entry[] {
 }
 
 /** Whether an action is the very move that a job asks for, and not only part of how it is done. */
-export const isMoveOf = (job: PlanJob, action: PlanLog): boolean =>
+export const isActionOfJob = (job: PlanJob, action: PlanLog): boolean =>
   job.do === action.do && job.logs.some((l) => JSON.stringify(l) === JSON.stringify(action));
 
 /** Logs an action; when it is the move that a job ahead asks for, that job is done with it. */
 export function logAction(plan: Plan, log: Log, action: PlanLog, at: number): Entry[] {
-  const expected = jobsAhead(plan, log).find((j) => isMoveOf(j, action));
+  const expected = jobsAhead(plan, log).find((j) => isActionOfJob(j, action));
   // A job is not done out of turn by a tap that happens to look like it: the fire must be lit first.
   if (expected && (litAtMs(log) !== null || expected.id === 'light')) return doJob(expected, at);
   return [useLive.getState().log({ kind: 'act', action }, at)];
@@ -94,10 +95,10 @@ export function undo(ids: readonly string[], at: number): void {
 }
 
 /** Corrects when a line happened; lines of one job move together. */
-export function retime(log: Log, line: Line, to: number, at: number): void {
-  const together = line.jobId
-    ? log.lines.filter((l) => l.jobId === line.jobId && l.at === line.at)
-    : [line];
+export function retime(log: Log, logLine: LogLine, to: number, at: number): void {
+  const together = logLine.jobId
+    ? log.lines.filter((l) => l.jobId === logLine.jobId && l.at === logLine.at)
+    : [logLine];
   for (const l of together) {
     const body: EntryBody = { kind: 'retime', target: l.id, to: Math.round(to) };
     useLive.getState().log(body, at);

@@ -3,7 +3,7 @@ import {
   SAFE_C,
   spanOfTime,
   temperatureWords,
-  type Kind,
+  type SafetyKind,
   type Outlook,
   type Units,
 } from '@ostrin/core';
@@ -17,16 +17,16 @@ export const soonerWords = (minutes: number): string =>
     : `${spanOfTime(Math.abs(Math.round(minutes / 5) * 5))} ${minutes > 0 ? 'sooner' : 'later'} than bare`;
 
 /** Where the piece is on its way, and why it moves as it does. */
-export function phaseWords(o: Outlook, clock: Clock): string {
-  switch (o.phase) {
+export function phaseWords(outlook: Outlook, clock: Clock): string {
+  switch (outlook.phase) {
     case 'not-on':
       return 'Not on yet. It goes on cold: cold, wet meat takes the most smoke.';
     case 'warming':
-      return o.stallMin
-        ? `Warming through. Expect it to slow down about ${clock(o.stallMin[0])}: squeezed-out juice then wets the surface and its evaporation takes the heat away.`
+      return outlook.stallMin
+        ? `Warming through. Expect it to slow down about ${clock(outlook.stallMin[0])}: squeezed-out juice then wets the surface and its evaporation takes the heat away.`
         : 'Warming through. A piece this size hardly stalls at this heat.';
     case 'stall':
-      return `In the stall. Juice squeezed to the surface evaporates and cools it as sweat does, so the middle waits; it should climb again about ${clock(o.stallMin![1])}, when the juice runs short. Nothing is wrong with the fire.`;
+      return `In the stall. Juice squeezed to the surface evaporates and cools it as sweat does, so the middle waits; it should climb again about ${clock(outlook.stallMin![1])}, when the juice runs short. Nothing is wrong with the fire.`;
     case 'past-the-stall':
       return 'Past the stall: the surface runs dry, and the heat goes inward again.';
     case 'wrapped':
@@ -37,8 +37,13 @@ export function phaseWords(o: Outlook, clock: Clock): string {
 }
 
 /** Whether it is safe, or when it should be; the slow end of the likely pieces speaks. */
-export function safetyWords(o: Outlook, kind: Kind, clock: Clock, units: Units): string {
-  const { safety } = o;
+export function safetyWords(
+  outlook: Outlook,
+  kind: SafetyKind,
+  clock: Clock,
+  units: Units,
+): string {
+  const { safety } = outlook;
   const law =
     kind === 'red'
       ? 'An intact piece is safe once its middle has been hot enough for long enough.'

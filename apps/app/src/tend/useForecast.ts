@@ -3,7 +3,7 @@ import { litAtMs, MINUTE_MS, type Forecast, type Log, type Plan } from '@ostrin/
 import { useEffect, useRef, useState } from 'react';
 import type { Reading } from '@ostrin/contract/types';
 import { askForecast } from '../api/core';
-import { underWay } from './underWay';
+import { forecastInput } from './forecastInput';
 
 /** Cook minutes between forecasts when nothing happens. */
 const EVERY_MIN = 5;
@@ -29,7 +29,7 @@ export function useForecast(
     if (!id || !plan || lit === null || slot < 0 || busy.current) return;
     const { log: l, readings: r, nowMs: now } = latest.current;
     busy.current = true;
-    void askForecast(underWay(id, plan, l, r, lit, now))
+    void askForecast(forecastInput(id, plan, l, r, lit, now))
       .then((forecast) => setAnswer({ id, forecast }))
       .finally(() => {
         busy.current = false;

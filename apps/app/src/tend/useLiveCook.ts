@@ -1,7 +1,7 @@
 /** Keeps the live store on one cook: its document, its event stream, and the line's state. */
 import { ROUTES, type LiveEvent } from '@ostrin/contract/types';
 import { useEffect } from 'react';
-import { call } from '../api/http';
+import { requestJson } from '../api/http';
 import { queryClient, type CookView } from '../api/queries';
 import { useLive } from '../store/live';
 
@@ -11,13 +11,13 @@ const RETRY_MS = 1500;
 export function useLiveCook(id: string | null): void {
   useEffect(() => {
     if (!id) return undefined;
-    const { setLink, load, receive, leave } = useLive.getState();
+    const { setConnection: setLink, load, receive, leave } = useLive.getState();
     if (useLive.getState().cookId !== id) leave();
     let source: EventSource | null = null;
     let retry: ReturnType<typeof setTimeout> | null = null;
     let gone = false;
     const refresh = async (): Promise<void> => {
-      const view = await call<CookView>(ROUTES.cook(id));
+      const view = await requestJson<CookView>(ROUTES.cook(id));
       if (gone) return;
       load(view);
       setLink('live');

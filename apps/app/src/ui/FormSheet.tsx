@@ -1,8 +1,8 @@
 /** A sheet of a few fields; its form and validator come after the first page stands. */
 import type { Field } from './FieldsForm';
-import { later } from './later';
+import { lazyComponent } from './lazyComponent';
 
-export const FormSheet = later(async () => ({
+export const FormSheet = lazyComponent(async () => ({
   default: (await import('./FieldsForm')).FieldsForm,
 }));
 

@@ -9,7 +9,7 @@ const asDate = (local: string): Date => new Date(`${local}:00`);
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** A text whose figures are not parted from their units at the end of a line. */
-export const unbroken = (text: string): string =>
+export const keepUnitsTogether = (text: string): string =>
   text
     .replace(/([\d½¼¾]) (?=(?:h|min|kg|g|lb|oz|C|F|cm|mm)\b)/g, '$1\u00a0')
     .replace(/(\dh|\d\u00a0h) (?=\d)/g, '$1\u00a0');

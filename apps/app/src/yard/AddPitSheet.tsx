@@ -40,7 +40,7 @@ export function AddPitSheet({
   const add = (): void => {
     const id = idFor(name, taken);
     save.mutate(
-      { id, name, preset, overrides: {}, ventWay: presetOf(preset).ventWay },
+      { id, name, preset, overrides: {}, ventWay: presetOf(preset).ventNotation },
       {
         onSuccess: () => {
           onClose();

@@ -1,5 +1,12 @@
 /** One pit: its drawing, its figures, and its vent card. */
-import { massWords, pitWith, presetOf, VENT_WAYS, type Pit, type VentWay } from '@ostrin/core';
+import {
+  massWords,
+  pitWith,
+  presetOf,
+  VENT_NOTATIONS,
+  type CookerParameters,
+  type VentNotation,
+} from '@ostrin/core';
 import type { PitRecord } from '@ostrin/contract/types';
 import { Link } from 'expo-router';
 import { useState } from 'react';
@@ -18,7 +25,7 @@ import { figuresOf, figureWords, type Figure } from './figures';
 import { useVentCard } from './useVentCard';
 import { CardLegend, CardTable, VentCardChart } from './VentCard';
 
-const WAYS: Readonly<Record<VentWay, string>> = {
+const WAYS: Readonly<Record<VentNotation, string>> = {
   quarters: 'Fractions',
   mm: 'Millimetres',
   fingers: 'Fingers',
@@ -80,7 +87,7 @@ function PitPage({ pit }: { pit: PitRecord }) {
       <View className="pb-3">
         <Title>{pit.name}</Title>
         <Text className="font-sans text-soot text-[16px]">
-          {`${capital(preset.name)}. Full ${preset.loadIn}: ${massWords(preset.fullLoadKg, units)}.`}
+          {`${capital(preset.name)}. Full ${preset.fuelHolder}: ${massWords(preset.fullLoadKg, units)}.`}
         </Text>
       </View>
       {wide ? (
@@ -111,23 +118,23 @@ function Figures({
   onSave: (overrides: PitRecord['overrides']) => void;
 }) {
   const preset = presetOf(pit.preset);
-  const physics = pitWith(preset, pit.overrides);
+  const parameters = pitWith(preset, pit.overrides);
   const [open, setOpen] = useState<Figure | null>(null);
-  const change = (key: keyof Pit, value: number): void => {
+  const change = (key: keyof CookerParameters, value: number): void => {
     const { [key]: _old, ...rest } = pit.overrides;
-    onSave(Math.abs(value - preset.pit[key]) < 1e-9 ? rest : { ...rest, [key]: value });
+    onSave(Math.abs(value - preset.parameters[key]) < 1e-9 ? rest : { ...rest, [key]: value });
   };
   return (
     <View className="gap-2">
       <Heading>Its figures</Heading>
       <View className="border-t border-rule">
-        {figuresOf(preset.plausible).map((f) => {
+        {figuresOf(preset.plausibleRanges).map((f) => {
           const own = f.key in pit.overrides;
           return (
             <Pressable
               key={f.key}
               role="button"
-              accessibilityLabel={`${f.name}: ${figureWords(f, physics[f.key])}`}
+              accessibilityLabel={`${f.name}: ${figureWords(f, parameters[f.key])}`}
               onPress={() => setOpen(f)}
               className="min-h-[52px] flex-row items-center justify-between gap-3 border-b border-rule py-1 active:opacity-70"
             >
@@ -135,14 +142,14 @@ function Figures({
                 <Text className="font-sans text-ink text-[16px]">{f.name}</Text>
                 {own ? (
                   <Text className="font-sans text-soot text-[14px]">
-                    {`usual ${figureWords(f, preset.pit[f.key])}`}
+                    {`usual ${figureWords(f, preset.parameters[f.key])}`}
                   </Text>
                 ) : null}
               </View>
               <Text
                 className={`text-ink text-[18px] underline ${own ? 'font-slab-bold' : 'font-slab-semi'}`}
               >
-                {figureWords(f, physics[f.key])}
+                {figureWords(f, parameters[f.key])}
               </Text>
             </Pressable>
           );
@@ -154,9 +161,9 @@ function Figures({
       {open ? (
         <FigureSheet
           figure={open}
-          value={physics[open.key]}
-          usual={preset.pit[open.key]}
-          range={preset.plausible[open.key]!}
+          value={parameters[open.key]}
+          usual={preset.parameters[open.key]}
+          range={preset.plausibleRanges[open.key]!}
           onChange={(v) => change(open.key, v)}
           onClose={() => setOpen(null)}
         />
@@ -166,7 +173,7 @@ function Figures({
 }
 
 /** The vent card with the way its settings are told, and its printing. */
-function CardPart({ pit, onWay }: { pit: PitRecord; onWay: (way: VentWay) => void }) {
+function CardPart({ pit, onWay }: { pit: PitRecord; onWay: (way: VentNotation) => void }) {
   const { card, progress, failure } = useVentCard(pit);
   const preset = presetOf(pit.preset);
   const [width, setWidth] = useState(0);
@@ -178,7 +185,7 @@ function CardPart({ pit, onWay }: { pit: PitRecord; onWay: (way: VentWay) => voi
           <Choice
             label="How its vents are told"
             columns={2}
-            options={VENT_WAYS.map((w) => ({ value: w, label: WAYS[w] }))}
+            options={VENT_NOTATIONS.map((w) => ({ value: w, label: WAYS[w] }))}
             value={pit.ventWay}
             onChange={onWay}
           />

@@ -7,7 +7,7 @@ import { useSettings } from '../store/settings';
 import { Heading } from '../ui/Title';
 import { Notice } from '../ui/Notice';
 import { ShelfSheet } from './ShelfSheet';
-import { SHELF_FUELS, shelfName, standOf, type ShelfFuel } from './stock';
+import { SHELF_FUELS, shelfName, shelfItemOf, type ShelfFuel } from './shelfItems';
 
 export function Shelf() {
   const shelf = useShelf();
@@ -29,7 +29,7 @@ export function Shelf() {
         Plans take from it before they buy, and cost what you pay.
       </Text>
       {SHELF_FUELS.map((fuel) => {
-        const { massKg, bagKg, each } = standOf(data, fuel);
+        const { massKg, bagKg, each } = shelfItemOf(data, fuel);
         const there = massKg === null ? 'not counted' : massWords(massKg, units);
         const price =
           bagKg === null || each === null

@@ -5,7 +5,7 @@ import { useSaveShelf } from '../api/queries';
 import { useSettings } from '../store/settings';
 import type { Field, Values } from '../ui/FieldsForm';
 import { FormSheet } from '../ui/FormSheet';
-import { shelfName, standOf, withStand, type ShelfFuel } from './stock';
+import { shelfName, shelfItemOf, withShelfItem, type ShelfFuel } from './shelfItems';
 
 const NUMBER = /^\s*\d{1,4}([.,]\d{1,2})?\s*$/;
 const NOT_NOTHING = /^(?!\s*0+([.,]0+)?\s*$)\s*\d{1,2}([.,]\d{1,2})?\s*$/;
@@ -23,7 +23,7 @@ interface Props {
 export function ShelfSheet({ shelf, fuel, onClose }: Props) {
   const save = useSaveShelf();
   const unit = useSettings((s) => s.units.mass);
-  const stand = standOf(shelf, fuel);
+  const stand = shelfItemOf(shelf, fuel);
   const bag = fuel === 'splits' ? 'bundle' : 'bag';
   const text = (kg: number | null): string =>
     kg === null ? '' : String(Math.round(100 * fromKg(kg, unit)) / 100);
@@ -72,7 +72,7 @@ export function ShelfSheet({ shelf, fuel, onClose }: Props) {
       failure={save.error?.message}
       onSave={(v) =>
         save.mutate(
-          withStand(shelf, fuel, {
+          withShelfItem(shelf, fuel, {
             massKg: kg(v.there),
             bagKg: kg(v.bag),
             each: numberOf(v.each),

@@ -1,8 +1,8 @@
 /** A pit's figures in plain words: what each is, how it is shown, and in what steps a hand would change it. */
-import type { Pit } from '@ostrin/core';
+import type { CookerParameters } from '@ostrin/core';
 
 export interface Figure {
-  key: keyof Pit;
+  key: keyof CookerParameters;
   name: string;
   unit: string;
   /** Shown value per stored value. */
@@ -12,7 +12,7 @@ export interface Figure {
   why: string;
 }
 
-const cm2 = (key: keyof Pit, name: string, why: string): Figure => ({
+const cm2 = (key: keyof CookerParameters, name: string, why: string): Figure => ({
   key,
   name,
   unit: 'cm²',
@@ -107,7 +107,7 @@ export const FIGURES: readonly Figure[] = [
 
 /** Figures that a preset lets a person change. */
 export const figuresOf = (
-  plausible: Partial<Record<keyof Pit, readonly [number, number]>>,
+  plausible: Partial<Record<keyof CookerParameters, readonly [number, number]>>,
 ): Figure[] =>
   FIGURES.filter((f) => f.key in plausible).map((f) => {
     const [low, high] = plausible[f.key]!;
@@ -116,17 +116,17 @@ export const figuresOf = (
   });
 
 /** `10 cm²`. */
-export const figureWords = (f: Figure, value: number): string =>
-  value === 0 ? 'none' : `${(value * f.scale).toFixed(f.digits)} ${f.unit}`;
+export const figureWords = (figure: Figure, value: number): string =>
+  value === 0 ? 'none' : `${(value * figure.scale).toFixed(figure.digits)} ${figure.unit}`;
 
 /** The next value a step away, kept inside the range and free of rounding dust. */
 export function stepped(
-  f: Figure,
+  figure: Figure,
   value: number,
   by: -1 | 1,
   range: readonly [number, number],
 ): number {
-  const shown = Math.round((value * f.scale) / f.step) * f.step + by * f.step;
-  const next = Number((shown / f.scale).toFixed(6));
+  const shown = Math.round((value * figure.scale) / figure.step) * figure.step + by * figure.step;
+  const next = Number((shown / figure.scale).toFixed(6));
   return Math.min(Math.max(next, range[0]), range[1]);
 }

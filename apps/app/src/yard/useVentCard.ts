@@ -1,5 +1,5 @@
 /** A pit's vent card, worked out by the worker; a change of the pit begins it anew. */
-import { MILD_DAY, type PitCase, type VentCard } from '@ostrin/core';
+import { MILD_DAY, type SteadyCase, type VentCard } from '@ostrin/core';
 import type { PitRecord } from '@ostrin/contract/types';
 import { useEffect, useMemo, useState } from 'react';
 import { askVentCard } from '../api/core';
@@ -17,7 +17,7 @@ export function useVentCard(pit: PitRecord): CardState {
         preset: pit.preset,
         overrides: pit.overrides,
         weather: MILD_DAY,
-      } satisfies PitCase),
+      } satisfies SteadyCase),
     [pit.preset, pit.overrides],
   );
   const [state, setState] = useState<CardState & { of: string }>({
@@ -28,7 +28,7 @@ export function useVentCard(pit: PitRecord): CardState {
   });
   useEffect(
     () =>
-      askVentCard(JSON.parse(text) as PitCase, {
+      askVentCard(JSON.parse(text) as SteadyCase, {
         onProgress: (progress) => setState((s) => ({ ...s, progress, of: text })),
         onCard: (card) => setState({ card, progress: 1, failure: null, of: text }),
         onFail: (failure) => setState((s) => ({ ...s, failure, of: text })),

@@ -1,7 +1,7 @@
 /** The Larkmere rowing club's boathouse yard. All invented. */
 import type { PitRecord } from '@ostrin/contract';
 import { localOf, onePit, plan, type Request } from '@ostrin/core';
-import type { Story } from './play';
+import type { Story } from './playStory';
 
 export const ZONE = 'Europe/Ljubljana';
 const DAY_MS = 86_400_000;
@@ -28,7 +28,7 @@ export const OTHER_PITS: readonly PitRecord[] = [
   { id: 'tower', name: 'the Tower', preset: 'hopper-fan', overrides: {}, ventWay: 'quarters' },
 ];
 
-interface Wish {
+interface StoryRequest {
   daysAgo: number;
   serve: string;
   people: number;
@@ -39,7 +39,7 @@ interface Wish {
   windMps: number;
 }
 
-function requestFor(nowMs: number, w: Wish): Request {
+function requestFor(nowMs: number, w: StoryRequest): Request {
   const day = localOf(nowMs - w.daysAgo * DAY_MS, ZONE).slice(0, 10);
   return {
     ostrin: 'request/1',
@@ -78,7 +78,7 @@ function requestFor(nowMs: number, w: Wish): Request {
 
 /** The stories, newest first. `nowMs` decides their days; they are played by the core. */
 export function stories(nowMs: number): Story[] {
-  const planned = (w: Wish) => {
+  const planned = (w: StoryRequest) => {
     const request = requestFor(nowMs, w);
     const whole = plan(request, { nowMs: nowMs - (w.daysAgo + 1) * DAY_MS, members: 24 });
     return onePit(whole, request.pits[0]!.id);

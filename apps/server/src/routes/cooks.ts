@@ -1,7 +1,7 @@
 /** Cooks: begin, look at, log into, watch, take out. */
 import {
   actionsCsv,
-  check,
+  validate,
   ClockDto,
   readEntries,
   readingsCsv,
@@ -12,7 +12,7 @@ import { epochOf, foldLog, MINUTE_MS, type Entry } from '@ostrin/core';
 import { isUUID } from 'class-validator';
 import { Router, type Request } from 'express';
 import type { Hub } from '../live/hub';
-import type { Keeper } from '../live/keeper';
+import type { CookClocks } from '../live/cookClocks';
 import { invalid, missing, Problem } from '../problems';
 import type { CookHead, CookStore } from '../store/cooks';
 
@@ -20,7 +20,7 @@ import type { CookHead, CookStore } from '../store/cooks';
 const LEAD_MIN = 2;
 
 /** Routes under /api/cooks. */
-export function cookRoutes(store: CookStore, keeper: Keeper, hub: Hub): Router {
+export function cookRoutes(store: CookStore, keeper: CookClocks, hub: Hub): Router {
   const router = Router();
   // Writes to one database queue up behind each other, so that a check and its write belong together.
   let turn: Promise<unknown> = Promise.resolve();
@@ -135,7 +135,7 @@ export function cookRoutes(store: CookStore, keeper: Keeper, hub: Hub): Router {
 
   router.put('/:id/clock', async (req, res) => {
     const head = await headOf(req);
-    const checked = check(ClockDto, req.body);
+    const checked = validate(ClockDto, req.body);
     if (!checked.ok) throw invalid(checked.problems);
     if (!(await keeper.setSpeed(head.id, checked.value.speed))) {
       throw new Problem(409, 'This cook is finished');

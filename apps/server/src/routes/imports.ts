@@ -1,5 +1,5 @@
 /** Bringing a cook back from its JSON document or its two CSV files. */
-import { check, cookFromCsv, CsvPairDto, readCookDoc, type CookDoc } from '@ostrin/contract';
+import { validate, cookFromCsv, CsvPairDto, readCookDoc, type CookDoc } from '@ostrin/contract';
 import { foldLog } from '@ostrin/core';
 import { Router } from 'express';
 import { isDeepStrictEqual } from 'node:util';
@@ -14,7 +14,7 @@ function docOf(body: unknown): CookDoc {
     if (!doc.ok) throw invalid(doc.problems);
     return doc.value;
   }
-  const pair = check(CsvPairDto, body);
+  const pair = validate(CsvPairDto, body);
   if (!pair.ok) throw invalid(pair.problems);
   const doc = cookFromCsv(pair.value.actionsCsv, pair.value.readingsCsv);
   if (!doc.ok) throw invalid(doc.problems);

@@ -8,20 +8,20 @@ export interface Opening {
   areaM2: number;
   heightM: number;
   /** Wind pressure coefficient, share of the dynamic pressure (from memory, -0.6 to 0.8). */
-  windShare: number;
+  windPressureCoefficient: number;
   /** Pressure of a fan behind it, Pa. */
   pushPa?: number;
 }
 
 /** Sharp-edged orifice, fluid mechanics textbooks give 0.60-0.65. */
-export const DISCHARGE = 0.62;
+export const DISCHARGE_COEFFICIENT = 0.62;
 /** Pressure below which the square root is rounded off, Pa: keeps the slope finite at zero. */
 const SMOOTH_PA = 0.01;
 
 /** Mass flow through an orifice, kg/s, signed like `dpPa`: Cd A sqrt(2 rho |dp|). */
 export function orificeFlow(areaM2: number, density: number, dpPa: number): number {
   return (
-    (DISCHARGE * areaM2 * Math.sqrt(2 * density) * dpPa) /
+    (DISCHARGE_COEFFICIENT * areaM2 * Math.sqrt(2 * density) * dpPa) /
     Math.sqrt(Math.sqrt(dpPa * dpPa + SMOOTH_PA * SMOOTH_PA))
   );
 }
@@ -31,10 +31,10 @@ export const stackPressure = (heightM: number, outsideK: number, insideK: number
   3465 * heightM * (1 / outsideK - 1 / insideK);
 
 /** A pressure network with room for its flows, reused from step to step. */
-export interface Network {
+export interface DraughtNetwork {
   openings: Opening[];
   /** Buoyancy of the gas column from the intake up to each opening, Pa; filled by the caller. */
-  liftPa: Float64Array;
+  buoyancyPa: Float64Array;
   /** Density of the gas behind each opening, kg/m3; filled by the caller. */
   insideDensity: Float64Array;
   /** Signed flow of each opening, kg/s, positive into the pit. */
@@ -44,9 +44,9 @@ export interface Network {
 }
 
 /** A network for `openings`, at rest. */
-export const network = (openings: Opening[]): Network => ({
+export const createDraughtNetwork = (openings: Opening[]): DraughtNetwork => ({
   openings,
-  liftPa: new Float64Array(openings.length),
+  buoyancyPa: new Float64Array(openings.length),
   insideDensity: new Float64Array(openings.length).fill(1),
   flow: new Float64Array(openings.length),
   pressurePa: 0,
@@ -57,8 +57,8 @@ export const network = (openings: Opening[]): Network => ({
  * `windPa` is the wind's dynamic pressure, densities in kg/m3. Newton inside a shrinking bracket:
  * the sum of flows falls monotonically with the pressure, so it cannot fail.
  */
-export function solveDraught(net: Network, windPa: number, outsideDensity: number): void {
-  const { openings, flow, liftPa, insideDensity } = net;
+export function solveDraught(net: DraughtNetwork, windPa: number, outsideDensity: number): void {
+  const { openings, flow, buoyancyPa: liftPa, insideDensity } = net;
   let low = -500;
   let high = 500;
   let p = net.pressurePa;
@@ -72,11 +72,12 @@ export function solveDraught(net: Network, windPa: number, outsideDensity: numbe
         flow[i] = 0;
         continue;
       }
-      const dp = o.windShare * windPa + (o.pushPa ?? 0) - p - liftPa[i]!;
+      const dp = o.windPressureCoefficient * windPa + (o.pushPa ?? 0) - p - liftPa[i]!;
       const density = dp > 0 ? outsideDensity : insideDensity[i]!;
       // Flow and slope of `orificeFlow`, with their square roots shared.
       const w = dp * dp + SMOOTH_PA * SMOOTH_PA;
-      const k = (DISCHARGE * o.areaM2 * Math.sqrt(2 * density)) / Math.sqrt(Math.sqrt(w));
+      const k =
+        (DISCHARGE_COEFFICIENT * o.areaM2 * Math.sqrt(2 * density)) / Math.sqrt(Math.sqrt(w));
       flow[i] = k * dp;
       sum += k * dp;
       slope += k * (1 - (0.5 * dp * dp) / w);

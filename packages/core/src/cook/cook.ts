@@ -3,27 +3,32 @@
  * stand-in thermometer and the command line.
  */
 import { buildFire } from '../fire/catalogue';
-import { createParcel } from '../fire/parcel';
-import { CHUNK_MOISTURE } from '../fuel/catalogue';
-import type { MeatSpread } from '../meat/spread';
-import { coreC } from '../meat/piece';
+import { createParcel } from '../fire/woodParcel';
+import { CHUNK_MOISTURE_FRACTION } from '../fuel/catalogue';
+import type { PieceVariation } from '../meat/variation';
+import { coreProbeC } from '../meat/piece';
 import type { Surroundings } from '../meat/surface';
 import { pitWith, presetOf } from '../pit/catalogue';
 import { createPitState, type PitState } from '../pit/state';
 import { stepPit } from '../pit/step';
 import type { Place } from '../pit/types';
 import { celsius, kelvin } from '../quantity/units';
-import { act } from './act';
-import { createFan, turnFan } from './fan';
-import { createGuest, minuteOfGuest, stepGuest, type PieceMaking } from './guest';
-import { loadOf, surroundings } from './grate';
+import { applyAction } from './applyAction';
+import { createThermostatFan, stepThermostatFan } from '../control/thermostatFan';
+import {
+  createCookingPiece,
+  endPieceMinute,
+  stepCookingPiece,
+  type PieceOverrides,
+} from './cookingPiece';
+import { foodLoadOf, surroundings } from './grateAir';
 import { emptySeries, recordPit, resultOf } from './result';
-import { weatherAt } from '../air/weather';
-import type { Result, Scenario } from './scenario';
-import { recordGuest } from './meatResult';
+import { weatherAt } from '../scenario/weather';
+import type { Result, Scenario } from '../scenario/scenario';
+import { recordPiece } from './meatResult';
 import type { AirTrace, Cook } from './state';
-import { besideFan, lookAt, type Hand } from './hand';
-import { createTender } from './tender';
+import { besideThermostatFan, observe, type Operator } from '../control/operator';
+import { createSimulatedOperator } from '../control/simulatedOperator';
 
 /** How steps are chosen: from the largest change of any temperature in a step, K. */
 export const STEP = {
@@ -42,31 +47,36 @@ const OUT_KG = 0.012;
 /** How a cook may differ from the middle of the road. */
 export interface CookOptions {
   /** Changes each piece of meat (by order) from its catalogue. */
-  spreads?: MeatSpread[];
+  variations?: PieceVariation[];
   /** The air at the grate where it is known: no pit is computed then. */
-  air?: AirTrace;
+  airTrace?: AirTrace;
   /** Pieces cut into more cells than usual, or of another cut than the catalogue's. */
-  pieces?: PieceMaking;
+  pieceOverrides?: PieceOverrides;
   /** Somebody at the pit, beside the scenario's own actions. */
-  hand?: Hand;
+  operator?: Operator;
 }
 
 /** A cook from its scenario, at minute 0. Throws RangeError for names not in a catalogue. */
 export function createCook(scenario: Scenario, options: CookOptions = {}): Cook {
   const { control } = scenario;
-  const { spreads = [], air = null, pieces, hand } = options;
-  const made = control.mode === 'held' || air ? null : makePit(scenario);
+  const {
+    variations: variations = [],
+    airTrace: air = null,
+    pieceOverrides: pieces,
+    operator,
+  } = options;
+  const made = control.mode === 'held' || air ? null : createPit(scenario);
   const cook: Cook = {
     scenario,
-    air,
+    airTrace: air,
     pit: made?.pit ?? null,
     fan: null,
-    hand: hand ?? null,
-    guests: scenario.meats.map((m, i) => createGuest(m, spreads[i], pieces)),
-    atS: 0,
+    operator: operator ?? null,
+    pieces: scenario.meats.map((m, i) => createCookingPiece(m, variations[i], pieces)),
+    timeS: 0,
     nextMin: 0,
     stepS: STEP.afterEventS,
-    meatS: 0,
+    pendingMeatS: 0,
     lidUntilS: -1,
     doorUntilS: -1,
     panDry: false,
@@ -78,27 +88,27 @@ export function createCook(scenario: Scenario, options: CookOptions = {}): Cook 
   const preset = presetOf(scenario.cooker.preset);
   const fanned = control.mode === 'fan' || (control.mode === 'tended' && preset.hasFan);
   if (made && fanned) {
-    cook.fan = createFan((control as { targetC: number }).targetC);
-    cook.hand = hand ? besideFan(hand) : null;
+    cook.fan = createThermostatFan((control as { targetC: number }).targetC);
+    cook.operator = operator ? besideThermostatFan(operator) : null;
     made.pit.intakeFraction = 0;
     made.pit.exhaustFraction = preset.fanExhaustFraction;
   }
   if (made && control.mode === 'tended' && !fanned)
-    cook.hand ??= createTender(scenario, control.targetC);
+    cook.operator ??= createSimulatedOperator(scenario, control.targetC);
   return cook;
 }
 
 /** The pit of a scenario with its fire just lit; null without a fire. */
-function makePit(scenario: Scenario): { pit: PitState; startedKg: number } | null {
+function createPit(scenario: Scenario): { pit: PitState; startedKg: number } | null {
   const { fire } = scenario;
   if (!fire) return null;
   const preset = presetOf(scenario.cooker.preset);
-  const physics = pitWith(preset, scenario.cooker.overrides);
+  const parameters = pitWith(preset, scenario.cooker.overrides);
   const weather = weatherAt(scenario.weather, 0);
-  const built = buildFire(fire, physics);
+  const built = buildFire(fire, parameters);
   const pit = createPitState({
-    pit: physics,
-    layout: preset.layout(physics),
+    parameters,
+    layout: preset.layout(parameters),
     arrangement: built.arrangement,
     lit: built.lit,
     unlit: built.unlit,
@@ -106,7 +116,7 @@ function makePit(scenario: Scenario): { pit: PitState; startedKg: number } | nul
       createParcel({
         species: c.species,
         massKg: c.massG / 1000,
-        moistureFraction: c.moistureFraction ?? CHUNK_MOISTURE,
+        moistureFraction: c.moistureFraction ?? CHUNK_MOISTURE_FRACTION,
         place: c,
         startK: kelvin(weather.airC),
       }),
@@ -124,43 +134,43 @@ export function advance(cook: Cook, untilMin: number): Cook {
   const until = untilMin * 60;
   const every = cook.scenario.everyMin;
   for (;;) {
-    while (cook.pending.length > 0 && cook.pending[0]!.atMin * 60 <= cook.atS + 1e-6) {
-      act(cook, cook.pending.shift()!);
+    while (cook.pending.length > 0 && cook.pending[0]!.atMin * 60 <= cook.timeS + 1e-6) {
+      applyAction(cook, cook.pending.shift()!);
     }
-    closeInTime(cook);
-    if (cook.atS >= cook.nextMin * 60 - 1e-6) {
-      for (const g of cook.guests) cook.happened.push(...minuteOfGuest(g, cook.nextMin));
-      minuteOfPit(cook);
+    closeLidAndDoorWhenDue(cook);
+    if (cook.timeS >= cook.nextMin * 60 - 1e-6) {
+      for (const g of cook.pieces) cook.happened.push(...endPieceMinute(g, cook.nextMin));
+      endPitMinute(cook);
       if (cook.nextMin % every === 0) {
-        for (const g of cook.guests) recordGuest(g);
+        for (const g of cook.pieces) recordPiece(g);
         recordPit(cook, surroundings(cook, cook.nextMin).airC);
       }
       cook.nextMin += 1;
     }
-    if (cook.atS >= until - 1e-6) return cook;
-    let dt = Math.min(cook.stepS, until - cook.atS, cook.nextMin * 60 - cook.atS);
-    if (cook.pending.length > 0) dt = Math.min(dt, cook.pending[0]!.atMin * 60 - cook.atS);
-    if (cook.pit?.lidOpen) dt = Math.min(dt, cook.lidUntilS - cook.atS);
-    if (cook.pit && cook.pit.doorFraction > 0) dt = Math.min(dt, cook.doorUntilS - cook.atS);
-    step(cook, Math.max(dt, 0.05));
+    if (cook.timeS >= until - 1e-6) return cook;
+    let dtS = Math.min(cook.stepS, until - cook.timeS, cook.nextMin * 60 - cook.timeS);
+    if (cook.pending.length > 0) dtS = Math.min(dtS, cook.pending[0]!.atMin * 60 - cook.timeS);
+    if (cook.pit?.lidOpen) dtS = Math.min(dtS, cook.lidUntilS - cook.timeS);
+    if (cook.pit && cook.pit.doorFraction > 0) dtS = Math.min(dtS, cook.doorUntilS - cook.timeS);
+    step(cook, Math.max(dtS, 0.05));
   }
 }
 
 /** Puts lid and door back when their time is over. */
-function closeInTime(cook: Cook): void {
+function closeLidAndDoorWhenDue(cook: Cook): void {
   const { pit } = cook;
-  if (pit?.lidOpen && cook.atS >= cook.lidUntilS - 1e-6) {
+  if (pit?.lidOpen && cook.timeS >= cook.lidUntilS - 1e-6) {
     pit.lidOpen = false;
     cook.stepS = STEP.afterEventS;
   }
-  if (pit && pit.doorFraction > 0 && cook.atS >= cook.doorUntilS - 1e-6) {
+  if (pit && pit.doorFraction > 0 && cook.timeS >= cook.doorUntilS - 1e-6) {
     pit.doorFraction = 0;
     cook.stepS = STEP.afterEventS;
   }
 }
 
 /** Whole-minute bookkeeping of the fire: out or not, pan dry, and what a tender does about it. */
-function minuteOfPit(cook: Cook): void {
+function endPitMinute(cook: Cook): void {
   const { pit } = cook;
   if (!pit) return;
   const out = pit.lit.kg < OUT_KG && pit.flaming < 0.3;
@@ -172,10 +182,10 @@ function minuteOfPit(cook: Cook): void {
     cook.panDry = true;
     cook.happened.push({ atMin: cook.nextMin, do: 'pan-dry' });
   } else if (pit.waterKg > 0.1) cook.panDry = false;
-  if (!cook.hand) return;
+  if (!cook.operator) return;
   const fuel = cook.scenario.fire?.fuel ?? 'briquette';
-  const seen = lookAt(pit, cook.nextMin, fuel, cook.lidUntilS);
-  for (const a of cook.hand.look(seen)) act(cook, a);
+  const seen = observe(pit, cook.nextMin, fuel, cook.lidUntilS);
+  for (const a of cook.operator.decide(seen)) applyAction(cook, a);
 }
 
 /** Meat is slow: it takes steps of this length, s, or up to the whole minute, however short the fire's are. */
@@ -186,34 +196,34 @@ function stepMeat(cook: Cook, atMin: number, altitudeM: number): void {
   const smoke = cook.pit ? cook.pit.smokeGPerM3 * cook.pit.smokeStrength : 0;
   let air: Surroundings | null = null;
   let last: Place | undefined;
-  for (const g of cook.guests) {
-    if (air === null || g.at !== last) air = surroundings(cook, atMin, g.at);
-    last = g.at;
-    stepGuest(g, air, altitudeM, smoke, cook.meatS);
+  for (const g of cook.pieces) {
+    if (air === null || g.gratePlace !== last) air = surroundings(cook, atMin, g.gratePlace);
+    last = g.gratePlace;
+    stepCookingPiece(g, air, altitudeM, smoke, cook.pendingMeatS);
   }
 }
 
-function step(cook: Cook, dt: number): void {
-  const atMin = cook.atS / 60;
+function step(cook: Cook, dtS: number): void {
+  const atMin = cook.timeS / 60;
   const weather = weatherAt(cook.scenario.weather, atMin);
-  cook.meatS += dt;
-  const minuteEnds = cook.atS + dt >= cook.nextMin * 60 - 1e-6;
-  if (cook.meatS >= MEAT_STEP_S || minuteEnds) {
+  cook.pendingMeatS += dtS;
+  const minuteEnds = cook.timeS + dtS >= cook.nextMin * 60 - 1e-6;
+  if (cook.pendingMeatS >= MEAT_STEP_S || minuteEnds) {
     stepMeat(cook, atMin, weather.altitudeM);
-    cook.meatS = 0;
+    cook.pendingMeatS = 0;
   }
   if (cook.pit) {
-    if (cook.fan) turnFan(cook.fan, cook.pit, dt);
-    const change = stepPit(cook.pit, weather, loadOf(cook), dt);
+    if (cook.fan) stepThermostatFan(cook.fan, cook.pit, dtS);
+    const change = stepPit(cook.pit, weather, foodLoadOf(cook), dtS);
     if (change > STEP.wildK) cook.stepS = Math.max(cook.stepS / 2, STEP.leastS);
     else if (change < STEP.calmK) cook.stepS *= STEP.growth;
-    cook.stepS = Math.min(cook.stepS, longestStep(cook, cook.pit));
+    cook.stepS = Math.min(cook.stepS, maxStepS(cook, cook.pit));
   } else cook.stepS = Math.min(cook.stepS * STEP.growth, STEP.mostS);
-  cook.atS += dt;
+  cook.timeS += dtS;
 }
 
 /** The longest step that still follows what goes on: a fan's turns, burning wood, a pan boiling dry. */
-const longestStep = (cook: Cook, pit: PitState): number =>
+const maxStepS = (cook: Cook, pit: PitState): number =>
   cook.fan
     ? STEP.mostFannedS
     : pit.woodBurns
@@ -229,10 +239,12 @@ export function simulate(scenario: Scenario, options?: CookOptions): Result {
 
 /** What a good probe at the grate reads now, C. */
 export const pitReadingC = (cook: Cook): number =>
-  cook.pit ? celsius(cook.pit.probeK) : surroundings(cook, cook.atS / 60).airC;
+  cook.pit ? celsius(cook.pit.probeK) : surroundings(cook, cook.timeS / 60).airC;
 
 /** What a good probe in the first piece reads now, C; null while it is not out of the fridge. */
-export function coreReadingC(cook: Cook): number | null {
-  const guest = cook.guests[0];
-  return guest && guest.place !== 'waiting' && guest.place !== 'off' ? coreC(guest.piece) : null;
+export function firstCoreReadingC(cook: Cook): number | null {
+  const cooking = cook.pieces[0];
+  return cooking && cooking.stage !== 'waiting' && cooking.stage !== 'off'
+    ? coreProbeC(cooking.piece)
+    : null;
 }

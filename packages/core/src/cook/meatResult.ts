@@ -1,15 +1,15 @@
 /** What is told of one piece, minute by minute. */
-import { bark, coreC, pieceKg, tenderness } from '../meat/piece';
+import { bark, coreProbeC, pieceMassKg, tenderness } from '../meat/piece';
 import { WATER } from '../meat/water';
-import { shown } from '../quantity/units';
-import type { MeatResult } from './scenario';
-import type { Guest } from './state';
+import { roundDigits } from '../quantity/units';
+import type { MeatResult } from '../scenario/scenario';
+import type { CookingPiece } from './state';
 
 /** Log reductions are not shown beyond this: more means nothing to anyone. */
-const MOST_SHOWN_LOG = 9;
+const MAX_SHOWN_LOG = 9;
 
 /** A piece of which nothing is told yet. */
-export const emptyMeat = (id: string): MeatResult => ({
+export const emptyMeatResult = (id: string): MeatResult => ({
   id,
   coreC: [],
   surfaceC: [],
@@ -31,19 +31,19 @@ export const emptyMeat = (id: string): MeatResult => ({
 });
 
 /** Adds one row to a guest's series. What is not on the table yet is null. */
-export function recordGuest(g: Guest): void {
-  const { result: r, piece } = g;
-  if (g.place === 'waiting' || g.place === 'off') {
+export function recordPiece(cooking: CookingPiece): void {
+  const { result: r, piece } = cooking;
+  if (cooking.stage === 'waiting' || cooking.stage === 'off') {
     for (const s of [r.coreC, r.surfaceC, r.massKg, r.tenderness, r.bark]) s.push(null);
     for (const s of [r.wet, r.logReduction, r.smokeTaken]) s.push(null);
     return;
   }
-  r.coreC.push(shown(coreC(piece), 2));
-  r.surfaceC.push(shown(piece.faceC, 2));
-  r.massKg.push(shown(pieceKg(piece), 4));
-  r.tenderness.push(shown(tenderness(piece), 3));
-  r.bark.push(shown(bark(piece), 3));
-  r.wet.push(shown(Math.min(piece.filmKg / (WATER.mostFilm * piece.bareM2), 1), 2));
-  r.logReduction.push(shown(Math.min(piece.logReduction, MOST_SHOWN_LOG), 2));
-  r.smokeTaken.push(shown(g.smokeTaken, 2));
+  r.coreC.push(roundDigits(coreProbeC(piece), 2));
+  r.surfaceC.push(roundDigits(piece.faceC, 2));
+  r.massKg.push(roundDigits(pieceMassKg(piece), 4));
+  r.tenderness.push(roundDigits(tenderness(piece), 3));
+  r.bark.push(roundDigits(bark(piece), 3));
+  r.wet.push(roundDigits(Math.min(piece.filmKg / (WATER.maxFilmKgPerM2 * piece.bareM2), 1), 2));
+  r.logReduction.push(roundDigits(Math.min(piece.logReduction, MAX_SHOWN_LOG), 2));
+  r.smokeTaken.push(roundDigits(cooking.smokeUptake, 2));
 }

@@ -1,16 +1,22 @@
 /** What a cook has given so far: its rows, its fuel, its ledgers. */
 import { waterResidualKg } from '../meat/piece';
-import { CHARCOALS, dafShare } from '../fuel/catalogue';
-import { caughtShare, chemicalLeftJ, storedJ, woodLeftKg, type PitState } from '../pit/state';
-import { readsK } from '../pit/step';
+import { CHARCOALS, dafFraction } from '../fuel/catalogue';
+import {
+  caughtFraction,
+  remainingChemicalJ,
+  storedHeatJ,
+  remainingWoodKg,
+  type PitState,
+} from '../pit/state';
+import { probeEquilibriumK } from '../pit/step';
 import type { Place } from '../pit/types';
-import { celsius, kelvin, shown } from '../quantity/units';
-import type { Cook, Series } from './state';
-import { weatherAt } from '../air/weather';
-import { type Result, type Smoke } from './scenario';
+import { celsius, kelvin, roundDigits } from '../quantity/units';
+import type { Cook, ResultSeries } from './state';
+import { weatherAt } from '../scenario/weather';
+import { type Result, type Smoke } from '../scenario/scenario';
 
 /** Series without a row yet, one grate series for each place. */
-export const emptySeries = (places: readonly Place[]): Series => ({
+export const emptySeries = (places: readonly Place[]): ResultSeries => ({
   minutes: [],
   pitC: [],
   domeC: [],
@@ -40,7 +46,7 @@ export function recordPit(cook: Cook, airC: number): void {
   const { pit } = cook;
   r.minutes.push(cook.nextMin);
   if (!pit) {
-    const c = shown(airC, 2);
+    const c = roundDigits(airC, 2);
     r.pitC.push(c);
     for (const g of r.grate) g.C.push(c);
     r.smoke.push('clear');
@@ -53,24 +59,24 @@ export function recordPit(cook: Cook, airC: number): void {
   }
   const airK = kelvin(weatherAt(cook.scenario.weather, cook.nextMin).airC);
   const probeC = celsius(pit.probeK);
-  const { positions, probe } = pit.layout;
-  const here = readsK(pit, positions[probe]!, airK);
-  r.pitC.push(shown(probeC, 2));
+  const { positions, probePosition: probe } = pit.layout;
+  const here = probeEquilibriumK(pit, positions[probe]!, airK);
+  r.pitC.push(roundDigits(probeC, 2));
   positions.forEach((p, i) => {
     // Other places carry the probe's lag too: they differ from it by what they differ now.
-    const c = i === probe ? probeC : probeC + readsK(pit, p, airK) - here;
-    r.grate[i]!.C.push(shown(c, 2));
+    const c = i === probe ? probeC : probeC + probeEquilibriumK(pit, p, airK) - here;
+    r.grate[i]!.C.push(roundDigits(c, 2));
   });
-  r.domeC.push(shown(celsius(pit.dialK), 2));
-  r.fireC.push(shown(celsius(pit.tempK[pit.coals]!), 1));
+  r.domeC.push(roundDigits(celsius(pit.dialK), 2));
+  r.fireC.push(roundDigits(celsius(pit.tempK[pit.coals]!), 1));
   r.smoke.push(smokeName(pit.smokeGPerM3, pit.flaming > 0.5, pit.oxygen[0]!));
-  r.smokeUnburntGPerM3.push(shown(pit.smokeGPerM3, 4));
-  r.oxygenFraction.push(shown(pit.oxygen[0]!, 4));
-  r.draughtGPerS.push(shown(1000 * pit.draughtKgPerS, 3));
+  r.smokeUnburntGPerM3.push(roundDigits(pit.smokeGPerM3, 4));
+  r.oxygenFraction.push(roundDigits(pit.oxygen[0]!, 4));
+  r.draughtGPerS.push(roundDigits(1000 * pit.draughtKgPerS, 3));
   const front = frontDegrees(pit);
-  r.frontDegrees.push(front === null ? null : shown(front, 1));
-  const tail = degreesAt(pit, caughtShare(pit) * pit.ledger.givenKg - pit.lit.kg);
-  r.tailDegrees.push(tail === null ? null : shown(Math.max(tail, 0), 1));
+  r.frontDegrees.push(front === null ? null : roundDigits(front, 1));
+  const tail = degreesAt(pit, caughtFraction(pit) * pit.ledger.givenKg - pit.lit.kg);
+  r.tailDegrees.push(tail === null ? null : roundDigits(Math.max(tail, 0), 1));
 }
 
 /** Where so much of a snake has caught, degrees from the lit end; null for other fires. */
@@ -78,7 +84,7 @@ const degreesAt = (pit: PitState, kg: number): number | null => pit.arrangement.
 
 /** Where a snake's front is, degrees from the lit end; null for other fires. */
 export const frontDegrees = (pit: PitState): number | null =>
-  degreesAt(pit, caughtShare(pit) * pit.ledger.givenKg);
+  degreesAt(pit, caughtFraction(pit) * pit.ledger.givenKg);
 
 /**
  * Which of `sectors` equal sectors of the grate, counted from the lit end, lie over burning fuel when a
@@ -96,26 +102,26 @@ export function sectorsOverFire(tail: number, front: number, sectors = 8): boole
 export function resultOf(cook: Cook): Result {
   const { pit, fuel } = cook;
   const kind = cook.scenario.fire?.fuel ?? 'briquette';
-  const share = dafShare(CHARCOALS[kind]);
+  const share = dafFraction(CHARCOALS[kind]);
   const pieceDaf = CHARCOALS[kind].pieceKg * share;
   return {
     ostrin: 'result/1',
     ...cook.result,
-    meats: cook.guests.map((g) => g.result),
+    meats: cook.pieces.map((g) => g.result),
     fuel: {
-      startedKg: shown(fuel.startedKg, 4),
-      addedKg: shown(fuel.addedKg, 4),
-      burnedKg: pit ? shown(pit.ledger.burnedKg / share, 4) : 0,
-      leftKg: pit ? shown((pit.unlit.kg + pit.lit.kg) / share, 4) : 0,
-      unlitKg: pit ? shown(pit.unlit.kg / share, 4) : 0,
-      woodGivenKg: pit ? shown(pit.ledger.woodGivenKg, 4) : 0,
-      woodLeftKg: pit ? shown(woodLeftKg(pit), 4) : 0,
-      ashKg: pit ? shown(pit.ledger.ashKg, 4) : 0,
-      waterLeftKg: pit ? shown(pit.waterKg, 4) : 0,
+      startedKg: roundDigits(fuel.startedKg, 4),
+      addedKg: roundDigits(fuel.addedKg, 4),
+      burnedKg: pit ? roundDigits(pit.ledger.burnedKg / share, 4) : 0,
+      leftKg: pit ? roundDigits((pit.unlit.kg + pit.lit.kg) / share, 4) : 0,
+      unlitKg: pit ? roundDigits(pit.unlit.kg / share, 4) : 0,
+      woodGivenKg: pit ? roundDigits(pit.ledger.woodGivenKg, 4) : 0,
+      woodLeftKg: pit ? roundDigits(remainingWoodKg(pit), 4) : 0,
+      ashKg: pit ? roundDigits(pit.ledger.ashKg, 4) : 0,
+      waterLeftKg: pit ? roundDigits(pit.waterKg, 4) : 0,
       outAtMin: fuel.outAtMin,
     },
     balance: balanceOf(cook),
-    smokeDose: pit ? shown(pit.smokeDose, 2) : null,
+    smokeDose: pit ? roundDigits(pit.smokeDose, 2) : null,
     piecesLeft: pit && {
       unlit: Math.round(pit.unlit.kg / pieceDaf),
       lit: Math.round(pit.lit.kg / pieceDaf),
@@ -129,7 +135,7 @@ export function resultOf(cook: Cook): Result {
 export function balanceOf(cook: Cook): Result['balance'] {
   const { pit } = cook;
   let massResidual = 0;
-  for (const g of cook.guests) {
+  for (const g of cook.pieces) {
     massResidual = Math.max(massResidual, Math.abs(waterResidualKg(g.piece)) / g.piece.rawKg);
   }
   if (!pit) return { energyResidualFraction: 0, massResidualFraction: massResidual };
@@ -139,12 +145,12 @@ export function balanceOf(cook: Cook): Result['balance'] {
   massResidual = Math.max(
     massResidual,
     share(l.givenKg + l.charFromWoodKg, l.burnedKg + pit.unlit.kg + pit.lit.kg),
-    share(l.woodGivenKg, woodLeftKg(pit) + l.volatilesKg + l.charFromWoodKg),
+    share(l.woodGivenKg, remainingWoodKg(pit) + l.volatilesKg + l.charFromWoodKg),
     share(l.waterGivenKg, pit.waterKg + l.panSteamKg),
   );
   // What was chemical energy and is not any more became heat, or left unburnt.
-  const used = l.givenJ - chemicalLeftJ(pit) - l.unburntJ;
-  const out = l.wallsJ + l.exhaustJ + l.latentJ + l.foodJ + storedJ(pit) - l.storedStartJ;
+  const used = l.givenJ - remainingChemicalJ(pit) - l.unburntJ;
+  const out = l.wallsJ + l.exhaustJ + l.latentJ + l.foodJ + storedHeatJ(pit) - l.storedStartJ;
   return {
     energyResidualFraction: Math.abs(used - out) / Math.max(used, 1e4),
     massResidualFraction: massResidual,

@@ -1,15 +1,22 @@
 /** A cook while it goes on: its pit, its guests, its clock, and what has been told of it so far. */
-import type { Rest } from '../meat/rest';
+import type { RestState } from '../meat/rest';
 import type { Surroundings } from '../meat/surface';
-import type { Piece } from '../meat/types';
+import type { Piece } from '../meat/pieceState';
 import type { PitState } from '../pit/state';
 import type { Place } from '../pit/types';
-import type { Fan } from './fan';
-import type { Action, Happening, MeatResult, MeatSpec, Result, Scenario } from './scenario';
-import type { Hand } from './hand';
+import type { ThermostatFan } from '../control/thermostatFan';
+import type {
+  Action,
+  Happening,
+  MeatResult,
+  MeatSpec,
+  Result,
+  Scenario,
+} from '../scenario/scenario';
+import type { Operator } from '../control/operator';
 
 /** The rows of a result that grow while a cook goes on. */
-export type Series = Pick<
+export type ResultSeries = Pick<
   Result,
   | 'minutes'
   | 'pitC'
@@ -25,26 +32,26 @@ export type Series = Pick<
 >;
 
 /** Fuel in the units of the shelf, kg as bought. */
-interface Fuel {
+interface CookFuel {
   startedKg: number;
   addedKg: number;
   outAtMin: number | null;
 }
 
 /** A piece of meat in a cook. */
-export interface Guest {
+export interface CookingPiece {
   spec: MeatSpec;
   piece: Piece;
-  place: 'waiting' | 'on' | 'oven' | 'resting' | 'off';
+  stage: 'waiting' | 'on' | 'oven' | 'resting' | 'off';
   /** Where on the grate; the middle when not said. */
-  at: Place | undefined;
-  rest: Rest | null;
+  gratePlace: Place | undefined;
+  rest: RestState | null;
   restUntilMin: number;
   result: MeatResult;
   stalled: boolean;
-  past: { atMin: number; c: number }[];
+  coreHistory: { atMin: number; c: number }[];
   /** Smoke taken up, gram-minutes per m3 weighed by the wood's strength and by how well it sticks. */
-  smokeTaken: number;
+  smokeUptake: number;
   /** Water evaporated at which the sauce brushed on has set, kg; null without sauce. */
   sauceSetAtKg: number | null;
 }
@@ -55,21 +62,21 @@ export type AirTrace = (atMin: number) => Surroundings;
 export interface Cook {
   scenario: Scenario;
   /** Known air that stands in for a pit. */
-  air: AirTrace | null;
+  airTrace: AirTrace | null;
   pit: PitState | null;
-  fan: Fan | null;
-  hand: Hand | null;
-  guests: Guest[];
-  atS: number;
+  fan: ThermostatFan | null;
+  operator: Operator | null;
+  pieces: CookingPiece[];
+  timeS: number;
   nextMin: number;
   stepS: number;
   /** Time that the meat has not been stepped yet, s. */
-  meatS: number;
+  pendingMeatS: number;
   lidUntilS: number;
   doorUntilS: number;
   panDry: boolean;
   pending: Action[];
   happened: Happening[];
-  fuel: Fuel;
-  result: Series;
+  fuel: CookFuel;
+  result: ResultSeries;
 }

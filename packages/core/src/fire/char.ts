@@ -2,7 +2,7 @@
  * Burning charcoal: how fast a lit bed takes oxygen and how fast fire goes over to its neighbour.
  * One place for every arrangement.
  */
-import { OXYGEN_IN_AIR } from '../air/moist';
+import { OXYGEN_IN_AIR } from '../air/moistAir';
 import { clamp } from '../quantity/units';
 
 /** Closures of a lit bed; every number may be moved within its plausible range. */
@@ -20,11 +20,11 @@ export const CHAR = {
   layerLagS: 120,
   maxLayerK: 500,
   /** Layer temperature at which half the bed is going out, K, and how sharp that is. */
-  outK: 600,
-  outWidthK: 50,
-  outS: 200,
+  extinctionK: 600,
+  extinctionWidthK: 50,
+  extinctionS: 200,
   /** Share of the combustion heat that stays in the bed (0.75-0.95). */
-  bedShare: 0.85,
+  bedHeatFraction: 0.85,
   emissivity: 0.7,
   /** Bulk density of the glowing heap, gaps included, kg/m3 of dry ash-free fuel (200-400). */
   bulkDensity: 215,
@@ -48,22 +48,22 @@ export function burnPerS(layerK: number, sh: number, oxygen: number): number {
 }
 
 /** Share of the heat of combustion that leaves unburnt as carbon monoxide: more with little oxygen. */
-export const unburntShare = (oxygen: number): number =>
+export const unburntFraction = (oxygen: number): number =>
   clamp(0.03 + 0.19 * (1 - oxygen / OXYGEN_IN_AIR), 0.03, 0.22);
 
 /**
  * Share of the heat that stays in the bed. Above a layer of 1450 K the Boudouard reaction takes heat
  * there and gives it back as burning carbon monoxide over the bed: that is what caps the layer.
  */
-export const bedShare = (layerK: number): number =>
-  CHAR.bedShare * (1 - 0.5 * clamp((layerK - 1450) / 400, 0, 1));
+export const bedHeatFraction = (layerK: number): number =>
+  CHAR.bedHeatFraction * (1 - 0.5 * clamp((layerK - 1450) / 400, 0, 1));
 
 /** How ready unlit fuel is to catch from a layer this hot, 0 to 1.6. */
 export const ignitionReadiness = (layerK: number): number => clamp((layerK - 690) / 380, 0, 1.6);
 
 /** Share of the lit fuel that goes out per second. */
-export const goingOutPerS = (layerK: number): number =>
-  1 / (CHAR.outS * (1 + Math.exp((layerK - CHAR.outK) / CHAR.outWidthK)));
+export const extinctionPerS = (layerK: number): number =>
+  1 / (CHAR.extinctionS * (1 + Math.exp((layerK - CHAR.extinctionK) / CHAR.extinctionWidthK)));
 
 /** Radiating area of a lit bed, m2; cooled outer pieces darken and shield the core. */
 export function radiatingArea(litKg: number, bedK: number): number {

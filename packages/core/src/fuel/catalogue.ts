@@ -45,7 +45,8 @@ export const CHARCOALS = {
 export type CharcoalId = keyof typeof CHARCOALS;
 
 /** Share of a charcoal's bought mass that burns. */
-export const dafShare = (c: Charcoal): number => 1 - c.ashFraction - c.moistureFraction;
+export const dafFraction = (charcoal: Charcoal): number =>
+  1 - charcoal.ashFraction - charcoal.moistureFraction;
 
 /** Wood for smoke and for heat. */
 export interface Wood {
@@ -78,7 +79,7 @@ export const WOODS = {
 export type WoodId = keyof typeof WOODS;
 
 /** Moisture by seasoning, wet basis (common practice; dry basis is w / (1 - w)). */
-export const SEASONING = {
+export const WOOD_MOISTURE_FRACTION = {
   'kiln-dried': 0.09,
   seasoned: 0.16,
   damp: 0.27,
@@ -89,7 +90,7 @@ export const SEASONING = {
 export const USUAL_SPLIT_KG = 1.3;
 
 /** Moisture of seasoned chunks, wet basis (common practice, 0.10-0.20). */
-export const CHUNK_MOISTURE = 0.14;
+export const CHUNK_MOISTURE_FRACTION = 0.14;
 
 /** Heat released per kg of oxygen used, J/kg: carbon 32.8/2.667 by arithmetic; wood: Huggett 1980. */
 export const OXYGEN_HEAT = { charcoal: 12.3e6, wood: 13.3e6 } as const;

@@ -2,7 +2,7 @@
 import type { Composition } from './properties';
 
 /** What makes meat safe goes by this. */
-export type Kind = 'red' | 'poultry' | 'minced';
+export type SafetyKind = 'red' | 'poultry' | 'minced';
 
 export interface Cut {
   id: string;
@@ -12,35 +12,35 @@ export interface Cut {
   short: string;
   composition: Composition;
   /** Mass at which `radiusMm` was taken, kg, and the power of mass that the radius goes with. */
-  atKg: number;
-  massPower: number;
-  radiusMm: number;
+  referenceKg: number;
+  radiusExponent: number;
+  referenceRadiusMm: number;
   /** Shape: face area goes with r to this power (0 slab, 1 cylinder, 2 sphere). */
-  shape: number;
+  shapeExponent: number;
   /** Share of the face covered by fat or bone. */
-  cap: number;
+  coveredFraction: number;
   /** How thick that cap is, mm: fat left after trimming, a bone plate, a bird's skin (common practice). */
-  capMm: number;
+  coverMm: number;
   /** What makes it safe: red meat has its own table, poultry and minced meat a temperature. */
-  kind: Kind;
+  safetyKind: SafetyKind;
   /** Minutes at 93 C that make the centre probe tender; Infinity for cuts done by temperature. */
-  tenderMin: number;
+  tenderAt93CMin: number;
   /** Share of the cooked piece that is eaten: bone and hard fat off (common practice). */
-  edibleShare: number;
+  edibleFraction: number;
   /** Cooked over trimmed raw mass, usual range (common practice). */
   yieldRange: readonly [number, number];
   /** Share of the raw piece that trimming takes, usual range (common practice). */
   trimRange: readonly [number, number];
   /** Length over width as it lies on the grate (common practice, by eye). */
-  aspect: number;
+  lengthOverWidth: number;
   /** Sensible masses of one piece, kg. */
   massRange: readonly [number, number];
   doneRangeC: readonly [number, number];
 }
 
 /** Whole thickness through the thickest part expected of a piece of that mass, mm. */
-export const thicknessMm = (cut: Cut, massKg: number): number =>
-  2 * cut.radiusMm * Math.pow(massKg / cut.atKg, cut.massPower);
+export const usualThicknessMm = (cut: Cut, massKg: number): number =>
+  2 * cut.referenceRadiusMm * Math.pow(massKg / cut.referenceKg, cut.radiusExponent);
 
 /** Whether a cut is done by how it feels; the others by a temperature. */
-export const doneByFeel = (cut: Cut): boolean => Number.isFinite(cut.tenderMin);
+export const doneByFeel = (cut: Cut): boolean => Number.isFinite(cut.tenderAt93CMin);

@@ -2,37 +2,45 @@
  * Heat in a piece of meat: conduction between its cells, and two faces side by side: a bare one that
  * evaporates, and one under a cap of fat, bone or skin that does not.
  */
-import { vaporisationHeat, WATER_HEAT } from '../air/moist';
-import type { Piece } from './types';
+import { vaporisationHeat, WATER_SPECIFIC_HEAT } from '../air/moistAir';
+import type { Piece } from './pieceState';
 import { meatConductivity, meatHeat } from './properties';
-import { evaporation, type Paths } from './surface';
+import { evaporationKgPerM2S, type FacePaths } from './surface';
 
 /** Conductivity of hard fat, W/mK (Choi and Okos 1986 at 60 C, from memory). */
-const CAP_W_PER_MK = 0.18;
+const COVER_CONDUCTIVITY = 0.18;
 /** Most cells a piece may be cut into. */
-export const MOST_CELLS = 48;
+export const MAX_CELLS = 48;
 
 // Scratch of one step; the engine is single-threaded and a step never yields.
-const lower = new Float64Array(MOST_CELLS + 1);
-const diag = new Float64Array(MOST_CELLS + 1);
-const upper = new Float64Array(MOST_CELLS + 1);
-const rhs = new Float64Array(MOST_CELLS + 1);
+const lower = new Float64Array(MAX_CELLS + 1);
+const diag = new Float64Array(MAX_CELLS + 1);
+const upper = new Float64Array(MAX_CELLS + 1);
+const rhs = new Float64Array(MAX_CELLS + 1);
 
 /**
  * Backward Euler over cells and bare face, evaporation linearised in the face temperature; the capped
  * face has no store of its own and joins the outer cell. Returns evaporation in kg per s and m2 of bare
  * face.
  */
-export function stepHeat(p: Piece, paths: Paths, pressurePa: number, dt: number): number {
-  const { tempC, water, share, joinsM, bareM2, rawKg, cut } = p;
+export function stepHeat(piece: Piece, paths: FacePaths, pressurePa: number, dtS: number): number {
+  const {
+    tempC,
+    water,
+    cellMassFraction: share,
+    shapeFactorsM: joinsM,
+    bareM2,
+    rawKg,
+    cut,
+  } = piece;
   const cells = tempC.length;
   const last = cells - 1;
-  const bare = 1 - cut.cap;
+  const bare = 1 - cut.coveredFraction;
   let innerG = 0;
   let capG = 0;
   for (let i = 0; i < cells; i++) {
     const t = tempC[i]!;
-    const capacity = (rawKg * share[i]! * meatHeat(cut.composition, water[i]!, t)) / dt;
+    const capacity = (rawKg * share[i]! * meatHeat(cut.composition, water[i]!, t)) / dtS;
     const k = meatConductivity(cut.composition, water[i]!, t);
     const g = k * joinsM[i]! * (i === last ? bare : 1);
     lower[i] = -innerG;
@@ -40,22 +48,23 @@ export function stepHeat(p: Piece, paths: Paths, pressurePa: number, dt: number)
     diag[i] = capacity + innerG + g;
     rhs[i] = capacity * t;
     innerG = g;
-    if (i === last && cut.cap > 0) {
-      const outside = cut.capMm / 1000 / CAP_W_PER_MK + paths.capResistance;
-      capG = cut.cap / (1 / (k * joinsM[i]!) + outside / p.faceM2);
+    if (i === last && cut.coveredFraction > 0) {
+      const outside = cut.coverMm / 1000 / COVER_CONDUCTIVITY + paths.coverResistance;
+      capG = cut.coveredFraction / (1 / (k * joinsM[i]!) + outside / piece.faceM2);
       diag[i]! += capG;
       rhs[i]! += capG * paths.drivingC;
     }
   }
-  const c0 = p.faceC;
-  const open = p.spread.evaporation;
-  const e0 = open * evaporation(c0, paths, pressurePa, 1);
-  const slope = (open * evaporation(c0 + 0.5, paths, pressurePa, 1) - e0) / 0.5;
+  const c0 = piece.faceC;
+  const open = piece.variation.evaporation;
+  const e0 = open * evaporationKgPerM2S(c0, paths, pressurePa, 1);
+  const slope = (open * evaporationKgPerM2S(c0 + 0.5, paths, pressurePa, 1) - e0) / 0.5;
   const latent = vaporisationHeat(c0);
-  const pool = (p.poolKg * WATER_HEAT) / dt;
+  const pool = (piece.liquidKg * WATER_SPECIFIC_HEAT) / dtS;
   lower[cells] = -innerG;
-  diag[cells] = innerG + bareM2 * (paths.u + latent * slope) + pool;
-  rhs[cells] = bareM2 * (paths.u * paths.drivingC - latent * (e0 - slope * c0)) + pool * c0;
+  diag[cells] = innerG + bareM2 * (paths.overallWPerM2K + latent * slope) + pool;
+  rhs[cells] =
+    bareM2 * (paths.overallWPerM2K * paths.drivingC - latent * (e0 - slope * c0)) + pool * c0;
   for (let i = 1; i <= cells; i++) {
     const m = lower[i]! / diag[i - 1]!;
     diag[i] = diag[i]! - m * upper[i - 1]!;
@@ -67,11 +76,13 @@ export function stepHeat(p: Piece, paths: Paths, pressurePa: number, dt: number)
     above = (rhs[i]! - upper[i]! * above) / diag[i]!;
     tempC[i] = above;
   }
-  p.faceC = face;
+  piece.faceC = face;
   const e = Math.max(e0 + slope * (face - c0), 0);
-  p.heatW = bareM2 * paths.u * (paths.drivingC - face) + capG * (paths.drivingC - tempC[last]!);
-  p.airShare = paths.airShare;
-  p.heatInJ += p.heatW * dt;
-  p.latentJ += bareM2 * latent * e * dt;
+  piece.heatW =
+    bareM2 * paths.overallWPerM2K * (paths.drivingC - face) +
+    capG * (paths.drivingC - tempC[last]!);
+  piece.convectiveFraction = paths.airShare;
+  piece.heatInJ += piece.heatW * dtS;
+  piece.latentJ += bareM2 * latent * e * dtS;
   return e;
 }

@@ -4,31 +4,31 @@
  */
 import { clamp, kelvin } from '../quantity/units';
 import { logReductionsPerMin } from '../safety/lethality';
-import { thicknessMm, type Cut } from './cuts';
+import { usualThicknessMm, type Cut } from './cuts';
 import { stepHeat } from './heat';
 import { meatDensity } from './properties';
-import { NO_SPREAD, type MeatSpread } from './spread';
-import { facePaths, newPaths, type Surroundings } from './surface';
-import { SKIN_M, stepWater, WATER } from './water';
-import type { Piece } from './types';
+import { NO_VARIATION, type PieceVariation } from './variation';
+import { updateFacePaths, emptyFacePaths, type Surroundings } from './surface';
+import { SKIN_DEPTH_M, stepWater, WATER } from './water';
+import type { Piece } from './pieceState';
 import { WRAPS } from './wraps';
 
 /** Cells of a piece; halved or doubled, times change by less than a hundredth. */
 export const CELLS = 12;
 /** Share of the fat that ends in the drip tray when collagen is fully turned (0.2-0.6). */
-export const RENDERED = { fat: 0.54 };
-const GAS_R = 8.314;
+export const RENDERING = { fat: 0.54 };
+const GAS_CONSTANT = 8.314;
 const C93_K = 366.15;
 /** What "set" means for bark: crust, m, and browning minutes at 93 C (common practice, fitted at wrap times). */
 const BARK = { crustM: 4e-4, browningMin: 22 };
 /** Bark in foil loses at most this share, within about so many minutes; bared, it firms up so many times as fast. */
-const SOFT = { most: 0.75, afterMin: 90, firmsTimes: 3 };
+const BARK_SOFTENING = { most: 0.75, afterMin: 90, firmsTimes: 3 };
 
 /** How a piece may differ from its cut's usual one. */
 export interface PieceOptions {
   /** Whole thickness through the thickest part; the cut's usual one when left out. */
   thicknessMm?: number;
-  spread?: MeatSpread;
+  variation?: PieceVariation;
   cells?: number;
 }
 
@@ -36,13 +36,16 @@ export interface PieceOptions {
  * Cells of equal depth. A cell's temperature is its mean, which a parabola takes at the root of the mean
  * square radius: joined there, cells follow the series solutions within half a percent.
  */
-function gridOf(
+function createGrid(
   shape: number,
   cells: number,
   radiusM: number,
   faceM2: number,
   massKg: number,
-): Pick<Piece, 'share' | 'joinsM' | 'skin' | 'skinKg' | 'beyond'> {
+): Pick<
+  Piece,
+  'cellMassFraction' | 'shapeFactorsM' | 'skinFraction' | 'skinKg' | 'centreExtrapolation'
+> {
   const share = new Float64Array(cells);
   const skin = new Float64Array(cells);
   const joinsM = new Float64Array(cells);
@@ -60,7 +63,7 @@ function gridOf(
     const outerM2 = faceM2 * Math.pow(edge, n);
     joinsM[i] = (outerM2 * 2 * edge) / (radiusM * (square(i + 1) - square(i)));
   }
-  const from = Math.max(1 - SKIN_M / radiusM, 0);
+  const from = Math.max(1 - SKIN_DEPTH_M / radiusM, 0);
   const skinShare = 1 - Math.pow(from, n + 1);
   for (let i = 0; i < cells; i++) {
     const inner = Math.max(i / cells, from);
@@ -68,11 +71,11 @@ function gridOf(
     skin[i] = Math.max(inside, 0) / skinShare;
   }
   return {
-    share,
-    joinsM,
-    skin,
+    cellMassFraction: share,
+    shapeFactorsM: joinsM,
+    skinFraction: skin,
     skinKg: skinShare * massKg,
-    beyond: square(0) / (square(1) - square(0)),
+    centreExtrapolation: square(0) / (square(1) - square(0)),
   };
 }
 
@@ -81,122 +84,134 @@ export function createPiece(
   cut: Cut,
   massKg: number,
   startC: number,
-  { thicknessMm: measured, spread = NO_SPREAD, cells = CELLS }: PieceOptions = {},
+  { thicknessMm: measured, variation: variation = NO_VARIATION, cells = CELLS }: PieceOptions = {},
 ): Piece {
-  const radiusM = ((measured ?? thicknessMm(cut, massKg)) / 2000) * spread.radius;
+  const radiusM = ((measured ?? usualThicknessMm(cut, massKg)) / 2000) * variation.radius;
   const volume = massKg / meatDensity(cut.composition, 5);
-  const faceM2 = (volume * (cut.shape + 1)) / radiusM;
-  const grid = gridOf(cut.shape, cells, radiusM, faceM2, massKg);
+  const faceM2 = (volume * (cut.shapeExponent + 1)) / radiusM;
+  const grid = createGrid(cut.shapeExponent, cells, radiusM, faceM2, massKg);
   return {
     cut,
-    spread,
+    variation,
     rawKg: massKg,
     radiusM,
     faceM2,
-    bareM2: faceM2 * (1 - cut.cap),
+    bareM2: faceM2 * (1 - cut.coveredFraction),
     tempC: new Float64Array(cells).fill(startC),
     water: new Float64Array(cells).fill(cut.composition.water),
     hottestC: new Float64Array(cells).fill(startC),
-    dose: new Float64Array(cells),
+    collagenDose: new Float64Array(cells),
     ...grid,
     faceC: startC,
     wrap: 'none',
-    deficit: 0,
+    crustWaterDeficit: 0,
     crustM: 0,
     evaporatedKg: 0,
     drippedKg: 0,
     fatLostKg: 0,
     filmKg: 0,
     sprayedKg: 0,
-    poolKg: 0,
+    liquidKg: 0,
     browningMin: 0,
-    barkBest: 0,
-    softMin: 0,
+    bestBark: 0,
+    softenedMin: 0,
     logReduction: 0,
     heatW: 0,
-    airShare: 0.5,
+    convectiveFraction: 0.5,
     vapourKgPerS: 0,
     heatInJ: 0,
     latentJ: 0,
   };
 }
 
-const paths = newPaths();
+const paths = emptyFacePaths();
 
 /** Advances a piece by `dt` seconds in its surroundings: heat, then water, then what heat has done. */
-export function stepPiece(p: Piece, s: Surroundings, dt: number): void {
-  const wrap = WRAPS[p.wrap];
-  facePaths(s, p, wrap, paths);
-  const evaporated = stepHeat(p, paths, s.pressurePa, dt);
-  const drains = p.wrap === 'none' ? WATER.barelyDrips * p.spread.drip : wrap.drains;
-  stepWater(p, evaporated, drains, wrap.pools, dt);
-  stepChanges(p, dt);
+export function stepPiece(piece: Piece, surroundings: Surroundings, dtS: number): void {
+  const wrap = WRAPS[piece.wrap];
+  updateFacePaths(surroundings, piece, wrap, paths);
+  const evaporated = stepHeat(piece, paths, surroundings.pressurePa, dtS);
+  const drains =
+    piece.wrap === 'none' ? WATER.bareDripFraction * piece.variation.drip : wrap.drainedFraction;
+  stepWater(piece, evaporated, drains, wrap.holdsLiquid, dtS);
+  stepDoneness(piece, dtS);
 }
 
 /** Arrhenius factor relative to 93 C for an activation energy in J/mol. */
-const relativeTo93 = (c: number, energy: number): number =>
-  Math.exp(clamp((-energy / GAS_R) * (1 / kelvin(c) - 1 / C93_K), -60, 10));
+const rateRelativeTo93C = (c: number, energy: number): number =>
+  Math.exp(clamp((-energy / GAS_CONSTANT) * (1 / kelvin(c) - 1 / C93_K), -60, 10));
 
 /** Collagen, browning, rendered fat and lethality. */
-function stepChanges(p: Piece, dt: number): void {
-  const minutes = dt / 60;
+function stepDoneness(piece: Piece, dtS: number): void {
+  const minutes = dtS / 60;
   let turned = 0;
-  for (let i = 0; i < p.tempC.length; i++) {
-    const t = p.tempC[i]!;
-    if (t > 40) p.dose[i] = p.dose[i]! + minutes * relativeTo93(t, 120e3);
-    turned += p.share[i]! * (1 - Math.exp(-p.dose[i]! / 40));
+  for (let i = 0; i < piece.tempC.length; i++) {
+    const t = piece.tempC[i]!;
+    if (t > 40)
+      piece.collagenDose[i] = piece.collagenDose[i]! + minutes * rateRelativeTo93C(t, 120e3);
+    turned += piece.cellMassFraction[i]! * (1 - Math.exp(-piece.collagenDose[i]! / 40));
   }
-  p.fatLostKg = Math.max(p.fatLostKg, p.rawKg * p.cut.composition.fat * RENDERED.fat * turned);
-  if (p.wrap === 'none') {
-    p.browningMin += minutes * relativeTo93(p.faceC, 95e3);
-    p.softMin = Math.max(p.softMin - SOFT.firmsTimes * minutes, 0);
-    const now = Math.min(p.crustM / BARK.crustM, p.browningMin / BARK.browningMin, 1);
-    p.barkBest = Math.max(p.barkBest, now);
-  } else p.softMin += minutes * WRAPS[p.wrap].softens;
-  p.logReduction = Math.min(p.logReduction + minutes * logReductionsPerMin(centreC(p)), 99);
+  piece.fatLostKg = Math.max(
+    piece.fatLostKg,
+    piece.rawKg * piece.cut.composition.fat * RENDERING.fat * turned,
+  );
+  if (piece.wrap === 'none') {
+    piece.browningMin += minutes * rateRelativeTo93C(piece.faceC, 95e3);
+    piece.softenedMin = Math.max(piece.softenedMin - BARK_SOFTENING.firmsTimes * minutes, 0);
+    const now = Math.min(piece.crustM / BARK.crustM, piece.browningMin / BARK.browningMin, 1);
+    piece.bestBark = Math.max(piece.bestBark, now);
+  } else piece.softenedMin += minutes * WRAPS[piece.wrap].barkSofteningRate;
+  piece.logReduction = Math.min(
+    piece.logReduction + minutes * logReductionsPerMin(centreTempC(piece)),
+    99,
+  );
 }
 
 /** The very centre, C: the slowest point, a little beyond the innermost cell's mean. */
-export const centreC = (p: Piece): number => p.tempC[0]! - p.beyond * (p.tempC[1]! - p.tempC[0]!);
+export const centreTempC = (piece: Piece): number =>
+  piece.tempC[0]! - piece.centreExtrapolation * (piece.tempC[1]! - piece.tempC[0]!);
 
 /**
  * What a probe reads whose tip sits `offM` from the centre, C: the mean over 7.5 mm either way, as a good
  * probe in the middle does when `offM` is left out.
  */
-export function coreC(p: Piece, offM = 0): number {
-  const dr = p.radiusM / p.tempC.length;
+export function coreProbeC(piece: Piece, offM = 0): number {
+  const dr = piece.radiusM / piece.tempC.length;
   const half = 7.5e-3;
   const low = Math.max(offM - half, 0);
-  const high = Math.min(offM + half, p.radiusM);
+  const high = Math.min(offM + half, piece.radiusM);
   let sum = 0;
-  for (let i = Math.floor(low / dr); i < p.tempC.length && i * dr < high; i++) {
-    sum += p.tempC[i]! * (Math.min((i + 1) * dr, high) - Math.max(i * dr, low));
+  for (let i = Math.floor(low / dr); i < piece.tempC.length && i * dr < high; i++) {
+    sum += piece.tempC[i]! * (Math.min((i + 1) * dr, high) - Math.max(i * dr, low));
   }
   return sum / (high - low);
 }
 
 /** Mass now, kg. */
-export const pieceKg = (p: Piece): number =>
-  p.rawKg + p.sprayedKg - p.evaporatedKg - p.drippedKg - p.fatLostKg;
+export const pieceMassKg = (piece: Piece): number =>
+  piece.rawKg + piece.sprayedKg - piece.evaporatedKg - piece.drippedKg - piece.fatLostKg;
 
 /** 1 = probe tender at the centre. */
-export const tenderness = (p: Piece): number => p.dose[0]! / (p.cut.tenderMin * p.spread.tender);
+export const tenderness = (piece: Piece): number =>
+  piece.collagenDose[0]! / (piece.cut.tenderAt93CMin * piece.variation.tender);
 
 /** 1 = bark set: crust and browning, whichever is behind, less what a wrap has softened. */
-export const bark = (p: Piece): number =>
-  p.barkBest * (1 - SOFT.most * (1 - Math.exp(-p.softMin / SOFT.afterMin)));
+export const bark = (piece: Piece): number =>
+  piece.bestBark *
+  (1 - BARK_SOFTENING.most * (1 - Math.exp(-piece.softenedMin / BARK_SOFTENING.afterMin)));
 
 /** Water that cannot be accounted for, kg: the piece's own ledger. */
-export function waterResidualKg(p: Piece): number {
+export function waterResidualKg(piece: Piece): number {
   let held = 0;
-  for (let i = 0; i < p.water.length; i++) held += p.water[i]! * p.share[i]! * p.rawKg;
+  for (let i = 0; i < piece.water.length; i++)
+    held += piece.water[i]! * piece.cellMassFraction[i]! * piece.rawKg;
   return (
-    p.cut.composition.water * p.rawKg +
-    p.sprayedKg +
-    p.deficit * p.bareM2 -
+    piece.cut.composition.water * piece.rawKg +
+    piece.sprayedKg +
+    piece.crustWaterDeficit * piece.bareM2 -
     held -
-    p.filmKg -
-    p.evaporatedKg -
-    p.drippedKg
+    piece.filmKg -
+    piece.evaporatedKg -
+    piece.drippedKg
   );
 }

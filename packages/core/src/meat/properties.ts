@@ -36,22 +36,22 @@ const FAT_MELT_C = 35;
 const FAT_MELT_WIDTH = 6;
 
 /** Density of raw meat at `t` C, kg/m3: volumes add. */
-export function meatDensity(c: Composition, t: number): number {
+export function meatDensity(composition: Composition, t: number): number {
   return (
     1 /
-    (c.water / density.water(t) +
-      c.protein / density.protein(t) +
-      c.fat / density.fat(t) +
-      c.ash / density.ash(t))
+    (composition.water / density.water(t) +
+      composition.protein / density.protein(t) +
+      composition.fat / density.fat(t) +
+      composition.ash / density.ash(t))
   );
 }
 
 /** Conductivity, W/mK, with `water` kg per kg raw still in it: constituents in parallel by volume. */
-export function meatConductivity(c: Composition, water: number, t: number): number {
+export function meatConductivity(composition: Composition, water: number, t: number): number {
   const vw = water / density.water(t);
-  const vp = c.protein / density.protein(t);
-  const vf = c.fat / density.fat(t);
-  const va = c.ash / density.ash(t);
+  const vp = composition.protein / density.protein(t);
+  const vf = composition.fat / density.fat(t);
+  const va = composition.ash / density.ash(t);
   return (
     (vw * conductivity.water(t) +
       vp * conductivity.protein(t) +
@@ -62,13 +62,13 @@ export function meatConductivity(c: Composition, water: number, t: number): numb
 }
 
 /** Heat capacity per kg of raw meat, J/K, with `water` kg per kg raw left, fat melting included. */
-export function meatHeat(c: Composition, water: number, t: number): number {
+export function meatHeat(composition: Composition, water: number, t: number): number {
   const z = (t - FAT_MELT_C) / FAT_MELT_WIDTH;
   const melting = (FAT_MELT_J / (FAT_MELT_WIDTH * 2.5066)) * Math.exp(-0.5 * z * z);
   return (
     water * heat.water(t) +
-    c.protein * heat.protein(t) +
-    c.fat * (heat.fat(t) + melting) +
-    c.ash * heat.ash(t)
+    composition.protein * heat.protein(t) +
+    composition.fat * (heat.fat(t) + melting) +
+    composition.ash * heat.ash(t)
   );
 }

@@ -1,12 +1,12 @@
 /** Where a piece rests: a room, under a tent of foil, a dry cool box with towels, a warmer or an oven. */
-import { humidityRatio, pressureAt, saturationPressure } from '../air/moist';
+import { humidityRatio, pressureAt, saturationPressure } from '../air/moistAir';
 import type { Surroundings } from './surface';
-import type { Piece } from './types';
+import type { Piece } from './pieceState';
 
 const ROOM_C = 20;
 /** Cool box with towels: loss to the room, W/K, and its own heat store, J/K (from memory). */
-const BOX = { lossWPerK: 0.55, storeJPerK: 3000, airSpeedMps: 0.03 };
-const COUNTER_SPEED = 0.08;
+const COOL_BOX = { lossWPerK: 0.55, storeJPerK: 3000, airSpeedMps: 0.03 };
+const COUNTER_AIR_SPEED = 0.08;
 /** Air in a warmer and in an oven, m/s; a warmer is kept moist (from memory). */
 const HEATED = {
   warmer: { speed: 0.1, relative: 0.3 },
@@ -19,7 +19,7 @@ export const TENT = { share: 0.16, humidity: 0.01 };
 export type RestWhere = 'open' | 'tented' | 'counter' | 'cool-box' | 'warmer' | 'oven';
 
 /** A resting place; `boxC` follows the meat when it is a box. */
-export interface Rest {
+export interface RestState {
   where: RestWhere;
   boxC: number;
   /** Of a warmer or an oven. */
@@ -27,7 +27,7 @@ export interface Rest {
 }
 
 /** A rest just begun. */
-export const startRest = (where: RestWhere, atC = ROOM_C): Rest => ({
+export const startRest = (where: RestWhere, atC = ROOM_C): RestState => ({
   where,
   boxC: ROOM_C + 5,
   atC,
@@ -35,10 +35,10 @@ export const startRest = (where: RestWhere, atC = ROOM_C): Rest => ({
 
 /** Advances the box by `dt` seconds and says what the piece lies in. */
 export function restSurroundings(
-  rest: Rest,
-  p: Piece,
+  rest: RestState,
+  piece: Piece,
   altitudeM: number,
-  dt: number,
+  dtS: number,
 ): Surroundings {
   const pressurePa = pressureAt(altitudeM);
   const humidity = humidityRatio(0.5 * saturationPressure(ROOM_C), pressurePa);
@@ -55,25 +55,25 @@ export function restSurroundings(
     };
   }
   if (rest.where !== 'cool-box') {
-    const warm = rest.where === 'tented' ? TENT.share * Math.max(p.faceC - ROOM_C, 0) : 0;
+    const warm = rest.where === 'tented' ? TENT.share * Math.max(piece.faceC - ROOM_C, 0) : 0;
     return {
       airC: ROOM_C + warm,
       wallC: ROOM_C + warm,
       humidity: humidity + (warm > 0 ? TENT.humidity : 0),
-      airSpeedMps: COUNTER_SPEED,
+      airSpeedMps: COUNTER_AIR_SPEED,
       draughtKgPerS: Infinity,
       pressurePa,
     };
   }
-  const given = -p.heatW;
+  const given = -piece.heatW;
   rest.boxC =
-    (rest.boxC + (dt / BOX.storeJPerK) * (given + BOX.lossWPerK * ROOM_C)) /
-    (1 + (dt / BOX.storeJPerK) * BOX.lossWPerK);
+    (rest.boxC + (dtS / COOL_BOX.storeJPerK) * (given + COOL_BOX.lossWPerK * ROOM_C)) /
+    (1 + (dtS / COOL_BOX.storeJPerK) * COOL_BOX.lossWPerK);
   return {
     airC: rest.boxC,
     wallC: rest.boxC,
     humidity: humidityRatio(0.95 * saturationPressure(rest.boxC), pressurePa),
-    airSpeedMps: BOX.airSpeedMps,
+    airSpeedMps: COOL_BOX.airSpeedMps,
     draughtKgPerS: 2e-4,
     pressurePa,
   };

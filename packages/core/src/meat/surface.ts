@@ -3,14 +3,14 @@
  * wrap. One physics of the surrounding air for every cooker, every rest.
  */
 import {
-  filmResistance,
+  vapourFilmResistance,
   saturationPressure,
-  stefanFlow,
+  stefanFlowKgPerM2S,
   vapourPressure,
   wetBulb,
-} from '../air/moist';
+} from '../air/moistAir';
 import { kelvin } from '../quantity/units';
-import type { Piece } from './types';
+import type { Piece } from './pieceState';
 import type { Wrap } from './wraps';
 
 /** What the piece sits in during one step. */
@@ -28,7 +28,7 @@ export interface Surroundings {
 
 const SIGMA = 5.670374e-8;
 /** Closures of the face; each within its plausible range. */
-export const FACE = {
+export const FACE_CLOSURES = {
   /** Emissivity of meat times its view of the walls (0.7-0.9). */
   radiation: 0.736,
   /** Turbulence of the air in a cooker, factor on the forced Nusselt number (1-1.6). */
@@ -40,76 +40,101 @@ export const FACE = {
 };
 
 /** Convection from air to a piece of face area A, W/m2K: forced and natural joined by cubes. */
-export function convection(airC: number, faceC: number, speed: number, areaM2: number): number {
+export function convectionWPerM2K(
+  airC: number,
+  faceC: number,
+  speed: number,
+  areaM2: number,
+): number {
   const film = kelvin((airC + faceC) / 2);
   const conductivity = 0.0241 * Math.pow(film / 273.15, 0.81);
   const viscosity = 1.33e-5 * Math.pow(film / 273.15, 1.77);
   const length = Math.sqrt(areaM2);
   const re = (speed * length) / viscosity;
   const ra = (9.81 * Math.abs(airC - faceC) * length ** 3 * 0.71) / (film * viscosity * viscosity);
-  const forced = 0.888 * FACE.turbulence * (0.2 * Math.sqrt(re) + 0.35 * Math.pow(re, 0.566));
+  const forced =
+    0.888 * FACE_CLOSURES.turbulence * (0.2 * Math.sqrt(re) + 0.35 * Math.pow(re, 0.566));
   const natural = 0.513 * Math.pow(ra, 0.25);
   return ((3.5 + Math.cbrt(forced ** 3 + natural ** 3)) * conductivity) / length;
 }
 
 /** Radiation coefficient between face and walls, W/m2K. */
-export function radiation(wallC: number, faceC: number): number {
+export function radiationWPerM2K(wallC: number, faceC: number): number {
   const a = kelvin(wallC);
   const b = kelvin(faceC);
-  return FACE.radiation * SIGMA * (a * a + b * b) * (a + b);
+  return FACE_CLOSURES.radiation * SIGMA * (a * a + b * b) * (a + b);
 }
 
 /** Heat and vapour paths between the surroundings and the faces. */
-export interface Paths {
+export interface FacePaths {
   /** Share of the heat that comes by convection. */
   airShare: number;
   /** Overall coefficient from surroundings to the evaporating front, W/m2K, and the temperature that drives it. */
-  u: number;
+  overallWPerM2K: number;
   drivingC: number;
   /** From surroundings to the face of the cap, m2K/W. */
-  capResistance: number;
+  coverResistance: number;
   /** Resistance to vapour, m2sPa/kg; Infinity switches evaporation off. */
   vapourResistance: number;
   vapourPa: number;
 }
 
 /** Paths to be filled. */
-export const newPaths = (): Paths => ({
+export const emptyFacePaths = (): FacePaths => ({
   airShare: 0.5,
-  u: 0,
+  overallWPerM2K: 0,
   drivingC: 0,
-  capResistance: 0,
+  coverResistance: 0,
   vapourResistance: Infinity,
   vapourPa: 0,
 });
 
 /** Fills `out` with the paths to a piece as it is now, in its wrap. */
-export function facePaths(s: Surroundings, p: Piece, wrap: Wrap, out: Paths): void {
-  const hc = convection(s.airC, p.faceC, s.airSpeedMps, p.faceM2) * p.spread.heat;
-  const hr = radiation(s.wallC, p.faceC);
+export function updateFacePaths(
+  surroundings: Surroundings,
+  piece: Piece,
+  wrap: Wrap,
+  out: FacePaths,
+): void {
+  const hc =
+    convectionWPerM2K(surroundings.airC, piece.faceC, surroundings.airSpeedMps, piece.faceM2) *
+    piece.variation.heat;
+  const hr = radiationWPerM2K(surroundings.wallC, piece.faceC);
   out.airShare = hc / (hc + hr);
-  out.drivingC = (hc * s.airC + hr * s.wallC) / (hc + hr);
-  out.capResistance = 1 / (hc + hr) + wrap.heatResistance;
-  out.u = 1 / (out.capResistance + p.crustM / FACE.crustConductivity);
-  const draught = Number.isFinite(s.draughtKgPerS)
-    ? (s.pressurePa * p.bareM2) / (Math.max(s.draughtKgPerS, 2e-4) * (0.622 + s.humidity))
+  out.drivingC = (hc * surroundings.airC + hr * surroundings.wallC) / (hc + hr);
+  out.coverResistance = 1 / (hc + hr) + wrap.heatResistance;
+  out.overallWPerM2K = 1 / (out.coverResistance + piece.crustM / FACE_CLOSURES.crustConductivity);
+  const draught = Number.isFinite(surroundings.draughtKgPerS)
+    ? (surroundings.pressurePa * piece.bareM2) /
+      (Math.max(surroundings.draughtKgPerS, 2e-4) * (0.622 + surroundings.humidity))
     : 0;
-  const permeance = wrap.permeance * (p.wrap === 'paper' ? p.spread.paper : 1);
+  const permeance = wrap.permeance * (piece.wrap === 'paper' ? piece.variation.paper : 1);
   out.vapourResistance =
-    filmResistance(hc, s.pressurePa) +
-    p.crustM / (FACE.crustPermeability * p.spread.crust) +
+    vapourFilmResistance(hc, surroundings.pressurePa) +
+    piece.crustM / (FACE_CLOSURES.crustPermeability * piece.variation.crust) +
     draught +
     1 / permeance;
-  out.vapourPa = vapourPressure(s.humidity, s.pressurePa);
+  out.vapourPa = vapourPressure(surroundings.humidity, surroundings.pressurePa);
 }
 
 /**
  * Evaporation per m2 of wet face, kg/m2s, at front temperature `c`: Stefan flow through the
  * resistances, so that boiling limits itself and altitude comes for free. Never condenses here.
  */
-export function evaporation(c: number, p: Paths, pressurePa: number, activity: number): number {
-  return stefanFlow(activity * saturationPressure(c), p.vapourPa, p.vapourResistance, pressurePa);
+export function evaporationKgPerM2S(
+  c: number,
+  paths: FacePaths,
+  pressurePa: number,
+  activity: number,
+): number {
+  return stefanFlowKgPerM2S(
+    activity * saturationPressure(c),
+    paths.vapourPa,
+    paths.vapourResistance,
+    pressurePa,
+  );
 }
 
 /** Plateau that a wet, bare face tends to, C: the wet bulb plus what radiation adds. */
-export const wetPlateau = (s: Surroundings): number => wetBulb(s.airC, s.humidity, s.pressurePa);
+export const wetPlateau = (surroundings: Surroundings): number =>
+  wetBulb(surroundings.airC, surroundings.humidity, surroundings.pressurePa);

@@ -9,11 +9,11 @@ export interface Wrap {
   /** Vapour permeance, kg/m2sPa; Infinity for none. */
   permeance: number;
   /** Share of the juice that drains away inside the wrap instead of wetting the face. */
-  drains: number;
+  drainedFraction: number;
   /** How fast it softens bark, foil 1 (common practice: paper keeps most of it). */
-  softens: number;
+  barkSofteningRate: number;
   /** Whether liquid stays in it, round the meat. */
-  pools: boolean;
+  holdsLiquid: boolean;
 }
 
 /**
@@ -21,7 +21,7 @@ export interface Wrap {
  * part in radiation (another 0.06-0.08). Fitted within that, and one figure for all wraps, so that only vapour
  * sets their order.
  */
-const WRAPPED = 0.1435;
+const WRAP_HEAT_RESISTANCE = 0.1435;
 
 /** A boat lies between paper and foil by construction, a covered pan beside foil. */
 export const WRAPS: Readonly<Record<WrapId, Wrap>> = {
@@ -29,40 +29,40 @@ export const WRAPS: Readonly<Record<WrapId, Wrap>> = {
     name: 'no wrap',
     heatResistance: 0,
     permeance: Infinity,
-    drains: 0,
-    softens: 0,
-    pools: false,
+    drainedFraction: 0,
+    barkSofteningRate: 0,
+    holdsLiquid: false,
   },
   paper: {
     name: 'paper',
-    heatResistance: WRAPPED,
+    heatResistance: WRAP_HEAT_RESISTANCE,
     permeance: 2e-10,
-    drains: 0.3,
-    softens: 0.25,
-    pools: false,
+    drainedFraction: 0.3,
+    barkSofteningRate: 0.25,
+    holdsLiquid: false,
   },
   foil: {
     name: 'foil',
-    heatResistance: WRAPPED,
+    heatResistance: WRAP_HEAT_RESISTANCE,
     permeance: 2e-11,
-    drains: 0,
-    softens: 1,
-    pools: true,
+    drainedFraction: 0,
+    barkSofteningRate: 1,
+    holdsLiquid: true,
   },
   boat: {
     name: 'a foil boat',
-    heatResistance: WRAPPED,
+    heatResistance: WRAP_HEAT_RESISTANCE,
     permeance: 1e-10,
-    drains: 0.1,
-    softens: 0.5,
-    pools: true,
+    drainedFraction: 0.1,
+    barkSofteningRate: 0.5,
+    holdsLiquid: true,
   },
   pan: {
     name: 'a covered pan',
-    heatResistance: WRAPPED,
+    heatResistance: WRAP_HEAT_RESISTANCE,
     permeance: 4e-11,
-    drains: 0,
-    softens: 1.3,
-    pools: true,
+    drainedFraction: 0,
+    barkSofteningRate: 1.3,
+    holdsLiquid: true,
   },
 };

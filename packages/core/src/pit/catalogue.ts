@@ -1,10 +1,10 @@
 /** The cookers on offer: one line each. */
-import { bullet47 } from './bullet';
+import { bullet47 } from './waterSmoker';
 import { hopperDamper, hopperFan } from './hopper';
 import { kamado46, kamadoSteel50 } from './kamado';
 import { kettle47, kettle57, kettle66 } from './kettle';
 import { offsetHeavy, offsetHeavyReverse, offsetLight, offsetLightReverse } from './offset';
-import type { Pit, Preset } from './types';
+import type { CookerParameters, Preset } from './types';
 
 const ALL: readonly Preset[] = [
   kettle47,
@@ -33,7 +33,10 @@ export function presetOf(id: string): Preset {
 }
 
 /** A preset's physics with a person's own figures laid over it. */
-export const pitWith = (preset: Preset, overrides: Partial<Pit> = {}): Pit => ({
-  ...preset.pit,
+export const pitWith = (
+  preset: Preset,
+  overrides: Partial<CookerParameters> = {},
+): CookerParameters => ({
+  ...preset.parameters,
   ...overrides,
 });

@@ -1,5 +1,5 @@
 /** Closures shared by all cookers; every number may be moved within its plausible range. */
-export const INSIDE = {
+export const PIT_CLOSURES = {
   /** Zukoski's constant in kg/s, kW, m, and the share of the fire's heat that rises (0.3-0.7). */
   plumeConstant: 0.071,
   convectiveShare: 0.45,
@@ -15,13 +15,13 @@ export const INSIDE = {
 };
 
 /** Wind at a pit's height in a yard, share of what a forecast says for 10 m (0.4-0.7). */
-export const SHELTER = 0.55;
+export const YARD_WIND_FRACTION = 0.55;
 
 /** Probe and dial lags, s (common practice: a grate probe 45, a dome dial 90). */
-export const LAG = { probeS: 45, dialS: 90, smokeS: 20 } as const;
+export const SENSOR_LAG = { probeS: 45, dialS: 90, smokeS: 20 } as const;
 
 /** Share of what a grate probe reads that is gas; the rest is what it sees. */
-export const PROBE_GAS = 0.65;
+export const PROBE_GAS_FRACTION = 0.65;
 
 /** Emissivity of a cooker's outside: paint, porcelain, glaze (0.8-0.95). */
 export const SKIN_EMISSIVITY = 0.85;

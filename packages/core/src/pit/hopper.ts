@@ -1,7 +1,7 @@
 /** Hopper cookers: charcoal falls from a hopper to a small fire under a fan or a damper. */
-import { hole } from './holes';
-import type { Film, Layout, Pit, Preset, Wall } from './types';
-import { doubleSkin } from './walls';
+import { openingIn } from './openings';
+import type { Film, Layout, CookerParameters, Preset, Wall } from './types';
+import { doubleSteelWall } from './walls';
 
 const FIRE = 0;
 const NEAR = 1;
@@ -11,97 +11,104 @@ const FAR = 2;
 export const HOPPER = { film: 10, metalFilm: 10, viewBox: 0.85 };
 
 /** A hopper cooker laid out: fire, duct end and far end of the chamber; every wall two skins. */
-export function hopperLayout(p: Pit): Layout {
-  const leak = p.leakCm2 * 1e-4;
+export function hopperLayout(parameters: CookerParameters): Layout {
+  const leak = parameters.leakCm2 * 1e-4;
   const box = 0.25;
-  const g = p.grateHeightM;
+  const g = parameters.grateHeightM;
   const column = (fire: number, near: number, far: number): number[] => [fire, near, far];
-  const top = p.exhaustHeightM;
-  const half = p.chamberWallM2 / 2;
+  const top = parameters.exhaustHeightM;
+  const half = parameters.chamberWallM2 / 2;
   const wall = (name: string, m2: number, films: Film[], lid: boolean): Wall => ({
     name,
-    ...doubleSkin(m2, p.wallMm, p.insulationWPerM2K),
+    ...doubleSteelWall(m2, parameters.wallMm, parameters.insulationWPerM2K),
     films,
     outsideM2: m2,
-    lengthM: p.diameterM,
+    lengthM: parameters.diameterM,
     rainM2: lid ? 0.3 : 0,
   });
   return {
     zones: [
-      { name: 'fire', volumeM3: 0.15 * p.volumeM3 },
-      { name: 'near', volumeM3: 0.42 * p.volumeM3 },
-      { name: 'far', volumeM3: 0.43 * p.volumeM3 },
+      { name: 'fire', volumeM3: 0.15 * parameters.volumeM3 },
+      { name: 'near', volumeM3: 0.42 * parameters.volumeM3 },
+      { name: 'far', volumeM3: 0.43 * parameters.volumeM3 },
     ],
-    holes: [
-      hole('intake', FIRE, p.intakeCm2 * 1e-4, 0, 0.15, column(0, 0, 0)),
-      hole('leak', FIRE, 0.35 * leak, 0.2, 0.1, column(0.2, 0, 0)),
-      hole('leak', NEAR, 0.3 * leak, g, 0.3, column(box, g - box, 0)),
+    openings: [
+      openingIn('intake', FIRE, parameters.intakeCm2 * 1e-4, 0, 0.15, column(0, 0, 0)),
+      openingIn('leak', FIRE, 0.35 * leak, 0.2, 0.1, column(0.2, 0, 0)),
+      openingIn('leak', NEAR, 0.3 * leak, g, 0.3, column(box, g - box, 0)),
       {
         kind: 'leak',
         zone: FAR,
         areaM2: 0.35 * leak,
         heightM: g + 0.2,
-        windShare: -0.3,
-        column: column(box, (g - box) / 2, (g - box) / 2 + 0.2),
+        windPressureCoefficient: -0.3,
+        gasColumnM: column(box, (g - box) / 2, (g - box) / 2 + 0.2),
       },
       {
         kind: 'exhaust',
         zone: FAR,
-        areaM2: p.exhaustCm2 * 1e-4,
+        areaM2: parameters.exhaustCm2 * 1e-4,
         heightM: top,
-        windShare: -0.4,
-        column: column(box, (g - box) / 2, top - box - (g - box) / 2),
+        windPressureCoefficient: -0.4,
+        gasColumnM: column(box, (g - box) / 2, top - box - (g - box) / 2),
       },
-      hole('lid', NEAR, 0.4 * p.diameterM * p.lengthM, g, 0, column(box, g - box, 0)),
-      hole('door', FIRE, p.doorCm2 * 1e-4, 0.1, 0.15, column(0.1, 0, 0)),
-      hole('fan', FIRE, p.fanCm2 * 1e-4, 0, 0.1, column(0, 0, 0)),
+      openingIn(
+        'lid',
+        NEAR,
+        0.4 * parameters.diameterM * parameters.lengthM,
+        g,
+        0,
+        column(box, g - box, 0),
+      ),
+      openingIn('door', FIRE, parameters.doorCm2 * 1e-4, 0.1, 0.15, column(0.1, 0, 0)),
+      openingIn('fan', FIRE, parameters.fanCm2 * 1e-4, 0, 0.1, column(0, 0, 0)),
     ],
     walls: [
       wall(
         'fire box and hopper',
-        p.fireWallM2,
-        [{ zone: FIRE, m2: 0.6 * p.fireWallM2, wPerM2K: HOPPER.film }],
+        parameters.fireWallM2,
+        [{ zone: FIRE, m2: 0.6 * parameters.fireWallM2, wPerM2K: HOPPER.film }],
         false,
       ),
       wall('near', half, [{ zone: NEAR, m2: half, wPerM2K: HOPPER.film }], true),
       wall('far', half, [{ zone: FAR, m2: half, wPerM2K: HOPPER.film }], true),
     ],
     metal: {
-      jPerK: p.metalJPerK,
+      jPerK: parameters.metalJPerK,
       films: [
         { zone: NEAR, m2: 0.2, wPerM2K: HOPPER.metalFilm },
         { zone: FAR, m2: 0.2, wPerM2K: HOPPER.metalFilm },
       ],
     },
     pan: { jPerK: 500, m2: 0.06, films: [{ zone: NEAR, m2: 0.08, wPerM2K: 12 }] },
-    shines: [
+    radiationLinks: [
       { a: 'metal', b: 1, m2: 0.15 },
       { a: 'metal', b: 2, m2: 0.15 },
       { a: 1, b: 2, m2: 0.1 },
       { a: 'pan', b: 1, m2: 0.04 },
     ],
-    coalViews: [
+    coalViewFractions: [
       [0, HOPPER.viewBox],
       ['metal', 1 - HOPPER.viewBox],
     ],
-    loop: null,
+    recirculation: null,
     mixing: [{ a: NEAR, b: FAR, share: 2, kgPerS: 5e-3 }],
-    flameInFire: 0.6,
-    ashWall: 0,
-    bedFlowM2: 0.02,
-    bedGain: 4,
-    bedFreeM2: p.bedCm2 * 1e-4,
-    ashClogKg: 0.8,
-    shutShare: 0.02,
-    exhaustPower: 1,
+    flameFractionInFireZone: 0.6,
+    ashWallIndex: 0,
+    coalFlowAreaM2: 0.02,
+    coalFlowFactor: 4,
+    grateFreeAreaM2: parameters.bedCm2 * 1e-4,
+    ashHalvingKg: 0.8,
+    closedVentFraction: 0.02,
+    exhaustExponent: 1,
     positions: [
       {
         at: 'middle',
-        gas: [
+        gasShares: [
           [NEAR, 0.5],
           [FAR, 0.5],
         ],
-        seen: [
+        viewShares: [
           [1, 0.35],
           [2, 0.35],
           ['metal', 0.3],
@@ -109,29 +116,29 @@ export function hopperLayout(p: Pit): Layout {
       },
       {
         at: 'near',
-        gas: [[NEAR, 1]],
-        seen: [
+        gasShares: [[NEAR, 1]],
+        viewShares: [
           [1, 0.7],
           ['metal', 0.3],
         ],
       },
       {
         at: 'far',
-        gas: [[FAR, 1]],
-        seen: [
+        gasShares: [[FAR, 1]],
+        viewShares: [
           [2, 0.7],
           ['metal', 0.3],
         ],
       },
     ],
     domeZone: NEAR,
-    probe: 0,
-    lidGapM2: 0.4 * p.diameterM * p.lengthM,
+    probePosition: 0,
+    lidOpeningM2: 0.4 * parameters.diameterM * parameters.lengthM,
     lidZones: [NEAR, FAR],
   };
 }
 
-const FAN: Pit = {
+const FAN: CookerParameters = {
   diameterM: 0.45,
   lengthM: 0.7,
   intakeCm2: 1,
@@ -158,7 +165,7 @@ const FAN: Pit = {
 const COMMON = {
   family: 'hopper',
   layout: hopperLayout,
-  loadIn: 'hopper',
+  fuelHolder: 'hopper',
   fire: { arrangement: 'hopper', fuel: 'briquette' },
   arrangements: ['hopper'],
   grateDiameterM: 0.6,
@@ -177,11 +184,11 @@ export const hopperFan: Preset = {
   ...COMMON,
   id: 'hopper-fan',
   name: 'hopper cooker with a fan',
-  pit: FAN,
-  plausible: { ...PLAUSIBLE, fanCm2: [4, 20], fanPa: [30, 200] },
+  parameters: FAN,
+  plausibleRanges: { ...PLAUSIBLE, fanCm2: [4, 20], fanPa: [30, 200] },
   ventTravel: { intake: 'a slit beside the fan', exhaust: 'the slots at the far end' },
   travelMm: { intake: 60, exhaust: 120 },
-  ventWay: 'quarters',
+  ventNotation: 'quarters',
   fullLoadKg: 6,
   fanExhaustFraction: 1,
   hasFan: true,
@@ -192,7 +199,7 @@ export const hopperDamper: Preset = {
   ...COMMON,
   id: 'hopper-damper',
   name: 'insulated hopper cooker with a damper',
-  pit: {
+  parameters: {
     ...FAN,
     intakeCm2: 15,
     chamberWallM2: 2.6,
@@ -200,10 +207,10 @@ export const hopperDamper: Preset = {
     metalJPerK: 8000,
     volumeM3: 0.35,
   },
-  plausible: { ...PLAUSIBLE, intakeCm2: [8, 25] },
+  plausibleRanges: { ...PLAUSIBLE, intakeCm2: [8, 25] },
   ventTravel: { intake: 'the damper ball, shut to fully open', exhaust: 'the slots, shut to open' },
   travelMm: { intake: 60, exhaust: 120 },
-  ventWay: 'quarters',
+  ventNotation: 'quarters',
   fullLoadKg: 9,
   fanExhaustFraction: 1,
   hasFan: false,

@@ -1,7 +1,7 @@
 /** Kamados: egg-shaped cookers with thick ceramic or insulated double walls, all air through the coals. */
-import { hole, holeInLid } from './holes';
-import type { Layout, Pit, Preset } from './types';
-import { ceramicWall, doubleSkin } from './walls';
+import { openingIn, openingInLid } from './openings';
+import type { Layout, CookerParameters, Preset } from './types';
+import { ceramicWall, doubleSteelWall } from './walls';
 
 const FIRE = 0;
 const GRATE = 1;
@@ -13,95 +13,95 @@ const LID = 1;
 export const KAMADO = { film: 9, metalFilm: 10, viewWall: 0.6, viewMetal: 0.4, loop: 0.4 };
 
 /** A kamado laid out with its deflector in: fire bowl, grate, dome. */
-export function kamadoLayout(p: Pit): Layout {
-  const leak = p.leakCm2 * 1e-4;
-  const g = p.grateHeightM;
+export function kamadoLayout(parameters: CookerParameters): Layout {
+  const leak = parameters.leakCm2 * 1e-4;
+  const g = parameters.grateHeightM;
   const rise = (h: number): number[] => [
     Math.min(h, 0.8 * g),
     Math.min(Math.max(h - 0.8 * g, 0), 0.4 * g),
     Math.max(h - 1.2 * g, 0),
   ];
   const wall = (m2: number) =>
-    p.insulationWPerM2K > 0
-      ? doubleSkin(m2, p.wallMm, p.insulationWPerM2K)
-      : ceramicWall(m2, p.wallMm);
-  const top = p.exhaustHeightM;
-  const seam = p.seamHeightM;
-  const section = (Math.PI / 4) * p.diameterM ** 2;
+    parameters.insulationWPerM2K > 0
+      ? doubleSteelWall(m2, parameters.wallMm, parameters.insulationWPerM2K)
+      : ceramicWall(m2, parameters.wallMm);
+  const top = parameters.exhaustHeightM;
+  const seam = parameters.seamHeightM;
+  const section = (Math.PI / 4) * parameters.diameterM ** 2;
   const film = KAMADO.film;
   return {
     zones: [
-      { name: 'fire', volumeM3: 0.25 * p.volumeM3 },
-      { name: 'grate', volumeM3: 0.4 * p.volumeM3 },
-      { name: 'dome', volumeM3: 0.35 * p.volumeM3 },
+      { name: 'fire', volumeM3: 0.25 * parameters.volumeM3 },
+      { name: 'grate', volumeM3: 0.4 * parameters.volumeM3 },
+      { name: 'dome', volumeM3: 0.35 * parameters.volumeM3 },
     ],
-    holes: [
-      hole('intake', FIRE, p.intakeCm2 * 1e-4, 0, 0.1, rise(0)),
-      hole('leak', FIRE, 0.4 * leak, 0.05, 0.1, rise(0.05)),
-      hole('leak', GRATE, 0.3 * leak, seam, 0.1, rise(seam)),
-      hole('leak', DOME, 0.3 * leak, top - 0.02, -0.2, rise(top - 0.02)),
-      holeInLid('exhaust', DOME, p.exhaustCm2 * 1e-4, top, -0.2, rise(top)),
-      hole('lid', DOME, 0.5 * section, seam, 0, rise(seam)),
-      hole('fan', FIRE, p.fanCm2 * 1e-4, 0, 0.1, rise(0)),
+    openings: [
+      openingIn('intake', FIRE, parameters.intakeCm2 * 1e-4, 0, 0.1, rise(0)),
+      openingIn('leak', FIRE, 0.4 * leak, 0.05, 0.1, rise(0.05)),
+      openingIn('leak', GRATE, 0.3 * leak, seam, 0.1, rise(seam)),
+      openingIn('leak', DOME, 0.3 * leak, top - 0.02, -0.2, rise(top - 0.02)),
+      openingInLid('exhaust', DOME, parameters.exhaustCm2 * 1e-4, top, -0.2, rise(top)),
+      openingIn('lid', DOME, 0.5 * section, seam, 0, rise(seam)),
+      openingIn('fan', FIRE, parameters.fanCm2 * 1e-4, 0, 0.1, rise(0)),
     ],
     walls: [
       {
         name: 'base',
-        ...wall(p.fireWallM2),
+        ...wall(parameters.fireWallM2),
         films: [
-          { zone: FIRE, m2: 0.6 * p.fireWallM2, wPerM2K: film },
-          { zone: GRATE, m2: 0.4 * p.fireWallM2, wPerM2K: film },
+          { zone: FIRE, m2: 0.6 * parameters.fireWallM2, wPerM2K: film },
+          { zone: GRATE, m2: 0.4 * parameters.fireWallM2, wPerM2K: film },
         ],
-        outsideM2: p.fireWallM2,
-        lengthM: p.diameterM,
+        outsideM2: parameters.fireWallM2,
+        lengthM: parameters.diameterM,
         rainM2: 0,
       },
       {
         name: 'dome',
-        ...wall(p.chamberWallM2),
+        ...wall(parameters.chamberWallM2),
         films: [
-          { zone: GRATE, m2: 0.3 * p.chamberWallM2, wPerM2K: film },
-          { zone: DOME, m2: 0.7 * p.chamberWallM2, wPerM2K: film },
+          { zone: GRATE, m2: 0.3 * parameters.chamberWallM2, wPerM2K: film },
+          { zone: DOME, m2: 0.7 * parameters.chamberWallM2, wPerM2K: film },
         ],
-        outsideM2: p.chamberWallM2,
-        lengthM: p.diameterM,
+        outsideM2: parameters.chamberWallM2,
+        lengthM: parameters.diameterM,
         lid: true,
         rainM2: section,
       },
     ],
     metal: {
-      jPerK: p.metalJPerK,
+      jPerK: parameters.metalJPerK,
       films: [
         { zone: FIRE, m2: 0.1, wPerM2K: KAMADO.metalFilm },
         { zone: GRATE, m2: 0.16, wPerM2K: KAMADO.metalFilm },
       ],
     },
     pan: { jPerK: 400, m2: 0.05, films: [{ zone: GRATE, m2: 0.05, wPerM2K: 12 }] },
-    shines: [
+    radiationLinks: [
       { a: 'metal', b: LID, m2: 0.09 },
       { a: 'metal', b: BASE, m2: 0.05 },
       { a: BASE, b: LID, m2: 0.1 },
       { a: 'pan', b: LID, m2: 0.03 },
     ],
-    coalViews: [
+    coalViewFractions: [
       [BASE, KAMADO.viewWall],
       ['metal', KAMADO.viewMetal],
     ],
-    loop: null,
+    recirculation: null,
     mixing: [{ a: GRATE, b: DOME, share: 2, kgPerS: 1e-3 }],
-    flameInFire: 0.7,
-    ashWall: BASE,
-    bedFlowM2: 0.06,
-    bedGain: 4,
-    bedFreeM2: p.bedCm2 * 1e-4,
-    ashClogKg: 0.25,
-    shutShare: 0.004,
-    exhaustPower: 1.5,
+    flameFractionInFireZone: 0.7,
+    ashWallIndex: BASE,
+    coalFlowAreaM2: 0.06,
+    coalFlowFactor: 4,
+    grateFreeAreaM2: parameters.bedCm2 * 1e-4,
+    ashHalvingKg: 0.25,
+    closedVentFraction: 0.004,
+    exhaustExponent: 1.5,
     positions: [
       {
         at: 'middle',
-        gas: [[GRATE, 1]],
-        seen: [
+        gasShares: [[GRATE, 1]],
+        viewShares: [
           [BASE, 0.25],
           [LID, 0.45],
           ['metal', 0.3],
@@ -109,11 +109,11 @@ export function kamadoLayout(p: Pit): Layout {
       },
       {
         at: 'over-fire',
-        gas: [
+        gasShares: [
           [FIRE, 0.35],
           [GRATE, 0.65],
         ],
-        seen: [
+        viewShares: [
           [BASE, 0.55],
           [LID, 0.25],
           ['metal', 0.2],
@@ -121,11 +121,11 @@ export function kamadoLayout(p: Pit): Layout {
       },
       {
         at: 'away',
-        gas: [
+        gasShares: [
           [DOME, 0.5],
           [GRATE, 0.5],
         ],
-        seen: [
+        viewShares: [
           [BASE, 0.1],
           [LID, 0.8],
           ['metal', 0.1],
@@ -133,13 +133,13 @@ export function kamadoLayout(p: Pit): Layout {
       },
     ],
     domeZone: DOME,
-    probe: 0,
-    lidGapM2: 0.5 * section,
+    probePosition: 0,
+    lidOpeningM2: 0.5 * section,
     lidZones: [DOME, GRATE],
   };
 }
 
-const CERAMIC_PIT: Pit = {
+const CERAMIC_PIT: CookerParameters = {
   diameterM: 0.46,
   lengthM: 0,
   intakeCm2: 110,
@@ -166,7 +166,7 @@ const CERAMIC_PIT: Pit = {
 const COMMON = {
   family: 'kamado',
   layout: kamadoLayout,
-  loadIn: 'fire bowl',
+  fuelHolder: 'fire bowl',
   fire: { arrangement: 'bowl', fuel: 'lump' },
   arrangements: ['bowl', 'ring', 'coal-bed'],
   fanExhaustFraction: 0.15,
@@ -178,8 +178,8 @@ export const kamado46: Preset = {
   ...COMMON,
   id: 'kamado-46',
   name: '46 cm ceramic kamado',
-  pit: CERAMIC_PIT,
-  plausible: {
+  parameters: CERAMIC_PIT,
+  plausibleRanges: {
     leakCm2: [0.2, 6],
     wallLossFactor: [0.7, 1.5],
     spreadFactor: [0.6, 1.6],
@@ -192,7 +192,7 @@ export const kamado46: Preset = {
     exhaust: 'the top vent, shut to fully open',
   },
   travelMm: { intake: 150, exhaust: 60 },
-  ventWay: 'mm',
+  ventNotation: 'mm',
   fullLoadKg: 3.2,
   grateDiameterM: 0.46,
 };
@@ -202,7 +202,7 @@ export const kamadoSteel50: Preset = {
   ...COMMON,
   id: 'kamado-steel-50',
   name: '50 cm double-wall steel kamado',
-  pit: {
+  parameters: {
     ...CERAMIC_PIT,
     diameterM: 0.5,
     intakeCm2: 60,
@@ -216,7 +216,7 @@ export const kamadoSteel50: Preset = {
     metalJPerK: 9000,
     volumeM3: 0.1,
   },
-  plausible: {
+  plausibleRanges: {
     leakCm2: [0.5, 10],
     wallLossFactor: [0.7, 1.5],
     spreadFactor: [0.6, 1.6],
@@ -230,7 +230,7 @@ export const kamadoSteel50: Preset = {
     exhaust: 'the top vent, shut to fully open',
   },
   travelMm: { intake: 120, exhaust: 60 },
-  ventWay: 'mm',
+  ventNotation: 'mm',
   fullLoadKg: 4,
   grateDiameterM: 0.5,
 };

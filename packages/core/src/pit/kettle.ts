@@ -1,7 +1,7 @@
 /** Kettles. Lengths scale with the diameter, areas with its square. */
-import { hole, holeInLid } from './holes';
-import type { Layout, Pit, Preset } from './types';
-import { steelSkin } from './walls';
+import { openingIn, openingInLid } from './openings';
+import type { Layout, CookerParameters, Preset } from './types';
+import { singleSteelWall } from './walls';
 
 const FIRE = 0;
 const DOME = 1;
@@ -30,62 +30,62 @@ export const KETTLE = {
 };
 
 /** A kettle laid out: by the fire, the dome, the grate; bowl and lid. */
-export function kettleLayout(p: Pit): Layout {
-  const d2 = (p.diameterM / 0.57) ** 2;
-  const leak = p.leakCm2 * 1e-4;
+export function kettleLayout(parameters: CookerParameters): Layout {
+  const d2 = (parameters.diameterM / 0.57) ** 2;
+  const leak = parameters.leakCm2 * 1e-4;
   const rise = (h: number): number[] => [
-    Math.min(h, p.grateHeightM),
-    0.5 * Math.max(h - p.grateHeightM, 0),
-    0.5 * Math.max(h - p.grateHeightM, 0),
+    Math.min(h, parameters.grateHeightM),
+    0.5 * Math.max(h - parameters.grateHeightM, 0),
+    0.5 * Math.max(h - parameters.grateHeightM, 0),
   ];
-  const top = p.exhaustHeightM;
-  const seam = p.seamHeightM;
+  const top = parameters.exhaustHeightM;
+  const seam = parameters.seamHeightM;
   const topLeak = 1 - KETTLE.leakLow - KETTLE.leakWindward - KETTLE.leakLee;
-  const lidGapM2 = 0.75 * (Math.PI / 4) * p.diameterM ** 2;
+  const lidGapM2 = 0.75 * (Math.PI / 4) * parameters.diameterM ** 2;
   const film = KETTLE.wallFilm;
   return {
     zones: [
-      { name: 'fire', volumeM3: 0.4 * p.volumeM3 },
-      { name: 'dome', volumeM3: 0.3 * p.volumeM3 },
-      { name: 'grate', volumeM3: 0.3 * p.volumeM3 },
+      { name: 'fire', volumeM3: 0.4 * parameters.volumeM3 },
+      { name: 'dome', volumeM3: 0.3 * parameters.volumeM3 },
+      { name: 'grate', volumeM3: 0.3 * parameters.volumeM3 },
     ],
-    holes: [
-      hole('intake', FIRE, p.intakeCm2 * 1e-4, 0, 0.15, rise(0)),
-      hole('leak', FIRE, KETTLE.leakLow * leak, 0.06, 0.1, rise(0.06)),
-      hole('leak', GRATE, KETTLE.leakWindward * leak, seam, 0.5, rise(seam)),
-      hole('leak', GRATE, KETTLE.leakLee * leak, seam, -0.35, rise(seam)),
-      hole('leak', DOME, topLeak * leak, top - 0.02, -0.4, rise(top - 0.02)),
-      holeInLid('exhaust', DOME, p.exhaustCm2 * 1e-4, top, -0.4, rise(top)),
-      hole('lid', DOME, lidGapM2, seam, 0, rise(seam)),
-      hole('fan', FIRE, p.fanCm2 * 1e-4, 0, 0.1, rise(0)),
+    openings: [
+      openingIn('intake', FIRE, parameters.intakeCm2 * 1e-4, 0, 0.15, rise(0)),
+      openingIn('leak', FIRE, KETTLE.leakLow * leak, 0.06, 0.1, rise(0.06)),
+      openingIn('leak', GRATE, KETTLE.leakWindward * leak, seam, 0.5, rise(seam)),
+      openingIn('leak', GRATE, KETTLE.leakLee * leak, seam, -0.35, rise(seam)),
+      openingIn('leak', DOME, topLeak * leak, top - 0.02, -0.4, rise(top - 0.02)),
+      openingInLid('exhaust', DOME, parameters.exhaustCm2 * 1e-4, top, -0.4, rise(top)),
+      openingIn('lid', DOME, lidGapM2, seam, 0, rise(seam)),
+      openingIn('fan', FIRE, parameters.fanCm2 * 1e-4, 0, 0.1, rise(0)),
     ],
     walls: [
       {
         name: 'bowl',
-        ...steelSkin(p.fireWallM2, p.wallMm),
+        ...singleSteelWall(parameters.fireWallM2, parameters.wallMm),
         films: [
-          { zone: FIRE, m2: 0.7 * p.fireWallM2, wPerM2K: film },
-          { zone: GRATE, m2: 0.3 * p.fireWallM2, wPerM2K: film },
+          { zone: FIRE, m2: 0.7 * parameters.fireWallM2, wPerM2K: film },
+          { zone: GRATE, m2: 0.3 * parameters.fireWallM2, wPerM2K: film },
         ],
-        outsideM2: p.fireWallM2,
-        lengthM: p.diameterM,
+        outsideM2: parameters.fireWallM2,
+        lengthM: parameters.diameterM,
         rainM2: 0,
       },
       {
         name: 'lid',
-        ...steelSkin(p.chamberWallM2, p.wallMm),
+        ...singleSteelWall(parameters.chamberWallM2, parameters.wallMm),
         films: [
-          { zone: DOME, m2: 0.6 * p.chamberWallM2, wPerM2K: film },
-          { zone: GRATE, m2: 0.4 * p.chamberWallM2, wPerM2K: film },
+          { zone: DOME, m2: 0.6 * parameters.chamberWallM2, wPerM2K: film },
+          { zone: GRATE, m2: 0.4 * parameters.chamberWallM2, wPerM2K: film },
         ],
-        outsideM2: p.chamberWallM2,
-        lengthM: p.diameterM,
+        outsideM2: parameters.chamberWallM2,
+        lengthM: parameters.diameterM,
         lid: true,
-        rainM2: 0.785 * p.diameterM ** 2,
+        rainM2: 0.785 * parameters.diameterM ** 2,
       },
     ],
     metal: {
-      jPerK: p.metalJPerK,
+      jPerK: parameters.metalJPerK,
       films: [{ zone: GRATE, m2: KETTLE.metalAreaM2 * d2, wPerM2K: KETTLE.metalFilm }],
     },
     pan: {
@@ -93,32 +93,32 @@ export function kettleLayout(p: Pit): Layout {
       m2: 0.035 * d2,
       films: [{ zone: GRATE, m2: 0.035 * d2, wPerM2K: 12 }],
     },
-    shines: [
+    radiationLinks: [
       { a: 'metal', b: BOWL, m2: 0.85 * KETTLE.grateViewM2 * d2 },
       { a: 'metal', b: LID, m2: 0.85 * KETTLE.grateViewM2 * d2 },
       { a: BOWL, b: LID, m2: 0.085 * d2 },
       { a: 'pan', b: BOWL, m2: 0.05 * d2 },
     ],
-    coalViews: [
+    coalViewFractions: [
       [BOWL, KETTLE.viewBowl],
       ['metal', KETTLE.viewMetal],
       [LID, KETTLE.viewLid],
     ],
-    loop: { from: GRATE, heightM: KETTLE.plumeHeightM, throughCoals: KETTLE.throughCoals },
+    recirculation: { from: GRATE, heightM: KETTLE.plumeHeightM, throughCoals: KETTLE.throughCoals },
     mixing: [],
-    flameInFire: 0.5,
-    ashWall: BOWL,
-    bedFlowM2: 0.02,
-    bedGain: 1,
-    bedFreeM2: p.bedCm2 * 1e-4,
-    ashClogKg: 1.6,
-    shutShare: 0.04,
-    exhaustPower: 1,
+    flameFractionInFireZone: 0.5,
+    ashWallIndex: BOWL,
+    coalFlowAreaM2: 0.02,
+    coalFlowFactor: 1,
+    grateFreeAreaM2: parameters.bedCm2 * 1e-4,
+    ashHalvingKg: 1.6,
+    closedVentFraction: 0.04,
+    exhaustExponent: 1,
     positions: [
       {
         at: 'middle',
-        gas: [[GRATE, 1]],
-        seen: [
+        gasShares: [[GRATE, 1]],
+        viewShares: [
           [BOWL, 0.4],
           [LID, 0.4],
           ['metal', 0.2],
@@ -126,11 +126,11 @@ export function kettleLayout(p: Pit): Layout {
       },
       {
         at: 'over-fire',
-        gas: [
+        gasShares: [
           [GRATE, 0.4],
           [DOME, 0.6],
         ],
-        seen: [
+        viewShares: [
           [BOWL, 0.45],
           [LID, 0.33],
           ['metal', 0.1],
@@ -139,8 +139,8 @@ export function kettleLayout(p: Pit): Layout {
       },
       {
         at: 'away',
-        gas: [[GRATE, 1]],
-        seen: [
+        gasShares: [[GRATE, 1]],
+        viewShares: [
           [BOWL, 0.46],
           [LID, 0.46],
           ['metal', 0.08],
@@ -148,13 +148,13 @@ export function kettleLayout(p: Pit): Layout {
       },
     ],
     domeZone: DOME,
-    probe: 0,
-    lidGapM2,
+    probePosition: 0,
+    lidOpeningM2: lidGapM2,
     lidZones: [DOME, GRATE],
   };
 }
 
-const BASE: Pit = {
+const BASE: CookerParameters = {
   diameterM: 0.57,
   lengthM: 0,
   intakeCm2: 60,
@@ -181,7 +181,7 @@ const BASE: Pit = {
 /** A kettle of that diameter. */
 function kettle(cm: number, fullLoadKg: number): Preset {
   const s = cm / 57;
-  const pit: Pit = {
+  const pit: CookerParameters = {
     ...BASE,
     diameterM: cm / 100,
     intakeCm2: Math.round(BASE.intakeCm2 * s * s),
@@ -200,9 +200,9 @@ function kettle(cm: number, fullLoadKg: number): Preset {
     id: `kettle-${cm}`,
     name: `${cm} cm kettle`,
     family: 'kettle',
-    pit,
+    parameters: pit,
     layout: kettleLayout,
-    plausible: {
+    plausibleRanges: {
       leakCm2: [3, 30],
       wallLossFactor: [0.7, 1.5],
       spreadFactor: [0.6, 1.6],
@@ -216,9 +216,9 @@ function kettle(cm: number, fullLoadKg: number): Preset {
       exhaust: 'the lid vent’s disc, shut to fully open',
     },
     travelMm: { intake: Math.round(60 * s), exhaust: Math.round(40 * s) },
-    ventWay: 'quarters',
+    ventNotation: 'quarters',
     fullLoadKg,
-    loadIn: 'side basket',
+    fuelHolder: 'side basket',
     fire: { arrangement: 'snake', fuel: 'briquette' },
     arrangements: ['snake', 'side-basket', 'crescent', 'bowl', 'coal-bed'],
     fanExhaustFraction: 0.25,

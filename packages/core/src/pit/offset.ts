@@ -1,7 +1,17 @@
 /** Offsets: a firebox beside a long chamber; ordinary, or reverse flow under a plate. */
-import { hole } from './holes';
-import type { Film, Hole, Layout, Pit, Position, Preset, Shine, Surface, Wall } from './types';
-import { steelSkin } from './walls';
+import { openingIn } from './openings';
+import type {
+  Film,
+  OpeningSpec,
+  Layout,
+  CookerParameters,
+  GratePosition,
+  Preset,
+  RadiationLink,
+  Surface,
+  Wall,
+} from './types';
+import { singleSteelWall } from './walls';
 
 /** Closures of the inside; films 5-16 W/m2K. */
 export const OFFSET = {
@@ -20,7 +30,7 @@ export const OFFSET = {
 };
 
 /** Where the gas goes: the firebox, under the plate on reverse flow, then along the chamber to the stack. */
-function offset(p: Pit, reverse: boolean): Layout {
+function offset(parameters: CookerParameters, reverse: boolean): Layout {
   const names = reverse
     ? ['firebox', 'under the plate', 'far', 'middle', 'near']
     : ['firebox', 'near', 'middle', 'far'];
@@ -28,61 +38,78 @@ function offset(p: Pit, reverse: boolean): Layout {
   const middle = reverse ? 3 : 2;
   const far = reverse ? 2 : 3;
   const last = names.length - 1;
-  const leak = p.leakCm2 * 1e-4;
+  const leak = parameters.leakCm2 * 1e-4;
   const box = 0.3;
   // The firebox stands low, the chamber above and beside it, the stack on the chamber.
   const column = (rise: number, chamber: number, stack: number): number[] =>
     names.map((_, i) =>
       i === 0 ? rise : i === last ? stack + chamber / 2 : i === last - 1 ? chamber / 2 : 0,
     );
-  const chamberTop = p.grateHeightM + 0.15;
-  const fourth = p.exhaustHeightM;
-  const holes: Hole[] = [
-    hole('intake', 0, p.intakeCm2 * 1e-4, 0, 0.25, column(0, 0, 0)),
-    hole('leak', 0, 0.4 * leak, box, 0.2, column(box, 0, 0)),
-    hole('leak', middle, 0.3 * leak, p.grateHeightM, 0.3, column(box, p.grateHeightM - box, 0)),
-    hole('leak', middle, 0.3 * leak, chamberTop, -0.3, column(box, chamberTop - box, 0)),
-    hole(
+  const chamberTop = parameters.grateHeightM + 0.15;
+  const fourth = parameters.exhaustHeightM;
+  const holes: OpeningSpec[] = [
+    openingIn('intake', 0, parameters.intakeCm2 * 1e-4, 0, 0.25, column(0, 0, 0)),
+    openingIn('leak', 0, 0.4 * leak, box, 0.2, column(box, 0, 0)),
+    openingIn(
+      'leak',
+      middle,
+      0.3 * leak,
+      parameters.grateHeightM,
+      0.3,
+      column(box, parameters.grateHeightM - box, 0),
+    ),
+    openingIn('leak', middle, 0.3 * leak, chamberTop, -0.3, column(box, chamberTop - box, 0)),
+    openingIn(
       'exhaust',
       last,
-      p.exhaustCm2 * 1e-4,
+      parameters.exhaustCm2 * 1e-4,
       fourth,
       -0.4,
-      column(box, p.grateHeightM - box, fourth - p.grateHeightM),
+      column(box, parameters.grateHeightM - box, fourth - parameters.grateHeightM),
     ),
-    hole(
+    openingIn(
       'lid',
       middle,
-      0.35 * p.diameterM * p.lengthM,
-      p.grateHeightM,
+      0.35 * parameters.diameterM * parameters.lengthM,
+      parameters.grateHeightM,
       0,
-      column(box, p.grateHeightM - box, 0),
+      column(box, parameters.grateHeightM - box, 0),
     ),
-    hole('door', 0, p.doorCm2 * 1e-4, 0.1, 0.25, column(0.1, 0, 0)),
-    hole('fan', 0, p.fanCm2 * 1e-4, 0, 0.1, column(0, 0, 0)),
+    openingIn('door', 0, parameters.doorCm2 * 1e-4, 0.1, 0.25, column(0.1, 0, 0)),
+    openingIn('fan', 0, parameters.fanCm2 * 1e-4, 0, 0.1, column(0, 0, 0)),
   ];
-  const chamber = p.chamberWallM2 / 3;
-  const bottom = reverse ? 0.28 * p.chamberWallM2 : 0;
-  const third = reverse ? (p.chamberWallM2 - bottom) / 3 : chamber;
+  const chamber = parameters.chamberWallM2 / 3;
+  const bottom = reverse ? 0.28 * parameters.chamberWallM2 : 0;
+  const third = reverse ? (parameters.chamberWallM2 - bottom) / 3 : chamber;
   const wall = (name: string, m2: number, films: Film[], rainM2: number): Wall => ({
     name,
-    ...steelSkin(m2, p.wallMm),
+    ...singleSteelWall(m2, parameters.wallMm),
     films,
     outsideM2: m2,
-    lengthM: p.diameterM,
+    lengthM: parameters.diameterM,
     rainM2,
   });
   const part = (name: string, zone: number): Wall =>
-    wall(name, third, [{ zone, m2: third, wPerM2K: OFFSET.film }], (p.diameterM * p.lengthM) / 3);
+    wall(
+      name,
+      third,
+      [{ zone, m2: third, wPerM2K: OFFSET.film }],
+      (parameters.diameterM * parameters.lengthM) / 3,
+    );
   const walls: Wall[] = [
-    wall('firebox', p.fireWallM2, [{ zone: 0, m2: p.fireWallM2, wPerM2K: OFFSET.fireFilm }], 0.2),
+    wall(
+      'firebox',
+      parameters.fireWallM2,
+      [{ zone: 0, m2: parameters.fireWallM2, wPerM2K: OFFSET.fireFilm }],
+      0.2,
+    ),
     part('near', near),
     part('middle', middle),
     part('far', far),
   ];
   if (reverse)
     walls.push(wall('bottom', bottom, [{ zone: 1, m2: bottom, wPerM2K: OFFSET.film }], 0));
-  const plate = 0.8 * p.diameterM * p.lengthM;
+  const plate = 0.8 * parameters.diameterM * parameters.lengthM;
   // The plate is hottest where the fire licks it first, under the near end.
   const shares = reverse ? OFFSET.plateShares : [1 / 3, 1 / 3, 1 / 3];
   const metalFilms: Film[] = [near, middle, far].map((zone, i) => ({
@@ -91,17 +118,17 @@ function offset(p: Pit, reverse: boolean): Layout {
     wPerM2K: OFFSET.metalFilm,
   }));
   if (reverse) metalFilms.push({ zone: 1, m2: plate, wPerM2K: OFFSET.plateFilm });
-  const shines: Shine[] = [1, 2, 3].map((b, i) => ({
+  const shines: RadiationLink[] = [1, 2, 3].map((b, i) => ({
     a: 'metal',
     b,
     m2: 0.75 * plate * shares[i]!,
   }));
   shines.push({ a: 1, b: 2, m2: 0.05 }, { a: 2, b: 3, m2: 0.05 }, { a: 'pan', b: 1, m2: 0.03 });
   if (reverse) shines.push({ a: 'metal', b: 4, m2: 0.6 * plate });
-  const position = (at: Position['at'], zone: number, b: Surface): Position => ({
+  const position = (at: GratePosition['at'], zone: number, b: Surface): GratePosition => ({
     at,
-    gas: [[zone, 1]],
-    seen: [
+    gasShares: [[zone, 1]],
+    viewShares: [
       [b, 0.75],
       ['metal', 0.25],
     ],
@@ -115,38 +142,39 @@ function offset(p: Pit, reverse: boolean): Layout {
         { a: near, b: middle, share: OFFSET.along, kgPerS: 3e-3 },
         { a: middle, b: far, share: OFFSET.along, kgPerS: 3e-3 },
       ];
-  const volume = (i: number): number => (i === 0 ? 0.3 : 0.7 / (names.length - 1)) * p.volumeM3;
+  const volume = (i: number): number =>
+    (i === 0 ? 0.3 : 0.7 / (names.length - 1)) * parameters.volumeM3;
   return {
     zones: names.map((name, i) => ({ name, volumeM3: volume(i) })),
-    holes,
+    openings: holes,
     walls,
-    metal: { jPerK: p.metalJPerK, films: metalFilms },
+    metal: { jPerK: parameters.metalJPerK, films: metalFilms },
     pan: { jPerK: 600, m2: 0.08, films: [{ zone: near, m2: 0.1, wPerM2K: 12 }] },
-    shines,
-    coalViews: [
+    radiationLinks: shines,
+    coalViewFractions: [
       [0, OFFSET.viewFirebox],
       [reverse ? 'metal' : 1, OFFSET.viewChamber],
       ['metal', 1 - OFFSET.viewFirebox - OFFSET.viewChamber],
     ],
-    loop: null,
+    recirculation: null,
     mixing,
-    flameInFire: 0.85,
-    ashWall: 0,
-    bedFlowM2: 0.08,
-    bedGain: 1,
-    bedFreeM2: 0,
-    ashClogKg: 2,
-    shutShare: 0.04,
-    exhaustPower: 1,
+    flameFractionInFireZone: 0.85,
+    ashWallIndex: 0,
+    coalFlowAreaM2: 0.08,
+    coalFlowFactor: 1,
+    grateFreeAreaM2: 0,
+    ashHalvingKg: 2,
+    closedVentFraction: 0.04,
+    exhaustExponent: 1,
     positions: [position('near', near, 1), position('middle', middle, 2), position('far', far, 3)],
     domeZone: middle,
-    probe: 1,
-    lidGapM2: 0.35 * p.diameterM * p.lengthM,
+    probePosition: 1,
+    lidOpeningM2: 0.35 * parameters.diameterM * parameters.lengthM,
     lidZones: [near, middle, far],
   };
 }
 
-const HEAVY: Pit = {
+const HEAVY: CookerParameters = {
   diameterM: 0.5,
   lengthM: 0.96,
   intakeCm2: 110,
@@ -170,7 +198,7 @@ const HEAVY: Pit = {
   fanCm2: 10,
 };
 
-const LIGHT: Pit = {
+const LIGHT: CookerParameters = {
   ...HEAVY,
   diameterM: 0.4,
   lengthM: 0.72,
@@ -189,14 +217,20 @@ const LIGHT: Pit = {
 };
 
 /** An offset preset; reverse flow adds the plate's heat store. */
-function preset(id: string, name: string, pit: Pit, reverse: boolean, fullLoadKg: number): Preset {
+function preset(
+  id: string,
+  name: string,
+  pit: CookerParameters,
+  reverse: boolean,
+  fullLoadKg: number,
+): Preset {
   return {
     id,
     name,
     family: 'offset',
-    pit: reverse ? { ...pit, metalJPerK: pit.metalJPerK * 1.8 } : pit,
+    parameters: reverse ? { ...pit, metalJPerK: pit.metalJPerK * 1.8 } : pit,
     layout: (p) => offset(p, reverse),
-    plausible: {
+    plausibleRanges: {
       leakCm2: [5, 60],
       wallLossFactor: [0.7, 1.5],
       spreadFactor: [0.6, 1.6],
@@ -210,9 +244,9 @@ function preset(id: string, name: string, pit: Pit, reverse: boolean, fullLoadKg
       exhaust: 'the damper on the stack, shut to fully open',
     },
     travelMm: { intake: 100, exhaust: 90 },
-    ventWay: 'quarters',
+    ventNotation: 'quarters',
     fullLoadKg,
-    loadIn: 'firebox',
+    fuelHolder: 'firebox',
     fire: { arrangement: 'coal-bed', fuel: 'lump' },
     arrangements: ['coal-bed', 'side-basket'],
     fanExhaustFraction: 0.3,

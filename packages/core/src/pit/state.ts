@@ -4,14 +4,14 @@ import {
   humidityRatio,
   pressureAt,
   saturationPressure,
-  WATER_HEAT,
-} from '../air/moist';
-import { network, type Network } from '../air/draught';
-import { isSpent, type Parcel } from '../fire/parcel';
-import type { Arrangement, Pool } from '../fire/types';
+  WATER_SPECIFIC_HEAT,
+} from '../air/moistAir';
+import { createDraughtNetwork, type DraughtNetwork } from '../air/draught';
+import { isSpent, type WoodParcel } from '../fire/woodParcel';
+import type { Arrangement, FuelPool } from '../fire/arrangement';
 import { DRY_WOOD_HEAT } from '../fuel/catalogue';
 import { kelvin } from '../quantity/units';
-import type { Layout, Pit, Surface } from './types';
+import type { Layout, CookerParameters, Surface } from './types';
 
 /** Running totals for the energy and mass ledgers. J and kg since lighting. */
 export interface Ledger {
@@ -38,12 +38,12 @@ export interface Ledger {
 }
 
 export interface PitState {
-  pit: Pit;
+  parameters: CookerParameters;
   layout: Layout;
   arrangement: Arrangement;
-  lit: Pool;
-  unlit: Pool;
-  parcels: Parcel[];
+  lit: FuelPool;
+  unlit: FuelPool;
+  parcels: WoodParcel[];
   /** Nodes: gas zones, coals, metal, pan, then the walls' nodes from the inside out, wall by wall. */
   tempK: Float64Array;
   nodes: number;
@@ -74,7 +74,7 @@ export interface PitState {
   /** Share of full speed that the fan runs at, and whether one is fitted. */
   fanDuty: number;
   fanFitted: boolean;
-  net: Network;
+  network: DraughtNetwork;
   probeK: number;
   dialK: number;
   draughtKgPerS: number;
@@ -87,28 +87,28 @@ export interface PitState {
   /** Whether any wood has caught and is not yet char. */
   woodBurns: boolean;
   /** What the wood lay in at the last step's start, and how long that step was, s (0: do not look back). */
-  before: { coalK: number; gasK: number; oxygen: number; dtS: number };
+  previousStep: { coalK: number; gasK: number; oxygen: number; dtS: number };
   ledger: Ledger;
 }
 
 /** Node of a surface. */
-export const nodeOf = (s: PitState, surface: Surface): number =>
+export const nodeOf = (pit: PitState, surface: Surface): number =>
   surface === 'coals'
-    ? s.coals
+    ? pit.coals
     : surface === 'metal'
-      ? s.metal
+      ? pit.metal
       : surface === 'pan'
-        ? s.pan
-        : s.inner[surface]!;
+        ? pit.pan
+        : pit.inner[surface]!;
 
 /** What a pit is made from. Pools are taken over, not copied. */
-export interface PitStart {
-  pit: Pit;
+export interface PitInitial {
+  parameters: CookerParameters;
   layout: Layout;
   arrangement: Arrangement;
-  lit: Pool;
-  unlit: Pool;
-  parcels: Parcel[];
+  lit: FuelPool;
+  unlit: FuelPool;
+  parcels: WoodParcel[];
   airC: number;
   altitudeM: number;
   relativeHumidityFraction: number;
@@ -116,8 +116,8 @@ export interface PitStart {
 }
 
 /** A cold pit with its fire just lit: the lit pieces glow, everything else is at air temperature. */
-export function createPitState(from: PitStart): PitState {
-  const { layout, pit, lit, unlit } = from;
+export function createPitState(from: PitInitial): PitState {
+  const { layout, parameters: pit, lit, unlit } = from;
   const airK = kelvin(from.airC);
   const zones = layout.zones.length;
   const inner = new Int32Array(layout.walls.length);
@@ -125,14 +125,14 @@ export function createPitState(from: PitStart): PitState {
   let nodes = zones + 3;
   layout.walls.forEach((w, i) => {
     inner[i] = nodes;
-    nodes += w.storesJPerK.length;
+    nodes += w.heatStoresJPerK.length;
     outer[i] = nodes - 1;
   });
   const pressurePa = pressureAt(from.altitudeM);
   const tempK = new Float64Array(nodes).fill(airK);
   tempK[zones] = 900;
   const s: PitState = {
-    pit,
+    parameters: pit,
     layout,
     arrangement: from.arrangement,
     lit,
@@ -140,7 +140,7 @@ export function createPitState(from: PitStart): PitState {
     parcels: from.parcels,
     tempK,
     nodes,
-    fixedJPerK: fixedStores(layout, nodes, pressurePa),
+    fixedJPerK: fixedHeatCapacities(layout, nodes, pressurePa),
     coals: zones,
     metal: zones + 1,
     pan: zones + 2,
@@ -164,8 +164,12 @@ export function createPitState(from: PitStart): PitState {
     lidOpen: false,
     fanDuty: 0,
     fanFitted: from.fanFitted,
-    net: network(
-      layout.holes.map((h) => ({ areaM2: 0, heightM: h.heightM, windShare: h.windShare })),
+    network: createDraughtNetwork(
+      layout.openings.map((h) => ({
+        areaM2: 0,
+        heightM: h.heightM,
+        windPressureCoefficient: h.windPressureCoefficient,
+      })),
     ),
     probeK: airK,
     dialK: airK,
@@ -175,7 +179,7 @@ export function createPitState(from: PitStart): PitState {
     smokeStrength: 1,
     flaming: 0,
     woodBurns: false,
-    before: { coalK: airK, gasK: airK, oxygen: 0.23, dtS: 0 },
+    previousStep: { coalK: airK, gasK: airK, oxygen: 0.23, dtS: 0 },
     ledger: {
       releasedJ: 0,
       wallsJ: 0,
@@ -196,107 +200,114 @@ export function createPitState(from: PitStart): PitState {
       waterGivenKg: pit.waterKg,
     },
   };
-  for (const p of from.parcels) bookWood(s, p);
-  applyVents(s);
-  s.ledger.storedStartJ = storedJ(s);
+  for (const p of from.parcels) addWoodToLedger(s, p);
+  updateOpenings(s);
+  s.ledger.storedStartJ = storedHeatJ(s);
   return s;
 }
 
 /** Enters a new piece of wood in the ledger. */
-export function bookWood(s: PitState, p: Parcel): void {
-  s.ledger.woodGivenKg += p.count * p.dry0Kg;
-  s.ledger.givenJ += p.count * p.dry0Kg * DRY_WOOD_HEAT;
+export function addWoodToLedger(pit: PitState, parcel: WoodParcel): void {
+  pit.ledger.woodGivenKg += parcel.count * parcel.initialDryKg;
+  pit.ledger.givenJ += parcel.count * parcel.initialDryKg * DRY_WOOD_HEAT;
 }
 
 /** Puts the handles' positions, the ash, lid and doors into the network's areas. */
-export function applyVents(s: PitState): void {
-  const { layout, net } = s;
-  const travel = (f: number): number => Math.max(f, layout.shutShare);
+export function updateOpenings(pit: PitState): void {
+  const { layout, network: net } = pit;
+  const travel = (f: number): number => Math.max(f, layout.closedVentFraction);
   const free =
-    layout.bedFreeM2 > 0 ? layout.bedFreeM2 / (1 + (s.bedAshKg / layout.ashClogKg) ** 2) : Infinity;
+    layout.grateFreeAreaM2 > 0
+      ? layout.grateFreeAreaM2 / (1 + (pit.bedAshKg / layout.ashHalvingKg) ** 2)
+      : Infinity;
   const throughBed = (a: number): number => (a > 0 ? 1 / Math.hypot(1 / a, 1 / free) : 0);
-  layout.holes.forEach((h, i) => {
+  layout.openings.forEach((h, i) => {
     const o = net.openings[i]!;
     switch (h.kind) {
       case 'intake':
-        o.areaM2 = throughBed(h.areaM2 * travel(s.intakeFraction));
+        o.areaM2 = throughBed(h.areaM2 * travel(pit.intakeFraction));
         break;
       case 'exhaust':
         o.areaM2 =
-          s.lidOpen && h.withLid
+          pit.lidOpen && h.liftedWithLid
             ? 0
             : h.areaM2 *
-              Math.max(Math.pow(s.exhaustFraction, layout.exhaustPower), layout.shutShare);
+              Math.max(
+                Math.pow(pit.exhaustFraction, layout.exhaustExponent),
+                layout.closedVentFraction,
+              );
         break;
       case 'lid':
-        o.areaM2 = s.lidOpen ? h.areaM2 : 0;
+        o.areaM2 = pit.lidOpen ? h.areaM2 : 0;
         break;
       case 'door':
-        o.areaM2 = h.areaM2 * s.doorFraction;
+        o.areaM2 = h.areaM2 * pit.doorFraction;
         break;
       case 'fan':
         // Its flap falls shut when the fan rests, but never tight (common practice: a twelfth).
-        o.areaM2 = s.fanFitted
-          ? throughBed(h.areaM2 * Math.max(Math.min(5 * s.fanDuty, 1), 0.08))
+        o.areaM2 = pit.fanFitted
+          ? throughBed(h.areaM2 * Math.max(Math.min(5 * pit.fanDuty, 1), 0.08))
           : 0;
         break;
       default:
         o.areaM2 = h.areaM2;
     }
-    o.pushPa = h.kind === 'fan' ? s.pit.fanPa * s.fanDuty * s.fanDuty : 0;
+    o.pushPa = h.kind === 'fan' ? pit.parameters.fanPa * pit.fanDuty * pit.fanDuty : 0;
   });
 }
 
 /** Heat capacity of a node, J/K. Coals and pan change their size; the rest is fixed with the layout. */
-export const capacity = (s: PitState, node: number): number =>
-  node === s.coals
-    ? bedCapacity(s.lit)
-    : node === s.pan
-      ? s.fixedJPerK[node]! + s.waterKg * WATER_HEAT
-      : s.fixedJPerK[node]!;
+export const heatCapacityOf = (pit: PitState, node: number): number =>
+  node === pit.coals
+    ? coalHeatCapacity(pit.lit)
+    : node === pit.pan
+      ? pit.fixedJPerK[node]! + pit.waterKg * WATER_SPECIFIC_HEAT
+      : pit.fixedJPerK[node]!;
 
 /** Heat stores that do not change, by node, J/K; gas zones count their air at 400 K. */
-function fixedStores(layout: Layout, nodes: number, pressurePa: number): Float64Array {
+function fixedHeatCapacities(layout: Layout, nodes: number, pressurePa: number): Float64Array {
   const zones = layout.zones.length;
   const out = new Float64Array(nodes);
   layout.zones.forEach((z, i) => (out[i] = gasDensity(400, pressurePa) * z.volumeM3 * 1050));
   out[zones + 1] = layout.metal.jPerK;
   out[zones + 2] = layout.pan.jPerK;
   let at = zones + 3;
-  for (const w of layout.walls) for (const store of w.storesJPerK) out[at++] = store;
+  for (const w of layout.walls) for (const store of w.heatStoresJPerK) out[at++] = store;
   return out;
 }
 
 /** Heat capacity of the lit coals with the ash among them, J/K. */
-export const bedCapacity = (lit: Pool): number => (lit.kg * (1 + lit.ashPerKg) + 0.004) * 1100;
+export const coalHeatCapacity = (lit: FuelPool): number =>
+  (lit.kg * (1 + lit.ashPerKg) + 0.004) * 1100;
 
 /** Heat held in all nodes above the reference, J. */
-export function storedJ(s: PitState): number {
+export function storedHeatJ(pit: PitState): number {
   let sum = 0;
-  for (let i = 0; i < s.nodes; i++) sum += capacity(s, i) * (s.tempK[i]! - s.referenceK);
+  for (let i = 0; i < pit.nodes; i++)
+    sum += heatCapacityOf(pit, i) * (pit.tempK[i]! - pit.referenceK);
   return sum;
 }
 
 /** Wood left in the fire, kg dry. */
-export const woodLeftKg = (s: PitState): number =>
-  s.parcels.reduce((sum, p) => sum + p.count * p.dryKg, 0);
+export const remainingWoodKg = (pit: PitState): number =>
+  pit.parcels.reduce((sum, p) => sum + p.count * p.dryKg, 0);
 
 /** Chemical energy left in the pit, J: charcoal, wood, and gas that has not burnt yet. */
-export const chemicalLeftJ = (s: PitState): number =>
-  s.lit.kg * s.lit.heatJPerKg +
-  s.unlit.kg * s.unlit.heatJPerKg +
-  woodLeftKg(s) * DRY_WOOD_HEAT +
-  s.unburntGasJ;
+export const remainingChemicalJ = (pit: PitState): number =>
+  pit.lit.kg * pit.lit.heatJPerKg +
+  pit.unlit.kg * pit.unlit.heatJPerKg +
+  remainingWoodKg(pit) * DRY_WOOD_HEAT +
+  pit.unburntGasJ;
 
 /** Takes burnt-out pieces off the list. */
-export function dropSpent(s: PitState): void {
-  if (s.parcels.some((p) => isSpent(p) && p.dryKg === 0)) {
-    s.parcels = s.parcels.filter((p) => p.dryKg > 0);
+export function removeSpentParcels(pit: PitState): void {
+  if (pit.parcels.some((p) => isSpent(p) && p.dryKg === 0)) {
+    pit.parcels = pit.parcels.filter((p) => p.dryKg > 0);
   }
 }
 
 /** Share of a snake, basket or bowl that has caught, 0 to 1. */
-export function caughtShare(s: PitState): number {
-  const charcoalGiven = s.ledger.givenKg;
-  return charcoalGiven > 0 ? 1 - s.unlit.kg / charcoalGiven : 1;
+export function caughtFraction(pit: PitState): number {
+  const charcoalGiven = pit.ledger.givenKg;
+  return charcoalGiven > 0 ? 1 - pit.unlit.kg / charcoalGiven : 1;
 }

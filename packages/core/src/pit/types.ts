@@ -1,12 +1,12 @@
 /** What a cooker is: the figures a person may change, and the layout the engine computes on. */
 
-import type { ArrangementId } from '../fire/spec';
-import type { VentWay } from './ventNames';
+import type { ArrangementId } from '../scenario/fireSpec';
+import type { VentNotation } from './ventNotation';
 
 export type Family = 'kettle' | 'bullet' | 'offset' | 'kamado' | 'hopper';
 
 /** A cooker's figures. Every one may be overridden by name; a family ignores those it has no use for. */
-export interface Pit {
+export interface CookerParameters {
   diameterM: number;
   /** Length of the cooking chamber, m; 0 for round cookers. */
   lengthM: number;
@@ -44,16 +44,16 @@ export interface Pit {
 }
 
 /** One hole in the skin. */
-export interface Hole {
+export interface OpeningSpec {
   kind: 'intake' | 'exhaust' | 'leak' | 'lid' | 'door' | 'fan';
   zone: number;
   areaM2: number;
   heightM: number;
-  windShare: number;
+  windPressureCoefficient: number;
   /** Length of gas column in each zone between the datum and this hole, m. */
-  column: readonly number[];
+  gasColumnM: readonly number[];
   /** Gone while the lid is in the hand. */
-  withLid?: boolean;
+  liftedWithLid?: boolean;
 }
 
 /** A film between a surface and a gas zone: area, m2, and coefficient, W/m2K. */
@@ -67,8 +67,8 @@ export interface Film {
 export interface Wall {
   name: string;
   /** Heat stores from the inside out, J/K, and the conductances between them, W/K. */
-  storesJPerK: readonly number[];
-  joinsWPerK: readonly number[];
+  heatStoresJPerK: readonly number[];
+  conductancesWPerK: readonly number[];
   films: readonly Film[];
   outsideM2: number;
   /** Length that sets natural convection outside, m. */
@@ -80,7 +80,7 @@ export interface Wall {
 }
 
 /** Grey exchange between two surfaces, m2 of area times emissivity; `lid`: sees the sky when it is off. */
-export interface Shine {
+export interface RadiationLink {
   a: Surface;
   b: Surface;
   m2: number;
@@ -102,45 +102,45 @@ export const PLACE_WORDS: Readonly<Record<Place, string>> = {
 };
 
 /** A place where a probe or a piece of meat may sit: shares of gas zones and of surfaces, each summing to one. */
-export interface Position {
+export interface GratePosition {
   at: Place;
-  gas: readonly (readonly [zone: number, share: number])[];
-  seen: readonly (readonly [Surface, number])[];
+  gasShares: readonly (readonly [zone: number, share: number])[];
+  viewShares: readonly (readonly [Surface, number])[];
 }
 
 /** A cooker laid out for computing: zones of gas along the smoke's way, surfaces, holes. */
 export interface Layout {
   zones: readonly { name: string; volumeM3: number }[];
-  holes: readonly Hole[];
+  openings: readonly OpeningSpec[];
   walls: readonly Wall[];
   metal: { jPerK: number; films: readonly Film[] };
   pan: { jPerK: number; m2: number; films: readonly Film[] };
-  shines: readonly Shine[];
+  radiationLinks: readonly RadiationLink[];
   /** Where the coals shine; shares sum to one. */
-  coalViews: readonly (readonly [Surface, number])[];
+  coalViewFractions: readonly (readonly [Surface, number])[];
   /** Gas falling back to the fire: from which zone, plume height, and what share of it passes the coals. */
-  loop: { from: number; heightM: number; throughCoals: number } | null;
+  recirculation: { from: number; heightM: number; throughCoals: number } | null;
   /** Two-way exchange between zones: as a share of the draught, and at rest, kg/s. */
   mixing: readonly { a: number; b: number; share: number; kgPerS: number }[];
   /** Share of the wood's flame that burns in the fire's zone; the rest in the next. */
-  flameInFire: number;
+  flameFractionInFireZone: number;
   /** Share of the coals' spent ash heat goes to this wall. */
-  ashWall: number;
+  ashWallIndex: number;
   /** Free section for air about the coals, m2, and by how much passing air beats air going by. */
-  bedFlowM2: number;
-  bedGain: number;
+  coalFlowAreaM2: number;
+  coalFlowFactor: number;
   /** Free area under the coals, m2 (0: not in series), and the ash that halves it, kg. */
-  bedFreeM2: number;
-  ashClogKg: number;
+  grateFreeAreaM2: number;
+  ashHalvingKg: number;
   /** Share of a shut vent that still leaks, and the power from handle to free area. */
-  shutShare: number;
-  exhaustPower: number;
-  positions: readonly Position[];
+  closedVentFraction: number;
+  exhaustExponent: number;
+  positions: readonly GratePosition[];
   /** Zone of the lid's dial, and the position of the pit probe, where the meat lies too. */
   domeZone: number;
-  probe: number;
+  probePosition: number;
   /** Area laid open when the lid is off, for two-way exchange, m2, and the zones it reaches. */
-  lidGapM2: number;
+  lidOpeningM2: number;
   lidZones: readonly number[];
 }
 
@@ -149,17 +149,17 @@ export interface Preset {
   id: string;
   name: string;
   family: Family;
-  pit: Pit;
-  layout: (pit: Pit) => Layout;
+  parameters: CookerParameters;
+  layout: (pit: CookerParameters) => Layout;
   /** Plausible range of each setting a person may change: [low, high]. */
-  plausible: Partial<Record<keyof Pit, readonly [number, number]>>;
+  plausibleRanges: Partial<Record<keyof CookerParameters, readonly [number, number]>>;
   /** What a handle's full travel is, in words and in mm, and how this cooker's vents are usually told. */
   ventTravel: { intake: string; exhaust: string };
   travelMm: { intake: number; exhaust: number };
-  ventWay: VentWay;
+  ventNotation: VentNotation;
   /** Full fuel load in kg as bought, and what holds it. */
   fullLoadKg: number;
-  loadIn: string;
+  fuelHolder: string;
   /** Usual fire in it. */
   fire: { arrangement: ArrangementId; fuel: 'briquette' | 'lump' };
   arrangements: readonly ArrangementId[];

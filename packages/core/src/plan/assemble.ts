@@ -2,23 +2,23 @@
 import { cutOf } from '../meat/cuts';
 import { localOf, MINUTE_MS } from '../quantity/time';
 import { mean } from '../quantity/statistics';
-import { shown } from '../quantity/units';
+import { roundDigits } from '../quantity/units';
 import { countWords, METRIC, type Units } from '../quantity/words';
-import { amountOf } from './amount';
-import { chances, courseOf, eatenMs, lateEnd, readySpan } from './schedule';
-import type { CookPlan } from './part';
-import { expectedOf } from './expected';
-import { firePlanned, ventsPlanned } from './fireOf';
-import { windowOf, type Draft } from './job';
-import { jobsAt, serveDetail } from './jobs';
+import { amountOf } from './request/amount';
+import { missChances, courseOf, servedMs, latestEndMin, wantedWindow } from './schedule/schedule';
+import type { PitPlan } from './schedule/pitPlan';
+import { expectedOf } from './schedule/expected';
+import { plannedFireOf, plannedVentsOf } from './jobs/plannedFire';
+import { windowOf, type JobDraft } from './jobs/job';
+import { jobsAt, serveDetail } from './jobs/jobs';
 import { idAt } from './onePit';
-import { beforeBed, prepareJobs, shopJob } from './prepare';
+import { beforeBed, prepareJobs, shopJob } from './jobs/prepare';
 import { planBOf, risksOf } from './risks';
 import { problemsOf } from './problems';
-import { shoppingOf } from './shopping';
-import type { Amount, Plan, PlanJob, Problem, Request, RequestMeat } from './types';
-import type { Tuned } from './tune';
-import { watchOf } from './watch';
+import { shoppingOf } from './jobs/shopping';
+import type { Amount, Plan, PlanJob, Problem, Request, RequestMeat } from './request/types';
+import type { TunedPolicy } from './fire/tunePolicy';
+import { watchOf } from './jobs/watch';
 
 /** What the planner is told besides the request: time and patience are passed in, never taken. */
 export interface PlanOptions {
@@ -26,12 +26,12 @@ export interface PlanOptions {
   /** Members of the ensemble; 1 gives a rough answer at once. */
   members: number;
   /** How fires are held, worked out before: asked and told, so that a change of the meal is quick. */
-  known?: Map<string, Tuned>;
+  knownPolicies?: Map<string, TunedPolicy>;
 }
 
 /** One pit of a plan with what lies on it. */
-export interface PitPart {
-  cook: CookPlan;
+export interface PlannedPit {
+  cook: PitPlan;
   meats: RequestMeat[];
   pieces: number[];
   /** Where the meats stand in the request. */
@@ -45,7 +45,7 @@ const ROUND_MIN = 5;
 export function assemble(
   request: Request,
   options: PlanOptions,
-  parts: PitPart[],
+  parts: PlannedPit[],
   grates: Plan['grates'],
   problems: Problem[],
   serveMs: number,
@@ -71,14 +71,14 @@ export function assemble(
   parts.forEach((part, k) => {
     const { cook } = part;
     const onPit = part.index.map((i) => request.meats[i]!);
-    const pit = several ? cook.way.pit.id : undefined;
+    const pit = several ? cook.setup.pit.id : undefined;
     part.index.forEach((i, n) => {
       const meat = request.meats[i]!;
       amounts[i] = amountOf(request, meat, part.pieces[n]!);
-      const eatenMin = (eatenMs(request, meat) - lit[k]!) / MINUTE_MS;
-      const [earliest, latest] = readySpan(meat, eatenMin);
+      const eatenMin = (servedMs(request, meat) - lit[k]!) / MINUTE_MS;
+      const [earliest, latest] = wantedWindow(meat, eatenMin);
       const window = windowOf(cook.readyMin[n]!);
-      const odds = chances(cook.readyMin[n]!, latest, earliest);
+      const odds = missChances(cook.readyMin[n]!, latest, earliest);
       late[i] = rough ? 1 - request.chanceOnTimeFraction : odds.late;
       ready[i] = {
         id: meat.id,
@@ -96,7 +96,7 @@ export function assemble(
       const ahead = prepareJobs(meat, part.pieces[n]!, cook.onMin[n]!, name, (min) =>
         beforeBed(lit[k]! + min * MINUTE_MS, options.nowMs, zone),
       );
-      push(jobs, ahead.jobs, lit[k]!, zeroMs, zone, pit);
+      addJobs(jobs, ahead.jobs, lit[k]!, zeroMs, zone, pit);
       problems.push(
         ...problemsOf.lead(
           meat,
@@ -108,17 +108,17 @@ export function assemble(
         ...problemsOf.coming(request, i, late[i]!, lit[k]! + window[2] * MINUTE_MS),
       );
     });
-    push(jobs, jobsAt(cook, onPit, part.pieces, units, pit), lit[k]!, zeroMs, zone, pit);
+    addJobs(jobs, jobsAt(cook, onPit, part.pieces, units, pit), lit[k]!, zeroMs, zone, pit);
     problems.push(...problemsOf.pit(request, cook, part.index, units));
   });
-  push(jobs, servingJobs(request, amounts, jobs, serveMs, zeroMs, units), zeroMs, zeroMs, zone);
+  addJobs(jobs, servingJobs(request, amounts, jobs, serveMs, zeroMs, units), zeroMs, zeroMs, zone);
   problems.push(...problemsOf.time(request, options.nowMs, serveMs, zeroMs));
-  const fires = parts.map((p, k) => ({ ...firePlanned(p.cook, units), lightAt: at(lit[k]!) }));
+  const fires = parts.map((p, k) => ({ ...plannedFireOf(p.cook, units), lightAt: at(lit[k]!) }));
   const { list, cost, fetch } = shoppingOf(request, fires, amounts, units);
   // What thaws is there already: everything else has to be fetched before it is begun.
   const begun = jobs.filter((j) => !j.id.startsWith('thaw')).map((j) => j.clockMin);
   const begunMs = zeroMs + Math.min(...begun) * MINUTE_MS;
-  push(jobs, shopJob(fetch, begunMs, options.nowMs, zone, zeroMs), zeroMs, zeroMs, zone);
+  addJobs(jobs, shopJob(fetch, begunMs, options.nowMs, zone, zeroMs), zeroMs, zeroMs, zone);
   jobs.sort((a, b) => a.clockMin - b.clockMin);
   const main = parts[first]!;
   const expected = parts.map((p) => expectedOf(p.cook));
@@ -138,12 +138,12 @@ export function assemble(
     ],
     amounts,
     fires,
-    vents: parts.flatMap((p, k) => ventsPlanned(p.cook, lit[k]!, zone, units)),
+    vents: parts.flatMap((p, k) => plannedVentsOf(p.cook, lit[k]!, zone, units)),
     grates,
     guides: parts.map(({ cook }) => ({
-      pit: cook.way.pit.id,
-      ...cook.guide,
-      untilMin: Math.round(lateEnd(cook)),
+      pit: cook.setup.pit.id,
+      ...cook.policy,
+      untilMin: Math.round(latestEndMin(cook)),
     })),
     jobs: jobs.map(({ clockMin: _, ...job }) => job),
     watch: watchOf(jobs, request.crew ?? [], zeroMs, zone),
@@ -164,21 +164,21 @@ export function assemble(
     problems,
     cautions: [
       ...new Set(
-        parts.flatMap((p) => p.cook.pits.flatMap((r) => r.meats.flatMap((m) => m.cautions))),
+        parts.flatMap((p) => p.cook.likelyRuns.flatMap((r) => r.meats.flatMap((m) => m.cautions))),
       ),
     ],
     expected: expected[first]!,
     ...(several ? { expectedOf: expected } : {}),
-    scenarios: parts.map((p) => scenarioTold(p.cook)),
+    scenarios: parts.map((p) => scenarioOfPlan(p.cook)),
     members: options.members,
   };
 }
 
 /** Bark and tenderness of a pit's first piece at the minute it is done. */
-function outcomeOf(cook: CookPlan): Plan['outcome'] {
+function outcomeOf(cook: PitPlan): Plan['outcome'] {
   const at = (key: 'bark' | 'tenderness'): number | null =>
-    known(
-      cook.pits.map((r) => {
+    meanOfKnown(
+      cook.likelyRuns.map((r) => {
         const m = r.meats[0];
         if (!m || m.doneAtMin === null) return null;
         const row = r.minutes.findIndex((min) => min >= m.doneAtMin!);
@@ -189,14 +189,14 @@ function outcomeOf(cook: CookPlan): Plan['outcome'] {
 }
 
 /** Mean of what is known; null where nothing is. */
-function known(values: readonly (number | null)[]): number | null {
+function meanOfKnown(values: readonly (number | null)[]): number | null {
   const there = values.filter((v): v is number => v !== null);
-  return there.length > 0 ? shown(mean(there), 2) : null;
+  return there.length > 0 ? roundDigits(mean(there), 2) : null;
 }
 
-function push(
+function addJobs(
   jobs: (PlanJob & { clockMin: number })[],
-  drafts: readonly Draft[],
+  drafts: readonly JobDraft[],
   litMs: number,
   zeroMs: number,
   zone: string,
@@ -221,7 +221,7 @@ function servings(request: Request, serveMs: number) {
   const courses = new Map([['serve', main]]);
   request.meats.forEach((m, i) => {
     const id = courseOf(request, m);
-    const course = courses.get(id) ?? { id, ms: eatenMs(request, m), meats: [] };
+    const course = courses.get(id) ?? { id, ms: servedMs(request, m), meats: [] };
     course.meats.push(i);
     courses.set(id, course);
   });
@@ -236,7 +236,7 @@ function servingJobs(
   serveMs: number,
   zeroMs: number,
   units: Units,
-): Draft[] {
+): JobDraft[] {
   const lastOff = Math.max(...jobs.filter((j) => j.do === 'meat-off').map((j) => j.clockMin));
   return servings(request, serveMs).map(({ id, ms, meats }) => {
     const main = id === 'serve';
@@ -256,7 +256,7 @@ function servingJobs(
 }
 
 /** The scenario of the middle of the road with everything its tender did written into it, minute by minute. */
-function scenarioTold(cook: CookPlan): Plan['scenarios'][number] {
+function scenarioOfPlan(cook: PitPlan): Plan['scenarios'][number] {
   const done = cook.result.happened.filter((a) =>
     [
       'set-vents',

@@ -2,10 +2,10 @@
 import { epochOf, MINUTE_MS } from '../quantity/time';
 import { METRIC } from '../quantity/words';
 import { planBOf } from './risks';
-import { courseOf, eatenMs } from './schedule';
-import { shoppingOf } from './shopping';
-import type { Plan } from './types';
-import { watchOf } from './watch';
+import { courseOf, servedMs } from './schedule/schedule';
+import { shoppingOf } from './jobs/shopping';
+import type { Plan } from './request/types';
+import { watchOf } from './jobs/watch';
 
 /** The id of a job that stands at more than one pit. */
 export const idAt = (job: string, pit: string): string => `${job}@${pit}`;
@@ -62,7 +62,7 @@ export function onePit(plan: Plan, pitId: string): Plan {
     );
   const { list, cost } = shoppingOf(request, [fire], amounts, request.units ?? METRIC);
   const clocked = jobs.map((j) => ({ ...j, clockMin: (epochOf(j.at, zone) - litMs) / MINUTE_MS }));
-  const eaten = eatenMs(request, meats[0]!);
+  const eaten = servedMs(request, meats[0]!);
   const restFrom = (at: string): number => Math.max(0, (eaten - epochOf(at, zone)) / MINUTE_MS);
   const { expectedOf, ...rest } = plan;
   return {

@@ -1,28 +1,29 @@
 /** Plans a meal backwards from its serving time: every pit of the request, and what it all needs. */
 import { epochOf, MINUTE_MS } from '../quantity/time';
-import { massOf, piecesOfAll } from './amount';
-import { eatenMs, readySpan } from './schedule';
-import { planCook } from './cookPlan';
-import { weatherFrom } from './day';
-import type { CookPlan, Wanted } from './part';
-import { gratePlanned, placeOf, type OnGrate } from './gratePlan';
-import { layFire } from './lay';
-import { badlyLaid, tooMany } from './problems';
-import type { Plan, Problem, Request, RequestMeat } from './types';
-import { assemble, type PitPart, type PlanOptions } from './assemble';
+import { requestedMassKg, piecesPerMeat } from './request/amount';
+import { servedMs, wantedWindow } from './schedule/schedule';
+import { planPit } from './schedule/planPit';
+import { weatherFromLighting } from './request/planWeather';
+import type { PitPlan, PieceTarget } from './schedule/pitPlan';
+import { planGrate, mainPlaceOf, type PiecesToPlace } from './grate/planGrate';
+import { designFire } from './fire/designFire';
+import { misplacedPiece, tooManyPieces } from './problems';
+import type { Plan, Problem, Request, RequestMeat } from './request/types';
+import { assemble, type PlannedPit, type PlanOptions } from './assemble';
 
 /** About how long before it is eaten a meal's fire is lit, min (common practice). */
 const USUAL_COOK_MIN = 600;
 
 /** The plan for a request, in one go. See `planning`. */
 export const plan = (request: Request, options: PlanOptions): Plan =>
-  finish(planning(request, options));
+  runToEnd(planSteps(request, options));
 
 /** One pit's cook, in one go. See `planCook`. */
-const cookOf = (...asked: Parameters<typeof planCook>): CookPlan => finish(planCook(...asked));
+const planPitAtOnce = (...asked: Parameters<typeof planPit>): PitPlan =>
+  runToEnd(planPit(...asked));
 
 /** What work comes to when nobody looks on. */
-function finish<T>(work: Generator<number, T>): T {
+function runToEnd<T>(work: Generator<number, T>): T {
   for (;;) {
     const step = work.next();
     if (step.done) return step.value;
@@ -34,31 +35,31 @@ function finish<T>(work: Generator<number, T>): T {
  * and break off. Never throws for a wish that cannot be met: `problems` says what stands in the way
  * and what would make it possible. Throws RangeError for names outside the catalogues.
  */
-export function* planning(request: Request, options: PlanOptions): Generator<number, Plan> {
+export function* planSteps(request: Request, options: PlanOptions): Generator<number, Plan> {
   const zone = request.timeZone;
   const serveMs = epochOf(request.serveAt, zone);
   const problems: Problem[] = [];
-  const wantedPieces = piecesOfAll(request);
-  const { pieces, ways, grates } = roomFor(request, wantedPieces, problems);
-  const parts: PitPart[] = [];
+  const wantedPieces = piecesPerMeat(request);
+  const { pieces, ways, grates } = fitToGrates(request, wantedPieces, problems);
+  const parts: PlannedPit[] = [];
   const used = request.pits.map((_, k) => request.meats.some((m) => pitOf(request, m) === k));
   const share = 1 / Math.max(used.filter(Boolean).length, 1);
   for (const [k, way] of ways.entries()) {
     if (!used[k]) continue;
     const index = request.meats.flatMap((m, i) => (pitOf(request, m) === k ? [i] : []));
     const meats = index.map((i) => request.meats[i]!);
-    const wanted = meats.map((m, n) =>
-      wish(request, { ...m, at: placeOf(m, grates[k]!) }, pieces[index[n]!]!, serveMs),
+    const targets = meats.map((m, n) =>
+      pieceTarget(request, { ...m, at: mainPlaceOf(m, grates[k]!) }, pieces[index[n]!]!, serveMs),
     );
     const done = parts.length * share;
-    const asked = { chance: request.chanceOnTimeFraction, known: options.known };
+    const asked = { chance: request.chanceOnTimeFraction, known: options.knownPolicies };
     // Which hours a cook goes through is known once it is roughly known how long it takes.
     const over = (litMin: number) =>
-      weatherFrom(request.weather, zone, serveMs + litMin * MINUTE_MS);
+      weatherFromLighting(request.weather, zone, serveMs + litMin * MINUTE_MS);
     const weather = Array.isArray(request.weather)
-      ? over(cookOf(way, over(-USUAL_COOK_MIN), wanted, { ...asked, members: 1 }).litMin)
+      ? over(planPitAtOnce(way, over(-USUAL_COOK_MIN), targets, { ...asked, members: 1 }).litMin)
       : request.weather;
-    const work = planCook(way, weather, wanted, { ...asked, members: options.members });
+    const work = planPit(way, weather, targets, { ...asked, members: options.members });
     let step = work.next();
     for (; !step.done; step = work.next()) yield done + share * step.value * 0.99;
     parts.push({ cook: step.value, meats, pieces: index.map((i) => pieces[i]!), index });
@@ -75,18 +76,18 @@ const pitOf = (request: Request, m: RequestMeat): number =>
   );
 
 /** Fires, places on the grates, and how many pieces there is room for. */
-function roomFor(request: Request, wanted: readonly number[], problems: Problem[]) {
-  const ways = request.pits.map(layFire);
+function fitToGrates(request: Request, wanted: readonly number[], problems: Problem[]) {
+  const ways = request.pits.map(designFire);
   const pieces = [...wanted];
   const grates = ways.map((way, k) => {
-    const on: OnGrate[] = request.meats.flatMap((meat, i) =>
+    const on: PiecesToPlace[] = request.meats.flatMap((meat, i) =>
       pitOf(request, meat) === k ? [{ meat, pieces: wanted[i]!, index: i }] : [],
     );
-    const { plan, fits, misplaced } = gratePlanned(way, on);
-    problems.push(...misplaced.map((m) => badlyLaid(request, m)));
+    const { plan, fits, misplaced } = planGrate(way, on);
+    problems.push(...misplaced.map((m) => misplacedPiece(request, m)));
     for (const { meat, index } of on) {
       if (fits[index]! < wanted[index]!) {
-        problems.push(tooMany(request, way, meat, index, wanted[index]!, fits[index]!));
+        problems.push(tooManyPieces(request, way, meat, index, wanted[index]!, fits[index]!));
         pieces[index] = Math.max(1, fits[index]!);
       }
     }
@@ -96,17 +97,22 @@ function roomFor(request: Request, wanted: readonly number[], problems: Problem[
 }
 
 /** A meat as the scheduler takes it: minutes from the request's serving time. */
-function wish(request: Request, meat: RequestMeat, pieces: number, serveMs: number): Wanted {
-  const [readyFromMin, readyByMin] = readySpan(
+function pieceTarget(
+  request: Request,
+  meat: RequestMeat,
+  pieces: number,
+  serveMs: number,
+): PieceTarget {
+  const [readyFromMin, readyByMin] = wantedWindow(
     meat,
-    (eatenMs(request, meat) - serveMs) / MINUTE_MS,
+    (servedMs(request, meat) - serveMs) / MINUTE_MS,
   );
   return {
     spec: {
       id: meat.id,
       cut: meat.cut,
       count: pieces,
-      massKg: massOf(meat),
+      massKg: requestedMassKg(meat),
       thicknessMm: meat.thicknessMm,
       startC: FRIDGE_C,
       at: meat.at,

@@ -3,32 +3,32 @@ import { cutOf } from '../meat/cuts';
 import { MINUTE_MS, localOf } from '../quantity/time';
 import { mean, quantile } from '../quantity/statistics';
 import { spanOfTime, temperatureWords, type Units } from '../quantity/words';
-import { edibleKg, massOf } from './amount';
-import type { CookPlan } from './part';
-import { footprintOf, grateOf } from './grate';
-import type { Misplaced } from './gratePlan';
-import type { Way } from './lay';
-import { prepareProblem } from './prepare';
-import { eatenMs, inOrder, lateEnd, LONGEST_MIN } from './schedule';
-import type { Problem, Request, RequestMeat } from './types';
+import { edibleKg, requestedMassKg } from './request/amount';
+import type { PitPlan } from './schedule/pitPlan';
+import { footprintOf, grateOf } from './grate/grate';
+import type { MisplacedPiece } from './grate/planGrate';
+import type { PitSetup } from './fire/designFire';
+import { prepareProblem } from './jobs/prepare';
+import { servedMs, ascendingNeverLast, latestEndMin, MAX_COOK_MIN } from './schedule/schedule';
+import type { Problem, Request, RequestMeat } from './request/types';
 
 /** More pieces than the grate takes beside its fire. */
-export function tooMany(
+export function tooManyPieces(
   request: Request,
-  way: Way,
+  setup: PitSetup,
   meat: RequestMeat,
   index: number,
   wanted: number,
   fits: number,
 ): Problem {
   const cut = cutOf(meat.cut);
-  const [low, high] = edibleKg(cut, massOf(meat));
+  const [low, high] = edibleKg(cut, requestedMassKg(meat));
   const feeds = Math.floor((fits * (low + high) * 500) / request.appetiteG);
   const others = request.meats.length > 1;
-  const name = way.pit.name ?? `the ${way.preset.name}`;
+  const name = setup.pit.name ?? `the ${setup.preset.name}`;
   if (fits === 0) {
-    const grate = grateOf(way.preset, way.fire.arrangement);
-    const foot = footprintOf(meat.cut, massOf(meat), meat.thicknessMm);
+    const grate = grateOf(setup.preset, setup.fire.arrangement);
+    const foot = footprintOf(meat.cut, requestedMassKg(meat), meat.thicknessMm);
     const room = Math.round(200 * Math.min(grate.clearRadiusM, grate.lengthM / 2));
     return {
       field: `meats[${index}].massKg`,
@@ -44,7 +44,7 @@ export function tooMany(
 }
 
 /** A piece that was laid where it cannot lie. */
-export function badlyLaid(request: Request, { index, piece, why }: Misplaced): Problem {
+export function misplacedPiece(request: Request, { index, piece, why }: MisplacedPiece): Problem {
   const name = cutOf(request.meats[index]!.cut).name;
   return {
     field: `meats[${index}].lie[${piece}]`,
@@ -57,15 +57,15 @@ export function badlyLaid(request: Request, { index, piece, why }: Misplaced): P
 }
 
 /** Of the pit: out of reach, never done, fuel that cannot last. */
-function ofPit(
+function pitProblems(
   request: Request,
-  cook: CookPlan,
+  cook: PitPlan,
   index: readonly number[],
   units: Units,
 ): Problem[] {
-  const { way } = cook;
-  const { pitC: target, bandC } = way.pit.pace;
-  const k = request.pits.findIndex((p) => p.id === way.pit.id);
+  const { setup } = cook;
+  const { pitC: target, bandC } = setup.pit.pace;
+  const k = request.pits.findIndex((p) => p.id === setup.pit.id);
   const problems: Problem[] = [];
   const part = cook.result.pitC.filter(
     (c, i): c is number => c !== null && cook.result.minutes[i]! >= 100,
@@ -82,19 +82,19 @@ function ofPit(
     });
   }
   cook.readyMin.forEach((r, n) => {
-    if (Number.isFinite(quantile(inOrder(r), request.chanceOnTimeFraction))) return;
+    if (Number.isFinite(quantile(ascendingNeverLast(r), request.chanceOnTimeFraction))) return;
     problems.push({
       field: `meats[${index[n]!}].done`,
-      message: `Some of these cooks are not done after ${spanOfTime(LONGEST_MIN)}.`,
+      message: `Some of these cooks are not done after ${spanOfTime(MAX_COOK_MIN)}.`,
       instead: `Hold the pit hotter than ${temperatureWords(target, units)}, wrap, or take smaller pieces.`,
     });
   });
-  const needKg = mean(cook.charcoalKgPerMin) * lateEnd(cook);
-  if (way.preset.family === 'kamado' && needKg > 0.97 * cook.fullKg) {
-    const lasts = (0.9 * cook.fullKg) / Math.max(mean(cook.charcoalKgPerMin), 1e-6);
+  const needKg = mean(cook.charcoalKgPerMin) * latestEndMin(cook);
+  if (setup.preset.family === 'kamado' && needKg > 0.97 * cook.fullLoadKg) {
+    const lasts = (0.9 * cook.fullLoadKg) / Math.max(mean(cook.charcoalKgPerMin), 1e-6);
     problems.push({
       field: `pits[${Math.max(k, 0)}].fire`,
-      message: `A full bowl lasts about ${spanOfTime(Math.round(lasts / 30) * 30)} at this heat; the slow cooks take ${spanOfTime(Math.round(lateEnd(cook) / 30) * 30)}.`,
+      message: `A full bowl lasts about ${spanOfTime(Math.round(lasts / 30) * 30)} at this heat; the slow cooks take ${spanOfTime(Math.round(latestEndMin(cook) / 30) * 30)}.`,
       instead: 'Wrap earlier, take smaller pieces, or plan the last hours in a low oven.',
     });
   }
@@ -111,7 +111,12 @@ function hourWords(ms: number, { serveAt, timeZone }: Request): string {
 }
 
 /** Of the clock. */
-function ofTime(request: Request, nowMs: number, serveMs: number, lightMs: number): Problem[] {
+function clockProblems(
+  request: Request,
+  nowMs: number,
+  serveMs: number,
+  lightMs: number,
+): Problem[] {
   const zone = request.timeZone;
   if (serveMs <= nowMs) {
     return [
@@ -134,7 +139,7 @@ function ofTime(request: Request, nowMs: number, serveMs: number, lightMs: numbe
 }
 
 /** What lead times make impossible. */
-function ofLead(
+function leadTimeProblems(
   meat: RequestMeat,
   index: number,
   onMs: number,
@@ -146,7 +151,12 @@ function ofLead(
 }
 
 /** A piece that comes too late to be ready. */
-function ofComing(request: Request, index: number, lateFraction: number, p90Ms: number): Problem[] {
+function lateArrivalProblems(
+  request: Request,
+  index: number,
+  lateFraction: number,
+  p90Ms: number,
+): Problem[] {
   const meat = request.meats[index]!;
   if (!meat.notBefore || lateFraction <= 1.05 - request.chanceOnTimeFraction) return [];
   const then = onTheQuarter(p90Ms + meat.rest.minutes * MINUTE_MS);
@@ -154,9 +164,14 @@ function ofComing(request: Request, index: number, lateFraction: number, p90Ms: 
     {
       field: `meats[${index}].notBefore`,
       message: `Put on at ${meat.notBefore.slice(11)}, the ${cutOf(meat.cut).name} is late in ${Math.round(100 * lateFraction)} of 100 cooks.`,
-      instead: `Serve it at ${hourWords(then, request)}, have it there ${spanOfTime((then - eatenMs(request, meat)) / MINUTE_MS)} sooner, take smaller pieces, or cook hotter.`,
+      instead: `Serve it at ${hourWords(then, request)}, have it there ${spanOfTime((then - servedMs(request, meat)) / MINUTE_MS)} sooner, take smaller pieces, or cook hotter.`,
     },
   ];
 }
 
-export const problemsOf = { pit: ofPit, time: ofTime, lead: ofLead, coming: ofComing };
+export const problemsOf = {
+  pit: pitProblems,
+  time: clockProblems,
+  lead: leadTimeProblems,
+  coming: lateArrivalProblems,
+};

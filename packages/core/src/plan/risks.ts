@@ -1,13 +1,13 @@
 /** The likeliest troubles of a plan, by its own likely cooks: the sign to look for and the move to make. */
-import { withHold, type Vents } from '../cook/guide';
+import { withHoldingIntake, type VentOpenings } from '../control/controlPolicy';
 import { cutOf, doneByFeel } from '../meat/cuts';
 import { mean } from '../quantity/statistics';
-import { clamp, shown } from '../quantity/units';
+import { clamp, roundDigits } from '../quantity/units';
 import { spanOfTime, spanWords, temperatureWords, type Units } from '../quantity/words';
-import type { CookPlan } from './part';
-import { lateEnd, longestHoldMin } from './schedule';
-import { windowOf } from './job';
-import type { RequestMeat, Risk } from './types';
+import type { PitPlan } from './schedule/pitPlan';
+import { latestEndMin, maxHoldMin } from './schedule/schedule';
+import { windowOf } from './jobs/job';
+import type { RequestMeat, Risk } from './request/types';
 import { settingWords } from './words';
 
 /** How many are told. */
@@ -17,7 +17,7 @@ type Weighed = Risk & { chanceFraction: number };
 
 /** Two or three troubles, the likeliest first. */
 export function risksOf(
-  plan: CookPlan,
+  plan: PitPlan,
   meats: readonly RequestMeat[],
   late: readonly number[],
   units: Units,
@@ -32,13 +32,13 @@ export function risksOf(
   return all
     .sort((a, b) => b.chanceFraction - a.chanceFraction)
     .slice(0, MOST)
-    .map((r) => ({ ...r, chanceFraction: shown(r.chanceFraction, 2) }));
+    .map((r) => ({ ...r, chanceFraction: roundDigits(r.chanceFraction, 2) }));
 }
 
 /** Off its band in the first hours, by the likely pits: which way first. */
-function offTarget(plan: CookPlan, units: Units): Weighed[] {
-  const { way, guide, pits } = plan;
-  if (way.fanned) return [];
+function offTarget(plan: PitPlan, units: Units): Weighed[] {
+  const { setup: way, policy: guide, likelyRuns: pits } = plan;
+  if (way.underFan) return [];
   const { pitC: target, bandC } = way.pit.pace;
   const early = pits.map((r) => {
     const part = r.pitC.filter((_, i) => r.minutes[i]! >= 45 && r.minutes[i]! <= 120);
@@ -52,7 +52,7 @@ function offTarget(plan: CookPlan, units: Units): Weighed[] {
     {
       chanceFraction: Math.max(high, low),
       sign: `The pit settles ${where}: over ${spanWords(bandC / 2, units)} off ${temperatureWords(target, units)} an hour after lighting`,
-      move: way.splits
+      move: way.onSplits
         ? `The next split a quarter ${where === 'high' ? 'lighter' : 'heavier'}; the dampers stay.`
         : `${turn} Then wait ${Math.round(guide.waitMin)} minutes before the next move.`,
       why: `In ${Math.round(100 * Math.max(high, low))} of 100 likely pits (other leaks, wind, thermometer).`,
@@ -64,14 +64,14 @@ function offTarget(plan: CookPlan, units: Units): Weighed[] {
 const FURTHER = [1, 1.5, 2.25, 3.4, 5];
 
 /** The first move when it stands `offK` from its target, in words: one that is heard as another setting. */
-export function trimWords(plan: Pick<CookPlan, 'way' | 'guide'>, offK: number): string {
-  const { way, guide } = plan;
-  const fold = clamp(-offK / guide.perFoldK, -0.6, 0.6);
-  const words = ({ intake, exhaust }: Vents): string => settingWords(way, intake, exhaust);
+export function trimWords(plan: Pick<PitPlan, 'setup' | 'policy'>, offK: number): string {
+  const { setup: way, policy: guide } = plan;
+  const fold = clamp(-offK / guide.kelvinPerEFold, -0.6, 0.6);
+  const words = ({ intake, exhaust }: VentOpenings): string => settingWords(way, intake, exhaust);
   const now = words(guide.hold);
   for (const times of FURTHER) {
     const wanted = clamp(guide.hold.intake * Math.exp(times * fold), guide.finest.small, 1);
-    const said = words(withHold(guide, wanted).hold);
+    const said = words(withHoldingIntake(guide, wanted).hold);
     if (said !== now) return `${said}.`;
   }
   return offK > 0
@@ -80,9 +80,9 @@ export function trimWords(plan: Pick<CookPlan, 'way' | 'guide'>, offK: number): 
 }
 
 /** Fuel that may run short, and wind. */
-function fuelRisks(plan: CookPlan, units: Units): Weighed[] {
-  const { way } = plan;
-  if (way.splits) {
+function fuelRisks(plan: PitPlan, units: Units): Weighed[] {
+  const { setup: way } = plan;
+  if (way.onSplits) {
     return [
       {
         chanceFraction: 0.3,
@@ -92,10 +92,11 @@ function fuelRisks(plan: CookPlan, units: Units): Weighed[] {
       },
     ];
   }
-  const needs = plan.charcoalKgPerMin.map((k) => k * lateEnd(plan));
-  const short = needs.filter((kg) => kg > 0.92 * plan.loadKg).length / Math.max(needs.length, 1);
+  const needs = plan.charcoalKgPerMin.map((k) => k * latestEndMin(plan));
+  const short =
+    needs.filter((kg) => kg > 0.92 * plan.fuelLoadKg).length / Math.max(needs.length, 1);
   const perMin = mean(plan.charcoalKgPerMin);
-  const lasts = plan.loadKg / Math.max(perMin, 1e-6);
+  const lasts = plan.fuelLoadKg / Math.max(perMin, 1e-6);
   return [
     {
       chanceFraction: short,
@@ -111,10 +112,10 @@ function fuelRisks(plan: CookPlan, units: Units): Weighed[] {
 
 const spanRate = (kgPerMin: number, units: Units): string =>
   units.mass === 'kg'
-    ? `about ${shown(60 * kgPerMin, 2)} kg an hour`
-    : `about ${shown((60 * kgPerMin) / 0.45359237, 1)} lb an hour`;
+    ? `about ${roundDigits(60 * kgPerMin, 2)} kg an hour`
+    : `about ${roundDigits((60 * kgPerMin) / 0.45359237, 1)} lb an hour`;
 
-function lateRisk(plan: CookPlan, meat: RequestMeat, i: number, late: number): Weighed[] {
+function lateRisk(plan: PitPlan, meat: RequestMeat, i: number, late: number): Weighed[] {
   const [p10, , p90] = windowOf(plan.readyMin[i]!);
   const name = cutOf(meat.cut).name;
   const wrap = meat.wrap.with === 'none' && doneByFeel(cutOf(meat.cut));
@@ -140,11 +141,11 @@ const KEEPERS = {
 const OFTEN_EARLY = 0.25;
 
 /** Ready before it can be held: where it would keep, and how many of the likely cooks that saves. */
-function earlyRisk(plan: CookPlan, meat: RequestMeat, i: number): Weighed[] {
+function earlyRisk(plan: PitPlan, meat: RequestMeat, i: number): Weighed[] {
   const ready = plan.readyMin[i]!;
-  const late = plan.wanted[i]!.readyByMin - plan.litMin;
+  const late = plan.targets[i]!.readyByMin - plan.litMin;
   const eaten = late + meat.rest.minutes;
-  const holdMin = longestHoldMin(meat);
+  const holdMin = maxHoldMin(meat);
   /** Share of the likely cooks that are in time and not longer there than it is held. */
   const inside = (hold: number): number =>
     ready.filter((v) => v >= eaten - hold && v <= late).length / ready.length;
@@ -154,7 +155,7 @@ function earlyRisk(plan: CookPlan, meat: RequestMeat, i: number): Weighed[] {
     .filter((where) => where !== meat.rest.where)
     .map((where) => ({
       where,
-      share: inside(longestHoldMin({ ...meat, rest: { ...meat.rest, where } })),
+      share: inside(maxHoldMin({ ...meat, rest: { ...meat.rest, where } })),
     }))
     .reduce((a, b) => (b.share > a.share + 0.05 ? b : a));
   const waits = spanOfTime(holdMin);
@@ -172,7 +173,7 @@ function earlyRisk(plan: CookPlan, meat: RequestMeat, i: number): Weighed[] {
   ];
 }
 
-function ofFamily(plan: CookPlan, units: Units): Weighed[] {
+function ofFamily(plan: PitPlan, units: Units): Weighed[] {
   const dry = plan.result.happened.find((h) => h.do === 'pan-dry');
   const risks: Weighed[] = [];
   if (dry) {
@@ -183,15 +184,15 @@ function ofFamily(plan: CookPlan, units: Units): Weighed[] {
       why: 'From the simulated pit: boiling water holds it back.',
     });
   }
-  if (plan.way.preset.family === 'kamado') {
+  if (plan.setup.preset.family === 'kamado') {
     risks.push({
       chanceFraction: 0.25,
-      sign: `It runs over ${temperatureWords(plan.way.pit.pace.pitC + 10, units)} while coming up`,
+      sign: `It runs over ${temperatureWords(plan.setup.pit.pace.pitC + 10, units)} while coming up`,
       move: 'Close to the holding setting at once: thick walls take more than an hour to give the heat back. Crack the lid before opening it wide: a starved fire flares.',
       why: 'Common practice; the simulated pit needs over an hour from 180 C down to 125 C.',
     });
   }
-  if (plan.way.preset.family === 'hopper') {
+  if (plan.setup.preset.family === 'hopper') {
     risks.push({
       chanceFraction: 0.15,
       sign: 'The power fails, or the fuel bridges in the hopper',

@@ -1,7 +1,7 @@
 /** A plan as a sheet of plain text (Markdown): to print, to hand over, to keep. */
 import { cutOf } from '../meat/cuts';
 import { countWords, massWords, METRIC, spanOfTime } from '../quantity/words';
-import type { Plan, PlanJob } from './types';
+import type { Plan, PlanJob } from './request/types';
 
 /** Jobs that are alike and follow each other are told in one line. */
 export interface SheetLine {

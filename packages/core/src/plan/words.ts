@@ -1,12 +1,12 @@
 /** What a plan calls the parts of a pit, and how it says settings and builds. */
 import { CHARCOALS } from '../fuel/catalogue';
-import { litKg, loadKg } from '../fire/catalogue';
-import type { FireSpec } from '../fire/spec';
+import { fireLitKg, fireLoadKg } from '../fire/catalogue';
+import type { FireSpec } from '../scenario/fireSpec';
 import type { Family } from '../pit/types';
-import { splitThickCm } from '../pit/usual';
-import { ventName } from '../pit/ventNames';
+import { splitThicknessCm } from '../pit/usualFire';
+import { ventName } from '../pit/ventNotation';
 import { countWords, massWords, smallMassWords, type Units } from '../quantity/words';
-import type { Way } from './lay';
+import type { PitSetup } from './fire/designFire';
 
 /** What the two vents of a family are called. */
 export const VENT_NOUNS: Readonly<Record<Family, { intake: string; exhaust: string }>> = {
@@ -18,10 +18,10 @@ export const VENT_NOUNS: Readonly<Record<Family, { intake: string; exhaust: stri
 };
 
 /** A setting in the owner's own units: `Bowl vent ¼, lid vent ½`. */
-export function settingWords(way: Way, intake: number, exhaust: number): string {
-  const { pit, preset } = way;
+export function settingWords(setup: PitSetup, intake: number, exhaust: number): string {
+  const { pit, preset } = setup;
   const nouns = VENT_NOUNS[preset.family];
-  const told = pit.ventWay ?? preset.ventWay;
+  const told = pit.ventWay ?? preset.ventNotation;
   const { travelMm } = preset;
   return `${nouns.intake} ${ventName(intake, told, travelMm.intake)}, ${nouns.exhaust} ${ventName(exhaust, told, travelMm.exhaust)}`;
 }
@@ -36,16 +36,16 @@ export function charcoalWords(fire: Pick<FireSpec, 'fuel'>, kg: number, units: U
 
 /** A split as it is picked: `a split of 0.5 kg (33 cm, 6 cm thick)`. */
 export function splitWords(kg: number, lengthCm: number, units: Units): string {
-  return `${massWords(kg, units)} (${lengthCm} cm long, ${Math.max(2, Math.round(splitThickCm(kg, lengthCm)))} cm thick)`;
+  return `${massWords(kg, units)} (${lengthCm} cm long, ${Math.max(2, Math.round(splitThicknessCm(kg, lengthCm)))} cm thick)`;
 }
 
 /** What of a fire is lit before it is put in. */
 export const litWords = (fire: FireSpec, units: Units): string =>
-  charcoalWords(fire, litKg(fire), units);
+  charcoalWords(fire, fireLitKg(fire), units);
 
 /** How a fire is built, step by step. */
-export function buildWords(way: Way, fire: FireSpec, units: Units): string[] {
-  const kg = loadKg(fire, way.physics.diameterM);
+export function buildWords(setup: PitSetup, fire: FireSpec, units: Units): string[] {
+  const kg = fireLoadKg(fire, setup.parameters.diameterM);
   const all = charcoalWords(fire, kg, units);
   const chunk = fire.woodChunks[0];
   const chunks = chunk
@@ -77,7 +77,7 @@ export function buildWords(way: Way, fire: FireSpec, units: Units): string[] {
       return [
         `${all} in the ring, a hollow in the middle.`,
         `${chunks} buried at different depths.`,
-        `${lit} lit in the chimney, into the hollow.${way.physics.waterKg > 0 ? ` Pan in, with ${massWords(way.physics.waterKg, units)} of hot water.` : ' Pan in, empty and covered with foil: it holds steadier without water at this heat.'}`,
+        `${lit} lit in the chimney, into the hollow.${setup.parameters.waterKg > 0 ? ` Pan in, with ${massWords(setup.parameters.waterKg, units)} of hot water.` : ' Pan in, empty and covered with foil: it holds steadier without water at this heat.'}`,
       ];
     case 'hopper':
       return [
@@ -87,7 +87,7 @@ export function buildWords(way: Way, fire: FireSpec, units: Units): string[] {
         `Light ${lit} at the grate.`,
       ];
     case 'coal-bed':
-      return way.splits
+      return setup.onSplits
         ? [
             `${lit} lit in the chimney and spread on the grate as a bed.`,
             'The first split on top, the next ones warming on the firebox.',

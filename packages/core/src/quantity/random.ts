@@ -5,7 +5,7 @@ export interface Random {
   /** Standard normal. */
   normal(): number;
   /** Log-normal with median 1 and the given relative standard deviation. */
-  spread(relativeSd: number): number;
+  logNormal(relativeSd: number): number;
 }
 
 /**
@@ -25,7 +25,7 @@ export function seeded(seed: number): Random {
     const u = Math.max(next(), 1e-12);
     return Math.sqrt(-2 * Math.log(u)) * Math.cos(2 * Math.PI * next());
   };
-  return { next, normal, spread: (sd) => Math.exp(sd * normal()) };
+  return { next, normal, logNormal: (sd) => Math.exp(sd * normal()) };
 }
 
 /** A seed from a text (FNV-1a, 32 bit), so that a cook's id decides its chance. */

@@ -20,7 +20,7 @@ export const mean = (values: readonly number[]): number =>
   values.reduce((sum, v) => sum + v, 0) / values.length;
 
 /** p10, p50 and p90 of a list; NaN entries count as later than all. */
-export function tenFiftyNinety(values: readonly number[]): [number, number, number] {
+export function p10p50p90(values: readonly number[]): [number, number, number] {
   const late = values.length - values.filter(Number.isFinite).length;
   const sorted = [...ascending(values), ...Array<number>(late).fill(Infinity)];
   return [quantile(sorted, 0.1), quantile(sorted, 0.5), quantile(sorted, 0.9)];

@@ -43,4 +43,4 @@ export const clamp = (value: number, low: number, high: number): number =>
   value < low ? low : value > high ? high : value;
 
 /** A figure as documents show it, to so many digits. */
-export const shown = (v: number, digits: number): number => Number(v.toFixed(digits));
+export const roundDigits = (v: number, digits: number): number => Number(v.toFixed(digits));

@@ -1,7 +1,7 @@
 /** What the fire is doing and why, in one line each, from readings and the log. */
 import { clamp } from '../quantity/units';
 import { MINUTE_MS } from '../quantity/time';
-import type { Line } from './log';
+import type { LogLine } from './log';
 
 export interface PitReading {
   at: number;
@@ -16,7 +16,7 @@ export interface Diagnosis {
   cause: string;
 }
 
-const LOOK_BACK_MIN = 10;
+const TREND_MIN = 10;
 /** Less than this in ten minutes is steady: swings that do not matter, K. */
 const STEADY_K = 3;
 /** How long an opening, cold meat or a vent move is felt, min (common practice). */
@@ -25,10 +25,10 @@ const FELT_MIN = { lid: 15, meat: 40, vents: 25 };
 const LOW_FUEL = 0.08;
 
 /** Straight-line change over the last ten minutes, K; null when there is too little to go on. */
-export function changeOver(readings: readonly PitReading[], nowMs: number): number | null {
+export function recentChangeK(readings: readonly PitReading[], nowMs: number): number | null {
   const recent = readings.filter(
     (r): r is { at: number; pitC: number } =>
-      r.pitC !== null && r.at > nowMs - LOOK_BACK_MIN * MINUTE_MS && r.at <= nowMs,
+      r.pitC !== null && r.at > nowMs - TREND_MIN * MINUTE_MS && r.at <= nowMs,
   );
   if (recent.length < 4) return null;
   const n = recent.length;
@@ -40,20 +40,20 @@ export function changeOver(readings: readonly PitReading[], nowMs: number): numb
     above += (r.at - tMean) * (r.pitC - cMean);
     below += (r.at - tMean) ** 2;
   }
-  return below === 0 ? null : (above / below) * LOOK_BACK_MIN * MINUTE_MS;
+  return below === 0 ? null : (above / below) * TREND_MIN * MINUTE_MS;
 }
 
 /** Diagnosis at `nowMs` for a target and band; `litMs` null before lighting. */
 export function diagnose(
   readings: readonly PitReading[],
-  lines: readonly Line[],
+  lines: readonly LogLine[],
   nowMs: number,
   litMs: number | null,
   targetC: number,
   bandC: number,
   fuelLeftFraction: number | null,
 ): Diagnosis {
-  const changeK = changeOver(readings, nowMs);
+  const changeK = recentChangeK(readings, nowMs);
   const latest = [...readings].reverse().find((r) => r.pitC !== null)?.pitC ?? null;
   const place =
     latest === null || latest < targetC - bandC
@@ -64,10 +64,10 @@ export function diagnose(
   if (litMs === null) {
     return { trend: 'unlit', changeK, place, cause: 'The fire is not lit yet.' };
   }
-  const since = (match: (l: Line) => boolean): number =>
+  const since = (match: (l: LogLine) => boolean): number =>
     (nowMs - ([...lines].reverse().find((l) => l.at <= nowMs && match(l))?.at ?? -Infinity)) /
     MINUTE_MS;
-  const did = (what: string) => (l: Line) => l.body.kind === 'act' && l.body.action.do === what;
+  const did = (what: string) => (l: LogLine) => l.body.kind === 'act' && l.body.action.do === what;
   const lid = since(did('lid-open'));
   const meat = since(did('meat-on'));
   const vents = since((l) => did('set-vents')(l) && l.jobId !== 'light');

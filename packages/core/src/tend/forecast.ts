@@ -2,14 +2,14 @@
  * What to expect from here: the plan's own engine run again with what was really done so far, the jobs still
  * to come, and what the thermometers have said: the pit moved to its reading, the piece to its whole trace.
  */
-import { runAhead } from '../estimate/ahead';
-import type { ProbeReading, Traced } from '../estimate/drive';
-import type { Estimate } from '../estimate/piece';
-import type { Scenario } from '../cook/scenario';
-import { fan } from '../plan/ensemble';
-import { tenFiftyNinety } from '../quantity/statistics';
+import { runLikelyPiece } from '../estimate/likelyPiece';
+import type { ProbeReading, PitTrace } from '../estimate/measuredAir';
+import type { PieceEstimate } from '../estimate/pieceEstimate';
+import type { Scenario } from '../scenario/scenario';
+import { percentileBands } from '../sampling/likelyPits';
+import { p10p50p90 } from '../quantity/statistics';
 import { clamp } from '../quantity/units';
-import { likelyCooks, type ForecastInput } from './likely';
+import { likelyCooks, type ForecastInput } from './likelyCooks';
 
 export interface Forecast {
   fromMin: number;
@@ -25,8 +25,8 @@ export interface Forecast {
   /** Minute after lighting at which it is wrapped by its rule; the middle of the likely ones. */
   wrapMin: number | null;
   /** How far the reading stands above (+) or below (-) what was expected at this moment, in K. */
-  pitOffK: number | null;
-  coreOffK: number | null;
+  pitDifferenceK: number | null;
+  coreDifferenceK: number | null;
   fuelLeftFraction: number | null;
   /** What the probe has told of the piece; null while that is too little. */
   learned: { readings: number; offK: number; probeOffMm: number } | null;
@@ -37,7 +37,7 @@ const EVERY_MIN = 5;
 const FRESH_MIN = 12;
 
 /** The last value not older than FRESH_MIN; null when there is none. */
-function freshest(
+function latestReading(
   readings: readonly ProbeReading[],
   which: 'pitC' | 'coreC',
   nowMin: number,
@@ -53,23 +53,25 @@ function freshest(
 /** Forecast from `nowMin` on; entries of every series stand `everyMin` apart, the first at now. */
 export function forecast(input: ForecastInput): Forecast {
   const { scenario, nowMin, readings } = input;
-  const { base, now, expected, estimate, members } = likelyCooks(input);
+  const { remaining: base, now, expected, estimate, members } = likelyCooks(input);
   const rows = Math.max(1, Math.floor((scenario.untilMin - now) / EVERY_MIN) + 1);
   const pits: (number | null)[][] = [];
   const cores: (number | null)[][] = [];
   const ready: number[] = [];
   const wraps: number[] = [];
-  for (const { drawn, measured } of members) {
-    const { meat, doneAtMin, pitC } = runAhead(base, measured, nowMin, drawn);
-    pits.push(sample(rows, (min) => pitC(now + min)));
-    cores.push(sample(rows, (min) => meat?.coreC[Math.round(now + min / drawn.pace)] ?? null));
+  for (const { drawn: likely, measured } of members) {
+    const { meat, doneAtMin, pitC } = runLikelyPiece(base, measured, nowMin, likely);
+    pits.push(sampleEvery(rows, (min) => pitC(now + min)));
+    cores.push(
+      sampleEvery(rows, (min) => meat?.coreC[Math.round(now + min / likely.pace)] ?? null),
+    );
     ready.push(doneAtMin);
     wraps.push(meat?.wrappedAtMin ?? NaN);
   }
-  const pitFan = fan(pits);
-  const coreFan = fan(cores);
-  const window = tenFiftyNinety(ready);
-  const wrapMin = tenFiftyNinety(wraps)[1];
+  const pitFan = percentileBands(pits);
+  const coreFan = percentileBands(cores);
+  const window = p10p50p90(ready);
+  const wrapMin = p10p50p90(wraps)[1];
   return {
     fromMin: now,
     everyMin: EVERY_MIN,
@@ -81,26 +83,33 @@ export function forecast(input: ForecastInput): Forecast {
     coreHighC: coreFan.high,
     readyMin: window.every(Number.isFinite) ? window : null,
     wrapMin: Number.isFinite(wrapMin) ? wrapMin : null,
-    pitOffK: off(freshest(readings, 'pitC', nowMin), expected.pitC[now]),
-    coreOffK: off(freshest(readings, 'coreC', nowMin), expected.result.meats[0]?.coreC[now]),
-    fuelLeftFraction: fuelLeft(scenario, expected, now),
-    learned: learnedFrom(estimate),
+    pitDifferenceK: difference(latestReading(readings, 'pitC', nowMin), expected.pitC[now]),
+    coreDifferenceK: difference(
+      latestReading(readings, 'coreC', nowMin),
+      expected.result.meats[0]?.coreC[now],
+    ),
+    fuelLeftFraction: unburntSnakeFraction(scenario, expected, now),
+    learned: learnedOf(estimate),
   };
 }
 
-const sample = (rows: number, at: (min: number) => number | null): (number | null)[] =>
+const sampleEvery = (rows: number, at: (min: number) => number | null): (number | null)[] =>
   Array.from({ length: rows }, (_, i) => at(i * EVERY_MIN));
 
-const off = (read: number | null, expected: number | null | undefined): number | null =>
+const difference = (read: number | null, expected: number | null | undefined): number | null =>
   read === null || expected === null || expected === undefined ? null : read - expected;
 
 /** Share of a snake that has not been reached yet; null for other fires. */
-function fuelLeft(scenario: Scenario, expected: Traced, now: number): number | null {
+function unburntSnakeFraction(scenario: Scenario, expected: PitTrace, now: number): number | null {
   const walked = expected.result.frontDegrees[now] ?? null;
   return walked === null || scenario.fire?.arrangement !== 'snake'
     ? null
     : clamp(1 - walked / scenario.fire.arcDegrees, 0, 1);
 }
 
-const learnedFrom = (e: Estimate | null): Forecast['learned'] =>
-  e && { readings: e.readings, offK: e.offK, probeOffMm: e.probeOffMm };
+const learnedOf = (estimate: PieceEstimate | null): Forecast['learned'] =>
+  estimate && {
+    readings: estimate.readings,
+    offK: estimate.rmsResidualK,
+    probeOffMm: estimate.probeOffsetMm,
+  };

@@ -2,9 +2,9 @@
  * The log of a cook: an append-only list of entries. Undo and corrections are entries too, so that
  * nothing is ever lost and a retry can never double anything.
  */
-import type { Action } from '../cook/scenario';
+import type { Action } from '../scenario/scenario';
 import { MINUTE_MS } from '../quantity/time';
-import type { PlanLog } from '../plan/types';
+import type { PlanLog } from '../plan/request/types';
 
 /** What an entry says. `note` and `job` change no physics. */
 export type EntryBody =
@@ -19,7 +19,7 @@ export type EntryBody =
 export type Entry = { id: string; at: number; jobId?: string } & EntryBody;
 
 /** A line of the log as it stands after undo and corrections. */
-export interface Line {
+export interface LogLine {
   id: string;
   at: number;
   jobId?: string;
@@ -28,7 +28,7 @@ export interface Line {
 }
 
 export interface Log {
-  lines: Line[];
+  lines: LogLine[];
   finishedAt: number | null;
   jobsDone: ReadonlySet<string>;
 }
@@ -36,7 +36,7 @@ export interface Log {
 /** What the entries amount to, in order of time. Entries may arrive in any order; targets must exist. */
 export function foldLog(entries: readonly Entry[]): Log {
   const undone = new Set(entries.flatMap((e) => (e.kind === 'undo' ? [e.target] : [])));
-  const lines = new Map<string, Line>();
+  const lines = new Map<string, LogLine>();
   let finishedAt: number | null = null;
   for (const e of entries) {
     if (undone.has(e.id)) continue;
@@ -46,10 +46,10 @@ export function foldLog(entries: readonly Entry[]): Log {
   }
   for (const e of entries) {
     if (e.kind !== 'retime' || undone.has(e.id)) continue;
-    const line = lines.get(e.target);
-    if (line) {
-      line.at = e.to;
-      line.corrected = true;
+    const logLine = lines.get(e.target);
+    if (logLine) {
+      logLine.at = e.to;
+      logLine.corrected = true;
     }
   }
   const sorted = [...lines.values()].sort((a, b) => a.at - b.at);

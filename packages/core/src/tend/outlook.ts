@@ -2,14 +2,14 @@
  * The piece on the grate, explained: where it is on its way, what wrapping now would save and cost, and what
  * is safe. Every way is run with the same likely pieces, so that only the way differs.
  */
-import { runAhead, type Ahead } from '../estimate/ahead';
-import type { Action, MeatResult, Scenario } from '../cook/scenario';
+import { runLikelyPiece, type PieceOutcome } from '../estimate/likelyPiece';
+import type { Action, MeatResult, Scenario } from '../scenario/scenario';
 import type { WrapId } from '../meat/wraps';
-import { ascending, quantile, tenFiftyNinety } from '../quantity/statistics';
-import { likelyCooks, type ForecastInput } from './likely';
+import { ascending, quantile, p10p50p90 } from '../quantity/statistics';
+import { likelyCooks, type ForecastInput } from './likelyCooks';
 
 /** One way on from here. */
-export interface WayOn {
+export interface WrapOption {
   id: 'as-planned' | 'leave-bare' | 'paper-now' | 'foil-now';
   /** Minutes after lighting at which it is done: p10, p50, p90; null when out of sight. */
   readyMin: [number, number, number] | null;
@@ -30,7 +30,7 @@ export interface Outlook {
   tenderness: number | null;
   /** From when to when it stalls, middle values; null when it hardly does. */
   stallMin: [number, number] | null;
-  ways: WayOn[];
+  options: WrapOption[];
   safety: {
     /** Minute by which nine in ten of the likely pieces are safe; null when not in sight. */
     safeByMin: number | null;
@@ -44,13 +44,15 @@ export interface Outlook {
 /** Outlook for the first piece of a cook under way. */
 export function meatOutlook(input: ForecastInput): Outlook {
   const { nowMin } = input;
-  const { base: planned, now, members } = likelyCooks(input);
-  const run = (scenario: Scenario): Ahead[] =>
-    members.map(({ drawn, measured }) => runAhead(scenario, measured, nowMin, drawn));
+  const { remaining: planned, now, members } = likelyCooks(input);
+  const run = (scenario: Scenario): PieceOutcome[] =>
+    members.map(({ drawn: likely, measured }) =>
+      runLikelyPiece(scenario, measured, nowMin, likely),
+    );
   const asPlanned = run(planned);
   const meats = asPlanned.flatMap((a) => (a.meat ? [a.meat] : []));
   const at = (of: (m: MeatResult) => readonly (number | null)[]): number | null =>
-    middle(meats.map((m) => of(m)[now] ?? null));
+    medianOfKnown(meats.map((m) => of(m)[now] ?? null));
   const wrapped = input.done.some((a) => a.do === 'wrap');
   const on = (meats[0]?.coreC[now] ?? null) !== null;
   const massKg = at((m) => m.massKg);
@@ -66,12 +68,15 @@ export function meatOutlook(input: ForecastInput): Outlook {
     bark: at((m) => m.bark),
     tenderness,
     stallMin,
-    ways: [wayOf('as-planned', asPlanned), ...(on && !wrapped ? others(planned, now, run) : [])],
+    options: [
+      wrapOptionOf('as-planned', asPlanned),
+      ...(on && !wrapped ? otherOptions(planned, now, run) : []),
+    ],
     safety: safetyOf(meats, now),
   };
 }
 
-const middle = (values: readonly (number | null)[]): number | null => {
+const medianOfKnown = (values: readonly (number | null)[]): number | null => {
   const known = ascending(values.filter((v) => v !== null));
   return known.length * 2 > values.length ? quantile(known, 0.5) : null;
 };
@@ -99,13 +104,17 @@ function stallOf(meats: readonly MeatResult[]): [number, number] | null {
   const stalls = meats.flatMap((m) => (m.stall ? [m.stall] : []));
   if (stalls.length * 2 <= meats.length) return null;
   return [
-    Math.round(tenFiftyNinety(stalls.map((s) => s.fromMin))[1]),
-    Math.round(tenFiftyNinety(stalls.map((s) => s.toMin))[1]),
+    Math.round(p10p50p90(stalls.map((s) => s.fromMin))[1]),
+    Math.round(p10p50p90(stalls.map((s) => s.toMin))[1]),
   ];
 }
 
 /** Never wrapped at all, and wrapped this very minute. */
-function others(planned: Scenario, now: number, run: (s: Scenario) => Ahead[]): WayOn[] {
+function otherOptions(
+  planned: Scenario,
+  now: number,
+  run: (s: Scenario) => PieceOutcome[],
+): WrapOption[] {
   const meat = planned.meats[0]!;
   const bare: Scenario = { ...planned, meats: [{ ...meat, wrap: undefined }] };
   const wrapNow = (wrapWith: WrapId): Scenario => ({
@@ -113,23 +122,23 @@ function others(planned: Scenario, now: number, run: (s: Scenario) => Ahead[]): 
     actions: [...bare.actions, { atMin: now, do: 'wrap', meat: meat.id, with: wrapWith } as Action],
   });
   return [
-    wayOf('paper-now', run(wrapNow('paper'))),
-    wayOf('foil-now', run(wrapNow('foil'))),
-    wayOf('leave-bare', run(bare)),
+    wrapOptionOf('paper-now', run(wrapNow('paper'))),
+    wrapOptionOf('foil-now', run(wrapNow('foil'))),
+    wrapOptionOf('leave-bare', run(bare)),
   ];
 }
 
-function wayOf(id: WayOn['id'], runs: readonly Ahead[]): WayOn {
-  const window = tenFiftyNinety(runs.map((r) => r.doneAtMin));
+function wrapOptionOf(id: WrapOption['id'], runs: readonly PieceOutcome[]): WrapOption {
+  const window = p10p50p90(runs.map((r) => r.doneAtMin));
   const whenDone = (of: (m: MeatResult) => readonly (number | null)[]): number | null =>
-    middle(
+    medianOfKnown(
       runs.map(({ meat }) =>
         meat && meat.doneAtMin !== null ? (of(meat)[meat.doneAtMin] ?? null) : null,
       ),
     );
   const raw = runs.map(({ meat }) => meat?.massKg.find((v) => v !== null) ?? null);
   const mass = whenDone((m) => m.massKg);
-  const rawKg = middle(raw);
+  const rawKg = medianOfKnown(raw);
   return {
     id,
     readyMin: window.every(Number.isFinite) ? window : null,
@@ -140,7 +149,7 @@ function wayOf(id: WayOn['id'], runs: readonly Ahead[]): WayOn {
 
 /** Safety looks at the slow, cold end of the likely pieces, never at their middle. */
 function safetyOf(meats: readonly MeatResult[], now: number): Outlook['safety'] {
-  const safe = tenFiftyNinety(meats.map((m) => m.safeAtMin ?? NaN))[2];
+  const safe = p10p50p90(meats.map((m) => m.safeAtMin ?? NaN))[2];
   const slowest = meats.reduce<MeatResult | null>(
     (worst, m) => ((m.safeAtMin ?? Infinity) > (worst?.safeAtMin ?? -1) ? m : worst),
     null,

@@ -1,11 +1,11 @@
 /** What a finished cook came to, beside what was planned. */
-import { charcoalKg } from '../cook/scenario';
-import type { Plan } from '../plan/types';
+import { charcoalKg } from '../scenario/scenario';
+import type { Plan } from '../plan/request/types';
 import { mean } from '../quantity/statistics';
 import { epochOf, MINUTE_MS } from '../quantity/time';
 import { litAtMs, type Log } from './log';
 
-export interface CookSummaryFigures {
+export interface CookFigures {
   /** Share of the settled time spent inside the band, 0..1; null without readings. */
   inBandFraction: number | null;
   averageC: number | null;
@@ -23,14 +23,14 @@ export interface CookSummaryFigures {
 }
 
 /** Readings further apart than this count only for this long, min. */
-const MOST_GAP_MIN = 2;
+const MAX_GAP_MIN = 2;
 
 /** Figures of a cook from its plan, log and readings. Times are epoch ms on the cook's clock. */
 export function summarise(
   plan: Plan,
   log: Log,
   readings: readonly { at: number; pitC: number | null }[],
-): CookSummaryFigures {
+): CookFigures {
   const { pitC: target, bandC } = plan.request.pits[0]!.pace;
   const zone = plan.request.timeZone;
   const act = (what: string): number | null =>
@@ -51,7 +51,7 @@ export function summarise(
   for (let i = 0; i + 1 < readings.length; i++) {
     const r = readings[i]!;
     if (r.pitC === null || r.at < from || r.at > end) continue;
-    const minutes = Math.min((readings[i + 1]!.at - r.at) / MINUTE_MS, MOST_GAP_MIN);
+    const minutes = Math.min((readings[i + 1]!.at - r.at) / MINUTE_MS, MAX_GAP_MIN);
     inTime.push(r.pitC);
     if (r.pitC < target - bandC) below += minutes;
     else if (r.pitC > target + bandC) above += minutes;

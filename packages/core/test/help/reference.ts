@@ -1,10 +1,10 @@
 /** The same pit, solved by a solver of high accuracy instead of the stepper. */
-import { act, createCook, type Scenario } from '../../src';
-import { turnFan } from '../../src/cook/fan';
-import { weatherAt } from '../../src/air/weather';
-import { packPit, pitDerivative, unpackPit } from '../../src/pit/derivative';
-import { dropSpent } from '../../src/pit/state';
-import { reachWood } from '../../src/pit/step';
+import { applyAction, createCook, type Scenario } from '../../src/internals';
+import { stepThermostatFan } from '../../src/internals';
+import { weatherAt } from '../../src/internals';
+import { packPit, pitDerivative, unpackPit } from '../../src/internals';
+import { removeSpentParcels } from '../../src/internals';
+import { igniteReachedWood } from '../../src/internals';
 
 /** The part of the solver's package used here; its own types do not pass strict checking. */
 interface Odex {
@@ -31,11 +31,12 @@ export function referencePitC(scenario: Scenario): number[] {
   let now = 0;
   const end = scenario.untilMin * 60;
   while (now < end - 1e-6) {
-    while (actions.length > 0 && actions[0]!.atMin * 60 <= now + 1e-6) act(cook, actions.shift()!);
-    cook.atS = now;
+    while (actions.length > 0 && actions[0]!.atMin * 60 <= now + 1e-6)
+      applyAction(cook, actions.shift()!);
+    cook.timeS = now;
     if (pit.lidOpen && now >= cook.lidUntilS - 1e-6) pit.lidOpen = false;
-    reachWood(pit);
-    dropSpent(pit);
+    igniteReachedWood(pit);
+    removeSpentParcels(pit);
     let next = Math.min(Math.floor(now / 60 + 1e-6) * 60 + 60, end);
     if (pit.lidOpen) next = Math.min(next, cook.lidUntilS);
     if (actions.length > 0) next = Math.min(next, actions[0]!.atMin * 60);
@@ -43,13 +44,13 @@ export function referencePitC(scenario: Scenario): number[] {
     const stride = cook.fan ? 2 : waiting ? 5 : next - now;
     while (now < next - 1e-6) {
       const to = Math.min(now + stride, next);
-      if (cook.fan) turnFan(cook.fan, pit, to - now);
-      reachWood(pit);
+      if (cook.fan) stepThermostatFan(cook.fan, pit, to - now);
+      igniteReachedWood(pit);
       solve(cook, now, to);
       now = to;
     }
     if (Math.abs(now / 60 - Math.round(now / 60)) < 1e-9) out.push(pit.probeK - 273.15);
-    cook.atS = now;
+    cook.timeS = now;
   }
   return out;
 }

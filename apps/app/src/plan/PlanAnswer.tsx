@@ -1,0 +1,92 @@
+/** The answer to a slip: the cook as expected, the fire, the vents, the jobs, and on a phone all that goes with it. */
+import { onePit, pitName, type VariantSources, type Plan } from '@ostrin/core';
+import { memo, useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { useLayout } from '../ui/layout';
+import { Choice } from '../ui/Choice';
+import { Heading } from '../ui/Title';
+import { Cautions, Risks, Shopping, Watch } from './PlanExtras';
+import { BuildFire as WholeFire, SetVents as AllVents } from './BuildFire';
+import { CompareVariants } from './CompareVariants';
+import { Jobs as AllJobs } from './Jobs';
+import { PlanStrip } from './PlanStrip';
+import { TakeAlong } from './TakeAlong';
+import { useStaggered } from './useStaggered';
+
+// A part that is not its turn is not drawn again.
+const BuildFire = memo(WholeFire);
+const SetVents = memo(AllVents);
+const Jobs = memo(AllJobs);
+
+/** The plan and the part of the pit that is shown; and how many parts of the page take a new one up in turn. */
+interface Now {
+  plan: Plan;
+  part: Plan;
+}
+const PARTS = 5;
+
+interface Props {
+  plan: Plan;
+  /** Whether it is the full answer to the slip as it stands. */
+  settled: boolean;
+  /** What to compare it with. */
+  others: VariantSources;
+}
+
+export function Answer({ plan, settled, others }: Props) {
+  const { wide } = useLayout();
+  const [wanted, setWanted] = useState('');
+  const pit = plan.fires.find((f) => f.pit === wanted)?.pit ?? plan.fires[0]!.pit;
+  const now = useMemo(() => ({ plan, part: onePit(plan, pit) }), [plan, pit]);
+  const [fire, vents, strip, jobs, around] = useStaggered(now, PARTS) as [Now, Now, Now, Now, Now];
+  const pits =
+    plan.fires.length > 1 ? (
+      <Choice
+        label="Pit shown"
+        columns={Math.min(plan.fires.length, 3)}
+        options={plan.fires.map((f) => ({ value: f.pit, label: pitName(plan, f.pit) }))}
+        value={pit}
+        onChange={setWanted}
+      />
+    ) : null;
+  return (
+    <View className="gap-6">
+      {pits}
+      {wide ? <Expected plan={strip.part} /> : null}
+      {wide ? (
+        <View className="flex-row gap-8">
+          <View className="gap-6 w-[360px]">
+            <BuildFire plan={fire.part} />
+            <SetVents plan={vents.part} />
+            <Risks plan={around.plan} />
+          </View>
+          <View className="gap-6 flex-1">
+            <Cautions plan={jobs.plan} />
+            <Jobs plan={jobs.plan} />
+          </View>
+        </View>
+      ) : (
+        <>
+          <BuildFire plan={fire.part} />
+          <SetVents plan={vents.part} />
+          <Expected plan={strip.part} />
+          <Cautions plan={jobs.plan} />
+          <Jobs plan={jobs.plan} />
+          <Watch plan={around.plan} />
+          <Shopping plan={around.plan} />
+          <Risks plan={around.plan} />
+          <CompareVariants plan={plan} settled={settled} others={others} />
+          <TakeAlong plan={plan} ready={settled} />
+        </>
+      )}
+    </View>
+  );
+}
+
+const Expected = memo(({ plan }: { plan: Plan }) => (
+  <View className="gap-2">
+    <Heading>The cook as expected</Heading>
+    <PlanStrip plan={plan} />
+  </View>
+));
+Expected.displayName = 'Expected';

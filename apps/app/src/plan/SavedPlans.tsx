@@ -1,0 +1,157 @@
+/** Plans that are kept: this one under a name, the others to open, double, rename or let go. */
+import { countWords, type Request } from '@ostrin/core';
+import type { SavedPlan, PitRecord } from '@ostrin/contract/types';
+import Star from 'lucide-react-native/icons/star';
+import { useState } from 'react';
+import { Pressable, Text, View } from 'react-native';
+import { useSavePlan, useSavedPlans, useDeletePlan } from '../api/queries';
+import { titleOf } from '../store/names';
+import { movedToComingWeek, draftOf } from '../store/request';
+import { usePlanDraft } from '../store/planDraft';
+import { Button } from '../ui/Button';
+import { FormSheet, wordsField } from '../ui/FormSheet';
+import { Notice } from '../ui/Notice';
+import { Sheet } from '../ui/Sheet';
+import { useTheme } from '../ui/theme';
+import { useTick } from '../ui/useTick';
+import { dayOf } from '../ui/words';
+import { Paragraph } from '../ui/Text';
+
+interface Props {
+  /** The slip as it stands, as a request. */
+  request: Request;
+  yard: readonly PitRecord[];
+  onClose: () => void;
+}
+
+const MOST_LETTERS = 60;
+
+/** What is being named: the slip as it stands, or a kept plan. */
+type Naming = { id: string; first: string; favourite: boolean; request: Request } | null;
+
+export function SavedPlans({ request, yard, onClose }: Props) {
+  const saved = useSavedPlans();
+  const keep = useSavePlan();
+  const letGo = useDeletePlan();
+  const { change, clear } = usePlanDraft();
+  const [naming, setNaming] = useState<Naming>(null);
+  const now = useTick(60_000);
+  if (naming) {
+    const { id, first, favourite } = naming;
+    return (
+      <FormSheet
+        title="What to call it"
+        fields={[wordsField('What to call it', MOST_LETTERS, { first, testID: 'plan-name' })]}
+        save="Keep it"
+        saveID="plan-keep"
+        onSave={({ text }) => {
+          keep.mutate({ id, name: text!, favourite, request: naming.request });
+          setNaming(null);
+        }}
+        onClose={() => setNaming(null)}
+      />
+    );
+  }
+  const open = (plan: SavedPlan): void => {
+    change(movedToComingWeek(draftOf(plan.request, yard), now));
+    onClose();
+  };
+  const failure = saved.error ?? keep.error ?? letGo.error;
+  return (
+    <Sheet title="Kept plans" onClose={onClose}>
+      {failure ? (
+        <Notice tone="warn" title="That did not work">
+          {failure.message}
+        </Notice>
+      ) : null}
+      <Button
+        kind="primary"
+        label="Keep the plan on the page"
+        onPress={() =>
+          setNaming({
+            id: crypto.randomUUID(),
+            first: titleOf({ request }).slice(0, MOST_LETTERS),
+            favourite: false,
+            request,
+          })
+        }
+      />
+      <Button
+        label="Begin a new slip"
+        onPress={() => {
+          clear();
+          onClose();
+        }}
+      />
+      {saved.data?.length === 0 ? (
+        <Paragraph>
+          Nothing is kept yet. A kept plan is the wish behind it: opened again, it is worked out for
+          the coming week and the pit as it is known by then.
+        </Paragraph>
+      ) : null}
+      {saved.data?.map((plan) => (
+        <SavedPlanRow
+          key={plan.id}
+          plan={plan}
+          onOpen={() => open(plan)}
+          onStar={() => keep.mutate({ ...plan, favourite: !plan.favourite })}
+          onDouble={() =>
+            keep.mutate({
+              ...plan,
+              id: crypto.randomUUID(),
+              name: `${plan.name}, again`.slice(0, MOST_LETTERS),
+            })
+          }
+          onRename={() => setNaming({ ...plan, first: plan.name })}
+          onLetGo={() => letGo.mutate(plan.id)}
+        />
+      ))}
+    </Sheet>
+  );
+}
+
+interface SavedPlanRowProps {
+  plan: SavedPlan;
+  onOpen: () => void;
+  onStar: () => void;
+  onDouble: () => void;
+  onRename: () => void;
+  onLetGo: () => void;
+}
+
+function SavedPlanRow({ plan, onOpen, onStar, onDouble, onRename, onLetGo }: SavedPlanRowProps) {
+  const theme = useTheme();
+  const [sure, setSure] = useState(false);
+  const { people, serveAt } = plan.request;
+  return (
+    <View className="border-t border-rule pt-3 gap-2" testID="kept-plan">
+      <View className="flex-row items-center gap-2">
+        <View className="flex-1">
+          <Text className="font-slab-semi text-ink text-[19px]">{plan.name}</Text>
+          <Text className="font-sans text-soot text-[14px]">
+            {`${countWords(people, 'person', 'people')}, planned for ${dayOf(serveAt)}`}
+          </Text>
+        </View>
+        <Pressable
+          role="checkbox"
+          aria-checked={plan.favourite}
+          accessibilityLabel={`${plan.name} is a favourite`}
+          onPress={onStar}
+          className="h-12 w-12 items-center justify-center"
+        >
+          <Star color={theme.ink} fill={plan.favourite ? theme.ink : 'none'} size={24} />
+        </Pressable>
+      </View>
+      <Button label="Open" accessibilityLabel={`Open ${plan.name}`} onPress={onOpen} />
+      <View className="flex-row gap-2">
+        <Button grow label="Duplicate" onPress={onDouble} />
+        <Button grow label="Rename" onPress={onRename} />
+        <Button
+          grow
+          label={sure ? 'Really delete' : 'Delete'}
+          onPress={() => (sure ? onLetGo() : setSure(true))}
+        />
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,275 @@
+/** The slip: what a planning sentence is made of. Everything else of a request is worked out from it. */
+import {
+  cutOf,
+  epochOf,
+  localOf,
+  MINUTE_MS,
+  roundTo,
+  usualDone,
+  usualMassKg,
+  usualWrap,
+  type Cut,
+  type PiecePlacement,
+  type RequestMeat,
+  type RestWhere,
+  type SchoolId,
+  type WoodId,
+  type WrapId,
+} from '@ostrin/core';
+import { create, type StateCreator } from 'zustand';
+import { createJSONStorage, persist } from 'zustand/middleware';
+
+/** One kind of meat on the table. */
+export interface DraftMeat {
+  /** Its name in the request: its cut, numbered where there are two of one. */
+  id: string;
+  cut: string;
+  /** Mass of one piece, kg. */
+  massKg: number;
+  /** Pieces; null: as many as the people take. */
+  pieces: number | null;
+  wrap: WrapId;
+  /** When to wrap. */
+  wrapWhen: SchoolId;
+  /** Core at which it is done, C; null: when it probes tender. */
+  doneC: number | null;
+  /** Where it rests; null: as is usual for the cut. */
+  rest: RestWhere | null;
+  prepare: NonNullable<RequestMeat['prepare']> | null;
+  frozen: boolean;
+  injected: boolean;
+  /** When it is eaten; null: with everything else. */
+  serveAt: string | null;
+  /** It cannot go on before, since it is not there; null: it is there. */
+  notBefore: string | null;
+  /** The pit of the yard it is cooked on; null: the usual one. */
+  pitId: string | null;
+  /** Where its pieces were laid by hand; null: where there is room. */
+  lie: PiecePlacement[] | null;
+}
+
+/** How a pit is fired. */
+export interface DraftFire {
+  /** One of FIRES; null: the usual one. */
+  fireId: string | null;
+  species: WoodId;
+  pitC: number;
+  /** How often splits are fed, min; null or left out: as holds the pit best. */
+  everyMin?: number | null;
+}
+
+export interface PlanDraft {
+  people: number;
+  /** Cooked meat a head, g. */
+  appetiteG: number;
+  /** `YYYY-MM-DDTHH:mm` in the zone below. */
+  serveAt: string;
+  timeZone: string;
+  /** Wanted chance of being on time. */
+  chance: number;
+  meats: DraftMeat[];
+  /** By the id of the pit; a pit that is not in here is fired as usual. */
+  fires: Record<string, DraftFire>;
+  airC: number;
+  /** The air in the small hours; null: as by day. */
+  nightC: number | null;
+  windMps: number;
+  /** Who shares the watch; empty: one keeps it alone. */
+  crew: string[];
+}
+
+interface PlanDraftStore extends PlanDraft {
+  change(part: Partial<PlanDraft>): void;
+  changeMeat(id: string, part: Partial<DraftMeat>): void;
+  changeFire(pitId: string, part: Partial<DraftFire>): void;
+  /** Moves all meats of one pit to another; `usual` is the pit of those that name none. */
+  movePit(from: string, to: string, usual: string): void;
+  addMeat(cut: string, pitId: string | null): void;
+  dropMeat(id: string): void;
+  /** Begins anew with a sensible sentence. */
+  clear(): void;
+}
+
+const FIRST_CUT = 'mutton-shoulder';
+export const PEOPLE_RANGE = [1, 300] as const;
+/** Kinds of meat on one slip; the plan takes more, a sentence does not. */
+export const MOST_MEATS = 5;
+export const USUAL_FIRE: DraftFire = { fireId: null, species: 'cherry', pitC: 121 };
+
+/** Appetites on offer, g of cooked meat a head. */
+export const APPETITES = [
+  { value: 150, label: 'Light', note: '150 g a head, among other dishes' },
+  { value: 220, label: 'Usual', note: '220 g a head' },
+  { value: 300, label: 'Hearty', note: '300 g a head, little else' },
+] as const;
+/** How sure to be on time. */
+export const CHANCES = [
+  { value: 0.8, label: '8 in 10', note: 'lit later' },
+  { value: 0.9, label: '9 in 10', note: 'the usual' },
+  { value: 0.95, label: '19 in 20', note: 'lit sooner' },
+] as const;
+/** Paces on offer: slow, steady, fast. */
+export const PACES = [107, 113, 121, 127, 135, 150, 163] as const;
+/** How often splits may be fed, min. */
+export const FEEDS = [15, 20, 30, 45, 60] as const;
+/** Woods on offer. */
+export const SMOKE_WOODS = ['cherry', 'apple', 'oak', 'hickory', 'beech', 'maple'] as const;
+/** What the shifts of a shared watch are called until they have names. */
+export const WATCHES = ['First watch', 'Second watch', 'Third watch', 'Fourth watch'] as const;
+/** Winds in words, with the figure each stands for, m/s at 10 m. */
+export const WINDS = [
+  { value: 0.5, label: 'calm' },
+  { value: 2, label: 'light wind' },
+  { value: 5, label: 'windy' },
+  { value: 8, label: 'strong wind' },
+] as const;
+
+/** What changes with the cut: a usual piece of it, cooked the usual way. */
+export function withCut(id: string): Pick<DraftMeat, 'cut' | 'massKg' | 'wrap' | 'doneC' | 'rest'> {
+  const cut = cutOf(id);
+  const done = usualDone(cut);
+  return {
+    cut: id,
+    massKg: usualMassKg(cut),
+    wrap: usualWrap(cut),
+    doneC: 'coreC' in done ? done.coreC : null,
+    rest: null,
+  };
+}
+
+/** A usual piece of a cut, named so that it differs from those there already. */
+export function newMeat(
+  cut: string,
+  pitId: string | null,
+  others: readonly { id: string }[],
+): DraftMeat {
+  return {
+    ...withCut(cut),
+    id: freeId(cut, others),
+    pieces: null,
+    wrapWhen: 'core-74',
+    prepare: null,
+    frozen: false,
+    injected: false,
+    serveAt: null,
+    notBefore: null,
+    pitId,
+    lie: null,
+  };
+}
+
+function freeId(cut: string, others: readonly { id: string }[]): string {
+  const taken = new Set(others.map((m) => m.id));
+  for (let n = 1; ; n++) {
+    const id = n === 1 ? cut : `${cut}-${n}`;
+    if (!taken.has(id)) return id;
+  }
+}
+
+/** Tomorrow at half past six in the evening: late enough for any cook from here. */
+export function firstDraft(nowMs: number, timeZone: string): PlanDraft {
+  const tomorrow = localOf(nowMs + 1440 * MINUTE_MS, timeZone).slice(0, 10);
+  return {
+    people: 8,
+    appetiteG: 220,
+    serveAt: `${tomorrow}T18:30`,
+    timeZone,
+    chance: 0.9,
+    meats: [newMeat(FIRST_CUT, null, [])],
+    fires: {},
+    airC: 12,
+    nightC: null,
+    windMps: 2,
+    crew: [],
+  };
+}
+
+/** Changes after which pieces laid by hand no longer lie where they were put. */
+const CLEARS_PLACEMENT: readonly (keyof DraftMeat)[] = ['cut', 'massKg', 'pieces', 'pitId'];
+const withoutPlacements = (meats: DraftMeat[]): DraftMeat[] =>
+  meats.map((m) => ({ ...m, lie: null }));
+
+const zone = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
+
+/** Whether a slip from before is for a meal that is still to come. */
+export const isStillAhead = (kept: unknown, nowMs: number): kept is PlanDraft => {
+  const draft = kept as PlanDraft | undefined;
+  return !!draft?.meats?.length && epochOf(draft.serveAt, draft.timeZone) > nowMs;
+};
+
+const createDraftStore: StateCreator<PlanDraftStore> = (set) => ({
+  ...firstDraft(Date.now(), zone),
+  change: (part) => set(part),
+  changeMeat: (id, part) =>
+    set(({ meats }) => {
+      const changed = meats.map((m) =>
+        m.id === id
+          ? {
+              ...m,
+              ...part,
+              ...(part.cut && part.cut !== m.cut
+                ? {
+                    id: freeId(
+                      part.cut,
+                      meats.filter((o) => o.id !== id),
+                    ),
+                  }
+                : {}),
+            }
+          : m,
+      );
+      return {
+        meats: CLEARS_PLACEMENT.some((k) => k in part) ? withoutPlacements(changed) : changed,
+      };
+    }),
+  changeFire: (pitId, part) =>
+    set(({ fires, meats }) => ({
+      fires: { ...fires, [pitId]: { ...USUAL_FIRE, ...fires[pitId], ...part } },
+      meats: 'fireId' in part ? withoutPlacements(meats) : meats,
+    })),
+  movePit: (from, to, usual) =>
+    set(({ meats, fires }) => {
+      const on = (meat: DraftMeat): string => meat.pitId ?? usual;
+      const inUse = meats.some((m) => on(m) === to);
+      return {
+        meats: withoutPlacements(meats).map((m) => (on(m) === from ? { ...m, pitId: to } : m)),
+        // Another pit is fired its own way, at the heat that was asked for; one already in use stays as it is.
+        fires: inUse
+          ? fires
+          : { ...fires, [to]: { ...(fires[from] ?? USUAL_FIRE), fireId: null, everyMin: null } },
+      };
+    }),
+  addMeat: (cut, pitId) =>
+    set(({ meats }) => ({ meats: [...withoutPlacements(meats), newMeat(cut, pitId, meats)] })),
+  dropMeat: (id) =>
+    set(({ meats }) => ({ meats: withoutPlacements(meats.filter((m) => m.id !== id)) })),
+  clear: () => set(firstDraft(Date.now(), zone)),
+});
+
+/** Only what the sentence says is kept on this device; what it was for and has passed is not taken up again. */
+export const usePlanDraft = create<PlanDraftStore>()(
+  persist(createDraftStore, {
+    name: 'ostrin-slip',
+    version: 1,
+    storage: createJSONStorage(() => localStorage),
+    merge: (kept, now) => (isStillAhead(kept, Date.now()) ? { ...now, ...kept } : now),
+  }),
+);
+
+/** How finely a piece of a cut is weighed, kg. */
+export const massStep = (cut: Cut): number => (cut.massRange[1] < 1 ? 0.05 : 0.1);
+
+/** A mass one step lighter or heavier, within the cut's sensible range. */
+export function stepMass(cut: Cut, massKg: number, by: -1 | 1): number {
+  const [low, high] = cut.massRange;
+  const step = massStep(cut);
+  return Math.min(high, Math.max(low, roundTo(massKg + by * step, step)));
+}
+
+/** A handful of masses across the cut's sensible range. */
+export function usualMasses(cut: Cut): number[] {
+  const [low, high] = cut.massRange;
+  const step = massStep(cut);
+  const all = [0, 0.2, 0.4, 0.6, 0.8, 1].map((x) => roundTo(low + x * (high - low), step));
+  return [...new Set(all)];
+}

@@ -1,0 +1,62 @@
+/** One line of the log: correct when it happened, or take it back. */
+import { localOf, MINUTE_MS, type LogLine, type Log, type Plan } from '@ostrin/core';
+import { useState } from 'react';
+import { Text } from 'react-native';
+import { lineLabel } from '../strip/fromCook';
+import { Button } from '../ui/Button';
+import { Choice, Stepper } from '../ui/Choice';
+import { Sheet } from '../ui/Sheet';
+import { clockOf } from '../ui/words';
+import { retime, undo } from './actions';
+
+interface Props {
+  line: LogLine;
+  plan: Plan;
+  log: Log;
+  now: number;
+  onClose: () => void;
+}
+
+const AGO_MIN = [5, 10, 20, 30];
+
+export function LogLineSheet({ line: logLine, plan, log, now, onClose }: Props) {
+  const [at, setAt] = useState(logLine.at);
+  const say = (ms: number): string => clockOf(localOf(ms, plan.request.timeZone));
+  return (
+    <Sheet title={lineLabel(logLine, plan)} onClose={onClose}>
+      {logLine.body.kind === 'note' ? (
+        <Text className="font-sans text-ink text-[16px] leading-[23px]">{logLine.body.text}</Text>
+      ) : null}
+      <Stepper
+        label="Time"
+        shown={say(at)}
+        onStep={(by) => setAt(Math.min(now, at + by * MINUTE_MS))}
+        canDown
+        canUp={at + MINUTE_MS <= now}
+      />
+      <Choice
+        label="Or"
+        columns={4}
+        options={AGO_MIN.map((m) => ({ value: logLine.at - m * MINUTE_MS, label: `−${m} min` }))}
+        value={at}
+        onChange={setAt}
+      />
+      <Button
+        kind="primary"
+        label={at === logLine.at ? 'Keep this time' : `It was at ${say(at)}`}
+        testID="retime"
+        onPress={() => {
+          if (at !== logLine.at) retime(log, logLine, at, now);
+          onClose();
+        }}
+      />
+      <Button
+        label="Take it back"
+        onPress={() => {
+          undo([logLine.id], now);
+          onClose();
+        }}
+      />
+    </Sheet>
+  );
+}

@@ -1,0 +1,39 @@
+/** A cook under way as the core is asked about it. */
+import {
+  actionsOf,
+  MINUTE_MS,
+  seedFrom,
+  type Action,
+  type ForecastInput,
+  type Log,
+  type Plan,
+} from '@ostrin/core';
+import type { Reading } from '@ostrin/contract/types';
+
+/** Likely cooks behind a forecast. */
+const MEMBERS = 12;
+
+/** What the core needs to look ahead from `now`; `lit` is when the fire was lit. */
+export function forecastInput(
+  id: string,
+  plan: Plan,
+  log: Log,
+  readings: readonly Reading[],
+  lit: number,
+  now: number,
+): ForecastInput {
+  const ahead: Action[] = plan.jobs
+    .filter((j) => !log.jobsDone.has(j.id))
+    .flatMap((j) => j.logs.map((a) => ({ ...a, atMin: j.atMin }) as Action));
+  return {
+    scenario: plan.scenarios[0]!,
+    done: actionsOf(log, lit),
+    ahead: ahead.filter((a) => a.do !== 'set-vents' || a.intakeFraction > 0),
+    nowMin: Math.max(0, (now - lit) / MINUTE_MS),
+    readings: readings
+      .filter((r) => r.at >= lit && r.at <= now)
+      .map((r) => ({ atMin: (r.at - lit) / MINUTE_MS, pitC: r.pitC, coreC: r.coreC })),
+    members: MEMBERS,
+    seed: seedFrom(id),
+  };
+}

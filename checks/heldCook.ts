@@ -1,0 +1,19 @@
+/** A piece in a held pit: what the rows on meat are cooked in. */
+import type { MeatSpec, Scenario } from '@ostrin/core/internals';
+
+/** One piece `a`, from 4 C unless it says otherwise, on from the first minute for 16 hours. */
+export function heldCook(
+  pitC: number,
+  meat: Omit<MeatSpec, 'id' | 'startC'> & { startC?: number },
+): Scenario {
+  return {
+    ostrin: 'scenario/1',
+    cooker: { preset: 'kettle-57', overrides: {} },
+    weather: { airC: 15, windMps: 1, relativeHumidityFraction: 0.6, altitudeM: 0, rainMmPerH: 0 },
+    control: { mode: 'held', schedule: [{ atMin: 0, pitC }] },
+    actions: [{ atMin: 0, do: 'meat-on', meat: 'a' }],
+    meats: [{ id: 'a', startC: 4, ...meat }],
+    untilMin: 960,
+    everyMin: 1,
+  };
+}

@@ -1,0 +1,161 @@
+/**
+ * The rules of thumb that plans are measured against, as the hand of somebody who goes by them (common
+ * practice). The same thermometer, the same pit and the same looks as the tender who has a plan.
+ */
+import {
+  MILD_DAY,
+  presetOf,
+  settledAtC,
+  hasSmallFirebox,
+  type Action,
+  type FireSpec,
+  type Operator,
+  type Preset,
+} from '@ostrin/core/internals';
+
+const LOOK_MIN = 5;
+
+interface Rule {
+  up: [intake: number, exhaust: number];
+  /** Closed down to these when so far under the target; null: left as they are. */
+  hold: [intake: number, exhaust: number] | null;
+  closeBelowK: number;
+  /** What is done at a look after that. */
+  then?: (under: number, atMin: number, sinceMin: number) => Action[];
+}
+
+const handful = (fire: FireSpec, pieces: number, atMin: number): Action => ({
+  atMin,
+  do: 'add-fuel',
+  fuel: fire.fuel,
+  pieces,
+  lit: false,
+});
+const lid = (atMin: number): Action => ({ atMin, do: 'lid-open', seconds: 40 });
+
+/** Twelve briquettes when 10 C low, not more often than each twenty minutes. */
+const whenLow =
+  (fire: FireSpec) =>
+  (under: number, atMin: number, sinceMin: number): Action[] =>
+    under > 10 && sinceMin >= 20 ? [lid(atMin), handful(fire, 12, atMin)] : [];
+
+/** Openings tried for a memorised setting, share of the travel, and how often the bracket is halved. */
+const FROM = 0.02;
+const HALVINGS = 8;
+
+/**
+ * The setting an owner has in memory for a target: what settles there in this pit on a mild day, with the
+ * exhaust so many times as far open as the intake (or fully). Generous: it is worked out on the very model.
+ */
+function memorisedSetting(
+  presetId: string,
+  targetC: number,
+  exhaust: (intake: number) => number,
+): [number, number] {
+  const pit = { preset: presetId, overrides: {}, weather: MILD_DAY };
+  let [low, high] = [FROM, 1];
+  for (let i = 0; i < HALVINGS; i++) {
+    const mid = Math.sqrt(low * high);
+    if (settledAtC(pit, mid, exhaust(mid)) < targetC) low = mid;
+    else high = mid;
+  }
+  const intake = Math.sqrt(low * high);
+  return [intake, exhaust(intake)];
+}
+
+function ruleFor(preset: Preset, fire: FireSpec, targetC: number): Rule {
+  const up: [number, number] = [1, 1];
+  switch (preset.family) {
+    case 'kettle':
+      return fire.arrangement === 'snake'
+        ? { up, hold: [0.25, 0.5], closeBelowK: 12 }
+        : { up, hold: [0.25, 0.33], closeBelowK: 12, then: whenLow(fire) };
+    case 'bullet':
+      // No rule of its own is handed down: the memorised setting, and the handful of a kettle's basket.
+      return {
+        up,
+        hold: memorisedSetting(preset.id, targetC, () => 1),
+        closeBelowK: 12,
+        then: whenLow(fire),
+      };
+    case 'kamado':
+      return {
+        up: [0.4, 0.6],
+        hold: memorisedSetting(preset.id, targetC, (x) => Math.min(2.4 * x, 1)),
+        closeBelowK: 15,
+      };
+    case 'hopper':
+      return { up, hold: [0.25, 1], closeBelowK: 15 };
+    case 'offset':
+      if (fire.fuel === 'briquette') return charcoalOffset(fire);
+      return splitOffset(hasSmallFirebox(preset));
+  }
+}
+
+/** One split each so many minutes, damper at half, a second split when 15 C low. */
+function splitOffset(small: boolean): Rule {
+  const [massKg, everyMin] = small ? [0.45, 30] : [1.3, 50];
+  return {
+    up: [1, 1],
+    hold: [1, 0.5],
+    closeBelowK: 12,
+    then: (under, atMin, sinceMin) =>
+      sinceMin >= everyMin || (under > 15 && sinceMin >= 15)
+        ? [
+            {
+              atMin,
+              do: 'add-fuel',
+              fuel: 'splits',
+              pieces: 1,
+              massKg,
+              lit: false,
+              preheated: true,
+            },
+            { atMin, do: 'door', openFraction: 0.15, seconds: 60 },
+          ]
+        : [],
+  };
+}
+
+/** A handful and two chunks each 50 minutes (45-60). */
+const charcoalOffset = (fire: FireSpec): Rule => ({
+  up: [1, 1],
+  hold: [0.25, 0.5],
+  closeBelowK: 12,
+  then: (_, atMin, sinceMin) =>
+    sinceMin >= 50
+      ? [
+          handful(fire, Math.round(0.5 / 0.026), atMin),
+          { atMin, do: 'add-wood', species: 'oak', massG: 60 },
+          { atMin, do: 'add-wood', species: 'oak', massG: 60 },
+        ]
+      : [],
+});
+
+/** A hand that goes by the rules of thumb. */
+export function ruleOfThumbOperator(presetId: string, fire: FireSpec, targetC: number): Operator {
+  const rule = ruleFor(presetOf(presetId), fire, targetC);
+  let closed = false;
+  let fedMin = 20;
+  const set = (atMin: number, [intakeFraction, exhaustFraction]: [number, number]): Action => ({
+    atMin,
+    do: 'set-vents',
+    intakeFraction,
+    exhaustFraction,
+  });
+  return {
+    setTarget: () => undefined,
+    decide({ atMin, pitC }) {
+      if (atMin === 0) return [set(0, rule.up)];
+      if (atMin % LOOK_MIN !== 0) return [];
+      const under = targetC - pitC;
+      if (!closed && under < rule.closeBelowK) {
+        closed = true;
+        return rule.hold ? [set(atMin, rule.hold)] : [];
+      }
+      const done = closed ? (rule.then?.(under, atMin, atMin - fedMin) ?? []) : [];
+      if (done.length > 0) fedMin = atMin;
+      return done;
+    },
+  };
+}

@@ -1,0 +1,175 @@
+/** A piece of meat in a cook: when it goes on, is wrapped, comes off, and what was noted of it. */
+import { cutOf, type Cut } from '../meat/cuts';
+import { bark, coreProbeC, createPiece, stepPiece, tenderness } from '../meat/piece';
+import { restSurroundings, startRest } from '../meat/rest';
+import type { PieceVariation } from '../meat/variation';
+import type { Surroundings } from '../meat/surface';
+import { saucePiece, smokeUptakeFraction, USUAL_LIQUID_KG, wrapPiece } from '../meat/treatments';
+import { WRAPS, type WrapId } from '../meat/wraps';
+import { CAUTIONS, NOT_SAFE } from '../safety/cautions';
+import { isSafe, safetyKindOf, addCaution, trackSafety } from './foodSafety';
+import { emptyMeatResult } from './meatResult';
+import type { Action, MeatSpec } from '../scenario/scenario';
+import type { CookingPiece } from './state';
+
+/** Sugar in a sauce or rub burns above this air, C (common practice). */
+const SUGAR_BURNS_C = 160;
+/** Opened foil scalds when what is in it is this hot, C. */
+const STEAM_C = 80;
+/** Slower than this is a stall, K per minute (4 C/h), between these core temperatures. */
+const STALL = { perMin: 4 / 60, fromC: 60, toC: 85, windowMin: 20 };
+
+/** How pieces are made where not from the catalogue as usual. */
+export interface PieceOverrides {
+  cells?: number;
+  cut?: (cut: Cut) => Cut;
+}
+
+/** A guest in the fridge. */
+export function createCookingPiece(
+  spec: MeatSpec,
+  variation?: PieceVariation,
+  { cells, cut = (c) => c }: PieceOverrides = {},
+): CookingPiece {
+  return {
+    spec,
+    piece: createPiece(cut(cutOf(spec.cut)), spec.massKg, spec.startC, {
+      thicknessMm: spec.thicknessMm,
+      variation,
+      cells,
+    }),
+    stage: 'waiting',
+    gratePlace: spec.at,
+    rest: null,
+    restUntilMin: Infinity,
+    stalled: false,
+    coreHistory: [],
+    smokeUptake: 0,
+    sauceSetAtKg: null,
+    result: emptyMeatResult(spec.id),
+  };
+}
+
+/** Steps one guest; `pit` is the air at its place, `smoke` the pit's in g/m3. Those not yet on stay cold. */
+export function stepCookingPiece(
+  cooking: CookingPiece,
+  pit: Surroundings,
+  altitudeM: number,
+  smoke: number,
+  dtS: number,
+): void {
+  if (cooking.stage === 'on') {
+    cooking.smokeUptake += (smoke * smokeUptakeFraction(cooking.piece) * dtS) / 60;
+    stepPiece(cooking.piece, pit, dtS);
+  } else if (cooking.rest && (cooking.stage === 'resting' || cooking.stage === 'oven')) {
+    stepPiece(cooking.piece, restSurroundings(cooking.rest, cooking.piece, altitudeM, dtS), dtS);
+  }
+}
+
+/** Wraps a guest now; a covered pan gets a cupful of liquid where nothing else is said. */
+export function wrapCookingPiece(
+  cooking: CookingPiece,
+  wrapWith: WrapId,
+  atMin: number,
+  liquidKg?: number,
+): void {
+  if (wrapWith === 'none') {
+    unwrapCookingPiece(cooking);
+    return;
+  }
+  wrapPiece(cooking.piece, wrapWith, liquidKg ?? (wrapWith === 'pan' ? USUAL_LIQUID_KG : 0));
+  cooking.result.wrappedAtMin ??= atMin;
+}
+
+/** Bares a guest again: its bark firms up. */
+export function unwrapCookingPiece(cooking: CookingPiece): void {
+  if (WRAPS[cooking.piece.wrap].holdsLiquid && cooking.piece.faceC > STEAM_C)
+    addCaution(cooking.result, CAUTIONS.foilSteam);
+  wrapPiece(cooking.piece, 'none');
+}
+
+/** Brushes sauce on; `pitC` is the air it will set in. */
+export function sauceCookingPiece(cooking: CookingPiece, pitC: number): void {
+  cooking.sauceSetAtKg = cooking.piece.evaporatedKg + saucePiece(cooking.piece);
+  cooking.result.sauceSetAtMin = null;
+  if (pitC > SUGAR_BURNS_C) addCaution(cooking.result, CAUTIONS.sugarBurns);
+}
+
+/**
+ * Whole-minute bookkeeping: stall, wrap rule, done, tender, safe. Returns what was done by rule, so
+ * that it can be told in `happened`.
+ */
+export function endPieceMinute(g: CookingPiece, atMin: number): Action[] {
+  const done: Action[] = [];
+  if (g.stage === 'waiting' || g.stage === 'off') return done;
+  const { result: r, piece, spec } = g;
+  const core = coreProbeC(piece);
+  if (g.stage === 'on') trackStall(g, atMin, core);
+  if (r.safeAtMin === null && isSafe(piece, spec.injected)) r.safeAtMin = atMin;
+  if (r.tenderAtMin === null && tenderness(piece) >= 1) r.tenderAtMin = atMin;
+  if (g.sauceSetAtKg !== null && piece.evaporatedKg >= g.sauceSetAtKg) r.sauceSetAtMin ??= atMin;
+  if (g.stage === 'on' && isWrapDue(g, atMin, core)) {
+    const { with: wrapWith, liquidKg } = spec.wrap!;
+    wrapCookingPiece(g, wrapWith, atMin, liquidKg);
+    done.push({ atMin, do: 'wrap', meat: spec.id, with: wrapWith });
+  }
+  const cooking = g.stage === 'on' || g.stage === 'oven';
+  if (cooking && r.doneAtMin === null && isDone(g, core)) {
+    r.doneAtMin = atMin;
+    if (r.safeAtMin === null) addCaution(r, NOT_SAFE[safetyKindOf(piece, spec.injected)]);
+    if (spec.rest) {
+      takeOff(g, atMin);
+      done.push({ atMin, do: 'meat-off', meat: spec.id });
+    }
+  }
+  trackSafety(g, core);
+  if (g.stage === 'resting' && atMin >= g.restUntilMin) g.stage = 'off';
+  return done;
+}
+
+function isWrapDue(cooking: CookingPiece, atMin: number, core: number): boolean {
+  const { wrap } = cooking.spec;
+  if (!wrap?.when || wrap.with === 'none' || cooking.result.wrappedAtMin !== null) return false;
+  const { when } = wrap;
+  if ('coreC' in when) return core >= when.coreC;
+  if ('atMin' in when) return atMin >= when.atMin;
+  return 'stalled' in when ? cooking.stalled : bark(cooking.piece) >= 1;
+}
+
+/** Takes a guest off the pit, to its rest where one is planned. */
+export function takeOff(cooking: CookingPiece, atMin: number): void {
+  if (cooking.stage !== 'on' && cooking.stage !== 'oven') return;
+  cooking.stage = cooking.spec.rest ? 'resting' : 'off';
+  if (cooking.spec.rest) {
+    cooking.rest = startRest(cooking.spec.rest.where, cooking.spec.rest.atC);
+    cooking.restUntilMin = atMin + cooking.spec.rest.minutes;
+  }
+}
+
+/** Off the fire into a kitchen oven at `atC` that brings it to its end. */
+export function moveToOven(cooking: CookingPiece, atC: number): void {
+  if (cooking.stage !== 'on') return;
+  cooking.stage = 'oven';
+  cooking.rest = startRest('oven', atC);
+}
+
+function isDone(cooking: CookingPiece, core: number): boolean {
+  const d = cooking.spec.done;
+  if (!d) return false;
+  return 'coreC' in d ? core >= d.coreC : tenderness(cooking.piece) >= 1;
+}
+
+function trackStall(cooking: CookingPiece, atMin: number, core: number): void {
+  cooking.coreHistory.push({ atMin, c: core });
+  while (cooking.coreHistory.length > 2 && cooking.coreHistory[0]!.atMin < atMin - STALL.windowMin)
+    cooking.coreHistory.shift();
+  const first = cooking.coreHistory[0]!;
+  if (atMin - first.atMin < STALL.windowMin - 2) return;
+  const pace = (core - first.c) / (atMin - first.atMin);
+  const slow = pace < STALL.perMin && core > STALL.fromC && core < STALL.toC;
+  if (slow) {
+    cooking.stalled = true;
+    if (cooking.result.stall) cooking.result.stall.toMin = atMin;
+    else cooking.result.stall = { fromMin: atMin - STALL.windowMin, toMin: atMin };
+  }
+}

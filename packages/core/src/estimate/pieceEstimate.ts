@@ -1,0 +1,190 @@
+/**
+ * What a piece of meat is like, from what its probe has read so far: all uncertain factors together, the
+ * most probable ones given their spreads and the readings, and how sure that is.
+ */
+import { levenbergMarquardt } from 'ml-levenberg-marquardt';
+import { CholeskyDecomposition, inverse, Matrix } from 'ml-matrix';
+import { advance, createCook } from '../cook/cook';
+import type { Scenario } from '../scenario/scenario';
+import { coreProbeC } from '../meat/piece';
+import { NO_VARIATION, variationAt, type PieceVariation } from '../meat/variation';
+import type { Random } from '../quantity/random';
+import type { MeasuredPit, ProbeReading } from './measuredAir';
+
+/** What a probe's readings tell of; tenderness only a hand can feel. */
+const FACTORS = [
+  'radius',
+  'heat',
+  'evaporation',
+  'juice',
+  'drip',
+  'shrink',
+  'crust',
+  'paper',
+  'holdingK',
+] as const satisfies (keyof PieceVariation)[];
+const PIT_BIAS = FACTORS.length;
+const PROBE_OFFSET = FACTORS.length + 1;
+const UNKNOWNS = FACTORS.length + 2;
+
+/** One sd of a pit thermometer's own error, K (common practice: two differ by 2-3). */
+const PIT_BIAS_SD_K = 3;
+/** How far off the middle a probe may sit, m: softplus of a standard normal, 4 mm in the middle, 13 at two sd. */
+const PROBE_OFFSET_M = 6e-3;
+/** Readings are averaged over this, min; their error, K, and how it hangs together from one to the next. */
+const THIN_MIN = 10;
+const NOISE = { sdK: 0.8, correlation: 0.8 };
+/** Beyond so many sd a residual counts only in proportion. */
+const HUBER_SD = 2;
+/** Sd of what the model leaves out, as a share of the time still to go: of a piece not fitted yet, and fitted. */
+const MODEL_MISFIT = { before: 0.1, fitted: 0.13 };
+/** Step of the differences that the fit and its doubt are made from, sd. */
+const Z_STEP = 0.05;
+/** Fewer readings than this say nothing. */
+const MIN_READINGS = 3;
+
+export interface EstimateInput {
+  /** The cook as it was really done, its piece under the probe first among its meats. */
+  scenario: Scenario;
+  measured: MeasuredPit;
+  readings: readonly ProbeReading[];
+  nowMin: number;
+}
+
+/** The most probable piece and how sure that is, in standard deviations of the spreads. */
+export interface PieceEstimate {
+  z: number[];
+  /** Matrix whose product with independent normals gives the doubt. */
+  covarianceFactor: number[][];
+  variation: PieceVariation;
+  pitBiasK: number;
+  probeOffsetMm: number;
+  /** Ten-minute means it stands on. */
+  readings: number;
+  /** How far the fitted piece stays from the readings, K (root mean square). */
+  rmsResidualK: number;
+}
+
+const variationOf = (z: readonly number[]): PieceVariation =>
+  variationAt(Object.fromEntries(FACTORS.map((key, i) => [key, z[i]!])));
+const probeOffsetM = (z: readonly number[]): number =>
+  PROBE_OFFSET_M * Math.log1p(Math.exp(z[PROBE_OFFSET]!));
+
+/** Means of the core readings over ten minutes each, up to now. */
+function tenMinuteMeans(
+  readings: readonly ProbeReading[],
+  nowMin: number,
+): { atMin: number; c: number }[] {
+  const slots = new Map<number, { sum: number; min: number; n: number }>();
+  for (const r of readings) {
+    if (r.coreC === null || r.atMin > nowMin) continue;
+    const key = Math.floor(r.atMin / THIN_MIN);
+    const s = slots.get(key) ?? { sum: 0, min: 0, n: 0 };
+    slots.set(key, { sum: s.sum + r.coreC, min: s.min + r.atMin, n: s.n + 1 });
+  }
+  return [...slots.values()].map((s) => ({ atMin: s.min / s.n, c: s.sum / s.n }));
+}
+
+/** Residuals as the fit sees them: made independent, long ones cut, then the priors. */
+function residuals(
+  input: EstimateInput,
+  points: readonly { atMin: number; c: number }[],
+  z: readonly number[],
+): number[] {
+  const air = input.measured.air(PIT_BIAS_SD_K * z[PIT_BIAS]!);
+  const { meats } = input.scenario;
+  const scenario = { ...input.scenario, meats: meats.slice(0, 1), everyMin: 60 };
+  const cook = createCook(scenario, { variations: [variationOf(z)], airTrace: air });
+  const out: number[] = [];
+  let before: { atMin: number; r: number } | null = null;
+  for (const p of points) {
+    advance(cook, p.atMin);
+    const r = coreProbeC(cook.pieces[0]!.piece, probeOffsetM(z)) - p.c;
+    const rho = before ? Math.pow(NOISE.correlation, (p.atMin - before.atMin) / THIN_MIN) : 0;
+    const white = (r - rho * (before?.r ?? 0)) / (NOISE.sdK * Math.sqrt(1 - rho * rho));
+    const far = Math.abs(white);
+    out.push(
+      far <= HUBER_SD ? white : Math.sign(white) * Math.sqrt(HUBER_SD * (2 * far - HUBER_SD)),
+    );
+    before = { atMin: p.atMin, r };
+  }
+  return [...out, ...z];
+}
+
+/**
+ * The most probable piece given its readings; null while there are too few to say anything. Runs the piece
+ * some eighty times up to now.
+ */
+export function estimatePiece(input: EstimateInput): PieceEstimate | null {
+  const points = tenMinuteMeans(input.readings, input.nowMin);
+  if (points.length < MIN_READINGS || input.scenario.meats.length === 0) return null;
+  const of = (z: readonly number[]): number[] => residuals(input, points, z);
+  const count = points.length + UNKNOWNS;
+  const fit = levenbergMarquardt(
+    { x: Array.from({ length: count }, (_, i) => i), y: Array<number>(count).fill(0) },
+    (z: number[]) => {
+      const r = of(z);
+      return (i: number) => r[i]!;
+    },
+    {
+      initialValues: Array<number>(UNKNOWNS).fill(0),
+      minValues: Array<number>(UNKNOWNS).fill(-3.5),
+      maxValues: Array<number>(UNKNOWNS).fill(3.5),
+      gradientDifference: Z_STEP,
+      damping: 0.3,
+      maxIterations: 7,
+      errorTolerance: 1e-6,
+    },
+  );
+  const z = fit.parameterValues;
+  const best = of(z);
+  const columns = z.map((v, k) => {
+    const moved = of(z.map((u, i) => (i === k ? v + Z_STEP : u)));
+    return moved.map((r, i) => (r - best[i]!) / Z_STEP);
+  });
+  const jacobian = new Matrix(columns).transpose();
+  // With H = L L', normals times the inverse of L' have the covariance that is H's inverse.
+  const certainty = new CholeskyDecomposition(jacobian.transpose().mmul(jacobian));
+  const covarianceFactor = inverse(certainty.lowerTriangularMatrix).transpose();
+  return {
+    z,
+    covarianceFactor: covarianceFactor.to2DArray(),
+    variation: variationOf(z),
+    pitBiasK: PIT_BIAS_SD_K * z[PIT_BIAS]!,
+    probeOffsetMm: 1000 * probeOffsetM(z),
+    readings: points.length,
+    rmsResidualK:
+      NOISE.sdK *
+      Math.sqrt(best.slice(0, points.length).reduce((s, r) => s + r * r, 0) / points.length),
+  };
+}
+
+/** One piece drawn from what is known of it; `pace` stretches the time still to go by what the model leaves out. */
+export interface LikelyPiece {
+  variation: PieceVariation;
+  pitBiasK: number;
+  pace: number;
+}
+
+/** The middle of what is known: the most probable piece, or the catalogue's. */
+export const mostLikelyPiece = (estimate: PieceEstimate | null): LikelyPiece => ({
+  variation: estimate?.variation ?? NO_VARIATION,
+  pitBiasK: estimate?.pitBiasK ?? 0,
+  pace: 1,
+});
+
+/** Draws from an estimate, or from the spreads alone where there is none. */
+export function drawLikelyPiece(estimate: PieceEstimate | null, random: Random): LikelyPiece {
+  const n = Array.from({ length: UNKNOWNS }, () => random.normal());
+  const z = estimate
+    ? estimate.z.map(
+        (v, i) => v + estimate.covarianceFactor[i]!.reduce((s, l, k) => s + l * n[k]!, 0),
+      )
+    : n;
+  const tender = variationAt({ tender: random.normal() }).tender;
+  return {
+    variation: { ...variationOf(z), tender },
+    pitBiasK: PIT_BIAS_SD_K * z[PIT_BIAS]!,
+    pace: random.logNormal(estimate ? MODEL_MISFIT.fitted : MODEL_MISFIT.before),
+  };
+}

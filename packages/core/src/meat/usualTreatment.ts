@@ -1,0 +1,63 @@
+/** What is usually done with a cut where nobody says otherwise (common practice). */
+import { roundTo } from '../quantity/units';
+import { temperatureWords, type Units } from '../quantity/words';
+import { SAFE_C } from '../safety/lethality';
+import { doneByFeel, usualThicknessMm, type Cut } from './cuts';
+import type { WrapId } from './wraps';
+
+/** How a piece is called done. */
+export type DoneWhen = { coreC: number } | { tender: true };
+/** When it is wrapped. */
+export type WrapCondition = { coreC: number } | { stalled: true } | { barkSet: true };
+
+/** The schools of when to wrap that people belong to (common practice). */
+export const WRAP_SCHOOLS = {
+  'core-68': { coreC: 68 },
+  'core-74': { coreC: 74 },
+  'core-80': { coreC: 80 },
+  'core-85': { coreC: 85 },
+  stall: { stalled: true },
+  bark: { barkSet: true },
+} as const satisfies Record<string, WrapCondition>;
+export type SchoolId = keyof typeof WRAP_SCHOOLS;
+export const SCHOOL_IDS = Object.keys(WRAP_SCHOOLS) as SchoolId[];
+
+/** A school in words: `at 74 C`, `in the stall`. */
+export function schoolWords(id: SchoolId, units: Units): string {
+  const when: WrapCondition = WRAP_SCHOOLS[id];
+  if ('coreC' in when) return `at ${temperatureWords(when.coreC, units)}`;
+  return 'stalled' in when ? 'in the stall' : 'when the bark is set';
+}
+
+/** Thinner than this a piece is through before wrapping pays, and rests minutes, not hours; mm. */
+const THIN_MM = 45;
+
+/** The mass of one piece as it is usually bought, kg. */
+export function usualMassKg(cut: Cut): number {
+  const [low, high] = cut.massRange;
+  const kg = cut.referenceKg >= low && cut.referenceKg <= high ? cut.referenceKg : (low + high) / 2;
+  return roundTo(kg, kg < 1 ? 0.05 : 0.1);
+}
+
+/** Tender where a cut has that; else a little over what makes it safe, or rare-to-medium for a roast. */
+export function usualDone(cut: Cut): DoneWhen {
+  if (doneByFeel(cut)) return { tender: true };
+  return { coreC: cut.safetyKind === 'red' ? 54 : Math.ceil(SAFE_C[cut.safetyKind]) };
+}
+
+/** Core temperatures on offer for a cut done by temperature, C: through its usual range. */
+export function doneTemperatures(cut: Cut): number[] {
+  const [low, high] = cut.doneRangeC;
+  const step = high - low > 8 ? 3 : 2;
+  return Array.from({ length: Math.floor((high - low) / step) + 1 }, (_, i) => low + step * i);
+}
+
+/** Big pieces done by feel go into paper, thin ones and those done by temperature stay bare. */
+export const usualWrap = (cut: Cut): WrapId =>
+  doneByFeel(cut) && usualThicknessMm(cut, usualMassKg(cut)) > THIN_MM ? 'paper' : 'none';
+
+/** A dry cool box: for an hour, or a quarter of one for thin pieces; what is done by a temperature a quarter under loose foil. */
+export function usualRest(cut: Cut): { where: 'cool-box' | 'tented'; minutes: number } {
+  if (!doneByFeel(cut)) return { where: 'tented', minutes: 15 };
+  return { where: 'cool-box', minutes: usualWrap(cut) === 'none' ? 15 : 60 };
+}

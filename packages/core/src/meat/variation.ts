@@ -1,0 +1,61 @@
+/** How pieces of one cut differ from each other. */
+import type { Random } from '../quantity/random';
+
+/** Multipliers on what differs from piece to piece; 1 is the catalogue. `holdingK` is added, in K. */
+export interface PieceVariation {
+  radius: number;
+  heat: number;
+  evaporation: number;
+  juice: number;
+  drip: number;
+  /** Share of the water that cooked protein lets go of. */
+  shrink: number;
+  crust: number;
+  paper: number;
+  tender: number;
+  /** Shift of the temperature at which protein lets go of its water, K. */
+  holdingK: number;
+}
+
+export const NO_VARIATION: PieceVariation = {
+  radius: 1,
+  heat: 1,
+  evaporation: 1,
+  juice: 1,
+  drip: 1,
+  shrink: 1,
+  crust: 1,
+  paper: 1,
+  tender: 1,
+  holdingK: 0,
+};
+
+/** One standard deviation of each: of a multiplier's logarithm, of `holdingK` in K. */
+export const VARIATION_SD: PieceVariation = {
+  radius: 0.09,
+  heat: 0.18,
+  evaporation: 0.25,
+  juice: 0.35,
+  drip: 0.25,
+  shrink: 0.06,
+  crust: 0.3,
+  paper: 0.3,
+  tender: 0.3,
+  holdingK: 1.2,
+};
+
+export const VARIATION_KEYS = Object.keys(VARIATION_SD) as (keyof PieceVariation)[];
+
+/** The spread that lies `z` standard deviations from the catalogue in each key; 0 where none is given. */
+export function variationAt(z: Partial<Record<keyof PieceVariation, number>>): PieceVariation {
+  const out: PieceVariation = { ...NO_VARIATION };
+  for (const key of VARIATION_KEYS) {
+    const off = VARIATION_SD[key] * (z[key] ?? 0);
+    out[key] = key === 'holdingK' ? off : Math.exp(off);
+  }
+  return out;
+}
+
+/** A piece of meat drawn from the spreads. */
+export const drawPieceVariation = (random: Random): PieceVariation =>
+  variationAt(Object.fromEntries(VARIATION_KEYS.map((key) => [key, random.normal()])));

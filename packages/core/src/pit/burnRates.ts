@@ -1,0 +1,101 @@
+/** The fire of one moment: what the coals burn, what catches, what goes out. Rates, per second. */
+import { OXYGEN_IN_AIR } from '../air/moistAir';
+import {
+  bedHeatFraction,
+  burnPerS,
+  CHAR,
+  extinctionPerS,
+  ignitionReadiness,
+  radiatingArea,
+  sherwood,
+  unburntFraction,
+} from '../fire/char';
+import { OXYGEN_HEAT } from '../fuel/catalogue';
+import type { BoundaryFlows } from './airflow';
+import type { PitState } from './state';
+
+/** How the coals stand to burn, before it is known how much oxygen they get. */
+export interface BurnReadiness {
+  layerK: number;
+  /** Burning at an oxygen share of that in air, kg/s dry ash-free. */
+  unitKgPerS: number;
+  unburntFraction: number;
+  /** Heat set free per kg burnt, J, and oxygen used, kg. */
+  heatJPerKg: number;
+  oxygenPerKg: number;
+}
+
+const ready: BurnReadiness = {
+  layerK: 0,
+  unitKgPerS: 0,
+  unburntFraction: 0,
+  heatJPerKg: 0,
+  oxygenPerKg: 0,
+};
+
+/** The coals as they are, in the air that passes them. The record is reused. */
+export function burnReadiness(pit: PitState, boundary: BoundaryFlows): BurnReadiness {
+  const { layout, lit } = pit;
+  ready.layerK = pit.tempK[pit.coals]! + pit.layerExcessK;
+  const re =
+    (layout.coalFlowFactor * boundary.throughBed * 0.05) / (layout.coalFlowAreaM2 * 4.2e-5);
+  ready.unitKgPerS = lit.kg * burnPerS(ready.layerK, sherwood(re), OXYGEN_IN_AIR);
+  ready.unburntFraction = unburntFraction(pit.oxygen[0]!);
+  ready.heatJPerKg = lit.heatJPerKg * (1 - ready.unburntFraction);
+  ready.oxygenPerKg = ready.heatJPerKg / OXYGEN_HEAT.charcoal;
+  return ready;
+}
+
+/** What the charcoal does, kg/s and W. */
+export interface BurnRates {
+  burntKgPerS: number;
+  heatW: number;
+  unburntW: number;
+  litKgPerS: number;
+  wentOutKgPerS: number;
+  /** Change of the layer's excess temperature, K/s, and where it tends, K. */
+  layerTargetK: number;
+  /** Share of the heat that stays in the bed. */
+  bedHeatFraction: number;
+}
+
+const burn: BurnRates = {
+  burntKgPerS: 0,
+  heatW: 0,
+  unburntW: 0,
+  litKgPerS: 0,
+  wentOutKgPerS: 0,
+  layerTargetK: 0,
+  bedHeatFraction: CHAR.bedHeatFraction,
+};
+
+/** Burning, catching and going out at the oxygen now in the fire's zone. The record is reused. */
+export function burnRatesOf(s: PitState, readiness: BurnReadiness): BurnRates {
+  const { lit, unlit, arrangement, parameters: pit } = s;
+  const share = s.oxygen[0]! / OXYGEN_IN_AIR;
+  burn.burntKgPerS = readiness.unitKgPerS * share;
+  burn.heatW = burn.burntKgPerS * readiness.heatJPerKg;
+  burn.unburntW = burn.burntKgPerS * lit.heatJPerKg * readiness.unburntFraction;
+  burn.bedHeatFraction = bedHeatFraction(readiness.layerK);
+  // Ash skin: as thick as the fuel is ashy (0.13 kg/kg daf is an ash share of 0.11).
+  const resistance = CHAR.ashResistance * Math.sqrt(lit.ashPerKg / (1 + lit.ashPerKg) / 0.2);
+  burn.layerTargetK = Math.min(
+    ((burn.bedHeatFraction * burn.heatW) / Math.max(radiatingArea(lit.kg, 1000), 1e-4)) *
+      resistance,
+    CHAR.maxLayerK,
+  );
+  const strength = Math.min(1, Math.pow(Math.max(lit.kg, 0) / arrangement.fullSpeedFrontKg, 2 / 3));
+  const room = Math.max(1 - lit.kg / arrangement.maxLitKg, 0);
+  burn.litKgPerS =
+    CHAR.frontMps *
+    unlit.paceFactor *
+    pit.spreadFactor *
+    ignitionReadiness(readiness.layerK) *
+    Math.sqrt(share) *
+    strength *
+    room *
+    arrangement.frontKgPerM *
+    (unlit.kg / (unlit.kg + arrangement.unreachableKg));
+  burn.wentOutKgPerS = lit.kg * extinctionPerS(readiness.layerK);
+  return burn;
+}

@@ -1,0 +1,181 @@
+/** Other ways of cooking the same meal, side by side: each planned for itself with the same likely cooks. */
+import { cutOf, doneByFeel } from '../../meat/cuts';
+import { presetOf } from '../../pit/catalogue';
+import { WRAPS, type WrapId } from '../../meat/wraps';
+import { epochOf, MINUTE_MS } from '../../quantity/time';
+import { METRIC, temperatureWords, type Units } from '../../quantity/words';
+import { SCHOOL_IDS, schoolWords, WRAP_SCHOOLS, type SchoolId } from '../../meat/usualTreatment';
+import { fuelNeeded, fuelWorth } from '../jobs/shopping';
+import type { PlanOptions } from '../assemble';
+import { planSteps } from '../plan';
+import { splitIntervals } from '../fire/tunePolicy';
+import type { Plan, Request, RequestMeat, RequestPit } from '../request/types';
+
+/** One way as it would go. */
+export interface PlanVariant {
+  id: string;
+  inWords: string;
+  request: Request;
+  lightAt: string;
+  ready: [string, string];
+  cookMin: number;
+  fuelKg: number;
+  /** Worth of that fuel at the user's prices, whether it is bought or on the shelf. */
+  cost: number | null;
+  visits: number;
+  longestFreeMin: number;
+  /** Share of the time in which the first pit stands in its band. */
+  inBandFraction: number | null;
+  /** Of the first piece when it is done, 0 to 1 and over; null where it was not run. */
+  bark: number | null;
+  tenderness: number | null;
+  chanceLateFraction: number;
+  /** The same when it is lit at the time of the plan it is compared with. */
+  lateIfLitAsPlannedFraction: number;
+  /** What stands in the way; empty when nothing does. */
+  problem: string;
+}
+
+/** What a meal can be compared with besides its own pit and fire. */
+export interface VariantSources {
+  pits?: readonly RequestPit[];
+  /** Other fires of the first pit, with what they are called. */
+  fires?: readonly { id: string; inWords: string; fire: RequestPit['fire'] }[];
+}
+
+/** Paces that are compared, C: slow, steady, fast (common practice). */
+const PACE_VARIANTS_C = [107, 121, 135, 150];
+const WRAP_VARIANTS: readonly WrapId[] = ['none', 'paper', 'foil'];
+interface VariantRequest {
+  id: string;
+  inWords: string;
+  request: Request;
+}
+
+/** The ways worth a look: other paces, wraps, schools of when to wrap, feeds, fires, and pits of the yard. */
+export function variantRequests(request: Request, others: VariantSources = {}): VariantRequest[] {
+  const units = request.units ?? METRIC;
+  const pit = request.pits[0]!;
+  const withPit = (p: RequestPit): Request => ({
+    ...request,
+    pits: [p, ...request.pits.slice(1)],
+    meats: request.meats.map((m) => (m.pit === pit.id ? { ...m, pit: p.id } : m)),
+  });
+  const paces = PACE_VARIANTS_C.filter((c) => Math.abs(c - pit.pace.pitC) > 5).map((pitC) => ({
+    id: `pace-${pitC}`,
+    inWords: `at ${temperatureWords(pitC, units)}`,
+    request: withPit({ ...pit, pace: { ...pit.pace, pitC } }),
+  }));
+  const feeds = otherFeedIntervals(pit).map((everyMin) => ({
+    id: `every-${everyMin}`,
+    inWords: `fed each ${everyMin} min`,
+    request: withPit({ ...pit, fire: { ...pit.fire, everyMin } }),
+  }));
+  const fires = (others.fires ?? []).map((f) => ({
+    id: `fire-${f.id}`,
+    inWords: f.inWords,
+    request: withPit({ ...pit, fire: { ...f.fire, species: pit.fire.species } }),
+  }));
+  const pits = (others.pits ?? [])
+    .filter((p) => !request.pits.some((mine) => mine.id === p.id))
+    .map((p) => ({ id: `pit-${p.id}`, inWords: `on ${p.name ?? p.id}`, request: withPit(p) }));
+  return [
+    { id: 'as-planned', inWords: 'as planned', request },
+    ...paces,
+    ...wrapVariants(request, units),
+    ...feeds,
+    ...fires,
+    ...pits,
+  ];
+}
+
+/** Other intervals between splits, min. */
+function otherFeedIntervals(pit: RequestPit): readonly number[] {
+  if (pit.fire.fuel !== 'splits') return [];
+  return splitIntervals(presetOf(pit.cooker.preset)).filter((m) => m !== pit.fire.everyMin);
+}
+
+/** Other wraps of the first meat, and the same wrap (or the usual one) by the other schools. */
+function wrapVariants(request: Request, units: Units): VariantRequest[] {
+  const meat = request.meats[0]!;
+  if (!doneByFeel(cutOf(meat.cut))) return [];
+  const when = meat.wrap.when ?? WRAP_SCHOOLS['core-74'];
+  const wrapped = (wrap: RequestMeat['wrap']): Request => ({
+    ...request,
+    meats: request.meats.map((m, i) => (i === 0 ? { ...m, wrap } : m)),
+  });
+  const wraps = WRAP_VARIANTS.filter((w) => w !== meat.wrap.with).map((w) => ({
+    id: `wrap-${w}`,
+    inWords: w === 'none' ? 'not wrapped' : `wrapped in ${WRAPS[w].name}`,
+    request: wrapped(w === 'none' ? { with: w } : { with: w, when }),
+  }));
+  if (meat.wrap.with === 'none') return wraps;
+  const same = (id: SchoolId): boolean => JSON.stringify(WRAP_SCHOOLS[id]) === JSON.stringify(when);
+  const schools = SCHOOL_IDS.filter((id) => !same(id)).map((id) => ({
+    id: `when-${id}`,
+    inWords: `wrapped ${schoolWords(id, units)}`,
+    request: wrapped({ ...meat.wrap, when: WRAP_SCHOOLS[id] }),
+  }));
+  return [...wraps, ...schools];
+}
+
+/** Plans one way after another, with as many likely cooks as the plan they stand beside; yields each row as it is known, and null between simulations. */
+export function* compareVariants(
+  request: Request,
+  others: VariantSources,
+  options: PlanOptions,
+): Generator<PlanVariant | null, void> {
+  let planned: Plan | null = null;
+  for (const variant of variantRequests(request, others)) {
+    const work = planSteps(variant.request, options);
+    let step = work.next();
+    for (; !step.done; step = work.next()) yield null;
+    planned ??= step.value;
+    // Fed as it would be anyway, it is no other way.
+    const fedEvery = planned.guides[0]!.feed?.mostMin;
+    if (variant.id === `every-${fedEvery}`) continue;
+    yield planVariantOf(variant, step.value, planned);
+  }
+}
+
+function planVariantOf(variant: VariantRequest, plan: Plan, planned: Plan): PlanVariant {
+  const zone = plan.request.timeZone;
+  const ready = plan.ready[0]!;
+  const fuel = fuelNeeded(plan.fires);
+  fuel.delete('chunks');
+  const on = epochOf(plan.meatOnAt[0]!, zone);
+  return {
+    id: variant.id,
+    inWords: variant.inWords,
+    request: plan.request,
+    lightAt: plan.lightAt,
+    ready: [ready.p10, ready.p90],
+    cookMin: Math.round((epochOf(ready.p50, zone) - on) / MINUTE_MS),
+    fuelKg: [...fuel.values()].reduce((a, b) => a + b, 0),
+    cost: fuelWorth(plan),
+    visits: plan.watch.visits,
+    longestFreeMin: plan.watch.longestFreeMin,
+    inBandFraction: plan.fires[0]!.inBandFraction ?? null,
+    bark: plan.outcome?.bark ?? null,
+    tenderness: plan.outcome?.tenderness ?? null,
+    chanceLateFraction: plan.chanceLateFraction,
+    lateIfLitAsPlannedFraction: lateIfLitAt(plan, epochOf(planned.lightAt, zone)),
+    problem: plan.problems[0]?.message ?? '',
+  };
+}
+
+/** Chance that something of a plan is late when its first fire is lit at another moment. */
+export function lateIfLitAt(plan: Plan, litMs: number): number {
+  const zone = plan.request.timeZone;
+  const laterMs = litMs - epochOf(plan.lightAt, zone);
+  const inTime = plan.ready.reduce((p, r) => {
+    const likely = r.likelyMin ?? [];
+    if (likely.length === 0 || !r.wanted) return p * (1 - (r.chanceLateFraction ?? 0));
+    const pit = plan.request.meats.find((m) => m.id === r.id)?.pit;
+    const fire = plan.fires.find((f) => f.pit === pit) ?? plan.fires[0]!;
+    const litAt = epochOf(fire.lightAt ?? plan.lightAt, zone) + laterMs;
+    const latestMin = (epochOf(r.wanted[1], zone) - litAt) / MINUTE_MS;
+    return (p * likely.filter((v) => v !== null && v <= latestMin).length) / likely.length;
+  }, 1);
+  return 1 - inTime;
+}

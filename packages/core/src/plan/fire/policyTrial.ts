@@ -1,0 +1,97 @@
+/** One way of holding a fire, tried on a simulated pit. */
+import { simulate } from '../../cook/cook';
+import type { ControlPolicy } from '../../control/controlPolicy';
+import type { Operator } from '../../control/operator';
+import type { Action, MeatSpec, Result, Scenario } from '../../scenario/scenario';
+import { createSimulatedOperator } from '../../control/simulatedOperator';
+import type { FireSpec } from '../../scenario/fireSpec';
+import { mean } from '../../quantity/statistics';
+import type { PitSetup } from './designFire';
+
+/** The lid stays open this long for putting meat on, wrapping and taking off, s. */
+export const LID_SECONDS = { on: 60, wrap: 60 };
+/** From here on a pit should stand in its band, min after lighting. */
+export const JUDGED_FROM_MIN = 75;
+const EVERY_MIN = 5;
+
+/** What lies on the grate and when it goes on. */
+export interface MeatSchedule {
+  meats: MeatSpec[];
+  onMin: number[];
+}
+
+/** The scenario of a way with its load; nobody tends it yet. */
+export function plannedScenario(
+  setup: PitSetup,
+  weather: Scenario['weather'],
+  schedule: MeatSchedule,
+  untilMin: number,
+  fire: FireSpec = setup.fire,
+): Scenario {
+  const { pit } = setup;
+  const minutes = [...new Set(schedule.onMin)];
+  const actions: Action[] = minutes.flatMap((atMin): Action[] => [
+    { atMin, do: 'lid-open', seconds: LID_SECONDS.on },
+    ...schedule.meats.flatMap((m, i): Action[] =>
+      schedule.onMin[i] === atMin ? [{ atMin, do: 'meat-on', meat: m.id }] : [],
+    ),
+  ]);
+  return {
+    ostrin: 'scenario/1',
+    cooker: { preset: pit.cooker.preset, overrides: pit.cooker.overrides },
+    fire,
+    weather,
+    control: { mode: setup.underFan ? 'fan' : 'vents', targetC: pit.pace.pitC },
+    actions: actions.sort((a, b) => a.atMin - b.atMin),
+    meats: schedule.meats,
+    untilMin,
+    everyMin: EVERY_MIN,
+  };
+}
+
+/** Who tends it by a guide. */
+export const operatorFor = (setup: PitSetup, scenario: Scenario, policy: ControlPolicy): Operator =>
+  createSimulatedOperator(scenario, setup.pit.pace.pitC, policy);
+
+/** How well a pit was held from `JUDGED_FROM_MIN` on. */
+export interface HoldingScore {
+  meanC: number;
+  /** Root mean square of what it was off, K. */
+  rmsK: number;
+  /** Share of the time outside the band, and white smoke's share. */
+  outFraction: number;
+  whiteFraction: number;
+  /** Moves and feedings an hour. */
+  visitsPerHour: number;
+}
+
+const VISIT_ACTIONS = new Set(['set-vents', 'add-fuel', 'add-wood', 'fill-water', 'rake']);
+
+/** Judges a run against its target. */
+export function scoreRun(result: Result, targetC: number, bandC: number): HoldingScore {
+  const from = result.minutes.findIndex((m) => m >= JUDGED_FROM_MIN);
+  const pitC = result.pitC.slice(from).filter((c): c is number => c !== null);
+  const smoke = result.smoke.slice(from);
+  const visits = new Set(
+    result.happened
+      .filter((a) => VISIT_ACTIONS.has(a.do) && a.atMin >= JUDGED_FROM_MIN)
+      .map((a) => a.atMin),
+  );
+  const hours = Math.max(((result.minutes.at(-1) ?? 0) - JUDGED_FROM_MIN) / 60, 0.1);
+  return {
+    meanC: mean(pitC),
+    rmsK: Math.sqrt(mean(pitC.map((c) => (c - targetC) ** 2))),
+    outFraction:
+      pitC.filter((c) => Math.abs(c - targetC) > bandC).length / Math.max(pitC.length, 1),
+    whiteFraction:
+      smoke.filter((s) => s === 'white' || s === 'dark').length / Math.max(smoke.length, 1),
+    visitsPerHour: visits.size / hours,
+  };
+}
+
+/** Runs a scenario under a guide. */
+export const simulatePolicy = (
+  setup: PitSetup,
+  scenario: Scenario,
+  policy: ControlPolicy,
+): Result => simulate(scenario, { operator: operatorFor(setup, scenario, policy) });

@@ -1,0 +1,84 @@
+/** The pieces of a plan on the grate of their pit. */
+import type { Place } from '../../pit/types';
+import { requestedMassKg } from '../request/amount';
+import {
+  footprintOf,
+  grateOf,
+  placedAt,
+  arrangePieces,
+  placementProblem,
+  gratePlaceAt,
+  type PlacedPiece,
+} from './grate';
+import type { PitSetup } from '../fire/designFire';
+import type { GratePlan, RequestMeat } from '../request/types';
+
+export interface PiecesToPlace {
+  meat: RequestMeat;
+  pieces: number;
+  /** Where the meat stands in the request. */
+  index: number;
+}
+
+/** A piece that cannot lie where it was wished. */
+export interface MisplacedPiece {
+  index: number;
+  piece: number;
+  why: 'off-ground' | 'touching';
+}
+
+/** More pieces than this are not laid one by one. */
+const MAX_PLACED = 120;
+
+/**
+ * Where everything lies, and how many of each meat (by its index) there is room for. Pieces lie where they
+ * are wished; one that cannot is named and laid with the rest, where there is room.
+ */
+export function planGrate(
+  setup: PitSetup,
+  on: readonly PiecesToPlace[],
+): { plan: GratePlan; fits: Record<number, number>; misplaced: MisplacedPiece[] } {
+  const grate = grateOf(setup.preset, setup.fire.arrangement);
+  const all = on.flatMap((o) => {
+    const foot = footprintOf(o.meat.cut, requestedMassKg(o.meat), o.meat.thicknessMm);
+    return Array.from({ length: Math.min(o.pieces, MAX_PLACED) }, (_, n) => ({ o, foot, n }));
+  });
+  const wrong: MisplacedPiece[] = [];
+  const laid: (PlacedPiece | null)[] = all.map(() => null);
+  all.forEach(({ o, foot, n }, i) => {
+    const lie = o.meat.lie?.[n];
+    if (!lie) return;
+    const wished = placedAt(foot, lie.x, lie.y, lie.turned);
+    const why = placementProblem(grate, wished, placedOnly(laid));
+    if (why) wrong.push({ index: o.index, piece: n, why });
+    else laid[i] = wished;
+  });
+  const rest = all.flatMap((_, i) => (laid[i] ? [] : [i]));
+  const found = arrangePieces(
+    grate,
+    rest.map((i) => all[i]!.foot),
+    placedOnly(laid),
+  );
+  rest.forEach((i, n) => (laid[i] = found[n]!));
+  const fits: Record<number, number> = Object.fromEntries(on.map((o) => [o.index, 0]));
+  const placed = laid.flatMap((p, i) => {
+    if (!p) return [];
+    const { meat, index } = all[i]!.o;
+    fits[index]! += 1;
+    return [{ meat: meat.id, ...p, at: meat.at ?? gratePlaceAt(grate, p.x) }];
+  });
+  return { plan: { pit: setup.pit.id, laid: placed }, fits, misplaced: wrong };
+}
+
+const placedOnly = (laid: readonly (PlacedPiece | null)[]): PlacedPiece[] =>
+  laid.filter((p) => p !== null);
+
+/** Where most pieces of a meat lie; nothing where nobody laid them by hand. */
+export function mainPlaceOf(meat: RequestMeat, grate: GratePlan): Place | undefined {
+  if (meat.at || !meat.lie?.length) return meat.at;
+  const counts = new Map<Place, number>();
+  for (const p of grate.laid) {
+    if (p.meat === meat.id) counts.set(p.at, (counts.get(p.at) ?? 0) + 1);
+  }
+  return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0];
+}

@@ -1,0 +1,30 @@
+/** The jobs of a plan: what to do, when, in plain words, and what "done" writes into the log. */
+import { massWords, type Units } from '../../quantity/words';
+import { fireJobs, shutJob } from './fireJobs';
+import { lastOffMin, windowOf, type JobDraft } from './job';
+import { meatJobs } from './meatJobs';
+import type { PitPlan } from '../schedule/pitPlan';
+import type { RequestMeat } from '../request/types';
+
+/** All jobs at one pit in order of time. `meats` and `pieces` are those on this pit, in the plan's order. */
+export function jobsAt(
+  plan: PitPlan,
+  meats: readonly RequestMeat[],
+  pieces: readonly number[],
+  units: Units,
+  pit?: string,
+): JobDraft[] {
+  const last = lastOffMin(plan);
+  const off = { firstMin: Math.max(...plan.readyMin.map((r) => windowOf(r)[0])), lastMin: last };
+  const drafts = [
+    ...fireJobs(plan, off, units),
+    ...meats.flatMap((m, i) => meatJobs(plan, m, i, pieces[i]!, units)),
+    shutJob(plan, last),
+  ];
+  return drafts
+    .map((d) => ({ ...d, atMin: Math.round(d.atMin), ...(pit ? { pit } : {}) }))
+    .sort((a, b) => a.atMin - b.atMin);
+}
+
+/** What a job at the table says. */
+export const serveDetail = (kg: number, units: Units): string => `${massWords(kg, units)} went on.`;

@@ -1,0 +1,152 @@
+/** What is done before the fire: thawing, brining, salting, seasoning, and by when to have shopped. */
+import { cutOf, usualThicknessMm } from '../../meat/cuts';
+import { epochOf, HOUR_MS, localOf, MINUTE_MS } from '../../quantity/time';
+import { countWords, spanOfTime } from '../../quantity/words';
+import { requestedMassKg } from '../request/amount';
+import { piecesName, type JobDraft } from './job';
+import type { Problem, RequestMeat } from '../request/types';
+
+/** Thawing in the fridge, hours for each kg of a piece, and at least (USDA consumer advice: 24 h for 4-5 lb, from memory). */
+const THAW = { hoursPerKg: 11, leastH: 12 };
+/** Salting and brining ahead, hours: a thick piece overnight, a thin one a few hours (common practice). */
+const SALT_H = { thick: 14, thin: 4, brine: 10 };
+/** Seasoning just before, min: ribs and thin pieces never over an hour (common practice 15-60). */
+const SEASON_MIN = { thick: 45, thin: 25 };
+const THIN_MM = 60;
+
+/** Hours a frozen piece needs in the fridge. */
+export const thawHours = (massKg: number): number =>
+  Math.max(THAW.leastH, Math.ceil(massKg * THAW.hoursPerKg));
+
+/**
+ * Jobs before the fire, minutes after lighting (negative), and the hours before meat on that they need.
+ * `earlierBy` says how much sooner one that only waits is begun.
+ */
+export function prepareJobs(
+  meat: RequestMeat,
+  pieces: number,
+  onMin: number,
+  id: (job: string) => string,
+  earlierBy: (atMin: number) => number = () => 0,
+): { jobs: JobDraft[]; leadMin: number } {
+  const cut = cutOf(meat.cut);
+  const name = piecesName(meat, pieces);
+  const thick = usualThicknessMm(cut, requestedMassKg(meat)) > THIN_MM;
+  const jobs: JobDraft[] = [];
+  let lead = 0;
+  let begun = onMin;
+  const add = (job: string, minutes: number, inWords: string, detail: string): void => {
+    lead += minutes;
+    begun -= minutes;
+    // Seasoning keeps its hour; what only waits may begin before.
+    if (job !== 'season') begun -= earlierBy(begun);
+    jobs.push({ id: id(job), atMin: begun, do: 'prepare', inWords, detail, logs: [] });
+  };
+  if (meat.prepare === 'season') {
+    add(
+      'season',
+      thick ? SEASON_MIN.thick : SEASON_MIN.thin,
+      `Season the ${name}`,
+      thick
+        ? 'Back into the fridge until it goes on: cold meat takes more smoke.'
+        : 'Not earlier: salt draws a thin piece dry within the hour.',
+    );
+  } else if (meat.prepare) {
+    const brine = meat.prepare === 'brine';
+    const hours = brine ? SALT_H.brine : thick ? SALT_H.thick : SALT_H.thin;
+    add(
+      'salt',
+      60 * hours,
+      `${brine ? 'Brine' : 'Salt'} the ${name}`,
+      `At least ${spanOfTime(60 * hours)} in the fridge, ${brine ? 'covered, then patted dry' : 'uncovered'}.`,
+    );
+  }
+  if (meat.frozen) {
+    const hours = thawHours(requestedMassKg(meat));
+    add(
+      'thaw',
+      60 * hours,
+      `Move the ${name} from the freezer to the fridge`,
+      `At least ${countWords(hours, 'hour', 'hours')} to thaw through, in a tray that holds what drips.`,
+    );
+  }
+  return { jobs, leadMin: lead };
+}
+
+/** From this hour to that one people sleep; what soaks or thaws can begin before (common practice). */
+const NIGHT_H = { from: 22, to: 6 };
+
+/** How much earlier a job that only waits is begun so that nobody gets up for it, min; 0 by day, or where that has passed. */
+export function beforeBed(ms: number, nowMs: number, zone: string): number {
+  const [hour, minute] = localOf(ms, zone).slice(11).split(':').map(Number) as [number, number];
+  if (hour >= NIGHT_H.to && hour < NIGHT_H.from) return 0;
+  const early = ((hour - NIGHT_H.from + 24) % 24) * 60 + minute;
+  return ms - early * MINUTE_MS >= nowMs ? early : 0;
+}
+
+/** Hours in which shops can be counted on, the hour of the day before that is asked for otherwise, and the way home, min (common practice). */
+const SHOPS = { fromH: 9, toH: 18, eveH: 17, homeMin: 60 };
+
+/** The last good moment to shop for what is needed at `needMs`: in shop hours, an hour before; never before `nowMs`. Epoch ms. */
+export function shopMs(needMs: number, nowMs: number, zone: string): number {
+  const home = needMs - SHOPS.homeMin * MINUTE_MS;
+  const day = localOf(home, zone).slice(0, 10);
+  const hour = Number(localOf(home, zone).slice(11, 13));
+  const at = (date: string, h: number): number =>
+    epochOf(`${date}T${String(h).padStart(2, '0')}:00`, zone);
+  const eve = localOf(epochOf(`${day}T12:00`, zone) - 24 * HOUR_MS, zone).slice(0, 10);
+  const open =
+    hour >= SHOPS.toH
+      ? at(day, SHOPS.eveH)
+      : hour >= SHOPS.fromH
+        ? at(day, hour)
+        : at(eve, SHOPS.eveH);
+  return Math.min(Math.max(open, nowMs), needMs);
+}
+
+/** Shopping as a job: what has to be fetched, by when. None when everything is there. */
+export function shopJob(
+  fetch: readonly string[],
+  needMs: number,
+  nowMs: number,
+  zone: string,
+  zeroMs: number,
+): JobDraft[] {
+  if (fetch.length === 0) return [];
+  const ms = Math.floor(shopMs(needMs, nowMs, zone) / MINUTE_MS) * MINUTE_MS;
+  return [
+    {
+      id: 'shop',
+      atMin: Math.round((ms - zeroMs) / MINUTE_MS),
+      do: 'shop',
+      inWords: 'Shop by now, at the latest',
+      detail: `${fetch.join('; ')}.`,
+      logs: [],
+    },
+  ];
+}
+
+/** What lead times make impossible: a frozen piece for today, salt that would have had to go on already. */
+export function prepareProblem(
+  meat: RequestMeat,
+  index: number,
+  onMs: number,
+  nowMs: number,
+  leadMin: number,
+): Problem | null {
+  const haveMin = (onMs - nowMs) / MINUTE_MS;
+  if (leadMin === 0 || haveMin >= leadMin) return null;
+  const cut = cutOf(meat.cut);
+  if (meat.frozen) {
+    return {
+      field: `meats[${index}].frozen`,
+      message: `A frozen ${cut.name} needs ${thawHours(requestedMassKg(meat))} hours in the fridge before it can go on; there are ${Math.max(0, Math.floor((haveMin * MINUTE_MS) / HOUR_MS))}.`,
+      instead: `Buy it fresh, or serve ${Math.ceil((leadMin - haveMin) / 60)} hours later. It does not go on frozen: its middle would stay cold for too long.`,
+    };
+  }
+  return {
+    field: `meats[${index}].prepare`,
+    message: `Salting the ${cut.name} should have begun ${spanOfTime(leadMin - haveMin)} ago.`,
+    instead: 'Season it just before it goes on instead.',
+  };
+}

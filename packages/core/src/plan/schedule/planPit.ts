@@ -1,0 +1,296 @@
+/** One pit's part of a plan: its fire, how it is held, when its pieces go on, and the likely cooks behind that. */
+import type { ControlPolicy } from '../../control/controlPolicy';
+import type { Operator } from '../../control/operator';
+import type { MeatSpec, Result, Scenario } from '../../scenario/scenario';
+import { fireLoadKg } from '../../fire/catalogue';
+import { drawPieceVariation, NO_VARIATION } from '../../meat/variation';
+import { BRING_UP } from '../../pit/usualFire';
+import { seeded, seedFrom } from '../../quantity/random';
+import { drawLikelyPit } from '../../sampling/likelyPits';
+import { meanWeather } from '../request/planWeather';
+import type { PitSetup } from '../fire/designFire';
+import { sizeFire } from './fuelLoad';
+import type { PitPlan, PieceTarget } from './pitPlan';
+import {
+  runPieceInAir,
+  runPitBriefly,
+  runUntilDone,
+  type RunResult,
+} from '../../sampling/runUntilDone';
+import { allowanceMin, latestEndMin, MAX_COOK_MIN } from './schedule';
+import {
+  operatorFor,
+  plannedScenario,
+  simulatePolicy,
+  type MeatSchedule,
+} from '../fire/policyTrial';
+import { initialPolicy, tunePolicy, type TunedPolicy } from '../fire/tunePolicy';
+
+/** Pits drawn for an ensemble; the pieces are drawn anew in the air of each. */
+const PITS = 8;
+/** Usual width of the ready window before an ensemble has been run: shares of the cook. */
+const ROUGH = { early: 0.88, late: 1.18 };
+/** The weather that a fire is learnt to be held in is the mean of so long, min. */
+const LEARNT_OVER_MIN = 600;
+/** Meat goes on when the pit has stood this long after closing down and its smoke is not white, min. */
+const SETTLE_MIN = 15;
+const EARLIEST_ON_MIN = 30;
+const LATEST_ON_MIN = 90;
+/** Pieces go on so many minutes apart, min. */
+const STEP_MIN = 5;
+/** Share of the band inside which the middle of the road is left alone. */
+const CALM = 0.85;
+
+export interface PitPlanOptions {
+  members: number;
+  chance: number;
+  /** Guides worked out before, for the same fire on the same day: asked and told. */
+  knownPolicies?: Map<string, TunedPolicy>;
+}
+
+/** Plans one pit. Yields the share done. */
+export function* planPit(
+  usual: PitSetup,
+  weather: Scenario['weather'],
+  targets: PieceTarget[],
+  options: PitPlanOptions,
+): Generator<number, PitPlan> {
+  const rough = options.members <= 1;
+  const meats = targets.map((w) => w.spec);
+  // Holding is learnt in one weather; the cook itself goes through all of it.
+  const day = meanWeather(weather, LEARNT_OVER_MIN);
+  const key = JSON.stringify([
+    { ...usual.pit, id: '', name: '' },
+    day,
+    meats.map((m) => [m.cut, m.massKg, m.count, m.at]),
+  ]);
+  let tuned = options.knownPolicies?.get(key) ?? null;
+  if (!tuned && !rough) {
+    const early: MeatSchedule = { meats, onMin: meats.map(() => usualMeatOnMin(usual)) };
+    const work = tunePolicy(usual, day, early);
+    let step = work.next();
+    for (; !step.done; step = work.next()) yield 0.25 * step.value;
+    tuned = step.value;
+    options.knownPolicies?.set(key, tuned);
+  }
+  const setup = tuned?.setup ?? usual;
+  const policy = tuned?.policy ?? initialPolicy(setup);
+  const onMin = rough ? usualMeatOnMin(setup) : cleanSmokeMin(setup, weather, policy);
+  yield 0.27;
+  const together: MeatSchedule = { meats, onMin: meats.map(() => onMin) };
+  const lively = setup.onSplits || setup.handFed || setup.underFan;
+  const first =
+    rough && lively
+      ? runReferenceFast(setup, weather, together, policy)
+      : runReference(setup, weather, together, policy);
+  yield 0.32;
+  const took = meats.map((_, i) => (first.result.meats[i]?.doneAtMin ?? MAX_COOK_MIN) - onMin);
+  const schedule = staggerPieces(
+    meats,
+    targets,
+    onMin,
+    took.map((t) => t * ROUGH.late),
+  );
+  const plan: PitPlan = {
+    setup,
+    policy,
+    tuned,
+    targets,
+    onMin: schedule.onMin,
+    litMin: 0,
+    result: first.result,
+    scenario: first.scenario,
+    endMin: first.endMin,
+    readyMin: took.map((t, i) =>
+      [ROUGH.early, 1, ROUGH.late].map((x) => schedule.onMin[i]! + t * x),
+    ),
+    wrapMin: meats.map((_, i) => {
+      const wrap = first.result.meats[i]?.wrappedAtMin ?? null;
+      return wrap === null ? [] : [wrap + schedule.onMin[i]! - onMin];
+    }),
+    likelyCoresC: [],
+    movedMin: meats.map(() => 0),
+    likelyRuns: [first.result],
+    ...burnRatesPerMin([first]),
+    earliestMin: onMin,
+    fuelLoadKg: 0,
+    fullLoadKg: fireLoadKg(setup.fire, setup.parameters.diameterM),
+  };
+  if (!rough && meats.length > 0) {
+    const work = runLikelyCooks(plan, weather, schedule, options.members);
+    let step = work.next();
+    for (; !step.done; step = work.next()) yield 0.32 + 0.6 * step.value;
+  }
+  scheduleLighting(plan, options.chance, rough);
+  const fire = sizeFire(plan);
+  const again =
+    rough && meats.length <= 1
+      ? first
+      : runReference(setup, weather, { meats, onMin: plan.onMin }, policy, fire, plan);
+  plan.result = again.result;
+  plan.scenario = { ...again.scenario, fire };
+  plan.endMin = again.endMin;
+  plan.fuelLoadKg = fireLoadKg(fire, setup.parameters.diameterM);
+  yield 1;
+  return plan;
+}
+
+/** When the meat usually goes on, before it has been looked at closely: half an hour after the vents are closed. */
+const usualMeatOnMin = (setup: PitSetup): number => BRING_UP[setup.preset.family].minutes + 25;
+
+/** The first five minutes at which the pit has settled and smokes clean. */
+function cleanSmokeMin(
+  setup: PitSetup,
+  weather: Scenario['weather'],
+  policy: ControlPolicy,
+): number {
+  const run = simulatePolicy(
+    setup,
+    plannedScenario(setup, weather, { meats: [], onMin: [] }, LATEST_ON_MIN + 15),
+    policy,
+  );
+  const target = setup.pit.pace.pitC;
+  const closed = run.pitC.findIndex(
+    (c) => (c ?? 0) >= target - Math.max(policy.closeBelowK, setup.underFan ? 8 : 0),
+  );
+  const from = Math.max(EARLIEST_ON_MIN, (closed < 0 ? 60 : run.minutes[closed]!) + SETTLE_MIN);
+  const clean = run.minutes.find(
+    (m, i) => m >= from && run.smoke[i] !== 'white' && run.smoke[i] !== 'dark',
+  );
+  return Math.min(clean ?? LATEST_ON_MIN, LATEST_ON_MIN);
+}
+
+/** The middle of the road: the pit as its owner thinks it is, tended by the guide. */
+function runReference(
+  setup: PitSetup,
+  weather: Scenario['weather'],
+  schedule: MeatSchedule,
+  policy: ControlPolicy,
+  fire = setup.fire,
+  until?: PitPlan,
+): RunResult & { scenario: Scenario } {
+  const scenario = plannedScenario(setup, weather, schedule, MAX_COOK_MIN, fire);
+  // What is told is told calmly: only what leaves the band is worth a move.
+  const leaveK = Math.max(policy.deadbandK, CALM * setup.pit.pace.bandC);
+  const by = until ? { ...policy, leaveK, untilMin: latestEndMin(until) } : policy;
+  return { ...runUntilDone(scenario, { hand: operatorFor(setup, scenario, by) }), scenario };
+}
+
+/** The middle of the road at a glance, for fires that take long to compute. */
+function runReferenceFast(
+  setup: PitSetup,
+  weather: Scenario['weather'],
+  schedule: MeatSchedule,
+  policy: ControlPolicy,
+): RunResult & { scenario: Scenario } {
+  const scenario = plannedScenario(setup, weather, schedule, MAX_COOK_MIN);
+  return {
+    ...runPitBriefly(scenario, operatorFor(setup, scenario, policy), schedule.onMin),
+    scenario,
+  };
+}
+
+/** When each piece goes on so that all are ready when wanted; the first of them as early as can be. */
+function staggerPieces(
+  meats: MeatSpec[],
+  targets: readonly PieceTarget[],
+  earliestMin: number,
+  allowMin: readonly number[],
+): MeatSchedule {
+  const on = targets.map((w, i) => Math.max(w.readyByMin - allowMin[i]!, w.onFromMin ?? -Infinity));
+  const start = Math.min(...on);
+  return {
+    meats,
+    onMin: on.map((m) => earliestMin + Math.floor((m - start) / STEP_MIN) * STEP_MIN),
+  };
+}
+
+/** Runs the likely pits with the pieces in them, and more pieces in the air of each. */
+function* runLikelyCooks(
+  plan: PitPlan,
+  weather: Scenario['weather'],
+  schedule: MeatSchedule,
+  members: number,
+): Generator<number, void> {
+  const { setup, policy } = plan;
+  const scenario = plannedScenario(setup, weather, schedule, MAX_COOK_MIN);
+  const random = seeded(
+    seedFrom(schedule.meats.map((m) => m.cut + m.massKg).join() + setup.pit.pace.pitC),
+  );
+  const pits = Math.min(PITS, members);
+  plan.readyMin = schedule.meats.map(() => []);
+  plan.wrapMin = schedule.meats.map(() => []);
+  plan.likelyCoresC = schedule.meats.map(() => []);
+  const runs: RunResult[] = [];
+  for (let p = 0; p < pits; p++) {
+    const drawn =
+      p === 0
+        ? { scenario, withItsProbe: (operator: Operator) => operator }
+        : drawLikelyPit(scenario, setup.parameters, random);
+    const hand = drawn.withItsProbe(operatorFor(setup, scenario, policy));
+    const variations = schedule.meats.map(() =>
+      p === 0 ? NO_VARIATION : drawPieceVariation(random),
+    );
+    const run = runUntilDone(drawn.scenario, {
+      hand,
+      spreads: variations,
+      keepAir: true,
+    });
+    runs.push(run);
+    run.result.meats.forEach((m, i) => recordMember(plan, i, m));
+    const more =
+      Math.floor(((p + 1) * (members - pits)) / pits) - Math.floor((p * (members - pits)) / pits);
+    for (let k = 0; k < more; k++) {
+      schedule.meats.forEach((meat, i) => {
+        const lone = { ...drawn.scenario, untilMin: MAX_COOK_MIN };
+        recordMember(
+          plan,
+          i,
+          runPieceInAir(lone, meat, schedule.onMin[i]!, run.air[i]!, drawPieceVariation(random)),
+        );
+      });
+      yield (p + (k + 1) / (more + 1)) / pits;
+    }
+    yield (p + 1) / pits;
+  }
+  plan.likelyRuns = runs.map((r) => r.result);
+  Object.assign(plan, burnRatesPerMin(runs));
+}
+
+/** What runs burnt, kg a minute. */
+const burnRatesPerMin = (runs: readonly RunResult[]) => ({
+  charcoalKgPerMin: runs.map((r) => r.result.fuel.burnedKg / r.endMin),
+  woodKgPerMin: runs.map(
+    ({ result: { fuel }, endMin }) => (fuel.woodGivenKg - fuel.woodLeftKg) / endMin,
+  ),
+});
+
+function recordMember(plan: PitPlan, i: number, m: Result['meats'][number]): void {
+  plan.readyMin[i]!.push(m.doneAtMin ?? NaN);
+  plan.wrapMin[i]!.push(m.wrappedAtMin ?? NaN);
+  plan.likelyCoresC[i]!.push(m.coreC);
+}
+
+/** Sets the clock: lit so that the tightest piece is on time, the others put on so much later as they can wait. */
+function scheduleLighting(plan: PitPlan, chance: number, rough: boolean): void {
+  const slack = plan.targets.map((w, i) => {
+    const ready = plan.readyMin[i]!;
+    const allow = rough ? ready[2]! : allowanceMin(ready, chance, w.readyByMin - w.readyFromMin);
+    const lit = w.readyByMin - (Number.isFinite(allow) ? allow : MAX_COOK_MIN);
+    // What comes late goes on late; a step more, since times of lighting are rounded down.
+    const there =
+      w.onFromMin === undefined ? -Infinity : w.onFromMin - plan.onMin[i]! + 2 * STEP_MIN;
+    return Math.max(lit, there);
+  });
+  const least = Math.min(...slack);
+  const later = slack.map((v) => Math.floor((v - least) / STEP_MIN) * STEP_MIN);
+  // If even the first piece can wait, everything is lit later.
+  const wait = Math.min(...plan.onMin.map((m, i) => m + later[i]!)) - plan.earliestMin;
+  plan.litMin = least + wait;
+  plan.movedMin = later.map((v) => v - wait);
+  const move = (list: number[][]): number[][] =>
+    list.map((r, i) => r.map((v) => v + plan.movedMin[i]!));
+  plan.onMin = plan.onMin.map((m, i) => m + plan.movedMin[i]!);
+  plan.readyMin = move(plan.readyMin);
+  plan.wrapMin = move(plan.wrapMin);
+}

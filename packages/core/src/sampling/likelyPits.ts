@@ -1,0 +1,125 @@
+/** Many possible cooks instead of one: what the windows and fans are made of. */
+import { simulate } from '../cook/cook';
+import { withProbeError, type Operator } from '../control/operator';
+import type { Result, Scenario } from '../scenario/scenario';
+import { drawPieceVariation } from '../meat/variation';
+import type { CookerParameters } from '../pit/types';
+import { seeded, type Random } from '../quantity/random';
+import { ascending, quantile } from '../quantity/statistics';
+
+/** Relative spreads of a pit, of its day (air in K), and of a thermometer: what it is off and trembles by, K. */
+export interface PitVariationSd {
+  leakCm2: number;
+  wallLossFactor: number;
+  spreadFactor: number;
+  windMps: number;
+  airK: number;
+  probeBiasK: number;
+  probeNoiseK: number;
+}
+
+/** How a pit differs from what its owner thinks of it, before anybody has touched a vent (common practice). */
+export const PIT_SD: PitVariationSd = {
+  leakCm2: 0.3,
+  wallLossFactor: 0.1,
+  spreadFactor: 0.12,
+  windMps: 0.4,
+  airK: 2,
+  probeBiasK: 1.2,
+  probeNoiseK: 0.7,
+};
+
+/** What is left of that once the vents have been trimmed, for pits that nobody tends in the computing. */
+const TRIMMED_PIT_SD: PitVariationSd = {
+  leakCm2: 0.2,
+  wallLossFactor: 0.08,
+  spreadFactor: 0.06,
+  windMps: 0.3,
+  airK: 1.5,
+  probeBiasK: 0,
+  probeNoiseK: 0,
+};
+
+/** A scenario in another pit, on another day, and a way to look at it through another thermometer. */
+export interface LikelyPit {
+  scenario: Scenario;
+  probeBiasK: number;
+  withItsProbe: (operator: Operator) => Operator;
+}
+
+/** The scenario with another pit and another day. */
+export function drawLikelyPit(
+  scenario: Scenario,
+  parameters: CookerParameters,
+  random: Random,
+  sd: PitVariationSd = PIT_SD,
+): LikelyPit {
+  const overrides: Partial<CookerParameters> = { ...scenario.cooker.overrides };
+  for (const key of ['leakCm2', 'wallLossFactor', 'spreadFactor'] as const) {
+    overrides[key] = parameters[key] * random.logNormal(sd[key]);
+  }
+  const air = sd.airK * random.normal();
+  const wind = random.logNormal(sd.windMps);
+  const weather = (Array.isArray(scenario.weather) ? scenario.weather : [scenario.weather]).map(
+    (w) => ({ ...w, airC: w.airC + air, windMps: w.windMps * wind }),
+  );
+  const probeBiasK = sd.probeBiasK > 0 ? sd.probeBiasK * random.normal() : 0;
+  const { control } = scenario;
+  return {
+    scenario: {
+      ...scenario,
+      cooker: { ...scenario.cooker, overrides },
+      weather,
+      // A fan holds what its own probe tells it.
+      control:
+        control.mode === 'fan' ? { ...control, targetC: control.targetC - probeBiasK } : control,
+    },
+    probeBiasK,
+    withItsProbe: (operator) =>
+      withProbeError(operator, probeBiasK, () => sd.probeNoiseK * random.normal()),
+  };
+}
+
+/** One member of a forecast: a trimmed pit and other pieces. */
+export const drawLikelyCook = (
+  scenario: Scenario,
+  parameters: CookerParameters,
+  random: Random,
+) => ({
+  scenario: drawLikelyPit(scenario, parameters, random, TRIMMED_PIT_SD).scenario,
+  spreads: scenario.meats.map(() => drawPieceVariation(random)),
+});
+
+/** Runs `count` members one after another, yielding after each. The first is the middle of the road. */
+export function* runEnsemble(
+  scenario: Scenario,
+  parameters: CookerParameters,
+  count: number,
+  seed: number,
+): Generator<number, Result[]> {
+  const random = seeded(seed);
+  const results: Result[] = [];
+  for (let i = 0; i < count; i++) {
+    const member =
+      i === 0 ? { scenario, spreads: [] } : drawLikelyCook(scenario, parameters, random);
+    results.push(simulate(member.scenario, { variations: member.spreads }));
+    yield (i + 1) / count;
+  }
+  return results;
+}
+
+/** Low, middle and high series over members, entry by entry; null where fewer than half have a value. */
+export function percentileBands(series: readonly (readonly (number | null)[])[]) {
+  const length = Math.max(0, ...series.map((s) => s.length));
+  const low: (number | null)[] = [];
+  const mid: (number | null)[] = [];
+  const high: (number | null)[] = [];
+  for (let i = 0; i < length; i++) {
+    const at = ascending(series.map((s) => s[i] ?? NaN));
+    const enough = at.length * 2 > series.length;
+    low.push(enough ? Number(quantile(at, 0.1).toFixed(1)) : null);
+    mid.push(enough ? Number(quantile(at, 0.5).toFixed(1)) : null);
+    high.push(enough ? Number(quantile(at, 0.9).toFixed(1)) : null);
+  }
+  return { low, mid, high };
+}

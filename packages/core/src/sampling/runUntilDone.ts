@@ -1,0 +1,88 @@
+/** A cook run as far as it is needed: until its last piece is done, with the air of every piece kept. */
+import { advance, createCook, simulate } from '../cook/cook';
+import { surroundings } from '../cook/grateAir';
+import type { Operator } from '../control/operator';
+import { resultOf } from '../cook/result';
+import type { MeatResult, MeatSpec, Result, Scenario } from '../scenario/scenario';
+import { NO_VARIATION, type PieceVariation } from '../meat/variation';
+import type { Surroundings } from '../meat/surface';
+
+/** Looked at this often whether everything is done, min. */
+const CHECK_EVERY_MIN = 30;
+/** A rough answer looks at the pit for so long, min. */
+const BRIEF_RUN_MIN = 150;
+
+export interface RunResult {
+  result: Result;
+  /** The air that each piece lay in, minute by minute. */
+  air: Surroundings[][];
+  /** Minute at which the run was ended. */
+  endMin: number;
+}
+
+/** Runs until every piece is done, at most to the scenario's end; `keepAir` for pieces to be laid in it again. */
+export function runUntilDone(
+  scenario: Scenario,
+  options: { hand?: Operator; spreads?: PieceVariation[]; keepAir?: boolean },
+): RunResult {
+  const cook = createCook(scenario, { operator: options.hand, variations: options.spreads });
+  const air: Surroundings[][] = scenario.meats.map(() => []);
+  let at = 0;
+  while (at < scenario.untilMin) {
+    const next = Math.min(at + CHECK_EVERY_MIN, scenario.untilMin);
+    if (options.keepAir) {
+      for (let min = at; min < next; min++) {
+        advance(cook, min);
+        cook.pieces.forEach((g, i) => air[i]!.push(surroundings(cook, min, g.gratePlace)));
+      }
+    }
+    advance(cook, next);
+    at = next;
+    if (cook.pieces.length > 0 && cook.pieces.every((g) => g.result.doneAtMin !== null)) break;
+  }
+  return { result: resultOf(cook), air, endMin: at };
+}
+
+/**
+ * The same without running a lively fire to its end: the pit for its first hours, its pieces in that air with
+ * the last hour of it going on. For an answer at once.
+ */
+export function runPitBriefly(
+  scenario: Scenario,
+  operator: Operator,
+  onMin: readonly number[],
+): RunResult {
+  const run = runUntilDone(
+    { ...scenario, untilMin: BRIEF_RUN_MIN },
+    { hand: operator, keepAir: true },
+  );
+  const meats = scenario.meats.map((m, i) =>
+    runPieceInAir(scenario, m, onMin[i]!, run.air[i]!, NO_VARIATION),
+  );
+  return { ...run, result: { ...run.result, meats } };
+}
+
+/** A piece of its own kind in air that is known; minutes as in the scenario it was kept from. */
+export function runPieceInAir(
+  scenario: Scenario,
+  meat: MeatSpec,
+  onMin: number,
+  air: readonly Surroundings[],
+  variation: PieceVariation,
+): MeatResult {
+  const last = air.length - 1;
+  const alone: Scenario = {
+    ...scenario,
+    actions: [{ atMin: onMin, do: 'meat-on', meat: meat.id }],
+    meats: [meat],
+    untilMin: scenario.untilMin,
+  };
+  // The fire's last hour goes on for pieces that take longer than the one it was kept from.
+  const at = (atMin: number): Surroundings =>
+    air[
+      atMin <= last
+        ? Math.max(0, Math.floor(atMin))
+        : Math.max(0, last - (Math.floor(atMin - last) % 60))
+    ]!;
+  return simulate(alone, { variations: [variation], airTrace: at }).meats[0]!;
+}

@@ -1,0 +1,102 @@
+/** A pit with its usual fire on some day: what questions turned round are asked of. */
+import type { Weather } from '../scenario/weather';
+import type { Action, Scenario } from '../scenario/scenario';
+import type { FireSpec } from '../scenario/fireSpec';
+import { CHARCOALS } from '../fuel/catalogue';
+import { presetOf } from '../pit/catalogue';
+import type { CookerParameters } from '../pit/types';
+import { BRING_UP, usualFire } from '../pit/usualFire';
+import { mean } from '../quantity/statistics';
+
+export interface SteadyCase {
+  preset: string;
+  overrides: Partial<CookerParameters>;
+  /** The usual fire of the preset when left out. */
+  fire?: FireSpec;
+  weather: Weather;
+}
+
+/** A dry, quiet day, C and m/s. */
+export const MILD_DAY: Weather = {
+  airC: 15,
+  windMps: 1,
+  relativeHumidityFraction: 0.6,
+  altitudeM: 0,
+  rainMmPerH: 0,
+};
+
+/** Splits of a steady feed: mass and interval. */
+export interface SplitFeed {
+  massKg: number;
+  intervalMin: number;
+}
+
+/** When the first split goes on the coals, min (common practice: once the bed glows all over). */
+const FIRST_SPLIT_MIN = 25;
+
+/** Splits put on at an even pace from the first on, warmed on the firebox. */
+export function feedActions(
+  feed: SplitFeed,
+  untilMin: number,
+  fromMin = FIRST_SPLIT_MIN,
+): Action[] {
+  const actions: Action[] = [];
+  for (let atMin = fromMin; atMin < untilMin; atMin += feed.intervalMin) {
+    actions.push({
+      atMin,
+      do: 'add-fuel',
+      fuel: 'splits',
+      pieces: 1,
+      massKg: feed.massKg,
+      lit: false,
+      preheated: true,
+    });
+  }
+  return actions;
+}
+
+/** The scenario of a case with its vents set once it has come up. `feed` for fires that live on wood. */
+export function steadyScenario(
+  steadyCase: SteadyCase,
+  intakeFraction: number,
+  exhaustFraction: number,
+  untilMin: number,
+  feed?: SplitFeed,
+): Scenario {
+  const preset = presetOf(steadyCase.preset);
+  const up = BRING_UP[preset.family];
+  return {
+    ostrin: 'scenario/1',
+    cooker: { preset: steadyCase.preset, overrides: steadyCase.overrides },
+    fire: steadyCase.fire ?? usualFire(preset),
+    weather: steadyCase.weather,
+    control: { mode: 'vents' },
+    actions: [
+      { atMin: 0, do: 'set-vents', intakeFraction: up.intake, exhaustFraction: up.exhaust },
+      { atMin: up.minutes, do: 'set-vents', intakeFraction, exhaustFraction },
+      ...(feed ? feedActions(feed, untilMin) : []),
+    ],
+    meats: [],
+    untilMin,
+    everyMin: 5,
+  };
+}
+
+/** Settled is the mean over hours 2 to 5 after lighting. */
+const SETTLED_FROM = 120;
+const SETTLED_TO = 300;
+
+/** Mean over hours 2 to 5 of a scenario's pit. NaN if it does not run that long. */
+export function settledC(pitC: readonly (number | null)[], everyMin: number): number {
+  const part = pitC
+    .slice(SETTLED_FROM / everyMin, SETTLED_TO / everyMin + 1)
+    .filter((v): v is number => v !== null);
+  return mean(part);
+}
+
+/** Length of a run that shows where a pit settles, min. */
+export const SETTLED_UNTIL_MIN = SETTLED_TO;
+
+/** Pieces that a mass of charcoal as bought comes to. */
+export const charcoalPieces = (fuel: keyof typeof CHARCOALS, kg: number): number =>
+  Math.round(kg / CHARCOALS[fuel].pieceKg);

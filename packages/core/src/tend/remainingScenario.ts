@@ -1,0 +1,29 @@
+/** A planned cook as it really goes: what was done is done, what lies ahead is still planned. */
+import type { Action, Scenario } from '../scenario/scenario';
+
+/** What is known of a cook under way. */
+export interface CookInProgress {
+  scenario: Scenario;
+  /** What was done, minutes after lighting. */
+  done: Action[];
+  /** What is still planned, minutes after lighting. */
+  ahead: Action[];
+  nowMin: number;
+}
+
+/** The scenario to run on from here. Wrapping stays with its rule where it is still ahead. */
+export function remainingScenario({ scenario, done, ahead, nowMin }: CookInProgress): Scenario {
+  const wrapped = new Set(done.flatMap((a) => (a.do === 'wrap' ? [a.meat] : [])));
+  const later = ahead.map((a) => ({ ...a, atMin: Math.max(a.atMin, nowMin + 1) }));
+  const wrapAhead = later.some((a) => a.do === 'wrap');
+  return {
+    ...scenario,
+    // Wrapping and taking off are the cook's own acts now; only what still lies ahead may be assumed.
+    meats: scenario.meats.map((m) => ({
+      ...m,
+      wrap: wrapped.has(m.id) || !wrapAhead ? undefined : m.wrap,
+    })),
+    actions: [...done, ...later.filter((a) => a.do !== 'wrap' && a.do !== 'meat-off')],
+    everyMin: 1,
+  };
+}

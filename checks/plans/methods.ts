@@ -1,11 +1,11 @@
 /** Carries a wish out in its true pit: by its plan, by rules of thumb, and by a tender without either. */
 import {
-  BRING_UP,
   charcoalKg,
   createSimulatedOperator,
   drawPieceVariation,
   drawLikelyPit,
   epochOf,
+  policyOf,
   maxHoldMin,
   MINUTE_MS,
   pitWith,
@@ -70,7 +70,7 @@ const RULE_EARLY_MIN = 90;
 
 /** Meat on by rule of thumb, min after lighting: so long after the pit has come up. */
 const ruleOnMin = (request: Request): number =>
-  BRING_UP[presetOf(request.pits[0]!.cooker.preset).family].minutes + 15;
+  presetOf(request.pits[0]!.cooker.preset).bringUp.minutes + 15;
 
 function ruleServeMin(request: Request): number {
   const meat = request.meats[0]!;
@@ -106,7 +106,7 @@ function methodOfPlan(made: Plan): Method {
   return {
     cooker: made.scenarios[0]!.cooker,
     fire: made.scenarios[0]!.fire!,
-    operator: (s) => createSimulatedOperator(s, pitC, guide),
+    operator: (s) => createSimulatedOperator(s, pitC, policyOf(guide)),
     onMin: min(made.meatOnAt[0]!),
     serveMin: min(made.serveAt),
     standbyKg: fed(charcoal) + (splits.length > 0 ? Infinity : planned.reserveKg),

@@ -65,31 +65,22 @@ function memorisedSetting(
 
 function ruleFor(preset: Preset, fire: FireSpec, targetC: number): Rule {
   const up: [number, number] = [1, 1];
-  switch (preset.family) {
-    case 'kettle':
-      return fire.arrangement === 'snake'
-        ? { up, hold: [0.25, 0.5], closeBelowK: 12 }
-        : { up, hold: [0.25, 0.33], closeBelowK: 12, then: whenLow(fire) };
-    case 'bullet':
-      // No rule of its own is handed down: the memorised setting, and the handful of a kettle's basket.
-      return {
-        up,
-        hold: memorisedSetting(preset.id, targetC, () => 1),
-        closeBelowK: 12,
-        then: whenLow(fire),
-      };
-    case 'kamado':
-      return {
-        up: [0.4, 0.6],
-        hold: memorisedSetting(preset.id, targetC, (x) => Math.min(2.4 * x, 1)),
-        closeBelowK: 15,
-      };
-    case 'hopper':
-      return { up, hold: [0.25, 1], closeBelowK: 15 };
-    case 'offset':
-      if (fire.fuel === 'briquette') return charcoalOffset(fire);
-      return splitOffset(hasSmallFirebox(preset));
+  const { traits } = preset;
+  if (traits.sideFirebox) {
+    return fire.fuel === 'briquette' ? charcoalOffset(fire) : splitOffset(hasSmallFirebox(preset));
   }
+  if (traits.gravityFed) return { up, hold: [0.25, 1], closeBelowK: 15 };
+  if (traits.slowToCool) {
+    const hold = memorisedSetting(preset.id, targetC, (x) => Math.min(2.4 * x, 1));
+    return { up: [0.4, 0.6], hold, closeBelowK: 15 };
+  }
+  if (fire.arrangement === 'snake') return { up, hold: [0.25, 0.5], closeBelowK: 12 };
+  if (traits.commonFirstCooker) {
+    return { up, hold: [0.25, 0.33], closeBelowK: 12, then: whenLow(fire) };
+  }
+  // A water smoker has no rule of its own: the memorised setting, and the handful of a kettle's basket.
+  const hold = memorisedSetting(preset.id, targetC, () => 1);
+  return { up, hold, closeBelowK: 12, then: whenLow(fire) };
 }
 
 /** One split each so many minutes, damper at half, a second split when 15 C low. */

@@ -36,23 +36,23 @@ export function cookIn(id: string, fan = false): Scenario {
   const driven = fan || preset.hasFan;
   const fire = usualFire(preset);
   const chunks = [{ species: 'cherry' as const, massG: 60, atArcDegrees: 40, depthFraction: 0.2 }];
-  const [intake, exhaust] = preset.family === 'kamado' ? [0.1, 0.25] : [0.25, 0.5];
+  const [intake, exhaust] = preset.traits.slowToCool ? [0.1, 0.25] : [0.25, 0.5];
   return {
     ostrin: 'scenario/1',
     cooker: { preset: id, overrides: {} },
     fire:
       fire.arrangement === 'snake'
         ? { ...fire, arcDegrees: MAX_ARC_DEGREES - 10, woodChunks: chunks }
-        : { ...fire, woodChunks: preset.family === 'offset' ? [] : chunks },
+        : { ...fire, woodChunks: preset.traits.sideFirebox ? [] : chunks },
     weather: WEATHER,
     control: driven ? { mode: 'fan', targetC: 121 } : { mode: 'vents', targetC: 121 },
     actions: [
       ...(driven
         ? []
-        : preset.family === 'offset'
+        : preset.traits.sideFirebox
           ? [vents(0, 1, 1)]
           : [vents(0, 1, 1), vents(25, intake, exhaust)]),
-      ...(preset.family === 'offset' && !driven
+      ...(preset.traits.sideFirebox && !driven
         ? feedActions({ massKg: hasSmallFirebox(preset) ? 0.45 : 1.25, intervalMin: 45 }, UNTIL_MIN)
         : []),
       { atMin: 30, do: 'lid-open', seconds: 60 },

@@ -33,7 +33,7 @@ export function requestProblems(request: Request): FieldProblem[] {
         message: `${arrangement} does not fit a ${preset.name}; it takes ${preset.arrangements.join(', ')}`,
       });
     }
-    if (fuel === 'splits' && preset.family !== 'offset') {
+    if (fuel === 'splits' && !preset.traits.sideFirebox) {
       problems.push({
         field: `pits[${i}].fire.fuel`,
         message: `splits burn in an offset's firebox, not in a ${preset.name}`,

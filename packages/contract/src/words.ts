@@ -1,13 +1,20 @@
 /** What was done, in words. */
 import {
   countWords,
-  PLACE_WORDS,
   ventName,
   WOODS,
   WRAPS,
   type Entry,
   type PlanLog,
 } from '@ostrin/core';
+
+const PLACE_WORDS = {
+  near: 'near the fire',
+  middle: 'the middle of the grate',
+  far: 'the far end',
+  'over-fire': 'over the fire',
+  away: 'away from the fire',
+} as const;
 
 /** A vent as the share of its travel is said where nobody knows whose it is. */
 const hairs = (fraction: number): string => ventName(fraction, 'quarters', 0);

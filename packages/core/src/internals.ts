@@ -1,12 +1,11 @@
-/**
- * Everything inside the core, for tests and checks only. The application, the server and the command line
- * come in through `index.ts` and `lookAhead.ts`.
- */
+/** Everything in core, for its own tests and for the checks; the application enters by `index.ts`. */
 export * from './air/draught';
 export * from './air/moistAir';
 export * from './control/controlPolicy';
+export * from './control/habitPolicy';
 export * from './control/operator';
 export * from './control/operatorState';
+export * from './control/policyDocument';
 export * from './control/simulatedOperator';
 export * from './control/splitFeeding';
 export * from './control/thermostatFan';
@@ -56,12 +55,14 @@ export * from './pit/hopper';
 export * from './pit/internalFlows';
 export * from './pit/kamado';
 export * from './pit/kettle';
+export * from './pit/layout';
+export * from './pit/layoutParts';
 export * from './pit/offset';
-export * from './pit/openings';
+export * from './pit/parameters';
+export * from './pit/preset';
 export * from './pit/solveDense';
 export * from './pit/state';
 export * from './pit/step';
-export * from './pit/types';
 export * from './pit/usualFire';
 export * from './pit/ventNotation';
 export * from './pit/walls';
@@ -69,8 +70,12 @@ export * from './pit/waterSmoker';
 export * from './plan/assemble';
 export * from './plan/compare/variants';
 export * from './plan/fire/designFire';
+export * from './plan/fire/initialPolicy';
 export * from './plan/fire/policyTrial';
+export * from './plan/fire/trialPits';
 export * from './plan/fire/tunePolicy';
+export * from './plan/fire/tuneSplits';
+export * from './plan/fire/tuneVents';
 export * from './plan/grate/grate';
 export * from './plan/grate/planGrate';
 export * from './plan/jobs/fireJobs';
@@ -104,7 +109,9 @@ export * from './safety/cautions';
 export * from './safety/lethality';
 export * from './sampling/likelyPits';
 export * from './sampling/runUntilDone';
+export * from './scenario/actions';
 export * from './scenario/fireSpec';
+export * from './scenario/result';
 export * from './scenario/scenario';
 export * from './scenario/weather';
 export * from './solvers/charcoalLoad';

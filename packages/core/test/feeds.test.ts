@@ -74,7 +74,7 @@ describe('splits', () => {
     const score = (outFraction: number, rmsK: number, visitsPerHour: number) => ({
       score: { meanC: 120, rmsK, outFraction, whiteFraction: 0, visitsPerHour },
     });
-    const splits = { asGood: 0.05, wander: 0 };
+    const splits = { asGood: 0.05, swing: 0 };
     const [thin, thick] = [score(0.28, 6, 3), score(0.3, 9, 1.2)];
     expect(bestCandidate([thin, thick], 8, splits)).toBe(thick);
     expect(bestCandidate([thin, score(0.4, 9, 1.2)], 8, splits)).toBe(thin);

@@ -2,7 +2,7 @@
 import { dafFraction, CHARCOALS, type CharcoalId } from '../fuel/catalogue';
 import { remainingWoodKg, type PitState } from '../pit/state';
 import { celsius } from '../quantity/units';
-import type { Action } from '../scenario/scenario';
+import type { Action } from '../scenario/actions';
 
 /** What a cook sees at a whole minute: the thermometer, the clock and a look at the fuel. */
 export interface Observation {

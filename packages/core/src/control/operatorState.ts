@@ -1,9 +1,9 @@
 /** What a tender has in mind while tending: the guide, what was seen and done, and how the probe is moving. */
 import type { FireSpec } from '../scenario/fireSpec';
-import type { Preset } from '../pit/types';
+import type { Preset } from '../pit/preset';
 import type { ControlPolicy } from './controlPolicy';
 import type { Observation } from './operator';
-import type { Action } from '../scenario/scenario';
+import type { Action } from '../scenario/actions';
 
 export interface OperatorState {
   targetC: number;

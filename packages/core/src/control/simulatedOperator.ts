@@ -1,33 +1,37 @@
 /**
- * A simulated tender: does what a good cook does with a guide in hand, going by the probe, the clock and a
- * look at the fuel. Every hold on the pit is a rule of the hand, not a search.
+ * A simulated operator: does what a good cook does by a control policy, going by the probe, the clock and a
+ * look at the fuel. It follows rules, as a person does; it does not search for the best move.
  */
 import { CHARCOALS } from '../fuel/catalogue';
 import { presetOf } from '../pit/catalogue';
 import { clamp, roundTo } from '../quantity/units';
-import { habitPolicy, type ControlPolicy } from './controlPolicy';
-import type { Operator, Observation } from './operator';
-import type { Action, Scenario } from '../scenario/scenario';
+import type { Action } from '../scenario/actions';
+import type { Scenario } from '../scenario/scenario';
+import type { ControlPolicy } from './controlPolicy';
+import { habitPolicy } from './habitPolicy';
+import type { Observation, Operator } from './operator';
+import { probeTrendK, setVents, type OperatorState } from './operatorState';
 import { feedSplits } from './splitFeeding';
-import { setVents, probeTrendK, type OperatorState } from './operatorState';
 
-/** Looks at the thermometer this often, min, and remembers an hour of it. */
+/** How often the thermometer is looked at, min, and how many observations are remembered (an hour of them). */
 const OBSERVE_EVERY_MIN = 5;
 const REMEMBERED_OBSERVATIONS = 13;
-/** Charcoal put on at once: a handful at least, else an hour's worth (common practice). */
+/** The least charcoal put on at once, kg: a handful (common practice). */
 const HANDFUL_KG = 0.31;
+/** Least time between two top-ups, min (common practice). */
 const TOP_UP_EVERY_MIN = 20;
-/** Nobody lights a chimney oftener than this for one fire, min. */
+/** Least time between two chimneys of glowing charcoal for one fire, min (common practice). */
 const RELIT_EVERY_MIN = 60;
+/** How long the lid is off for putting on charcoal, s. */
 const LID_S = 40;
-/** Share of glowing charcoal that still gives its heat (by eye: coals are half burnt). */
-const STILL_IN_COALS = 0.5;
-/** A pit is not judged for so long after its lid was off, min. */
+/** Share of its heat that glowing charcoal still holds on average: coals are half burnt. */
+const HEAT_LEFT_IN_COALS = 0.5;
+/** The pit is not judged for so long after its lid was off, min. */
 const AFTER_LID_MIN = 15;
-/** With the intake this far open the exhaust is what holds a fire back: it is opened with it from there on. */
+/** From this intake on, share of the travel, the exhaust holds the fire back and is opened along with it. */
 const WIDE_INTAKE = 0.6;
 
-/** A tender for that scenario's pit, going by habit where there is no guide. */
+/** An operator for that scenario's pit; it goes by habit where no policy is given. */
 export function createSimulatedOperator(
   scenario: Scenario,
   targetC: number,
@@ -36,7 +40,7 @@ export function createSimulatedOperator(
   const preset = presetOf(scenario.cooker.preset);
   const fire = scenario.fire!;
   const by = policy ?? habitPolicy(preset, fire, targetC);
-  const t: OperatorState = {
+  const operator: OperatorState = {
     targetC,
     policy: by,
     preset,
@@ -52,14 +56,14 @@ export function createSimulatedOperator(
     burnKgPerMin: 0,
   };
   return {
-    decide: (observation) => decide(t, observation),
+    decide: (observation) => decide(operator, observation),
     setTarget: (c) => {
-      t.targetC = c;
+      operator.targetC = c;
     },
   };
 }
 
-/** What the tender does at this whole minute. */
+/** What the operator does at this whole minute. */
 function decide(operator: OperatorState, observation: Observation): Action[] {
   if (observation.atMin === 0)
     return [setVents(operator, 0, operator.policy.up.intake, operator.policy.up.exhaust)];
@@ -74,7 +78,7 @@ function decide(operator: OperatorState, observation: Observation): Action[] {
     : holdByVents(operator, observation);
 }
 
-/** A charcoal fire: close down on the way up, then small moves with time between them. */
+/** A charcoal fire: closed down on the way up, then held by small moves with time between them. */
 function holdByVents(operator: OperatorState, observation: Observation): Action[] {
   const { policy } = operator;
   const { atMin } = observation;
@@ -86,13 +90,13 @@ function holdByVents(operator: OperatorState, observation: Observation): Action[
   }
   const done = topUp(operator, observation, under);
   if (done.length > 0) return done;
-  if (atMin - operator.lastMoveMin < policy.waitMin || Math.abs(under) < policy.deadbandK)
-    return [];
-  // The dip of an open lid mends itself.
+  const deadbandK = policy.deadbandK ?? Infinity;
+  if (atMin - operator.lastMoveMin < policy.waitMin || Math.abs(under) < deadbandK) return [];
+  // After the lid was open the pit recovers without a move.
   if (observation.sinceLidMin < AFTER_LID_MIN) return [];
-  // On its way already: leave it.
+  // No move where the pit is already on its way back.
   const expected = under - 0.8 * probeTrendK(operator);
-  if (expected * under < 0 || Math.abs(expected) < policy.deadbandK) return [];
+  if (expected * under < 0 || Math.abs(expected) < deadbandK) return [];
   const fold = clamp((policy.gain * expected) / (0.9 * policy.kelvinPerEFold), -0.5, 0.5);
   const damp = exhaustMove(operator, atMin, fold);
   if (damp) return damp;
@@ -102,7 +106,7 @@ function holdByVents(operator: OperatorState, observation: Observation): Action[
     : [setIntake(operator, atMin, intake)];
 }
 
-/** With the intake nearly shut it is the exhaust that holds a leaky pit back; it is opened again first. */
+/** A leaky pit with its intake nearly shut is held back by the exhaust, which is opened again first. Null: not now. */
 function exhaustMove(operator: OperatorState, atMin: number, fold: number): Action[] | null {
   const { policy } = operator;
   if (policy.exhaustPerIntake !== null) return null;
@@ -147,28 +151,34 @@ function setIntake(
   return setVents(operator, atMin, intake, exhaust);
 }
 
-/** A handful of charcoal when what is left would not last; never under a deflector. */
+/** Charcoal when what is left would not last, or glowing charcoal where the fire has burnt too low; else nothing. */
 function topUp(operator: OperatorState, observation: Observation, under: number): Action[] {
-  const { policy, fire, preset } = operator;
+  const { policy } = operator;
   if (!policy.topUp) return [];
-  const pace = burnRateOf(operator, observation, under);
-  const needMin = policy.untilMin - observation.atMin;
-  const left = observation.unlitKg + STILL_IN_COALS * observation.litKg;
-  const short = left < pace * Math.min(policy.topUp.belowMin, needMin);
+  const burnKgPerMin = burnRateOf(operator, observation, under);
+  const needMin = (policy.untilMin ?? Infinity) - observation.atMin;
+  const left = observation.unlitKg + HEAT_LEFT_IN_COALS * observation.litKg;
+  const short = left < burnKgPerMin * Math.min(policy.topUp.belowMin, needMin);
   const starving = under > 10 && probeTrendK(operator) <= 0 && operator.intake > 0.9;
   const since = observation.atMin - operator.lastFeedMin;
   const relight = starving && since >= RELIT_EVERY_MIN;
-  if (!(short || relight) || pace <= 0 || since < TOP_UP_EVERY_MIN) return [];
-  operator.lastFeedMin = observation.atMin;
-  const piece = CHARCOALS[fire.fuel].pieceKg;
+  if (!(short || relight) || burnKgPerMin <= 0 || since < TOP_UP_EVERY_MIN) return [];
   const lastsMin = Math.min(policy.topUp.forMin, Math.max(needMin, 15));
-  const pieces = Math.max(Math.round(HANDFUL_KG / piece), Math.round((pace * lastsMin) / piece));
-  operator.addedKg += pieces * piece;
-  const { atMin } = observation;
-  // Ash is shaken out before fresh charcoal goes on; a snake's lies behind it.
-  const ash: Action[] = fire.arrangement === 'snake' ? [] : [{ atMin, do: 'rake' }];
-  const open: Action[] =
-    preset.family === 'hopper' ? [] : [{ atMin, do: 'lid-open', seconds: LID_S }];
+  return putOn(operator, observation.atMin, burnKgPerMin * lastsMin, relight);
+}
+
+/** Puts on about so much charcoal, kg: lid off, ash shaken out, charcoal and chunks on. */
+function putOn(operator: OperatorState, atMin: number, kg: number, relight: boolean): Action[] {
+  const { policy, fire, preset } = operator;
+  const pieceKg = CHARCOALS[fire.fuel].pieceKg;
+  const pieces = Math.max(Math.round(HANDFUL_KG / pieceKg), Math.round(kg / pieceKg));
+  operator.lastFeedMin = atMin;
+  operator.addedKg += pieces * pieceKg;
+  // The ash of a snake lies behind its fire: it is not in the way.
+  const rake: Action[] = fire.arrangement === 'snake' ? [] : [{ atMin, do: 'rake' }];
+  const lid: Action[] = preset.traits.gravityFed
+    ? []
+    : [{ atMin, do: 'lid-open', seconds: LID_S }];
   const { chunks } = policy;
   const wood: Action[] = Array.from({ length: chunks?.count ?? 0 }, () => ({
     atMin,
@@ -176,14 +186,14 @@ function topUp(operator: OperatorState, observation: Observation, under: number)
     species: chunks!.species,
     massG: chunks!.massG,
   }));
-  // A fire that has burnt too far down to catch what is laid on it is given glowing charcoal.
+  // A fire that has burnt too low to light what is laid on it is given glowing charcoal.
   const charcoal: Action = { atMin, do: 'add-fuel', fuel: fire.fuel, pieces, lit: relight };
-  const closed = relight && operator.intake !== nearestSettableOpening(policy, policy.hold.intake);
-  const back = closed ? [setIntake(operator, atMin, policy.hold.intake)] : [];
-  return [...open, ...ash, charcoal, ...wood, ...back];
+  const opened = relight && operator.intake !== nearestSettableOpening(policy, policy.hold.intake);
+  const closeAgain = opened ? [setIntake(operator, atMin, policy.hold.intake)] : [];
+  return [...lid, ...rake, charcoal, ...wood, ...closeAgain];
 }
 
-/** Charcoal burnt a minute while the pit stands where it should, kg as bought; a starved fire teaches nothing. */
+/** Charcoal burnt a minute while the pit is near its target, kg as bought; not learnt from while it is starved. */
 function burnRateOf(operator: OperatorState, observation: Observation, under: number): number {
   const before = operator.history[0]!;
   const burnt = operator.history.at(-1)!.spentKg - before.spentKg;

@@ -1,68 +1,97 @@
-/** A stick burner: the next split before the fall, its weight by how the last round went, dampers for the rest. */
+/** How a fire on splits is fed: the next split before the pit falls, its mass by how the last round went. */
 import { CHARCOALS } from '../fuel/catalogue';
 import { mean } from '../quantity/statistics';
 import { clamp, roundDigits } from '../quantity/units';
+import type { Action } from '../scenario/actions';
 import type { SplitFeedPolicy } from './controlPolicy';
 import type { Observation } from './operator';
-import type { Action } from '../scenario/scenario';
-import { setVents, probeTrendK, type OperatorState } from './operatorState';
+import { probeTrendK, setVents, type OperatorState } from './operatorState';
 
-/** What is done about the splits and the damper at a look. */
+/** The pit may fall this far under the target before a split is due, K. */
+const FALL_ALLOWED_K = 2;
+/** The last split counts as burnt when this share of a usual one is left. */
+const SPENT_FRACTION = 0.35;
+/** A bed with less than this share of its wanted glowing coals gets charcoal. */
+const THIN_BED_FRACTION = 0.44;
+
+/** What is done about splits and exhaust at one observation. */
 export function feedSplits(
   operator: OperatorState,
-  by: SplitFeedPolicy,
+  feed: SplitFeedPolicy,
   observation: Observation,
 ): Action[] {
-  const { atMin } = observation;
   const under = operator.targetC - observation.pitC;
-  const actions: Action[] = [];
   if (!operator.hasComeUp && under < operator.policy.closeBelowK) operator.hasComeUp = true;
+  return [
+    ...(isSplitDue(operator, feed, observation, under) ? putOnSplit(operator, feed, observation) : []),
+    ...setExhaust(operator, feed, observation.atMin, under),
+  ];
+}
+
+/** Whether the next split goes on now: before the fall, not after it. */
+function isSplitDue(
+  operator: OperatorState,
+  feed: SplitFeedPolicy,
+  { atMin, woodKg }: Observation,
+  under: number,
+): boolean {
   const since = atMin - operator.lastFeedMin;
-  const first = operator.lastFeedMin === 0;
-  // Before the fall, not after it: where the pit will stand when the next split has caught.
-  const low = under - Math.min(probeTrendK(operator), 0) > -2;
-  const spent = observation.woodKg < 0.35 * operator.splitKg;
-  const due = first
-    ? atMin >= by.firstMin && under > -25
-    : (since >= by.leastMin && low && spent) || since >= by.mostMin;
-  if (due && under > (spent ? -by.skipOverK : -by.skipOverK / 2)) {
-    // A lighter piece while the pit stands high.
-    let massKg = operator.splitKg;
-    if (!first) {
-      const round = operator.history
-        .filter((s) => s.atMin > operator.lastFeedMin)
-        .map((s) => s.pitC);
-      const off = operator.targetC - mean(round);
-      // The charcoal base runs hot at first: no lesson for the splits to come.
-      const lesson = atMin < by.learnFromMin ? 0 : clamp(off * by.learnPerK, -0.1, 0.1);
-      operator.splitKg = clamp(operator.splitKg * (1 + lesson), by.lightestKg, by.heaviestKg);
-      massKg = operator.splitKg * (1 + clamp(off * by.nowPerK, -0.35, 0.35));
-    }
-    operator.lastFeedMin = atMin;
-    massKg = clamp(massKg, by.lightestKg, by.heaviestKg);
-    actions.push(
-      {
-        atMin,
-        do: 'add-fuel',
-        fuel: 'splits',
-        pieces: 1,
-        massKg: roundDigits(massKg, 2),
-        lit: false,
-        preheated: true,
-      },
-      { atMin, do: 'door', openFraction: 0.15, seconds: 60 },
-    );
-    // Coals burnt down too far to carry wood: a little charcoal with it.
-    const lumpKg = observation.litKg < 0.44 * by.bedKg ? Math.max(by.bedKg, by.lumpKg) : by.lumpKg;
-    if (lumpKg > 0) {
-      const pieces = Math.max(1, Math.round(lumpKg / CHARCOALS.lump.pieceKg));
-      actions.push({ atMin, do: 'add-fuel', fuel: 'lump', pieces, lit: false });
-    }
-  }
-  // Damper: half when well over, wide again when the fire needs its breath.
-  if (operator.hasComeUp && under < -by.dampOverK && operator.exhaust > 0.6)
-    actions.push(setVents(operator, atMin, operator.intake, 0.5));
-  else if (under > -4 && operator.exhaust < 1)
-    actions.push(setVents(operator, atMin, operator.intake, 1));
-  return actions;
+  const falling = under - Math.min(probeTrendK(operator), 0) > -FALL_ALLOWED_K;
+  const spent = woodKg < SPENT_FRACTION * operator.splitKg;
+  const due =
+    operator.lastFeedMin === 0
+      ? atMin >= feed.firstMin && under > -25
+      : (since >= feed.leastMin && falling && spent) || since >= feed.mostMin;
+  return due && under > (spent ? -feed.skipOverK : -feed.skipOverK / 2);
+}
+
+/** Mass of the next split, kg: learnt from how far the last round was off its target. */
+function nextSplitKg(operator: OperatorState, feed: SplitFeedPolicy, atMin: number): number {
+  if (operator.lastFeedMin === 0) return operator.splitKg;
+  const round = operator.history.filter((s) => s.atMin > operator.lastFeedMin).map((s) => s.pitC);
+  const off = operator.targetC - mean(round);
+  // The charcoal base runs hot at first: those rounds say nothing about the splits to come.
+  const lesson = atMin < feed.learnFromMin ? 0 : clamp(off * feed.learnPerK, -0.1, 0.1);
+  operator.splitKg = clamp(operator.splitKg * (1 + lesson), feed.lightestKg, feed.heaviestKg);
+  return operator.splitKg * (1 + clamp(off * feed.nowPerK, -0.35, 0.35));
+}
+
+/** Puts a split on, with the door ajar while it catches, and charcoal where the bed has burnt too low. */
+function putOnSplit(
+  operator: OperatorState,
+  feed: SplitFeedPolicy,
+  { atMin, litKg }: Observation,
+): Action[] {
+  const massKg = clamp(nextSplitKg(operator, feed, atMin), feed.lightestKg, feed.heaviestKg);
+  operator.lastFeedMin = atMin;
+  const split: Action = {
+    atMin,
+    do: 'add-fuel',
+    fuel: 'splits',
+    ...(feed.species ? { species: feed.species } : {}),
+    pieces: 1,
+    massKg: roundDigits(massKg, 2),
+    lit: false,
+    preheated: true,
+  };
+  const door: Action = { atMin, do: 'door', openFraction: 0.15, seconds: 60 };
+  const thin = litKg < THIN_BED_FRACTION * feed.bedKg;
+  const lumpKg = thin ? Math.max(feed.bedKg, feed.lumpKg) : feed.lumpKg;
+  if (lumpKg <= 0) return [split, door];
+  const pieces = Math.max(1, Math.round(lumpKg / CHARCOALS.lump.pieceKg));
+  return [split, door, { atMin, do: 'add-fuel', fuel: 'lump', pieces, lit: false }];
+}
+
+/** Exhaust to half when the pit stands well over its target; wide open again when the fire needs air. */
+function setExhaust(
+  operator: OperatorState,
+  { dampOverK }: SplitFeedPolicy,
+  atMin: number,
+  under: number,
+): Action[] {
+  const high = dampOverK !== null && operator.hasComeUp && under < -dampOverK;
+  if (high && operator.exhaust > 0.6) return [setVents(operator, atMin, operator.intake, 0.5)];
+  return under > -4 && operator.exhaust < 1
+    ? [setVents(operator, atMin, operator.intake, 1)]
+    : [];
 }

@@ -20,7 +20,7 @@ import {
   unwrapCookingPiece,
   wrapCookingPiece,
 } from './cookingPiece';
-import { charcoalKg, type Action, type AddFuel } from '../scenario/scenario';
+import { charcoalKg, type Action, type AddFuel } from '../scenario/actions';
 
 /** A split pre-warmed on the hot firebox: skin and core, K, and what is left of its skin's water (common practice). */
 const PREWARMED_SPLIT = { skinK: 500, coreK: 345, waterLeft: 0.03 };

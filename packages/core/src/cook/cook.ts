@@ -11,7 +11,7 @@ import type { Surroundings } from '../meat/surface';
 import { pitWith, presetOf } from '../pit/catalogue';
 import { createPitState, type PitState } from '../pit/state';
 import { stepPit } from '../pit/step';
-import type { Place } from '../pit/types';
+import type { Place } from '../pit/layout';
 import { celsius, kelvin } from '../quantity/units';
 import { applyAction } from './applyAction';
 import { createThermostatFan, stepThermostatFan } from '../control/thermostatFan';
@@ -24,7 +24,8 @@ import {
 import { foodLoadOf, surroundings } from './grateAir';
 import { emptySeries, recordPit, resultOf } from './result';
 import { weatherAt } from '../scenario/weather';
-import type { Result, Scenario } from '../scenario/scenario';
+import type { Result } from '../scenario/result';
+import type { Scenario } from '../scenario/scenario';
 import { recordPiece } from './meatResult';
 import type { AirTrace, Cook } from './state';
 import { besideThermostatFan, observe, type Operator } from '../control/operator';

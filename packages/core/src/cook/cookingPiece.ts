@@ -9,7 +9,8 @@ import { WRAPS, type WrapId } from '../meat/wraps';
 import { CAUTIONS, NOT_SAFE } from '../safety/cautions';
 import { isSafe, safetyKindOf, addCaution, trackSafety } from './foodSafety';
 import { emptyMeatResult } from './meatResult';
-import type { Action, MeatSpec } from '../scenario/scenario';
+import type { Action } from '../scenario/actions';
+import type { MeatSpec } from '../scenario/scenario';
 import type { CookingPiece } from './state';
 
 /** Sugar in a sauce or rub burns above this air, C (common practice). */

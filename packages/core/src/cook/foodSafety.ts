@@ -4,7 +4,7 @@ import { centreTempC } from '../meat/piece';
 import type { Piece } from '../meat/pieceState';
 import { CAUTIONS, type Caution } from '../safety/cautions';
 import { SAFE_C, SAFE_LOG_REDUCTION } from '../safety/lethality';
-import type { MeatResult } from '../scenario/scenario';
+import type { MeatResult } from '../scenario/result';
 import type { CookingPiece } from './state';
 
 /** Between these germs grow, C (USDA consumer advice 4 to 60 C; 5 and 57 C in the FDA Food Code; from memory). */

@@ -4,7 +4,7 @@ import { weatherAt } from '../scenario/weather';
 import type { Surroundings } from '../meat/surface';
 import { emptyFoodLoad, type FoodLoad } from '../pit/assembleHeat';
 import { gasTempK, radiantTempK } from '../pit/step';
-import { PLACES, type Place } from '../pit/types';
+import { PLACES, type Place } from '../pit/layout';
 import { celsius, kelvin } from '../quantity/units';
 import { heldSurroundings } from './heldPit';
 import type { Cook } from './state';

@@ -2,7 +2,7 @@
 import { bark, coreProbeC, pieceMassKg, tenderness } from '../meat/piece';
 import { WATER } from '../meat/water';
 import { roundDigits } from '../quantity/units';
-import type { MeatResult } from '../scenario/scenario';
+import type { MeatResult } from '../scenario/result';
 import type { CookingPiece } from './state';
 
 /** Log reductions are not shown beyond this: more means nothing to anyone. */

@@ -9,11 +9,11 @@ import {
   type PitState,
 } from '../pit/state';
 import { probeEquilibriumK } from '../pit/step';
-import type { Place } from '../pit/types';
+import type { Place } from '../pit/layout';
 import { celsius, kelvin, roundDigits } from '../quantity/units';
 import type { Cook, ResultSeries } from './state';
 import { weatherAt } from '../scenario/weather';
-import { type Result, type Smoke } from '../scenario/scenario';
+import { type Result, type Smoke } from '../scenario/result';
 
 /** Series without a row yet, one grate series for each place. */
 export const emptySeries = (places: readonly Place[]): ResultSeries => ({

@@ -3,16 +3,11 @@ import type { RestState } from '../meat/rest';
 import type { Surroundings } from '../meat/surface';
 import type { Piece } from '../meat/pieceState';
 import type { PitState } from '../pit/state';
-import type { Place } from '../pit/types';
+import type { Place } from '../pit/layout';
 import type { ThermostatFan } from '../control/thermostatFan';
-import type {
-  Action,
-  Happening,
-  MeatResult,
-  MeatSpec,
-  Result,
-  Scenario,
-} from '../scenario/scenario';
+import type { Action, Happening } from '../scenario/actions';
+import type { MeatResult, Result } from '../scenario/result';
+import type { MeatSpec, Scenario } from '../scenario/scenario';
 import type { Operator } from '../control/operator';
 
 /** The rows of a result that grow while a cook goes on. */

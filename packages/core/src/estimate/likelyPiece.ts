@@ -1,6 +1,7 @@
 /** Where a piece goes from here: many likely pieces run on in the air that was measured and is expected. */
 import { simulate } from '../cook/cook';
-import type { MeatResult, Scenario } from '../scenario/scenario';
+import type { MeatResult } from '../scenario/result';
+import type { Scenario } from '../scenario/scenario';
 import type { MeasuredPit } from './measuredAir';
 import type { LikelyPiece } from './pieceEstimate';
 

@@ -2,7 +2,8 @@
 import { advance, createCook, pitReadingC } from '../cook/cook';
 import { surroundings } from '../cook/grateAir';
 import { resultOf } from '../cook/result';
-import type { Result, Scenario } from '../scenario/scenario';
+import type { Result } from '../scenario/result';
+import type { Scenario } from '../scenario/scenario';
 import type { AirTrace } from '../cook/state';
 import type { PieceVariation } from '../meat/variation';
 import type { Surroundings } from '../meat/surface';

@@ -43,6 +43,8 @@ export const CHARCOALS = {
 } as const satisfies Record<string, Charcoal>;
 
 export type CharcoalId = keyof typeof CHARCOALS;
+/** Fuel a fire is kept on: a charcoal, or splits on a base of lump. */
+export type FuelId = CharcoalId | 'splits';
 
 /** Share of a charcoal's bought mass that burns. */
 export const dafFraction = (charcoal: Charcoal): number =>

@@ -1,16 +1,17 @@
 /** The cookers on offer: one line each. */
-import { bullet47 } from './waterSmoker';
+import { waterSmoker47 } from './waterSmoker';
 import { hopperDamper, hopperFan } from './hopper';
 import { kamado46, kamadoSteel50 } from './kamado';
 import { kettle47, kettle57, kettle66 } from './kettle';
 import { offsetHeavy, offsetHeavyReverse, offsetLight, offsetLightReverse } from './offset';
-import type { CookerParameters, Preset } from './types';
+import type { CookerParameters } from './parameters';
+import type { Preset } from './preset';
 
 const ALL: readonly Preset[] = [
   kettle47,
   kettle57,
   kettle66,
-  bullet47,
+  waterSmoker47,
   offsetLight,
   offsetHeavy,
   offsetLightReverse,

@@ -1,78 +1,72 @@
 /** Hopper cookers: charcoal falls from a hopper to a small fire under a fan or a damper. */
-import { openingIn } from './openings';
-import type { Film, Layout, CookerParameters, Preset, Wall } from './types';
+import type { Film, Layout } from './layout';
+import { openingsOf, position, wallOf } from './layoutParts';
+import type { CookerParameters } from './parameters';
+import type { Preset } from './preset';
 import { doubleSteelWall } from './walls';
 
 const FIRE = 0;
 const NEAR = 1;
 const FAR = 2;
+const FIRE_WALL = 0;
+const NEAR_WALL = 1;
+const FAR_WALL = 2;
+/** Height of the fire box, m. */
+const FIRE_BOX_M = 0.25;
 
-/** Closures of the inside; films 5-16 W/m2K. */
+/** Closures of the inside: films, W/m2K (5-16), and the share of the coals' radiation that the fire box takes. */
 export const HOPPER = { film: 10, metalFilm: 10, viewBox: 0.85 };
 
-/** A hopper cooker laid out: fire, duct end and far end of the chamber; every wall two skins. */
-export function hopperLayout(parameters: CookerParameters): Layout {
-  const leak = parameters.leakCm2 * 1e-4;
-  const box = 0.25;
-  const g = parameters.grateHeightM;
-  const column = (fire: number, near: number, far: number): number[] => [fire, near, far];
-  const top = parameters.exhaustHeightM;
-  const half = parameters.chamberWallM2 / 2;
-  const wall = (name: string, m2: number, films: Film[], lid: boolean): Wall => ({
-    name,
-    ...doubleSteelWall(m2, parameters.wallMm, parameters.insulationWPerM2K),
-    films,
-    outsideM2: m2,
-    lengthM: parameters.diameterM,
-    rainM2: lid ? 0.3 : 0,
+function openings(parameters: CookerParameters) {
+  const { grateHeightM: g, exhaustHeightM: top, diameterM, lengthM } = parameters;
+  const half = (g - FIRE_BOX_M) / 2;
+  const fire = (h: number): number[] => [h, 0, 0];
+  const near = [FIRE_BOX_M, g - FIRE_BOX_M, 0];
+  return openingsOf(parameters, {
+    intake: [FIRE, 0, 0.15, fire(0)],
+    leaks: [
+      [0.35, [FIRE, 0.2, 0.1, fire(0.2)]],
+      [0.3, [NEAR, g, 0.3, near]],
+      [0.35, [FAR, g + 0.2, -0.3, [FIRE_BOX_M, half, half + 0.2]]],
+    ],
+    exhaust: [FAR, top, -0.4, [FIRE_BOX_M, half, top - FIRE_BOX_M - half]],
+    exhaustInLid: false,
+    lid: [NEAR, g, 0, near],
+    lidM2: 0.4 * diameterM * lengthM,
+    door: [FIRE, 0.1, 0.15, fire(0.1)],
+    fan: [FIRE, 0, 0.1, fire(0)],
   });
+}
+
+function walls(parameters: CookerParameters) {
+  const { fireWallM2, chamberWallM2, wallMm, insulationWPerM2K, diameterM } = parameters;
+  const half = chamberWallM2 / 2;
+  const nodes = (m2: number) => doubleSteelWall(m2, wallMm, insulationWPerM2K);
+  const film = (zone: number, m2: number): Film[] => [{ zone, m2, wPerM2K: HOPPER.film }];
+  return [
+    wallOf(
+      'fire box and hopper',
+      fireWallM2,
+      nodes(fireWallM2),
+      film(FIRE, 0.6 * fireWallM2),
+      diameterM,
+    ),
+    wallOf('near', half, nodes(half), film(NEAR, half), diameterM, 0.3),
+    wallOf('far', half, nodes(half), film(FAR, half), diameterM, 0.3),
+  ];
+}
+
+/** A hopper cooker laid out: fire, duct end and far end of the chamber; every wall has two skins. */
+export function hopperLayout(parameters: CookerParameters): Layout {
+  const { volumeM3, diameterM, lengthM } = parameters;
   return {
     zones: [
-      { name: 'fire', volumeM3: 0.15 * parameters.volumeM3 },
-      { name: 'near', volumeM3: 0.42 * parameters.volumeM3 },
-      { name: 'far', volumeM3: 0.43 * parameters.volumeM3 },
+      { name: 'fire', volumeM3: 0.15 * volumeM3 },
+      { name: 'near', volumeM3: 0.42 * volumeM3 },
+      { name: 'far', volumeM3: 0.43 * volumeM3 },
     ],
-    openings: [
-      openingIn('intake', FIRE, parameters.intakeCm2 * 1e-4, 0, 0.15, column(0, 0, 0)),
-      openingIn('leak', FIRE, 0.35 * leak, 0.2, 0.1, column(0.2, 0, 0)),
-      openingIn('leak', NEAR, 0.3 * leak, g, 0.3, column(box, g - box, 0)),
-      {
-        kind: 'leak',
-        zone: FAR,
-        areaM2: 0.35 * leak,
-        heightM: g + 0.2,
-        windPressureCoefficient: -0.3,
-        gasColumnM: column(box, (g - box) / 2, (g - box) / 2 + 0.2),
-      },
-      {
-        kind: 'exhaust',
-        zone: FAR,
-        areaM2: parameters.exhaustCm2 * 1e-4,
-        heightM: top,
-        windPressureCoefficient: -0.4,
-        gasColumnM: column(box, (g - box) / 2, top - box - (g - box) / 2),
-      },
-      openingIn(
-        'lid',
-        NEAR,
-        0.4 * parameters.diameterM * parameters.lengthM,
-        g,
-        0,
-        column(box, g - box, 0),
-      ),
-      openingIn('door', FIRE, parameters.doorCm2 * 1e-4, 0.1, 0.15, column(0.1, 0, 0)),
-      openingIn('fan', FIRE, parameters.fanCm2 * 1e-4, 0, 0.1, column(0, 0, 0)),
-    ],
-    walls: [
-      wall(
-        'fire box and hopper',
-        parameters.fireWallM2,
-        [{ zone: FIRE, m2: 0.6 * parameters.fireWallM2, wPerM2K: HOPPER.film }],
-        false,
-      ),
-      wall('near', half, [{ zone: NEAR, m2: half, wPerM2K: HOPPER.film }], true),
-      wall('far', half, [{ zone: FAR, m2: half, wPerM2K: HOPPER.film }], true),
-    ],
+    openings: openings(parameters),
+    walls: walls(parameters),
     metal: {
       jPerK: parameters.metalJPerK,
       films: [
@@ -82,63 +76,65 @@ export function hopperLayout(parameters: CookerParameters): Layout {
     },
     pan: { jPerK: 500, m2: 0.06, films: [{ zone: NEAR, m2: 0.08, wPerM2K: 12 }] },
     radiationLinks: [
-      { a: 'metal', b: 1, m2: 0.15 },
-      { a: 'metal', b: 2, m2: 0.15 },
-      { a: 1, b: 2, m2: 0.1 },
-      { a: 'pan', b: 1, m2: 0.04 },
+      { a: 'metal', b: NEAR_WALL, m2: 0.15 },
+      { a: 'metal', b: FAR_WALL, m2: 0.15 },
+      { a: NEAR_WALL, b: FAR_WALL, m2: 0.1 },
+      { a: 'pan', b: NEAR_WALL, m2: 0.04 },
     ],
     coalViewFractions: [
-      [0, HOPPER.viewBox],
+      [FIRE_WALL, HOPPER.viewBox],
       ['metal', 1 - HOPPER.viewBox],
     ],
     recirculation: null,
     mixing: [{ a: NEAR, b: FAR, share: 2, kgPerS: 5e-3 }],
     flameFractionInFireZone: 0.6,
-    ashWallIndex: 0,
+    ashWallIndex: FIRE_WALL,
     coalFlowAreaM2: 0.02,
     coalFlowFactor: 4,
     grateFreeAreaM2: parameters.bedCm2 * 1e-4,
     ashHalvingKg: 0.8,
     closedVentFraction: 0.02,
     exhaustExponent: 1,
-    positions: [
-      {
-        at: 'middle',
-        gasShares: [
-          [NEAR, 0.5],
-          [FAR, 0.5],
-        ],
-        viewShares: [
-          [1, 0.35],
-          [2, 0.35],
-          ['metal', 0.3],
-        ],
-      },
-      {
-        at: 'near',
-        gasShares: [[NEAR, 1]],
-        viewShares: [
-          [1, 0.7],
-          ['metal', 0.3],
-        ],
-      },
-      {
-        at: 'far',
-        gasShares: [[FAR, 1]],
-        viewShares: [
-          [2, 0.7],
-          ['metal', 0.3],
-        ],
-      },
-    ],
+    positions: POSITIONS,
     domeZone: NEAR,
     probePosition: 0,
-    lidOpeningM2: 0.4 * parameters.diameterM * parameters.lengthM,
+    lidOpeningM2: 0.4 * diameterM * lengthM,
     lidZones: [NEAR, FAR],
   };
 }
 
-const FAN: CookerParameters = {
+const POSITIONS = [
+  position(
+    'middle',
+    [
+      [NEAR, 0.5],
+      [FAR, 0.5],
+    ],
+    [
+      [NEAR_WALL, 0.35],
+      [FAR_WALL, 0.35],
+      ['metal', 0.3],
+    ],
+  ),
+  position(
+    'near',
+    [[NEAR, 1]],
+    [
+      [NEAR_WALL, 0.7],
+      ['metal', 0.3],
+    ],
+  ),
+  position(
+    'far',
+    [[FAR, 1]],
+    [
+      [FAR_WALL, 0.7],
+      ['metal', 0.3],
+    ],
+  ),
+];
+
+const UNDER_FAN: CookerParameters = {
   diameterM: 0.45,
   lengthM: 0.7,
   intakeCm2: 1,
@@ -165,9 +161,44 @@ const FAN: CookerParameters = {
 const COMMON = {
   family: 'hopper',
   layout: hopperLayout,
+  traits: {
+    longGrate: true,
+    sideFirebox: false,
+    reverseFlow: false,
+    gravityFed: true,
+    canTopUp: true,
+    slowToCool: false,
+    commonFirstCooker: false,
+    meatPlacement: 'middle',
+  },
+  ventNames: { intake: 'damper', exhaust: 'slots' },
+  ventNotation: 'quarters',
   fuelHolder: 'hopper',
   fire: { arrangement: 'hopper', fuel: 'briquette' },
   arrangements: ['hopper'],
+  fireChoices: [
+    { id: 'hopper', fuel: 'briquette' },
+    { id: 'hopper-lump', fuel: 'lump' },
+  ],
+  bringUp: { intake: 1, exhaust: 1, minutes: 30 },
+  holding: {
+    intake: 0.17,
+    atC: 121,
+    kelvinPerEFold: 55,
+    exhaust: 1,
+    closeBelowK: 15,
+    waitMin: 15,
+  },
+  cardSettings: [
+    [0.05, 1],
+    [0.1, 1],
+    [0.15, 1],
+    [0.2, 1],
+    [0.3, 1],
+    [0.5, 1],
+    [1, 1],
+  ],
+  fanExhaustFraction: 1,
   grateDiameterM: 0.6,
 } as const;
 
@@ -184,13 +215,11 @@ export const hopperFan: Preset = {
   ...COMMON,
   id: 'hopper-fan',
   name: 'hopper cooker with a fan',
-  parameters: FAN,
+  parameters: UNDER_FAN,
   plausibleRanges: { ...PLAUSIBLE, fanCm2: [4, 20], fanPa: [30, 200] },
   ventTravel: { intake: 'a slit beside the fan', exhaust: 'the slots at the far end' },
   travelMm: { intake: 60, exhaust: 120 },
-  ventNotation: 'quarters',
   fullLoadKg: 6,
-  fanExhaustFraction: 1,
   hasFan: true,
 };
 
@@ -200,7 +229,7 @@ export const hopperDamper: Preset = {
   id: 'hopper-damper',
   name: 'insulated hopper cooker with a damper',
   parameters: {
-    ...FAN,
+    ...UNDER_FAN,
     intakeCm2: 15,
     chamberWallM2: 2.6,
     insulationWPerM2K: 2.5,
@@ -210,8 +239,6 @@ export const hopperDamper: Preset = {
   plausibleRanges: { ...PLAUSIBLE, intakeCm2: [8, 25] },
   ventTravel: { intake: 'the damper ball, shut to fully open', exhaust: 'the slots, shut to open' },
   travelMm: { intake: 60, exhaust: 120 },
-  ventNotation: 'quarters',
   fullLoadKg: 9,
-  fanExhaustFraction: 1,
   hasFan: false,
 };

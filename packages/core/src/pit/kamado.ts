@@ -1,6 +1,8 @@
-/** Kamados: egg-shaped cookers with thick ceramic or insulated double walls, all air through the coals. */
-import { openingIn, openingInLid } from './openings';
-import type { Layout, CookerParameters, Preset } from './types';
+/** Kamados: thick ceramic or insulated double walls; all air passes through the coals. */
+import type { Layout } from './layout';
+import { lidWallOf, openingsOf, position, sectionM2, wallOf } from './layoutParts';
+import type { CookerParameters } from './parameters';
+import type { Preset } from './preset';
 import { ceramicWall, doubleSteelWall } from './walls';
 
 const FIRE = 0;
@@ -9,66 +11,68 @@ const DOME = 2;
 const BASE = 0;
 const LID = 1;
 
-/** Closures of the inside; films 5-16 W/m2K. */
-export const KAMADO = { film: 9, metalFilm: 10, viewWall: 0.6, viewMetal: 0.4, loop: 0.4 };
+/** Closures of the inside: films, W/m2K (5-16), and shares of what the coals radiate to. */
+export const KAMADO = { film: 9, metalFilm: 10, viewWall: 0.6, viewMetal: 0.4 };
 
-/** A kamado laid out with its deflector in: fire bowl, grate, dome. */
-export function kamadoLayout(parameters: CookerParameters): Layout {
-  const leak = parameters.leakCm2 * 1e-4;
-  const g = parameters.grateHeightM;
-  const rise = (h: number): number[] => [
+function openings(parameters: CookerParameters) {
+  const { grateHeightM: g, exhaustHeightM: top, seamHeightM: seam, diameterM } = parameters;
+  const column = (h: number): number[] => [
     Math.min(h, 0.8 * g),
     Math.min(Math.max(h - 0.8 * g, 0), 0.4 * g),
     Math.max(h - 1.2 * g, 0),
   ];
-  const wall = (m2: number) =>
-    parameters.insulationWPerM2K > 0
-      ? doubleSteelWall(m2, parameters.wallMm, parameters.insulationWPerM2K)
-      : ceramicWall(m2, parameters.wallMm);
-  const top = parameters.exhaustHeightM;
-  const seam = parameters.seamHeightM;
-  const section = (Math.PI / 4) * parameters.diameterM ** 2;
-  const film = KAMADO.film;
+  return openingsOf(parameters, {
+    intake: [FIRE, 0, 0.1, column(0)],
+    leaks: [
+      [0.4, [FIRE, 0.05, 0.1, column(0.05)]],
+      [0.3, [GRATE, seam, 0.1, column(seam)]],
+      [0.3, [DOME, top - 0.02, -0.2, column(top - 0.02)]],
+    ],
+    exhaust: [DOME, top, -0.2, column(top)],
+    exhaustInLid: true,
+    lid: [DOME, seam, 0, column(seam)],
+    lidM2: 0.5 * sectionM2(diameterM),
+    fan: [FIRE, 0, 0.1, column(0)],
+  });
+}
+
+function walls(parameters: CookerParameters) {
+  const { fireWallM2, chamberWallM2, wallMm, insulationWPerM2K, diameterM } = parameters;
+  const nodes = (m2: number) =>
+    insulationWPerM2K > 0
+      ? doubleSteelWall(m2, wallMm, insulationWPerM2K)
+      : ceramicWall(m2, wallMm);
+  const film = (zone: number, m2: number) => ({ zone, m2, wPerM2K: KAMADO.film });
+  return [
+    wallOf(
+      'base',
+      fireWallM2,
+      nodes(fireWallM2),
+      [film(FIRE, 0.6 * fireWallM2), film(GRATE, 0.4 * fireWallM2)],
+      diameterM,
+    ),
+    lidWallOf(
+      'dome',
+      chamberWallM2,
+      nodes(chamberWallM2),
+      [film(GRATE, 0.3 * chamberWallM2), film(DOME, 0.7 * chamberWallM2)],
+      diameterM,
+      sectionM2(diameterM),
+    ),
+  ];
+}
+
+/** A kamado laid out with its deflector in: fire bowl, grate, dome. */
+export function kamadoLayout(parameters: CookerParameters): Layout {
+  const { volumeM3 } = parameters;
   return {
     zones: [
-      { name: 'fire', volumeM3: 0.25 * parameters.volumeM3 },
-      { name: 'grate', volumeM3: 0.4 * parameters.volumeM3 },
-      { name: 'dome', volumeM3: 0.35 * parameters.volumeM3 },
+      { name: 'fire', volumeM3: 0.25 * volumeM3 },
+      { name: 'grate', volumeM3: 0.4 * volumeM3 },
+      { name: 'dome', volumeM3: 0.35 * volumeM3 },
     ],
-    openings: [
-      openingIn('intake', FIRE, parameters.intakeCm2 * 1e-4, 0, 0.1, rise(0)),
-      openingIn('leak', FIRE, 0.4 * leak, 0.05, 0.1, rise(0.05)),
-      openingIn('leak', GRATE, 0.3 * leak, seam, 0.1, rise(seam)),
-      openingIn('leak', DOME, 0.3 * leak, top - 0.02, -0.2, rise(top - 0.02)),
-      openingInLid('exhaust', DOME, parameters.exhaustCm2 * 1e-4, top, -0.2, rise(top)),
-      openingIn('lid', DOME, 0.5 * section, seam, 0, rise(seam)),
-      openingIn('fan', FIRE, parameters.fanCm2 * 1e-4, 0, 0.1, rise(0)),
-    ],
-    walls: [
-      {
-        name: 'base',
-        ...wall(parameters.fireWallM2),
-        films: [
-          { zone: FIRE, m2: 0.6 * parameters.fireWallM2, wPerM2K: film },
-          { zone: GRATE, m2: 0.4 * parameters.fireWallM2, wPerM2K: film },
-        ],
-        outsideM2: parameters.fireWallM2,
-        lengthM: parameters.diameterM,
-        rainM2: 0,
-      },
-      {
-        name: 'dome',
-        ...wall(parameters.chamberWallM2),
-        films: [
-          { zone: GRATE, m2: 0.3 * parameters.chamberWallM2, wPerM2K: film },
-          { zone: DOME, m2: 0.7 * parameters.chamberWallM2, wPerM2K: film },
-        ],
-        outsideM2: parameters.chamberWallM2,
-        lengthM: parameters.diameterM,
-        lid: true,
-        rainM2: section,
-      },
-    ],
+    openings: openings(parameters),
+    walls: walls(parameters),
     metal: {
       jPerK: parameters.metalJPerK,
       films: [
@@ -97,49 +101,51 @@ export function kamadoLayout(parameters: CookerParameters): Layout {
     ashHalvingKg: 0.25,
     closedVentFraction: 0.004,
     exhaustExponent: 1.5,
-    positions: [
-      {
-        at: 'middle',
-        gasShares: [[GRATE, 1]],
-        viewShares: [
-          [BASE, 0.25],
-          [LID, 0.45],
-          ['metal', 0.3],
-        ],
-      },
-      {
-        at: 'over-fire',
-        gasShares: [
-          [FIRE, 0.35],
-          [GRATE, 0.65],
-        ],
-        viewShares: [
-          [BASE, 0.55],
-          [LID, 0.25],
-          ['metal', 0.2],
-        ],
-      },
-      {
-        at: 'away',
-        gasShares: [
-          [DOME, 0.5],
-          [GRATE, 0.5],
-        ],
-        viewShares: [
-          [BASE, 0.1],
-          [LID, 0.8],
-          ['metal', 0.1],
-        ],
-      },
-    ],
+    positions: POSITIONS,
     domeZone: DOME,
     probePosition: 0,
-    lidOpeningM2: 0.5 * section,
+    lidOpeningM2: 0.5 * sectionM2(parameters.diameterM),
     lidZones: [DOME, GRATE],
   };
 }
 
-const CERAMIC_PIT: CookerParameters = {
+const POSITIONS = [
+  position(
+    'middle',
+    [[GRATE, 1]],
+    [
+      [BASE, 0.25],
+      [LID, 0.45],
+      ['metal', 0.3],
+    ],
+  ),
+  position(
+    'over-fire',
+    [
+      [FIRE, 0.35],
+      [GRATE, 0.65],
+    ],
+    [
+      [BASE, 0.55],
+      [LID, 0.25],
+      ['metal', 0.2],
+    ],
+  ),
+  position(
+    'away',
+    [
+      [DOME, 0.5],
+      [GRATE, 0.5],
+    ],
+    [
+      [BASE, 0.1],
+      [LID, 0.8],
+      ['metal', 0.1],
+    ],
+  ),
+];
+
+const CERAMIC: CookerParameters = {
   diameterM: 0.46,
   lengthM: 0,
   intakeCm2: 110,
@@ -166,9 +172,44 @@ const CERAMIC_PIT: CookerParameters = {
 const COMMON = {
   family: 'kamado',
   layout: kamadoLayout,
+  traits: {
+    longGrate: false,
+    sideFirebox: false,
+    reverseFlow: false,
+    gravityFed: false,
+    canTopUp: false,
+    slowToCool: true,
+    commonFirstCooker: false,
+    meatPlacement: 'over-deflector',
+  },
+  ventNames: { intake: 'bottom-slot', exhaust: 'top-vent' },
+  ventNotation: 'mm',
   fuelHolder: 'fire bowl',
   fire: { arrangement: 'bowl', fuel: 'lump' },
   arrangements: ['bowl', 'ring', 'coal-bed'],
+  fireChoices: [
+    { id: 'bowl', fuel: 'lump' },
+    { id: 'bowl-briquettes', fuel: 'briquette' },
+  ],
+  bringUp: { intake: 0.4, exhaust: 0.6, minutes: 45 },
+  holding: {
+    intake: 0.075,
+    atC: 115,
+    kelvinPerEFold: 75,
+    exhaust: 0.18,
+    exhaustPerIntake: 2.4,
+    closeBelowK: 8,
+    waitMin: 25,
+  },
+  cardSettings: [
+    [0.04, 0.15],
+    [0.067, 0.2],
+    [0.1, 0.25],
+    [0.133, 0.3],
+    [0.2, 0.4],
+    [0.267, 0.5],
+    [0.4, 0.6],
+  ],
   fanExhaustFraction: 0.15,
   hasFan: false,
 } as const;
@@ -178,7 +219,7 @@ export const kamado46: Preset = {
   ...COMMON,
   id: 'kamado-46',
   name: '46 cm ceramic kamado',
-  parameters: CERAMIC_PIT,
+  parameters: CERAMIC,
   plausibleRanges: {
     leakCm2: [0.2, 6],
     wallLossFactor: [0.7, 1.5],
@@ -192,7 +233,6 @@ export const kamado46: Preset = {
     exhaust: 'the top vent, shut to fully open',
   },
   travelMm: { intake: 150, exhaust: 60 },
-  ventNotation: 'mm',
   fullLoadKg: 3.2,
   grateDiameterM: 0.46,
 };
@@ -203,7 +243,7 @@ export const kamadoSteel50: Preset = {
   id: 'kamado-steel-50',
   name: '50 cm double-wall steel kamado',
   parameters: {
-    ...CERAMIC_PIT,
+    ...CERAMIC,
     diameterM: 0.5,
     intakeCm2: 60,
     exhaustCm2: 30,
@@ -230,7 +270,6 @@ export const kamadoSteel50: Preset = {
     exhaust: 'the top vent, shut to fully open',
   },
   travelMm: { intake: 120, exhaust: 60 },
-  ventNotation: 'mm',
   fullLoadKg: 4,
   grateDiameterM: 0.5,
 };

@@ -1,19 +1,12 @@
-/** Offsets: a firebox beside a long chamber; ordinary, or reverse flow under a plate. */
-import { openingIn } from './openings';
-import type {
-  Film,
-  OpeningSpec,
-  Layout,
-  CookerParameters,
-  GratePosition,
-  Preset,
-  RadiationLink,
-  Surface,
-  Wall,
-} from './types';
+/** Offsets: a firebox beside a long chamber; ordinary, or with reverse flow under a plate. */
+import { KETTLE_HOLDING } from './kettle';
+import type { Film, GratePosition, Layout, RadiationLink, Surface, Wall } from './layout';
+import { openingsOf, position, wallOf } from './layoutParts';
+import type { CookerParameters } from './parameters';
+import type { Preset } from './preset';
 import { singleSteelWall } from './walls';
 
-/** Closures of the inside; films 5-16 W/m2K. */
+/** Closures of the inside; films in W/m2K (5-16). */
 export const OFFSET = {
   fireFilm: 13,
   film: 13,
@@ -21,143 +14,160 @@ export const OFFSET = {
   metalFilm: 9,
   /** Exchange along the chamber as a share of the draught: hot gas above, cool gas back below. */
   along: 1,
-  /** A plate that warms from below stirs the whole chamber. */
+  /** The same on reverse flow: a plate that warms from below stirs the whole chamber. */
   alongReverse: 2,
   /** How a reverse-flow plate's heat is shared out over near, middle and far. */
   plateShares: [0.65, 0.25, 0.1],
+  /** Shares of what the coals radiate to; the rest goes to the metal. */
   viewFirebox: 0.87,
   viewChamber: 0.08,
 };
 
-/** Where the gas goes: the firebox, under the plate on reverse flow, then along the chamber to the stack. */
-function offset(parameters: CookerParameters, reverse: boolean): Layout {
-  const names = reverse
-    ? ['firebox', 'under the plate', 'far', 'middle', 'near']
-    : ['firebox', 'near', 'middle', 'far'];
-  const near = reverse ? 4 : 1;
-  const middle = reverse ? 3 : 2;
-  const far = reverse ? 2 : 3;
-  const last = names.length - 1;
-  const leak = parameters.leakCm2 * 1e-4;
-  const box = 0.3;
+/** Height of the firebox, m. */
+const FIREBOX_M = 0.3;
+const FIREBOX = 0;
+const UNDER_PLATE = 1;
+/** Walls: the firebox, then three parts of the chamber, then the bottom under the plate. */
+const NEAR_WALL = 1;
+const MIDDLE_WALL = 2;
+const FAR_WALL = 3;
+const BOTTOM_WALL = 4;
+
+/** Gas zones in the order of the smoke's way. */
+interface Zones {
+  names: string[];
+  near: number;
+  middle: number;
+  far: number;
+  /** The zone under the stack. */
+  last: number;
+}
+
+const zonesOf = (reverse: boolean): Zones =>
+  reverse
+    ? { names: ['firebox', 'under the plate', 'far', 'middle', 'near'], far: 2, middle: 3, near: 4, last: 4 }
+    : { names: ['firebox', 'near', 'middle', 'far'], near: 1, middle: 2, far: 3, last: 3 };
+
+function openings(parameters: CookerParameters, { names, middle, last }: Zones) {
+  const { grateHeightM: g, exhaustHeightM: top, diameterM, lengthM } = parameters;
   // The firebox stands low, the chamber above and beside it, the stack on the chamber.
-  const column = (rise: number, chamber: number, stack: number): number[] =>
+  const column = (firebox: number, chamber: number, stack: number): number[] =>
     names.map((_, i) =>
-      i === 0 ? rise : i === last ? stack + chamber / 2 : i === last - 1 ? chamber / 2 : 0,
+      i === 0 ? firebox : i === last ? stack + chamber / 2 : i === last - 1 ? chamber / 2 : 0,
     );
-  const chamberTop = parameters.grateHeightM + 0.15;
-  const fourth = parameters.exhaustHeightM;
-  const holes: OpeningSpec[] = [
-    openingIn('intake', 0, parameters.intakeCm2 * 1e-4, 0, 0.25, column(0, 0, 0)),
-    openingIn('leak', 0, 0.4 * leak, box, 0.2, column(box, 0, 0)),
-    openingIn(
-      'leak',
-      middle,
-      0.3 * leak,
-      parameters.grateHeightM,
-      0.3,
-      column(box, parameters.grateHeightM - box, 0),
-    ),
-    openingIn('leak', middle, 0.3 * leak, chamberTop, -0.3, column(box, chamberTop - box, 0)),
-    openingIn(
-      'exhaust',
-      last,
-      parameters.exhaustCm2 * 1e-4,
-      fourth,
-      -0.4,
-      column(box, parameters.grateHeightM - box, fourth - parameters.grateHeightM),
-    ),
-    openingIn(
-      'lid',
-      middle,
-      0.35 * parameters.diameterM * parameters.lengthM,
-      parameters.grateHeightM,
-      0,
-      column(box, parameters.grateHeightM - box, 0),
-    ),
-    openingIn('door', 0, parameters.doorCm2 * 1e-4, 0.1, 0.25, column(0.1, 0, 0)),
-    openingIn('fan', 0, parameters.fanCm2 * 1e-4, 0, 0.1, column(0, 0, 0)),
-  ];
-  const chamber = parameters.chamberWallM2 / 3;
-  const bottom = reverse ? 0.28 * parameters.chamberWallM2 : 0;
-  const third = reverse ? (parameters.chamberWallM2 - bottom) / 3 : chamber;
-  const wall = (name: string, m2: number, films: Film[], rainM2: number): Wall => ({
-    name,
-    ...singleSteelWall(m2, parameters.wallMm),
-    films,
-    outsideM2: m2,
-    lengthM: parameters.diameterM,
-    rainM2,
+  const chamberTop = g + 0.15;
+  const atGrate = column(FIREBOX_M, g - FIREBOX_M, 0);
+  return openingsOf(parameters, {
+    intake: [FIREBOX, 0, 0.25, column(0, 0, 0)],
+    leaks: [
+      [0.4, [FIREBOX, FIREBOX_M, 0.2, column(FIREBOX_M, 0, 0)]],
+      [0.3, [middle, g, 0.3, atGrate]],
+      [0.3, [middle, chamberTop, -0.3, column(FIREBOX_M, chamberTop - FIREBOX_M, 0)]],
+    ],
+    exhaust: [last, top, -0.4, column(FIREBOX_M, g - FIREBOX_M, top - g)],
+    exhaustInLid: false,
+    lid: [middle, g, 0, atGrate],
+    lidM2: 0.35 * diameterM * lengthM,
+    door: [FIREBOX, 0.1, 0.25, column(0.1, 0, 0)],
+    fan: [FIREBOX, 0, 0.1, column(0, 0, 0)],
   });
-  const part = (name: string, zone: number): Wall =>
-    wall(
+}
+
+function walls(parameters: CookerParameters, zones: Zones, reverse: boolean): Wall[] {
+  const { chamberWallM2, fireWallM2, wallMm, diameterM, lengthM } = parameters;
+  const bottom = reverse ? 0.28 * chamberWallM2 : 0;
+  const third = reverse ? (chamberWallM2 - bottom) / 3 : chamberWallM2 / 3;
+  const wall = (name: string, m2: number, zone: number, film: number, rainM2: number): Wall =>
+    wallOf(
       name,
-      third,
-      [{ zone, m2: third, wPerM2K: OFFSET.film }],
-      (parameters.diameterM * parameters.lengthM) / 3,
+      m2,
+      singleSteelWall(m2, wallMm),
+      [{ zone, m2, wPerM2K: film }],
+      diameterM,
+      rainM2,
     );
-  const walls: Wall[] = [
-    wall(
-      'firebox',
-      parameters.fireWallM2,
-      [{ zone: 0, m2: parameters.fireWallM2, wPerM2K: OFFSET.fireFilm }],
-      0.2,
-    ),
-    part('near', near),
-    part('middle', middle),
-    part('far', far),
+  const part = (name: string, zone: number): Wall =>
+    wall(name, third, zone, OFFSET.film, (diameterM * lengthM) / 3);
+  return [
+    wall('firebox', fireWallM2, FIREBOX, OFFSET.fireFilm, 0.2),
+    part('near', zones.near),
+    part('middle', zones.middle),
+    part('far', zones.far),
+    ...(reverse ? [wall('bottom', bottom, UNDER_PLATE, OFFSET.film, 0)] : []),
   ];
-  if (reverse)
-    walls.push(wall('bottom', bottom, [{ zone: 1, m2: bottom, wPerM2K: OFFSET.film }], 0));
-  const plate = 0.8 * parameters.diameterM * parameters.lengthM;
+}
+
+/** The plate, or the grates and baffle of an ordinary offset: its films and what it radiates to. */
+function plateOf(
+  { diameterM, lengthM }: CookerParameters,
+  { near, middle, far }: Zones,
+  reverse: boolean,
+): { films: Film[]; links: RadiationLink[] } {
+  const plate = 0.8 * diameterM * lengthM;
   // The plate is hottest where the fire licks it first, under the near end.
   const shares = reverse ? OFFSET.plateShares : [1 / 3, 1 / 3, 1 / 3];
-  const metalFilms: Film[] = [near, middle, far].map((zone, i) => ({
+  const films: Film[] = [near, middle, far].map((zone, i) => ({
     zone,
     m2: (reverse ? plate : 0.5 * plate) * shares[i]!,
     wPerM2K: OFFSET.metalFilm,
   }));
-  if (reverse) metalFilms.push({ zone: 1, m2: plate, wPerM2K: OFFSET.plateFilm });
-  const shines: RadiationLink[] = [1, 2, 3].map((b, i) => ({
+  const links: RadiationLink[] = [NEAR_WALL, MIDDLE_WALL, FAR_WALL].map((b, i) => ({
     a: 'metal',
     b,
     m2: 0.75 * plate * shares[i]!,
   }));
-  shines.push({ a: 1, b: 2, m2: 0.05 }, { a: 2, b: 3, m2: 0.05 }, { a: 'pan', b: 1, m2: 0.03 });
-  if (reverse) shines.push({ a: 'metal', b: 4, m2: 0.6 * plate });
-  const position = (at: GratePosition['at'], zone: number, b: Surface): GratePosition => ({
+  links.push(
+    { a: NEAR_WALL, b: MIDDLE_WALL, m2: 0.05 },
+    { a: MIDDLE_WALL, b: FAR_WALL, m2: 0.05 },
+    { a: 'pan', b: NEAR_WALL, m2: 0.03 },
+  );
+  if (reverse) {
+    films.push({ zone: UNDER_PLATE, m2: plate, wPerM2K: OFFSET.plateFilm });
+    links.push({ a: 'metal', b: BOTTOM_WALL, m2: 0.6 * plate });
+  }
+  return { films, links };
+}
+
+const positionBy = (at: GratePosition['at'], zone: number, wall: Surface): GratePosition =>
+  position(
     at,
-    gasShares: [[zone, 1]],
-    viewShares: [
-      [b, 0.75],
+    [[zone, 1]],
+    [
+      [wall, 0.75],
       ['metal', 0.25],
     ],
-  });
-  const mixing = reverse
-    ? [
-        { a: far, b: middle, share: OFFSET.alongReverse, kgPerS: 3e-3 },
-        { a: middle, b: near, share: OFFSET.alongReverse, kgPerS: 3e-3 },
-      ]
-    : [
-        { a: near, b: middle, share: OFFSET.along, kgPerS: 3e-3 },
-        { a: middle, b: far, share: OFFSET.along, kgPerS: 3e-3 },
-      ];
+  );
+
+/** An offset laid out: the firebox, under the plate on reverse flow, then along the chamber to the stack. */
+function offsetLayout(parameters: CookerParameters, reverse: boolean): Layout {
+  const zones = zonesOf(reverse);
+  const { names, near, middle, far } = zones;
+  const { films, links } = plateOf(parameters, zones, reverse);
+  const share = reverse ? OFFSET.alongReverse : OFFSET.along;
   const volume = (i: number): number =>
     (i === 0 ? 0.3 : 0.7 / (names.length - 1)) * parameters.volumeM3;
   return {
     zones: names.map((name, i) => ({ name, volumeM3: volume(i) })),
-    openings: holes,
-    walls,
-    metal: { jPerK: parameters.metalJPerK, films: metalFilms },
+    openings: openings(parameters, zones),
+    walls: walls(parameters, zones, reverse),
+    metal: { jPerK: parameters.metalJPerK, films },
     pan: { jPerK: 600, m2: 0.08, films: [{ zone: near, m2: 0.1, wPerM2K: 12 }] },
-    radiationLinks: shines,
+    radiationLinks: links,
     coalViewFractions: [
       [0, OFFSET.viewFirebox],
-      [reverse ? 'metal' : 1, OFFSET.viewChamber],
+      [reverse ? 'metal' : NEAR_WALL, OFFSET.viewChamber],
       ['metal', 1 - OFFSET.viewFirebox - OFFSET.viewChamber],
     ],
     recirculation: null,
-    mixing,
+    mixing: reverse
+      ? [
+          { a: far, b: middle, share, kgPerS: 3e-3 },
+          { a: middle, b: near, share, kgPerS: 3e-3 },
+        ]
+      : [
+          { a: near, b: middle, share, kgPerS: 3e-3 },
+          { a: middle, b: far, share, kgPerS: 3e-3 },
+        ],
     flameFractionInFireZone: 0.85,
     ashWallIndex: 0,
     coalFlowAreaM2: 0.08,
@@ -166,7 +176,11 @@ function offset(parameters: CookerParameters, reverse: boolean): Layout {
     ashHalvingKg: 2,
     closedVentFraction: 0.04,
     exhaustExponent: 1,
-    positions: [position('near', near, 1), position('middle', middle, 2), position('far', far, 3)],
+    positions: [
+      positionBy('near', near, NEAR_WALL),
+      positionBy('middle', middle, MIDDLE_WALL),
+      positionBy('far', far, FAR_WALL),
+    ],
     domeZone: middle,
     probePosition: 1,
     lidOpeningM2: 0.35 * parameters.diameterM * parameters.lengthM,
@@ -216,11 +230,11 @@ const LIGHT: CookerParameters = {
   volumeM3: 0.15,
 };
 
-/** An offset preset; reverse flow adds the plate's heat store. */
-function preset(
+/** An offset preset; reverse flow adds the plate's heat capacity. */
+function offset(
   id: string,
   name: string,
-  pit: CookerParameters,
+  figures: CookerParameters,
   reverse: boolean,
   fullLoadKg: number,
 ): Preset {
@@ -228,17 +242,28 @@ function preset(
     id,
     name,
     family: 'offset',
-    parameters: reverse ? { ...pit, metalJPerK: pit.metalJPerK * 1.8 } : pit,
-    layout: (p) => offset(p, reverse),
+    parameters: reverse ? { ...figures, metalJPerK: figures.metalJPerK * 1.8 } : figures,
+    layout: (parameters) => offsetLayout(parameters, reverse),
+    traits: {
+      longGrate: true,
+      sideFirebox: true,
+      reverseFlow: reverse,
+      gravityFed: false,
+      canTopUp: true,
+      slowToCool: false,
+      commonFirstCooker: false,
+      meatPlacement: reverse ? 'either-way-round' : 'thick-end-to-firebox',
+    },
     plausibleRanges: {
       leakCm2: [5, 60],
       wallLossFactor: [0.7, 1.5],
       spreadFactor: [0.6, 1.6],
-      intakeCm2: [0.6 * pit.intakeCm2, 1.6 * pit.intakeCm2],
-      exhaustCm2: [0.6 * pit.exhaustCm2, 1.6 * pit.exhaustCm2],
+      intakeCm2: [0.6 * figures.intakeCm2, 1.6 * figures.intakeCm2],
+      exhaustCm2: [0.6 * figures.exhaustCm2, 1.6 * figures.exhaustCm2],
       wallMm: [1, 10],
       waterKg: [0, 5],
     },
+    ventNames: { intake: 'firebox-damper', exhaust: 'stack-damper' },
     ventTravel: {
       intake: 'the firebox damper, shut to fully open',
       exhaust: 'the damper on the stack, shut to fully open',
@@ -249,22 +274,41 @@ function preset(
     fuelHolder: 'firebox',
     fire: { arrangement: 'coal-bed', fuel: 'lump' },
     arrangements: ['coal-bed', 'side-basket'],
+    fireChoices: [
+      { id: 'splits', fuel: 'splits' },
+      { id: 'charcoal', fuel: 'briquette' },
+      { id: 'charcoal-lump', fuel: 'lump' },
+    ],
+    bringUp: { intake: 1, exhaust: 1, minutes: 45 },
+    // A firebox on charcoal behaves like a kettle; on splits it has a policy of its own.
+    holding: KETTLE_HOLDING,
+    cardSettings: [
+      [0.25, 1],
+      [0.5, 0.5],
+      [0.5, 1],
+      [1, 0.25],
+      [1, 0.5],
+      [1, 0.75],
+      [1, 1],
+    ],
     fanExhaustFraction: 0.3,
     hasFan: false,
-    grateDiameterM: Number(Math.sqrt((pit.diameterM * pit.lengthM * 4) / Math.PI).toFixed(3)),
+    grateDiameterM: Number(
+      Math.sqrt((figures.diameterM * figures.lengthM * 4) / Math.PI).toFixed(3),
+    ),
   };
 }
 
-export const offsetHeavy = preset('offset-heavy', 'offset, 6 mm steel', HEAVY, false, 6);
-export const offsetLight = preset('offset-light', 'offset, 2 mm steel', LIGHT, false, 3);
-export const offsetHeavyReverse = preset(
+export const offsetHeavy = offset('offset-heavy', 'offset, 6 mm steel', HEAVY, false, 6);
+export const offsetLight = offset('offset-light', 'offset, 2 mm steel', LIGHT, false, 3);
+export const offsetHeavyReverse = offset(
   'offset-heavy-reverse',
   'reverse-flow offset, 6 mm steel',
   HEAVY,
   true,
   6,
 );
-export const offsetLightReverse = preset(
+export const offsetLightReverse = offset(
   'offset-light-reverse',
   'reverse-flow offset, 2 mm steel',
   LIGHT,

@@ -11,7 +11,8 @@ import { isSpent, type WoodParcel } from '../fire/woodParcel';
 import type { Arrangement, FuelPool } from '../fire/arrangement';
 import { DRY_WOOD_HEAT } from '../fuel/catalogue';
 import { kelvin } from '../quantity/units';
-import type { Layout, CookerParameters, Surface } from './types';
+import type { Layout, Surface } from './layout';
+import type { CookerParameters } from './parameters';
 
 /** Running totals for the energy and mass ledgers. J and kg since lighting. */
 export interface Ledger {

@@ -30,7 +30,7 @@ import {
   nodeOf,
   type PitState,
 } from './state';
-import type { GratePosition, Surface } from './types';
+import type { GratePosition, Surface } from './layout';
 
 const change = { k: 0 };
 const parcelAir: ParcelSurroundings = { coalK: 0, gasK: 0, oxygen: 0, open: false, contact: 1 };

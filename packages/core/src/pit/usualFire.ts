@@ -1,7 +1,8 @@
 /** What is usually done with a preset: the fire built in it and how it is brought up (common practice). */
 import type { ArrangementId, FireSpec } from '../scenario/fireSpec';
 import { MAX_ARC_DEGREES } from '../fire/snake';
-import type { CookerParameters, Preset } from './types';
+import type { CookerParameters } from './parameters';
+import type { Preset } from './preset';
 
 /** Whether a firebox is a small one: lighter splits, more often (skin under 0.8 m2, common practice). */
 export const hasSmallFirebox = ({ parameters: pit }: Pick<Preset, 'parameters'>): boolean =>
@@ -59,14 +60,3 @@ export function usualFire(preset: Preset, arrangement = preset.fire.arrangement)
     woodChunks: [],
   };
 }
-
-/** How a family is brought up: vents while it comes up, and for how long, min (common practice). */
-export const BRING_UP: Readonly<
-  Record<Preset['family'], { intake: number; exhaust: number; minutes: number }>
-> = {
-  kettle: { intake: 1, exhaust: 1, minutes: 20 },
-  bullet: { intake: 1, exhaust: 1, minutes: 30 },
-  kamado: { intake: 0.4, exhaust: 0.6, minutes: 45 },
-  offset: { intake: 1, exhaust: 1, minutes: 45 },
-  hopper: { intake: 1, exhaust: 1, minutes: 30 },
-};

@@ -1,6 +1,8 @@
-/** Vertical water smoker: charcoal ring at the bottom, water pan over it, grates, dome. */
-import { openingIn, openingInLid } from './openings';
-import type { Layout, CookerParameters, Preset } from './types';
+/** Vertical water smoker: a charcoal ring at the bottom, the water pan over it, the grates, the dome. */
+import type { Layout } from './layout';
+import { lidWallOf, openingsOf, position, sectionM2, wallOf } from './layoutParts';
+import type { CookerParameters } from './parameters';
+import type { Preset } from './preset';
 import { singleSteelWall } from './walls';
 
 const FIRE = 0;
@@ -10,67 +12,56 @@ const BOTTOM = 0;
 const BARREL = 1;
 const LID = 2;
 
-/** Closures of the inside; plausible films 5-16 W/m2K. */
+/** Closures of the inside: films, W/m2K (5-16), and shares of what the coals radiate to. */
 const INSIDE = { film: 11, panFilm: 9, viewPan: 0.3, viewWall: 0.6 };
 
-/** A water smoker laid out: fire below the pan, grates above it, dome. */
-export function bulletLayout(parameters: CookerParameters): Layout {
-  const leak = parameters.leakCm2 * 1e-4;
-  const g = parameters.grateHeightM;
-  const rise = (h: number): number[] => [
+function openings(parameters: CookerParameters) {
+  const { grateHeightM: g, exhaustHeightM: top, seamHeightM: seam, diameterM } = parameters;
+  const column = (h: number): number[] => [
     Math.min(h, 0.6 * g),
     Math.min(Math.max(h - 0.6 * g, 0), 0.6 * g),
     Math.max(h - 1.2 * g, 0),
   ];
-  const barrel = 0.62 * parameters.chamberWallM2;
-  const lid = 0.38 * parameters.chamberWallM2;
-  const top = parameters.exhaustHeightM;
-  const seam = parameters.seamHeightM;
-  const section = (Math.PI / 4) * parameters.diameterM ** 2;
+  return openingsOf(parameters, {
+    intake: [FIRE, 0, 0.15, column(0)],
+    leaks: [
+      [0.45, [FIRE, 0.15, 0.2, column(0.15)]],
+      [0.15, [GRATE, seam, 0.5, column(seam)]],
+      [0.15, [GRATE, seam, -0.35, column(seam)]],
+      [0.25, [DOME, top - 0.03, -0.4, column(top - 0.03)]],
+    ],
+    exhaust: [DOME, top, -0.4, column(top)],
+    exhaustInLid: true,
+    lid: [DOME, seam, 0, column(seam)],
+    lidM2: 0.75 * sectionM2(diameterM),
+    door: [FIRE, 0.3, 0.1, column(0.3)],
+    fan: [FIRE, 0, 0.1, column(0)],
+  });
+}
+
+function walls({ fireWallM2, chamberWallM2, wallMm, diameterM }: CookerParameters) {
+  const barrel = 0.62 * chamberWallM2;
+  const lid = 0.38 * chamberWallM2;
+  const film = (zone: number, m2: number) => [{ zone, m2, wPerM2K: INSIDE.film }];
+  const steel = (m2: number) => singleSteelWall(m2, wallMm);
+  return [
+    wallOf('bottom', fireWallM2, steel(fireWallM2), film(FIRE, fireWallM2), diameterM),
+    wallOf('barrel', barrel, steel(barrel), film(GRATE, barrel), diameterM),
+    lidWallOf('lid', lid, steel(lid), film(DOME, lid), diameterM, sectionM2(diameterM)),
+  ];
+}
+
+/** A water smoker laid out: the fire below the pan, the grates above it, the dome. */
+export function waterSmokerLayout(parameters: CookerParameters): Layout {
+  const { volumeM3 } = parameters;
   return {
     zones: [
-      { name: 'fire', volumeM3: 0.35 * parameters.volumeM3 },
-      { name: 'grate', volumeM3: 0.4 * parameters.volumeM3 },
-      { name: 'dome', volumeM3: 0.25 * parameters.volumeM3 },
+      { name: 'fire', volumeM3: 0.35 * volumeM3 },
+      { name: 'grate', volumeM3: 0.4 * volumeM3 },
+      { name: 'dome', volumeM3: 0.25 * volumeM3 },
     ],
-    openings: [
-      openingIn('intake', FIRE, parameters.intakeCm2 * 1e-4, 0, 0.15, rise(0)),
-      openingIn('leak', FIRE, 0.45 * leak, 0.15, 0.2, rise(0.15)),
-      openingIn('leak', GRATE, 0.15 * leak, seam, 0.5, rise(seam)),
-      openingIn('leak', GRATE, 0.15 * leak, seam, -0.35, rise(seam)),
-      openingIn('leak', DOME, 0.25 * leak, top - 0.03, -0.4, rise(top - 0.03)),
-      openingInLid('exhaust', DOME, parameters.exhaustCm2 * 1e-4, top, -0.4, rise(top)),
-      openingIn('lid', DOME, 0.75 * section, seam, 0, rise(seam)),
-      openingIn('door', FIRE, parameters.doorCm2 * 1e-4, 0.3, 0.1, rise(0.3)),
-      openingIn('fan', FIRE, parameters.fanCm2 * 1e-4, 0, 0.1, rise(0)),
-    ],
-    walls: [
-      {
-        name: 'bottom',
-        ...singleSteelWall(parameters.fireWallM2, parameters.wallMm),
-        films: [{ zone: FIRE, m2: parameters.fireWallM2, wPerM2K: INSIDE.film }],
-        outsideM2: parameters.fireWallM2,
-        lengthM: parameters.diameterM,
-        rainM2: 0,
-      },
-      {
-        name: 'barrel',
-        ...singleSteelWall(barrel, parameters.wallMm),
-        films: [{ zone: GRATE, m2: barrel, wPerM2K: INSIDE.film }],
-        outsideM2: barrel,
-        lengthM: parameters.diameterM,
-        rainM2: 0,
-      },
-      {
-        name: 'lid',
-        ...singleSteelWall(lid, parameters.wallMm),
-        films: [{ zone: DOME, m2: lid, wPerM2K: INSIDE.film }],
-        outsideM2: lid,
-        lengthM: parameters.diameterM,
-        lid: true,
-        rainM2: section,
-      },
-    ],
+    openings: openings(parameters),
+    walls: walls(parameters),
     metal: { jPerK: parameters.metalJPerK, films: [{ zone: GRATE, m2: 0.25, wPerM2K: 10 }] },
     pan: {
       jPerK: 900,
@@ -107,46 +98,48 @@ export function bulletLayout(parameters: CookerParameters): Layout {
     ashHalvingKg: 1.6,
     closedVentFraction: 0.04,
     exhaustExponent: 1,
-    positions: [
-      {
-        at: 'middle',
-        gasShares: [[GRATE, 1]],
-        viewShares: [
-          [BARREL, 0.55],
-          [LID, 0.25],
-          ['metal', 0.2],
-        ],
-      },
-      {
-        at: 'over-fire',
-        gasShares: [
-          [GRATE, 0.7],
-          [FIRE, 0.3],
-        ],
-        viewShares: [
-          [BARREL, 0.5],
-          [BOTTOM, 0.2],
-          ['pan', 0.3],
-        ],
-      },
-      {
-        at: 'away',
-        gasShares: [[DOME, 1]],
-        viewShares: [
-          [BARREL, 0.4],
-          [LID, 0.5],
-          ['metal', 0.1],
-        ],
-      },
-    ],
+    positions: POSITIONS,
     domeZone: DOME,
     probePosition: 0,
-    lidOpeningM2: 0.75 * section,
+    lidOpeningM2: 0.75 * sectionM2(parameters.diameterM),
     lidZones: [DOME, GRATE],
   };
 }
 
-const PIT: CookerParameters = {
+const POSITIONS = [
+  position(
+    'middle',
+    [[GRATE, 1]],
+    [
+      [BARREL, 0.55],
+      [LID, 0.25],
+      ['metal', 0.2],
+    ],
+  ),
+  position(
+    'over-fire',
+    [
+      [GRATE, 0.7],
+      [FIRE, 0.3],
+    ],
+    [
+      [BARREL, 0.5],
+      [BOTTOM, 0.2],
+      ['pan', 0.3],
+    ],
+  ),
+  position(
+    'away',
+    [[DOME, 1]],
+    [
+      [BARREL, 0.4],
+      [LID, 0.5],
+      ['metal', 0.1],
+    ],
+  ),
+];
+
+const PARAMETERS: CookerParameters = {
   diameterM: 0.47,
   lengthM: 0,
   intakeCm2: 60,
@@ -170,12 +163,22 @@ const PIT: CookerParameters = {
   fanCm2: 5,
 };
 
-export const bullet47: Preset = {
+export const waterSmoker47: Preset = {
   id: 'bullet-47',
   name: '47 cm water smoker',
   family: 'bullet',
-  parameters: PIT,
-  layout: bulletLayout,
+  parameters: PARAMETERS,
+  layout: waterSmokerLayout,
+  traits: {
+    longGrate: false,
+    sideFirebox: false,
+    reverseFlow: false,
+    gravityFed: false,
+    canTopUp: true,
+    slowToCool: false,
+    commonFirstCooker: false,
+    meatPlacement: 'over-pan',
+  },
   plausibleRanges: {
     leakCm2: [2, 15],
     wallLossFactor: [0.7, 1.5],
@@ -184,6 +187,7 @@ export const bullet47: Preset = {
     exhaustCm2: [15, 35],
     waterKg: [0, 7],
   },
+  ventNames: { intake: 'bottom-vents', exhaust: 'top-vent' },
   ventTravel: {
     intake: 'all bottom vents moved together, shut to fully open',
     exhaust: 'the lid vent’s disc, shut to fully open',
@@ -194,6 +198,28 @@ export const bullet47: Preset = {
   fuelHolder: 'charcoal ring',
   fire: { arrangement: 'ring', fuel: 'briquette' },
   arrangements: ['ring', 'bowl', 'coal-bed'],
+  fireChoices: [
+    { id: 'ring', fuel: 'briquette' },
+    { id: 'ring-lump', fuel: 'lump' },
+  ],
+  bringUp: { intake: 1, exhaust: 1, minutes: 30 },
+  holding: {
+    intake: 0.22,
+    atC: 115,
+    kelvinPerEFold: 40,
+    exhaust: 1,
+    closeBelowK: 12,
+    waitMin: 15,
+  },
+  cardSettings: [
+    [0.1, 1],
+    [0.15, 1],
+    [0.25, 1],
+    [0.35, 1],
+    [0.5, 1],
+    [0.75, 1],
+    [1, 1],
+  ],
   fanExhaustFraction: 0.5,
   hasFan: false,
   grateDiameterM: 0.445,

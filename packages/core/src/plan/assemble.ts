@@ -1,4 +1,5 @@
 /** A plan put together from what was worked out for each of its pits. */
+import { policyDocument } from '../control/policyDocument';
 import { cutOf } from '../meat/cuts';
 import { localOf, MINUTE_MS } from '../quantity/time';
 import { mean } from '../quantity/statistics';
@@ -142,8 +143,7 @@ export function assemble(
     grates,
     guides: parts.map(({ cook }) => ({
       pit: cook.setup.pit.id,
-      ...cook.policy,
-      untilMin: Math.round(latestEndMin(cook)),
+      ...policyDocument({ ...cook.policy, untilMin: Math.round(latestEndMin(cook)) }),
     })),
     jobs: jobs.map(({ clockMin: _, ...job }) => job),
     watch: watchOf(jobs, request.crew ?? [], zeroMs, zone),

@@ -52,7 +52,7 @@ export function* planSteps(request: Request, options: PlanOptions): Generator<nu
       pieceTarget(request, { ...m, at: mainPlaceOf(m, grates[k]!) }, pieces[index[n]!]!, serveMs),
     );
     const done = parts.length * share;
-    const asked = { chance: request.chanceOnTimeFraction, known: options.knownPolicies };
+    const asked = { chance: request.chanceOnTimeFraction, knownPolicies: options.knownPolicies };
     // Which hours a cook goes through is known once it is roughly known how long it takes.
     const over = (litMin: number) =>
       weatherFromLighting(request.weather, zone, serveMs + litMin * MINUTE_MS);

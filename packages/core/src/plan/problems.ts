@@ -90,7 +90,7 @@ function pitProblems(
     });
   });
   const needKg = mean(cook.charcoalKgPerMin) * latestEndMin(cook);
-  if (setup.preset.family === 'kamado' && needKg > 0.97 * cook.fullLoadKg) {
+  if (!setup.preset.traits.canTopUp && needKg > 0.97 * cook.fullLoadKg) {
     const lasts = (0.9 * cook.fullLoadKg) / Math.max(mean(cook.charcoalKgPerMin), 1e-6);
     problems.push({
       field: `pits[${Math.max(k, 0)}].fire`,

@@ -102,7 +102,7 @@ function fuelRisks(plan: PitPlan, units: Units): Weighed[] {
       chanceFraction: short,
       sign: `The pit falls steadily before ${spanOfTime(Math.round(lasts / 15) * 15)} after lighting, and wider vents do not help`,
       move:
-        way.preset.family === 'kamado'
+        !way.preset.traits.canTopUp
           ? 'Not under a hot deflector: finish in a low oven, wrapped.'
           : 'It is fuel, not air: put on unlit charcoal beside the glowing ones.',
       why: `Burns ${spanRate(perMin, units)}; wind and cold take up to a quarter more.`,
@@ -184,7 +184,7 @@ function ofFamily(plan: PitPlan, units: Units): Weighed[] {
       why: 'From the simulated pit: boiling water holds it back.',
     });
   }
-  if (plan.setup.preset.family === 'kamado') {
+  if (plan.setup.preset.traits.slowToCool) {
     risks.push({
       chanceFraction: 0.25,
       sign: `It runs over ${temperatureWords(plan.setup.pit.pace.pitC + 10, units)} while coming up`,
@@ -192,7 +192,7 @@ function ofFamily(plan: PitPlan, units: Units): Weighed[] {
       why: 'Common practice; the simulated pit needs over an hour from 180 C down to 125 C.',
     });
   }
-  if (plan.setup.preset.family === 'hopper') {
+  if (plan.setup.preset.traits.gravityFed) {
     risks.push({
       chanceFraction: 0.15,
       sign: 'The power fails, or the fuel bridges in the hopper',

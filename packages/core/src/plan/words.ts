@@ -2,25 +2,29 @@
 import { CHARCOALS } from '../fuel/catalogue';
 import { fireLitKg, fireLoadKg } from '../fire/catalogue';
 import type { FireSpec } from '../scenario/fireSpec';
-import type { Family } from '../pit/types';
+import type { VentName } from '../pit/preset';
 import { splitThicknessCm } from '../pit/usualFire';
 import { ventName } from '../pit/ventNotation';
 import { countWords, massWords, smallMassWords, type Units } from '../quantity/words';
 import type { PitSetup } from './fire/designFire';
 
-/** What the two vents of a family are called. */
-export const VENT_NOUNS: Readonly<Record<Family, { intake: string; exhaust: string }>> = {
-  kettle: { intake: 'Bowl vent', exhaust: 'lid vent' },
-  bullet: { intake: 'Bottom vents', exhaust: 'top vent' },
-  kamado: { intake: 'Bottom slot', exhaust: 'top vent' },
-  offset: { intake: 'Firebox damper', exhaust: 'stack' },
-  hopper: { intake: 'Damper', exhaust: 'slots' },
+/** What vents are called. */
+export const VENT_NOUNS: Readonly<Record<VentName, string>> = {
+  'bowl-vent': 'Bowl vent',
+  'lid-vent': 'lid vent',
+  'bottom-vents': 'Bottom vents',
+  'top-vent': 'top vent',
+  'bottom-slot': 'Bottom slot',
+  'firebox-damper': 'Firebox damper',
+  'stack-damper': 'stack',
+  damper: 'Damper',
+  slots: 'slots',
 };
 
 /** A setting in the owner's own units: `Bowl vent ¼, lid vent ½`. */
 export function settingWords(setup: PitSetup, intake: number, exhaust: number): string {
   const { pit, preset } = setup;
-  const nouns = VENT_NOUNS[preset.family];
+  const nouns = { intake: VENT_NOUNS[preset.ventNames.intake], exhaust: VENT_NOUNS[preset.ventNames.exhaust] };
   const told = pit.ventWay ?? preset.ventNotation;
   const { travelMm } = preset;
   return `${nouns.intake} ${ventName(intake, told, travelMm.intake)}, ${nouns.exhaust} ${ventName(exhaust, told, travelMm.exhaust)}`;

@@ -1,9 +1,10 @@
 /** Many possible cooks instead of one: what the windows and fans are made of. */
 import { simulate } from '../cook/cook';
 import { withProbeError, type Operator } from '../control/operator';
-import type { Result, Scenario } from '../scenario/scenario';
+import type { Result } from '../scenario/result';
+import type { Scenario } from '../scenario/scenario';
 import { drawPieceVariation } from '../meat/variation';
-import type { CookerParameters } from '../pit/types';
+import type { CookerParameters } from '../pit/parameters';
 import { seeded, type Random } from '../quantity/random';
 import { ascending, quantile } from '../quantity/statistics';
 

@@ -3,7 +3,8 @@ import { advance, createCook, simulate } from '../cook/cook';
 import { surroundings } from '../cook/grateAir';
 import type { Operator } from '../control/operator';
 import { resultOf } from '../cook/result';
-import type { MeatResult, MeatSpec, Result, Scenario } from '../scenario/scenario';
+import type { MeatResult, Result } from '../scenario/result';
+import type { MeatSpec, Scenario } from '../scenario/scenario';
 import { NO_VARIATION, type PieceVariation } from '../meat/variation';
 import type { Surroundings } from '../meat/surface';
 

@@ -1,11 +1,12 @@
 /** A pit with its usual fire on some day: what questions turned round are asked of. */
 import type { Weather } from '../scenario/weather';
-import type { Action, Scenario } from '../scenario/scenario';
+import type { Action } from '../scenario/actions';
+import type { Scenario } from '../scenario/scenario';
 import type { FireSpec } from '../scenario/fireSpec';
 import { CHARCOALS } from '../fuel/catalogue';
 import { presetOf } from '../pit/catalogue';
-import type { CookerParameters } from '../pit/types';
-import { BRING_UP, usualFire } from '../pit/usualFire';
+import type { CookerParameters } from '../pit/parameters';
+import { usualFire } from '../pit/usualFire';
 import { mean } from '../quantity/statistics';
 
 export interface SteadyCase {
@@ -64,7 +65,7 @@ export function steadyScenario(
   feed?: SplitFeed,
 ): Scenario {
   const preset = presetOf(steadyCase.preset);
-  const up = BRING_UP[preset.family];
+  const up = preset.bringUp;
   return {
     ostrin: 'scenario/1',
     cooker: { preset: steadyCase.preset, overrides: steadyCase.overrides },

@@ -1,7 +1,6 @@
 /** A pit's vent card: settings against temperature on four kinds of day. */
 import { simulate } from '../cook/cook';
 import { presetOf } from '../pit/catalogue';
-import type { Preset } from '../pit/types';
 import { hasSmallFirebox } from '../pit/usualFire';
 import {
   steadyScenario,
@@ -28,55 +27,6 @@ export interface VentCard {
   feed: SplitFeed | null;
 }
 
-/** Settings that a card shows, tight to wide: what hands really set on each family. */
-const CARD_SETTINGS: Readonly<Record<Preset['family'], readonly (readonly [number, number])[]>> = {
-  kettle: [
-    [0.125, 0.25],
-    [0.25, 0.25],
-    [0.25, 0.5],
-    [0.5, 0.5],
-    [0.5, 1],
-    [0.75, 1],
-    [1, 1],
-  ],
-  bullet: [
-    [0.1, 1],
-    [0.15, 1],
-    [0.25, 1],
-    [0.35, 1],
-    [0.5, 1],
-    [0.75, 1],
-    [1, 1],
-  ],
-  kamado: [
-    [0.04, 0.15],
-    [0.067, 0.2],
-    [0.1, 0.25],
-    [0.133, 0.3],
-    [0.2, 0.4],
-    [0.267, 0.5],
-    [0.4, 0.6],
-  ],
-  offset: [
-    [0.25, 1],
-    [0.5, 0.5],
-    [0.5, 1],
-    [1, 0.25],
-    [1, 0.5],
-    [1, 0.75],
-    [1, 1],
-  ],
-  hopper: [
-    [0.05, 1],
-    [0.1, 1],
-    [0.15, 1],
-    [0.2, 1],
-    [0.3, 1],
-    [0.5, 1],
-    [1, 1],
-  ],
-};
-
 /** Feeds that offsets are commonly kept on (common practice). */
 const USUAL_SPLIT_FEED: Readonly<Record<'light' | 'heavy', SplitFeed>> = {
   light: { massKg: 0.45, intervalMin: 30 },
@@ -87,7 +37,7 @@ const USUAL_SPLIT_FEED: Readonly<Record<'light' | 'heavy', SplitFeed>> = {
 export function* ventCard(steadyCase: SteadyCase): Generator<number, VentCard> {
   const preset = presetOf(steadyCase.preset);
   const feed =
-    preset.family === 'offset'
+    preset.traits.sideFirebox
       ? USUAL_SPLIT_FEED[hasSmallFirebox(preset) ? 'light' : 'heavy']
       : null;
   const days = REFERENCE_DAYS.map((d) => ({
@@ -108,7 +58,7 @@ export function* ventCard(steadyCase: SteadyCase): Generator<number, VentCard> {
     }
     return { days: cardDays(days), rows, feed: null };
   }
-  const settings = CARD_SETTINGS[preset.family];
+  const settings = preset.cardSettings;
   for (const [i, [intakeFraction, exhaustFraction]] of settings.entries()) {
     const settlesC: number[] = [];
     for (const [k, d] of days.entries()) {

@@ -2,7 +2,7 @@
  * The log of a cook: an append-only list of entries. Undo and corrections are entries too, so that
  * nothing is ever lost and a retry can never double anything.
  */
-import type { Action } from '../scenario/scenario';
+import type { Action } from '../scenario/actions';
 import { MINUTE_MS } from '../quantity/time';
 import type { PlanLog } from '../plan/request/types';
 

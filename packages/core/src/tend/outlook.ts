@@ -3,7 +3,9 @@
  * is safe. Every way is run with the same likely pieces, so that only the way differs.
  */
 import { runLikelyPiece, type PieceOutcome } from '../estimate/likelyPiece';
-import type { Action, MeatResult, Scenario } from '../scenario/scenario';
+import type { Action } from '../scenario/actions';
+import type { MeatResult } from '../scenario/result';
+import type { Scenario } from '../scenario/scenario';
 import type { WrapId } from '../meat/wraps';
 import { ascending, quantile, p10p50p90 } from '../quantity/statistics';
 import { likelyCooks, type ForecastInput } from './likelyCooks';

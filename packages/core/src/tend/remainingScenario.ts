@@ -1,5 +1,6 @@
 /** A planned cook as it really goes: what was done is done, what lies ahead is still planned. */
-import type { Action, Scenario } from '../scenario/scenario';
+import type { Action } from '../scenario/actions';
+import type { Scenario } from '../scenario/scenario';
 
 /** What is known of a cook under way. */
 export interface CookInProgress {

@@ -1,5 +1,5 @@
 /** What a finished cook came to, beside what was planned. */
-import { charcoalKg } from '../scenario/scenario';
+import { charcoalKg } from '../scenario/actions';
 import type { Plan } from '../plan/request/types';
 import { mean } from '../quantity/statistics';
 import { epochOf, MINUTE_MS } from '../quantity/time';

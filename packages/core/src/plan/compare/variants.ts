@@ -8,7 +8,7 @@ import { SCHOOL_IDS, schoolWords, WRAP_SCHOOLS, type SchoolId } from '../../meat
 import { fuelNeeded, fuelWorth } from '../jobs/shopping';
 import type { PlanOptions } from '../assemble';
 import { planSteps } from '../plan';
-import { splitIntervals } from '../fire/tunePolicy';
+import { splitIntervals } from '../fire/tuneSplits';
 import type { Plan, Request, RequestMeat, RequestPit } from '../request/types';
 
 /** One way as it would go. */

@@ -3,7 +3,8 @@ import type { FireSpec, WoodChunkSpec } from '../../scenario/fireSpec';
 import { arcForPieces, MAX_ARC_DEGREES, snakePieces } from '../../fire/snake';
 import { CHARCOALS, type CharcoalId, type WoodId } from '../../fuel/catalogue';
 import { pitWith, presetOf } from '../../pit/catalogue';
-import type { CookerParameters, Preset } from '../../pit/types';
+import type { CookerParameters } from '../../pit/parameters';
+import type { Preset } from '../../pit/preset';
 import { hasSmallFirebox, usualFire } from '../../pit/usualFire';
 import { clamp, roundTo, roundDigits } from '../../quantity/units';
 import type { RequestPit } from '../request/types';
@@ -43,7 +44,7 @@ export function designFire(pit: RequestPit): PitSetup {
   const fuel: CharcoalId = pit.fire.fuel === 'splits' ? 'lump' : pit.fire.fuel;
   const arrangement = pit.fire.arrangement ?? usualArrangement(pit, preset, fuel);
   const usual = usualFire(preset, arrangement);
-  const fed = preset.family === 'offset' && arrangement === 'coal-bed' && !splits;
+  const fed = preset.traits.sideFirebox && arrangement === 'coal-bed' && !splits;
   const fire = { ...usual, fuel } as FireSpec;
   if (fire.arrangement === 'coal-bed' && splits) {
     const share = SPLIT_BED[hasSmallFirebox(preset) ? 'light' : 'heavy'];

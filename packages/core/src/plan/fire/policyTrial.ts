@@ -2,7 +2,9 @@
 import { simulate } from '../../cook/cook';
 import type { ControlPolicy } from '../../control/controlPolicy';
 import type { Operator } from '../../control/operator';
-import type { Action, MeatSpec, Result, Scenario } from '../../scenario/scenario';
+import type { Action } from '../../scenario/actions';
+import type { MeatSpec, Scenario } from '../../scenario/scenario';
+import type { Result } from '../../scenario/result';
 import { createSimulatedOperator } from '../../control/simulatedOperator';
 import type { FireSpec } from '../../scenario/fireSpec';
 import { mean } from '../../quantity/statistics';

@@ -3,7 +3,8 @@ import { CENTRE_LINE_FRACTION } from '../../fire/snake';
 import type { ArrangementId } from '../../scenario/fireSpec';
 import { cutOf, usualThicknessMm, type Cut } from '../../meat/cuts';
 import { meatDensity } from '../../meat/properties';
-import type { Place, Preset } from '../../pit/types';
+import type { Place } from '../../pit/layout';
+import type { Preset } from '../../pit/preset';
 import { mean } from '../../quantity/statistics';
 
 /** Room between two pieces, m (common practice: a finger). */
@@ -42,7 +43,7 @@ export interface PlacedPiece extends Footprint {
 /** The grate of a preset over that fire. */
 export function grateOf(preset: Preset, arrangement: ArrangementId): Grate {
   const places = preset.layout(preset.parameters).positions.map((p) => p.at);
-  const long = preset.family === 'offset' || preset.family === 'hopper';
+  const long = preset.traits.longGrate;
   if (long) {
     const area = (Math.PI / 4) * preset.grateDiameterM ** 2;
     const lengthM =

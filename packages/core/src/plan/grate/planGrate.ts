@@ -1,5 +1,5 @@
 /** The pieces of a plan on the grate of their pit. */
-import type { Place } from '../../pit/types';
+import type { Place } from '../../pit/layout';
 import { requestedMassKg } from '../request/amount';
 import {
   footprintOf,

@@ -1,5 +1,5 @@
 /** Jobs at the fire: laying, lighting, vents, feeding, shutting down. */
-import { charcoalKg, type Action } from '../../scenario/scenario';
+import { charcoalKg, type Action } from '../../scenario/actions';
 import { splitLengthCm } from '../../pit/usualFire';
 import { countWords, temperatureWords, type Units } from '../../quantity/words';
 import { lastOffMin, type JobDraft } from './job';
@@ -118,7 +118,7 @@ function feedAndVentJobs(plan: PitPlan, { firstMin, lastMin }: OffTimes, units: 
     const vents = actions.find((a) => told.has(a)) as VentMove | undefined;
     if (fuel.length > 0) {
       fed += 1;
-      const lid = way.preset.family === 'offset' || way.preset.family === 'hopper';
+      const lid = way.preset.traits.sideFirebox || way.preset.traits.gravityFed;
       const feed = feedWords(plan, fuel, units);
       // Charcoal that only slow cooks need is put on when this one proves to be slow.
       const ifSlow = !way.onSplits && atMin >= firstMin;

@@ -38,7 +38,7 @@ export function meatJobs(
       atMin: plan.onMin[i]!,
       do: 'meat-on',
       inWords: `Put the ${name} on`,
-      detail: `In clean smoke, ${ON_WORDS[way.preset.family]} Straight from the fridge.`,
+      detail: `In clean smoke, ${ON_WORDS[way.preset.traits.meatPlacement]} Straight from the fridge.`,
       logs: [
         { do: 'lid-open', seconds: LID_SECONDS.on },
         { do: 'meat-on', meat: meat.id },
@@ -89,11 +89,12 @@ export function meatJobs(
 }
 
 const ON_WORDS = {
-  kettle: 'away from the fire, lid vent across from it.',
-  bullet: 'on the upper grate, over the pan.',
-  kamado: 'over the deflector.',
-  offset: 'the thick or fatty end towards the firebox, clear of its mouth.',
-  hopper: 'in the middle of the grate.',
+  'away-from-fire': 'away from the fire, lid vent across from it.',
+  'over-pan': 'on the upper grate, over the pan.',
+  'over-deflector': 'over the deflector.',
+  'thick-end-to-firebox': 'the thick or fatty end towards the firebox, clear of its mouth.',
+  'either-way-round': 'either way round: the heat comes from under the plate and from both ends.',
+  middle: 'in the middle of the grate.',
 } as const;
 
 function wrapWhenWords(meat: RequestMeat, units: Units): string {

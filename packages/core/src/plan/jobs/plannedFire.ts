@@ -1,5 +1,5 @@
 /** A pit's fire and vents as a plan tells them. */
-import { charcoalKg, type Action } from '../../scenario/scenario';
+import { charcoalKg, type Action } from '../../scenario/actions';
 import { CHARCOALS } from '../../fuel/catalogue';
 import { localOf, MINUTE_MS } from '../../quantity/time';
 import { mean } from '../../quantity/statistics';

@@ -5,7 +5,8 @@ import { roundDigits } from '../../quantity/units';
 import { countWords, massWords, type Units } from '../../quantity/words';
 import { requestedMassKg } from '../request/amount';
 import { piecesName } from './job';
-import type { Amount, FuelId, Plan, PlannedFire, Request, Shopping } from '../request/types';
+import type { Amount, Plan, PlannedFire, Request, Shopping } from '../request/types';
+import type { FuelId } from '../../fuel/catalogue';
 
 /** Fuel of a plan by kind, kg: laid, put on and kept in reserve. */
 export function fuelNeeded(fires: readonly PlannedFire[]): Map<FuelId | 'chunks', number> {

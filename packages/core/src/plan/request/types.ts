@@ -1,17 +1,16 @@
 /** The request and plan documents as plain types; names as in the open format (docs/formats.md). */
 import type { Weather, WeatherFromHour } from '../../scenario/weather';
-import type { ControlPolicy } from '../../control/controlPolicy';
-import type { Action, Scenario } from '../../scenario/scenario';
+import type { PolicyDocument } from '../../control/policyDocument';
+import type { Action } from '../../scenario/actions';
+import type { Scenario } from '../../scenario/scenario';
 import type { ArrangementId } from '../../scenario/fireSpec';
 import type { RestWhere } from '../../meat/rest';
-import type { CharcoalId, WoodId } from '../../fuel/catalogue';
+import type { CharcoalId, FuelId, WoodId } from '../../fuel/catalogue';
 import type { WrapId } from '../../meat/wraps';
-import type { CookerParameters, Place } from '../../pit/types';
+import type { CookerParameters } from '../../pit/parameters';
+import type { Place } from '../../pit/layout';
 import type { VentNotation } from '../../pit/ventNotation';
 import type { Units } from '../../quantity/words';
-
-/** Fuel a fire is kept on: a charcoal, or splits on a base of lump. */
-export type FuelId = CharcoalId | 'splits';
 
 export interface RequestPit {
   id: string;
@@ -269,7 +268,7 @@ export interface Plan {
   vents: PlanVents[];
   grates: GratePlan[];
   /** How each fire is held, for whoever tends it: its settings, what a move is worth, how it is fed. */
-  guides: (ControlPolicy & { pit: string })[];
+  guides: (PolicyDocument & { pit: string })[];
   jobs: PlanJob[];
   watch: { visits: number; longestFreeMin: number; shifts: Shift[] };
   shopping: Shopping[];

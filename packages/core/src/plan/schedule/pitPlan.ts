@@ -1,6 +1,7 @@
 /** What is worked out for one pit of a plan, and what is wished for it. */
 import type { ControlPolicy } from '../../control/controlPolicy';
-import type { MeatSpec, Result, Scenario } from '../../scenario/scenario';
+import type { MeatSpec, Scenario } from '../../scenario/scenario';
+import type { Result } from '../../scenario/result';
 import type { PitSetup } from '../fire/designFire';
 import type { TunedPolicy } from '../fire/tunePolicy';
 

@@ -1,10 +1,10 @@
 /** One pit's part of a plan: its fire, how it is held, when its pieces go on, and the likely cooks behind that. */
 import type { ControlPolicy } from '../../control/controlPolicy';
 import type { Operator } from '../../control/operator';
-import type { MeatSpec, Result, Scenario } from '../../scenario/scenario';
+import type { MeatSpec, Scenario } from '../../scenario/scenario';
+import type { Result } from '../../scenario/result';
 import { fireLoadKg } from '../../fire/catalogue';
 import { drawPieceVariation, NO_VARIATION } from '../../meat/variation';
-import { BRING_UP } from '../../pit/usualFire';
 import { seeded, seedFrom } from '../../quantity/random';
 import { drawLikelyPit } from '../../sampling/likelyPits';
 import { meanWeather } from '../request/planWeather';
@@ -24,7 +24,8 @@ import {
   simulatePolicy,
   type MeatSchedule,
 } from '../fire/policyTrial';
-import { initialPolicy, tunePolicy, type TunedPolicy } from '../fire/tunePolicy';
+import { initialPolicy } from '../fire/initialPolicy';
+import { tunePolicy, type TunedPolicy } from '../fire/tunePolicy';
 
 /** Pits drawn for an ensemble; the pieces are drawn anew in the air of each. */
 const PITS = 8;
@@ -136,7 +137,7 @@ export function* planPit(
 }
 
 /** When the meat usually goes on, before it has been looked at closely: half an hour after the vents are closed. */
-const usualMeatOnMin = (setup: PitSetup): number => BRING_UP[setup.preset.family].minutes + 25;
+const usualMeatOnMin = (setup: PitSetup): number => setup.preset.bringUp.minutes + 25;
 
 /** The first five minutes at which the pit has settled and smokes clean. */
 function cleanSmokeMin(
@@ -171,8 +172,9 @@ function runReference(
 ): RunResult & { scenario: Scenario } {
   const scenario = plannedScenario(setup, weather, schedule, MAX_COOK_MIN, fire);
   // What is told is told calmly: only what leaves the band is worth a move.
-  const leaveK = Math.max(policy.deadbandK, CALM * setup.pit.pace.bandC);
-  const by = until ? { ...policy, leaveK, untilMin: latestEndMin(until) } : policy;
+  const deadbandK =
+    policy.deadbandK === null ? null : Math.max(policy.deadbandK, CALM * setup.pit.pace.bandC);
+  const by = until ? { ...policy, deadbandK, untilMin: latestEndMin(until) } : policy;
   return { ...runUntilDone(scenario, { hand: operatorFor(setup, scenario, by) }), scenario };
 }
 

@@ -1,0 +1,213 @@
+/**
+ * What a plan says, as codes and figures. The wording package makes the sentences of the plan document
+ * from them, in the user's units and the pit's own vents.
+ */
+import type { CharcoalId, FuelId, WoodId } from '../fuel/catalogue';
+import type { WrapId } from '../meat/wraps';
+import type { CautionId } from '../safety/cautions';
+import type { FireSpec } from '../scenario/fireSpec';
+import type { RestWhere } from '../meat/rest';
+import type { Feeding, Plan, PlannedFire, PlanJob, PlanVents } from './document';
+import type { RequestMeat } from './request/types';
+
+/** The first move when a pit settles off its target. */
+export type FirstMove =
+  /** Other openings, 0 to 1, that its owner can tell from the present ones. */
+  | { do: 'set-vents'; intake: number; exhaust: number }
+  /** The vents are at the end of their travel. */
+  | { do: 'nothing-left'; whenHigh: boolean }
+  /** Lighter or heavier splits; the exhaust is closed to `exhaust` first, where that helps. */
+  | { do: 'other-splits'; lighter: boolean; exhaust: number | null }
+  /** A fan holds the target: look for what keeps it from doing so. */
+  | { do: 'look-at-fan'; whenHigh: boolean };
+
+/** Pieces of one cut. */
+interface Pieces {
+  cut: string;
+  pieces: number;
+}
+
+/** What a job is about; temperatures in C, masses in kg, openings 0 to 1. */
+export type JobFacts =
+  | { kind: 'lay-fire'; fire: FireSpec; loadKg: number }
+  | { kind: 'light'; fire: FireSpec }
+  | {
+      kind: 'bring-up';
+      onSnake: boolean;
+      underFan: boolean;
+      targetC: number;
+      intake: number;
+      exhaust: number;
+    }
+  | { kind: 'hold'; intake: number; exhaust: number; closeAtC: number; targetC: number }
+  | { kind: 'trim'; intake: number; exhaust: number; targetC: number }
+  | {
+      kind: 'feed';
+      split: { kg: number; species?: WoodId } | null;
+      charcoal: { fuel: CharcoalId; kg: number } | null;
+      onSnake: boolean;
+      handFed: boolean;
+      /** Only wanted where the meat is slow. */
+      ifSlow: boolean;
+    }
+  | { kind: 'shut-down'; underFan: boolean }
+  | ({ kind: 'meat-on' } & Pieces)
+  | ({ kind: 'wrap'; with: WrapId; when: RequestMeat['wrap']['when'] } & Pieces)
+  | ({ kind: 'check'; done: RequestMeat['done'] } & Pieces)
+  | ({ kind: 'meat-off'; rest: { where: RestWhere; minutes: number } } & Pieces)
+  | { kind: 'serve'; people: number; rawKg: number }
+  | { kind: 'serve-course'; cuts: string[]; rawKg: number }
+  | ({ kind: 'season'; thick: boolean } & Pieces)
+  | ({ kind: 'salt'; brine: boolean; hours: number } & Pieces)
+  | ({ kind: 'thaw'; hours: number } & Pieces)
+  | { kind: 'shop'; fetch: ShoppingFigures[] };
+
+export interface JobFigures extends Omit<PlanJob, 'inWords' | 'detail'> {
+  facts: JobFacts;
+}
+
+export type FeedingFigures = Omit<Feeding, 'inWords'>;
+
+export interface FireFigures extends Omit<PlannedFire, 'inWords' | 'feeding'> {
+  /** The fire as it is built. */
+  spec: FireSpec;
+  /** Pieces that lengthen a snake by an hour; null for other fires. */
+  hourPieces: number | null;
+  feeding: FeedingFigures[];
+}
+
+export interface VentFigures extends Omit<PlanVents, 'inWords' | 'ifHigh' | 'ifLow'> {
+  /** The fan's set point, C; null where nothing but the vents holds the pit. */
+  fanTargetC: number | null;
+  /** The setting that should hold the target; the later ones follow the weather. */
+  first: boolean;
+  /** What to try first when it settles high and when it settles low; of the first setting only. */
+  moves: { high: FirstMove; low: FirstMove } | null;
+}
+
+/** Something to have for a plan. */
+export type ShoppingFigures =
+  | ({
+      kind: 'meat';
+      /** Mass of one trimmed piece, kg. */
+      eachKg: number;
+      /** Raw as bought, all pieces, kg: low and high. */
+      rawKg: [number, number];
+      frozen: boolean;
+    } & Pieces)
+  | {
+      kind: 'fuel';
+      fuel: FuelId | 'chunks';
+      species: WoodId;
+      kg: number;
+      /** On the shelf, and still to be bought, kg; null where the shelf was not told. */
+      shelfKg: number | null;
+      missingKg: number;
+      /** Bags to buy, each holding so much, kg, and their cost; null where no price was told. */
+      bags: { count: number; eachKg: number; cost: number } | null;
+    };
+
+/** What could go wrong. */
+export type RiskFacts =
+  | {
+      kind: 'settles-off';
+      high: boolean;
+      /** From this far off the target on, K. */
+      offK: number;
+      targetC: number;
+      first: FirstMove;
+      waitMin: number;
+      inHundred: number;
+    }
+  | { kind: 'white-split' }
+  | {
+      kind: 'short-of-fuel';
+      /** The fuel is burnt about so long after lighting, min. */
+      lastsMin: number;
+      canTopUp: boolean;
+      kgPerMin: number;
+    }
+  | {
+      kind: 'late';
+      cut: string;
+      /** After so long on the pit it should be past its stall, min. */
+      behindAfterMin: number;
+      canWrap: boolean;
+      inHundred: number;
+      spreadMin: number;
+    }
+  | {
+      kind: 'early';
+      cut: string;
+      holdMin: number;
+      /** A place that keeps it longer, and how many in a hundred are in time there; null where none helps. */
+      keep: { where: 'cool-box' | 'oven' | 'warmer'; inHundred: number } | null;
+      inHundred: number;
+      spreadMin: number;
+    }
+  | { kind: 'pan-dry'; atMin: number; first: FirstMove }
+  | { kind: 'runs-over'; overC: number }
+  | { kind: 'fan-or-hopper-fails' };
+
+export interface RiskFigures {
+  pit: string;
+  /** How likely, 0 to 1. */
+  chanceFraction: number;
+  facts: RiskFacts;
+}
+
+/** What stands in the way of a wish. Masses in kg, lengths in m, times in min or epoch ms. */
+export type ProblemFacts =
+  | {
+      kind: 'no-room';
+      cut: string;
+      lengthM: number;
+      widthM: number;
+      /** Room beside the fire, m; null where other pieces take it. */
+      roomM: number | null;
+      pit: string;
+    }
+  | { kind: 'too-many-pieces'; cut: string; wanted: number; fits: number; feeds: number }
+  | { kind: 'piece-touching'; cut: string }
+  | { kind: 'piece-off-grate'; cut: string }
+  | { kind: 'too-cool'; settlesC: number }
+  | { kind: 'too-hot'; settlesC: number }
+  | { kind: 'never-done'; longestMin: number; targetC: number }
+  | { kind: 'bowl-too-small'; lastsMin: number; slowCookMin: number }
+  | { kind: 'serving-passed' }
+  | { kind: 'lighting-passed'; lightMs: number; earliestMs: number }
+  | {
+      kind: 'arrives-late';
+      cut: string;
+      notBefore: string;
+      inHundred: number;
+      serveMs: number;
+      soonerMin: number;
+    }
+  | { kind: 'still-frozen'; cut: string; needH: number; haveH: number; laterH: number }
+  | { kind: 'salt-late'; cut: string; agoMin: number };
+
+export interface ProblemFigures {
+  /** The field of the request that it is about. */
+  field: string;
+  facts: ProblemFacts;
+}
+
+/** A way out, in the order to try. */
+export type WayOut = 'hold-wrapped' | 'serve-sooner' | 'wrap-now' | 'pit-hotter' | 'finish-in-oven';
+
+/** A plan without its sentences. */
+export interface PlanFigures
+  extends Omit<
+    Plan,
+    'jobs' | 'fires' | 'vents' | 'shopping' | 'risks' | 'planB' | 'problems' | 'cautions'
+  > {
+  jobs: JobFigures[];
+  fires: FireFigures[];
+  vents: VentFigures[];
+  shopping: ShoppingFigures[];
+  risks: RiskFigures[];
+  planB: WayOut[];
+  problems: ProblemFigures[];
+  cautions: CautionId[];
+}

@@ -1,0 +1,47 @@
+/** What somebody does at a cook, minute by minute; names as in the open format (docs/formats.md). */
+import { CHARCOALS, type CharcoalId, type WoodId } from '../fuel/catalogue';
+import type { WrapId } from '../meat/wraps';
+import type { Place } from '../pit/layout';
+
+/** Charcoal or splits put on. `massKg` is all of it; charcoal may be counted in pieces instead. */
+export interface AddFuel {
+  do: 'add-fuel';
+  fuel: CharcoalId | 'splits';
+  pieces: number;
+  massKg?: number;
+  lit: boolean;
+  /** Splits: wood, moisture (wet basis), and whether they lay warming on the firebox. */
+  species?: WoodId;
+  moistureFraction?: number;
+  preheated?: boolean;
+}
+
+/** Charcoal put on, kg as bought; 0 for splits. */
+export const charcoalKg = (a: Omit<AddFuel, 'do'>): number =>
+  a.fuel === 'splits' ? 0 : (a.massKg ?? a.pieces * CHARCOALS[a.fuel].pieceKg);
+
+/** What somebody does at a minute. Undo and corrections are the log's business, not the engine's. */
+export type Action = { atMin: number } & (
+  | { do: 'set-vents'; intakeFraction: number; exhaustFraction: number }
+  | { do: 'lid-open'; seconds: number }
+  | { do: 'door'; openFraction: number; seconds?: number }
+  | AddFuel
+  | { do: 'add-wood'; species: WoodId; massG: number; moistureFraction?: number }
+  | { do: 'rake' }
+  | { do: 'fill-water'; massKg: number }
+  | { do: 'meat-on'; meat: string }
+  | { do: 'meat-off'; meat: string }
+  | { do: 'turn'; meat: string }
+  | { do: 'spritz'; meat: string }
+  | { do: 'sauce'; meat: string }
+  | { do: 'move'; meat: string; to: Place }
+  | { do: 'oven-finish'; meat: string; atC: number }
+  | { do: 'wrap'; meat: string; with: WrapId; liquidKg?: number }
+  | { do: 'unwrap'; meat: string }
+  | { do: 'set-target'; targetC: number }
+  | { do: 'fan'; on: boolean }
+);
+
+/** What is told of a cook besides what somebody did. */
+export type Happening = Action | { atMin: number; do: 'flare' | 'pan-dry' | 'fire-out' };
+

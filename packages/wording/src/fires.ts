@@ -1,0 +1,177 @@
+/** Fires in words: what they burn, how they are built, how they are fed. */
+import {
+  CHARCOALS,
+  fireLitKg,
+  fireLoadKg,
+  pitWith,
+  presetOf,
+  splitLengthCm,
+  splitThicknessCm,
+  WOODS,
+  type CharcoalId,
+  type FeedingFigures,
+  type FireFigures,
+  type FireSpec,
+  type RequestPit,
+  type Units,
+  type WoodId,
+} from '@ostrin/core';
+import { countWords, lengthWords, massWords, smallMassWords, spanOfTime } from './quantities';
+
+/** Charcoal as it is counted or weighed: `108 briquettes`, `2.4 kg of lump charcoal`. */
+export function charcoalWords(fuel: CharcoalId, kg: number, units: Units): string {
+  const { name, pieceKg } = CHARCOALS[fuel];
+  return fuel === 'lump' ? `${massWords(kg, units)} of ${name}` : `${Math.round(kg / pieceKg)} ${name}`;
+}
+
+/** Least thickness that is told, cm. */
+const THINNEST_SPLIT_CM = 2;
+
+/** A split as it is picked for a pit: `hickory of 0.5 kg (33 cm long, 6 cm thick)`. */
+export function splitWords(
+  { cooker }: Pick<RequestPit, 'cooker'>,
+  kg: number,
+  species: WoodId | undefined,
+  units: Units,
+): string {
+  const cm = splitLengthCm(pitWith(presetOf(cooker.preset), cooker.overrides));
+  const thick = Math.max(THINNEST_SPLIT_CM, splitThicknessCm(kg, cm));
+  const wood = species ? `${WOODS[species].name}, ` : '';
+  return `${wood}${massWords(kg, units)} (${lengthWords(cm, units)} long, ${lengthWords(thick, units)} thick)`;
+}
+
+/** What of a fire is lit before it is put in. */
+export const litWords = (fire: FireSpec, units: Units): string =>
+  charcoalWords(fire.fuel, fireLitKg(fire), units);
+
+/** Smoke chunks of a fire, the mass of each told where `withMass`; nothing where there are none. */
+function chunkWords(fire: FireSpec, units: Units, withMass: boolean): string | null {
+  const chunk = fire.woodChunks[0];
+  if (!chunk) return null;
+  const each = withMass ? ` of ${smallMassWords(chunk.massG, units)}` : '';
+  return `${countWords(fire.woodChunks.length, 'chunk', 'chunks')} of ${WOODS[chunk.species].name}${each}`;
+}
+
+/** What is laid, in one line: for the job of laying it. */
+export function layWords(pit: RequestPit, fire: FireSpec, loadKg: number, units: Units): string {
+  const chunks = chunkWords(fire, units, false);
+  const lie =
+    fire.arrangement === 'snake'
+      ? `, ${fire.side} wide and ${fire.layers} high, ${Math.round(fire.arcDegrees)} degrees round`
+      : ` in the ${presetOf(pit.cooker.preset).fuelHolder}`;
+  return `${charcoalWords(fire.fuel, loadKg, units)}${lie}${chunks ? `, ${chunks}` : ''}.`;
+}
+
+/** How a fire is lit, in one line. */
+export function lightWords(pit: RequestPit, fire: FireSpec, units: Units): string {
+  const what = litWords(fire, units);
+  return fire.arrangement === 'bowl' || fire.arrangement === 'hopper'
+    ? `Light the ${presetOf(pit.cooker.preset).fuelHolder} with ${what}`
+    : `Light ${what} in the chimney`;
+}
+
+/** How a fire is built, step by step. */
+export function buildWords(pit: RequestPit, fire: FireSpec, onSplits: boolean, units: Units): string[] {
+  const parameters = pitWith(presetOf(pit.cooker.preset), pit.cooker.overrides);
+  const all = charcoalWords(fire.fuel, fireLoadKg(fire, parameters.diameterM), units);
+  const lit = litWords(fire, units);
+  const chunks = chunkWords(fire, units, true);
+  const withChunks = (where: string): string[] => (chunks ? [`${chunks} ${where}`] : []);
+  switch (fire.arrangement) {
+    case 'snake':
+      return [
+        `${all}, ${fire.side} wide and ${fire.layers} high, ${Math.round(fire.arcDegrees)} degrees round the rim.`,
+        ...withChunks('on top, the first on the lit end.'),
+        `${lit} lit in the chimney, tipped on the head of the snake.`,
+      ];
+    case 'side-basket':
+    case 'crescent':
+      return [
+        `${all} along one side${fire.arrangement === 'crescent' ? ', in a crescent' : ', in the basket'}; leave one corner free.`,
+        `${lit} of them lit, into that corner.`,
+        ...withChunks('among the unlit ones, one after another from the lit corner.'),
+      ];
+    case 'bowl':
+      return [
+        'Old ash out first: it chokes the air under the bowl.',
+        `${all} in the bowl, the large pieces below.`,
+        ...withChunks('buried at different depths.'),
+        `Light ${lit} in the middle on top; deflector and grate in when it glows.`,
+      ];
+    case 'ring':
+      return [
+        `${all} in the ring, a hollow in the middle.`,
+        ...withChunks('buried at different depths.'),
+        `${lit} lit in the chimney, into the hollow. ${
+          parameters.waterKg > 0
+            ? `Pan in, with ${massWords(parameters.waterKg, units)} of hot water.`
+            : 'Pan in, empty and covered with foil: it holds steadier without water at this heat.'
+        }`,
+      ];
+    case 'hopper':
+      return [
+        'Empty the ash pan.',
+        `${all} in the hopper; shut its lid well.`,
+        ...withChunks('in the ash pan under the grate, where hot coals fall on them; none in the hopper.'),
+        `Light ${lit} at the grate.`,
+      ];
+    case 'coal-bed':
+      return onSplits
+        ? [
+            `${lit} lit in the chimney and spread on the grate as a bed.`,
+            'The first split on top, the next ones warming on the firebox.',
+          ]
+        : [
+            `${lit} lit, spread on the grate; ${charcoalWords(fire.fuel, fireLoadKg(fire, parameters.diameterM) - fire.litMassKg, units)} beside it.`,
+            ...withChunks('on the edge of the coals, more with each handful.'),
+          ];
+  }
+}
+
+/** How a snake is made to last while it burns, for whoever needs more than was planned. */
+function lengthenWords({ spec, hourPieces }: FireFigures): string[] {
+  if (spec.arrangement !== 'snake' || hourPieces === null) return [];
+  const pieces = spec.fuel === 'lump' ? 'pieces of lump' : CHARCOALS[spec.fuel].name;
+  return [
+    `To make it last: lay more at its tail, ${spec.side} wide and ${spec.layers} high, round into the gap before the fire comes near; about ${hourPieces} ${pieces} for an hour. Ash out of the gap first.`,
+  ];
+}
+
+/** All steps of a planned fire. */
+export const plannedFireWords = (pit: RequestPit, fire: FireFigures, units: Units): string[] => [
+  ...buildWords(pit, fire.spec, pit.fire.fuel === 'splits', units),
+  ...lengthenWords(fire),
+];
+
+/** A round of feeding: `12 briquettes each 1 h, 3 times`. */
+export function feedingWords(pit: RequestPit, feeding: FeedingFigures, units: Units): string {
+  const each =
+    feeding.what === 'splits'
+      ? `a split of ${splitWords(pit, feeding.massKg, pit.fire.species, units)}`
+      : charcoalWords(feeding.what, feeding.massKg, units);
+  const often =
+    feeding.count > 1
+      ? ` each ${spanOfTime(5 * Math.round(feeding.everyMin / 5))}, ${countWords(feeding.count, 'time', 'times')}`
+      : ', once';
+  return `${each}${often}`;
+}
+
+/** A fire on offer: its name in a sentence and what speaks for it. */
+const CHOICES: Readonly<Record<string, { label: string; note: string }>> = {
+  snake: { label: 'a briquette snake', note: 'long and low; walks round the rim by itself' },
+  basket: { label: 'a side basket of briquettes', note: 'hotter, more room to one side' },
+  'basket-lump': { label: 'a side basket of lump', note: 'quick and lively; more visits' },
+  ring: { label: 'a ring of briquettes', note: 'the usual' },
+  'ring-lump': { label: 'a ring of lump', note: 'less ash, burns faster' },
+  bowl: { label: 'a bowl of lump', note: 'the usual' },
+  'bowl-briquettes': { label: 'a bowl of briquettes', note: 'more ash' },
+  splits: { label: 'splits', note: 'wood on a bed of lump, fed all day' },
+  charcoal: { label: 'briquettes and chunks', note: 'charcoal for heat, wood for smoke' },
+  'charcoal-lump': { label: 'lump and chunks', note: 'livelier than briquettes' },
+  hopper: { label: 'a hopper of briquettes', note: 'the usual' },
+  'hopper-lump': { label: 'a hopper of lump', note: 'less ash, may bridge' },
+};
+
+/** The words of a fire choice; its id where it has none. */
+export const fireChoiceWords = (id: string): { label: string; note: string } =>
+  CHOICES[id] ?? { label: id, note: '' };

@@ -1,0 +1,100 @@
+/** Wishes that cannot be met, and what would make them possible, in words. */
+import { cutOf, localOf, type Problem, type ProblemFacts, type ProblemFigures, type Request, type Units } from '@ostrin/core';
+import { lengthWords, sidesWords, spanOfTime, temperatureWords } from '../quantities';
+
+type Words = Omit<Problem, 'field'>;
+
+/** A problem of a request as the plan tells it. */
+export const problemWords = ({ field, facts }: ProblemFigures, request: Request, units: Units): Problem => ({
+  field,
+  ...(gratesAndPieces(facts, units) ?? fireAndClock(facts, request, units)),
+});
+
+function gratesAndPieces(facts: ProblemFacts, units: Units): Words | null {
+  switch (facts.kind) {
+    case 'no-room': {
+      const sides = sidesWords(100 * facts.lengthM, 100 * facts.widthM, units);
+      return {
+        message: `One ${cutOf(facts.cut).name} of that size is about ${sides}; ${
+          facts.roomM === null
+            ? 'beside the other pieces there is no room for it'
+            : `${facts.pit} has ${lengthWords(100 * facts.roomM, units)} beside its fire`
+        }.`,
+        instead: 'Cut it in two, trim it shorter, take a smaller one, or plan it for another pit.',
+      };
+    }
+    case 'too-many-pieces':
+      return {
+        message: `${facts.wanted} ${cutOf(facts.cut).plural} are needed, but only ${facts.fits} fit beside the fire on this grate.`,
+        instead: `${facts.fits} of them feed about ${facts.feeds}. Ask fewer people, or plan a second pit.`,
+      };
+    case 'piece-touching':
+      return {
+        message: `A ${cutOf(facts.cut).name} is laid against another piece.`,
+        instead: 'Move it where there is free grate on all sides.',
+      };
+    case 'piece-off-grate':
+      return {
+        message: `A ${cutOf(facts.cut).name} is laid over the fire or over the edge of the grate.`,
+        instead: 'Move it where there is free grate on all sides.',
+      };
+    case 'still-frozen':
+      return {
+        message: `A frozen ${cutOf(facts.cut).name} needs ${facts.needH} hours in the fridge before it can go on; there are ${facts.haveH}.`,
+        instead: `Buy it fresh, or serve ${facts.laterH} hours later. It does not go on frozen: its middle would stay cold for too long.`,
+      };
+    case 'salt-late':
+      return {
+        message: `Salting the ${cutOf(facts.cut).name} should have begun ${spanOfTime(facts.agoMin)} ago.`,
+        instead: 'Season it just before it goes on instead.',
+      };
+    default:
+      return null;
+  }
+}
+
+function fireAndClock(facts: ProblemFacts, request: Request, units: Units): Words {
+  const at = (c: number): string => temperatureWords(c, units);
+  switch (facts.kind) {
+    case 'too-cool':
+      return {
+        message: `Wide open, this fire gives only ${at(facts.settlesC)} in this weather.`,
+        instead: `Plan for ${at(facts.settlesC)}, build it with another fire, or take another pit.`,
+      };
+    case 'too-hot':
+      return {
+        message: `As far closed as it goes, this fire still gives ${at(facts.settlesC)}.`,
+        instead: `Plan for ${at(facts.settlesC)} or take another pit.`,
+      };
+    case 'never-done':
+      return {
+        message: `Some of these cooks are not done after ${spanOfTime(facts.longestMin)}.`,
+        instead: `Hold the pit hotter than ${at(facts.targetC)}, wrap, or take smaller pieces.`,
+      };
+    case 'bowl-too-small':
+      return {
+        message: `A full bowl lasts about ${spanOfTime(facts.lastsMin)} at this heat; the slow cooks take ${spanOfTime(facts.slowCookMin)}.`,
+        instead: 'Wrap earlier, take smaller pieces, or plan the last hours in a low oven.',
+      };
+    case 'serving-passed':
+      return { message: 'The serving time has passed.', instead: 'Choose a later day or hour.' };
+    case 'lighting-passed':
+      return {
+        message: `The fire should have been lit at ${localOf(facts.lightMs, request.timeZone).slice(11)}.`,
+        instead: `Serve at ${hourWords(facts.earliestMs, request)}, hold the pit hotter, or take smaller pieces.`,
+      };
+    case 'arrives-late':
+      return {
+        message: `Put on at ${facts.notBefore.slice(11)}, the ${cutOf(facts.cut).name} is late in ${facts.inHundred} of 100 cooks.`,
+        instead: `Serve it at ${hourWords(facts.serveMs, request)}, have it there ${spanOfTime(facts.soonerMin)} sooner, take smaller pieces, or cook hotter.`,
+      };
+    default:
+      throw new RangeError(`no words for the problem ${facts.kind}`);
+  }
+}
+
+/** An hour that would do, with its day where it is not the day that was asked for. */
+function hourWords(ms: number, { serveAt, timeZone }: Request): string {
+  const local = localOf(ms, timeZone);
+  return `${local.slice(11)}${local.slice(0, 10) === serveAt.slice(0, 10) ? '' : ' the next day'}`;
+}

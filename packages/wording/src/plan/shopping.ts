@@ -1,0 +1,64 @@
+/** What to have and to buy for a plan, in words. */
+import { CHARCOALS, cutOf, WOODS, type FuelId, type Shopping, type ShoppingFigures, type Units, type WoodId } from '@ostrin/core';
+import { countWords, inHundred, massWords } from '../quantities';
+
+/** Name of a fuel on a list. */
+export const fuelName = (fuel: FuelId | 'chunks', species: WoodId): string =>
+  fuel === 'splits'
+    ? `${WOODS[species].name} splits, seasoned`
+    : fuel === 'chunks'
+      ? `${WOODS[species].name} chunks`
+      : CHARCOALS[fuel].name;
+
+type MeatFigures = Extract<ShoppingFigures, { kind: 'meat' }>;
+type FuelFigures = Extract<ShoppingFigures, { kind: 'fuel' }>;
+
+const meatName = ({ cut, pieces }: MeatFigures): string =>
+  pieces === 1 ? cutOf(cut).name : cutOf(cut).plural;
+
+/** Low and high closer than this are told as one mass, kg. */
+const SAME_KG = 0.05;
+
+const oneMass = ({ rawKg: [low, high] }: MeatFigures): boolean => Math.abs(high - low) < SAME_KG;
+
+function rawWords(meat: MeatFigures, units: Units): string {
+  const [low, high] = meat.rawKg;
+  return `${massWords(low, units)}${oneMass(meat) ? '' : ` to ${massWords(high, units)}`} as bought`;
+}
+
+const boughtWords = ({ bags, missingKg }: FuelFigures, units: Units): string =>
+  bags
+    ? `${countWords(bags.count, 'bag', 'bags')} of ${massWords(bags.eachKg, units)}`
+    : massWords(missingKg, units);
+
+/** A line of the list. */
+export function shoppingWords(s: ShoppingFigures, units: Units): Shopping {
+  if (s.kind === 'meat') {
+    const raw = rawWords(s, units);
+    const [low, high] = cutOf(s.cut).trimRange;
+    const trimmed = oneMass(s) ? '' : `: trimming takes ${inHundred(low)} to ${inHundred(high)} in 100`;
+    return {
+      item: `${meatName(s)}, trimmed`,
+      amount: `${s.pieces} x ${massWords(s.eachKg, units)}`,
+      buy: s.frozen ? 'nothing: it is in the freezer' : `${raw}${trimmed}`,
+    };
+  }
+  const told = s.bags !== null || s.shelfKg !== null;
+  return {
+    item: fuelName(s.fuel, s.species),
+    amount: massWords(s.kg, units),
+    ...(s.shelfKg === null ? {} : { onShelf: massWords(s.shelfKg, units) }),
+    ...(s.missingKg <= 0
+      ? { buy: 'nothing: there is enough' }
+      : told
+        ? { buy: boughtWords(s, units) }
+        : {}),
+    ...(s.bags ? { cost: s.bags.cost } : {}),
+  };
+}
+
+/** The same in a few words, for somebody on the way to the shop. */
+export const fetchWords = (s: ShoppingFigures, units: Units): string =>
+  s.kind === 'meat'
+    ? `${s.pieces} ${meatName(s)}, ${rawWords(s, units)}`
+    : `${fuelName(s.fuel, s.species)}, ${boughtWords(s, units)}`;

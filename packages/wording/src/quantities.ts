@@ -1,0 +1,56 @@
+/** Quantities as a person says them, in the user's units, rounded to what a person can set or weigh. */
+import { fromC, fromKg, roundTo, spanFromK, type Units } from '@ostrin/core';
+
+/** A temperature, C, in whole degrees: `121 C` or `250 F`. */
+export const temperatureWords = (c: number, units: Units): string =>
+  `${Math.round(fromC(c, units.temperature))} ${units.temperature}`;
+
+/** A difference of temperature, K, in whole degrees: `8 C` or `14 F`. */
+export const spanWords = (k: number, units: Units): string =>
+  `${Math.round(spanFromK(k, units.temperature))} ${units.temperature}`;
+
+/** A mass, kg, to 50 g or a tenth of a pound: `2.5 kg` or `5.5 lb`. */
+export function massWords(kg: number, units: Units): string {
+  const step = units.mass === 'kg' ? 0.05 : 0.1;
+  return `${roundTo(fromKg(kg, units.mass), step)} ${units.mass}`;
+}
+
+const GRAMS_PER_OUNCE = 28.349523;
+
+/** A small mass, g: `60 g` or `2 oz`. */
+export const smallMassWords = (g: number, units: Units): string =>
+  units.mass === 'kg' ? `${Math.round(g)} g` : `${roundTo(g / GRAMS_PER_OUNCE, 0.5)} oz`;
+
+const CM_PER_INCH = 2.54;
+
+/** A number of centimetres in the unit of length that goes with the user's unit of mass. */
+const lengthNumber = (cm: number, units: Units): number =>
+  units.mass === 'kg' ? Math.round(cm) : roundTo(cm / CM_PER_INCH, 0.5);
+
+const lengthUnit = (units: Units): string => (units.mass === 'kg' ? 'cm' : 'in');
+
+/** A length, cm: `33 cm` or `13 in`. */
+export const lengthWords = (cm: number, units: Units): string =>
+  `${lengthNumber(cm, units)} ${lengthUnit(units)}`;
+
+/** Two sides, cm: `40 by 18 cm` or `15.5 by 7 in`. */
+export const sidesWords = (cm: number, byCm: number, units: Units): string =>
+  `${lengthNumber(cm, units)} by ${lengthNumber(byCm, units)} ${lengthUnit(units)}`;
+
+/** `1 shoulder`, `2 shoulders`. */
+export const countWords = (n: number, one: string, many: string): string =>
+  `${n} ${n === 1 ? one : many}`;
+
+/** A length of time, min: `45 min`, `2 h`, `2 h 50`. */
+export function spanOfTime(minutes: number): string {
+  const m = Math.max(0, Math.round(minutes));
+  if (m < 60) return `${m} min`;
+  const rest = m % 60;
+  return rest === 0 ? `${m / 60} h` : `${Math.floor(m / 60)} h ${String(rest).padStart(2, '0')}`;
+}
+
+/** A share, 0 to 1, as a count in a hundred. */
+export const inHundred = (fraction: number): number => Math.round(100 * fraction);
+
+/** The first letter in upper case. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -38,6 +38,7 @@ module.exports = {
   testTimeout: 180_000,
   projects: [
     node('core', ['packages/core/test']),
+    node('wording', ['packages/wording/test']),
     node('contract', ['packages/contract/test']),
     node('server', ['apps/server/test']),
     node('cli', ['apps/cli/test', 'checks']),

@@ -4,7 +4,7 @@ import { humidityRatio, pressureAt, saturationPressure } from '@ostrin/core/inte
 import { createPiece, stepPiece } from '@ostrin/core/internals';
 import { meatConductivity, meatDensity, meatHeat } from '@ostrin/core/internals';
 import { FACE_CLOSURES } from '@ostrin/core/internals';
-import { CAUTIONS } from '@ostrin/core/internals';
+import { type CautionId } from '@ostrin/core/internals';
 import psychrolib from 'psychrolib';
 import { heldCook } from './heldCook';
 import { row, type Row } from './types';
@@ -65,8 +65,7 @@ function wetBulbRow(): Row {
   );
 }
 
-const has = (m: MeatResult, caution: { text: string }): number =>
-  m.cautions.includes(caution.text) ? 1 : 0;
+const has = (m: MeatResult, caution: CautionId): number => (m.cautions.includes(caution) ? 1 : 0);
 
 /** The core just before and when a piece is first called safe. */
 function safeRow(
@@ -125,10 +124,10 @@ function safetyRows(): Row[] {
         high: 1,
         digits: 0,
       },
-      yes('caution', has(rare, CAUTIONS.notSafeYet)),
+      yes('caution', has(rare, 'not-safe-yet')),
     ]),
     row('P-hold', 'a cool box that falls under 57 C is told of', FOOD_CODE, [
-      yes('caution', has(box, CAUTIONS.hotHold)),
+      yes('caution', has(box, 'hot-hold')),
       {
         what: 'h hot before',
         value: (720 - box.hold!.coolMin) / 60,
@@ -138,11 +137,11 @@ function safetyRows(): Row[] {
       },
     ]),
     row('P-cooling', 'two hours under 57 C on a counter are told of', FOOD_CODE, [
-      yes('caution', has(counter, CAUTIONS.coolsSlowly)),
+      yes('caution', has(counter, 'cools-slowly')),
       { what: 'min under 57 C', value: counter.hold!.coolMin, low: 120, high: 720, digits: 0 },
     ]),
     row('P-linger', 'injected meat over 4 h between 5 and 60 C is told of', 'common practice', [
-      yes('caution', has(slow, CAUTIONS.lingersOpened)),
+      yes('caution', has(slow, 'lingers-opened')),
       { what: 'min', value: slow.lingering.centreMin, low: 240, high: 960, digits: 0 },
     ]),
   ];

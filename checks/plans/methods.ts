@@ -9,7 +9,6 @@ import {
   maxHoldMin,
   MINUTE_MS,
   pitWith,
-  plan,
   presetOf,
   runUntilDone,
   seeded,
@@ -22,6 +21,7 @@ import {
   type Request,
   type Scenario,
 } from '@ostrin/core/internals';
+import { planDocument } from '@ostrin/wording';
 import { ruleOfThumbOperator } from './ruleOfThumb';
 import type { Case } from './requests';
 
@@ -211,7 +211,7 @@ export function runAllMethods(c: Case): Record<MethodName, MethodOutcome> {
     stackedKg: Infinity,
   };
   return {
-    plan: runMethod(request, methodOfPlan(plan(request, { nowMs, members: 60 })), seed),
+    plan: runMethod(request, methodOfPlan(planDocument(request, { nowMs, members: 60 })), seed),
     rules: runMethod(
       request,
       { ...thumb, operator: () => ruleOfThumbOperator(preset, fire, pitC) },

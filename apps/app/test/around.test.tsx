@@ -1,5 +1,6 @@
 /** A piece that comes late on the slip, and what stands round the answer. */
-import { plan, type Plan, type WeatherFromHour } from '@ostrin/core';
+import { type Plan, type WeatherFromHour } from '@ostrin/core';
+import { planDocument } from '@ostrin/wording';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { Cautions, Risks, Shopping, Watch } from '../src/plan/PlanExtras';
 import { Jobs } from '../src/plan/Jobs';
@@ -98,7 +99,10 @@ describe('round the answer', () => {
       fuelOnHand: [{ fuel: 'briquette' as const, massKg: 1 }],
       prices: [{ fuel: 'briquette' as const, bagKg: 4, each: 6.5 }],
     };
-    made = plan(requestOf(slip, [BOSUN], METRIC, shelf), { nowMs: NOW - 86_400_000, members: 8 });
+    made = planDocument(requestOf(slip, [BOSUN], METRIC, shelf), {
+      nowMs: NOW - 86_400_000,
+      members: 8,
+    });
   });
 
   it('names the day of the first job where it is not the day of the meal', () => {

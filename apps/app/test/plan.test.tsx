@@ -1,4 +1,5 @@
-import { plan, type Plan, type Request } from '@ostrin/core';
+import { type Plan, type Request } from '@ostrin/core';
+import { planDocument } from '@ostrin/wording';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
 import type { PlanListener } from '../src/api/core';
@@ -43,7 +44,7 @@ function open() {
 }
 const answer = (members: number, final: boolean): Plan => {
   const { request, to } = mockAsked.at(-1)!;
-  const made = plan(request, { nowMs: NOW, members });
+  const made = planDocument(request, { nowMs: NOW, members });
   act(() => to.onPlan(made, final));
   return made;
 };

@@ -1,4 +1,5 @@
-import { cutOf, foldLog, piecesPerMeat, plan, type Entry } from '@ostrin/core';
+import { cutOf, foldLog, piecesPerMeat, type Entry } from '@ostrin/core';
+import { planDocument } from '@ostrin/wording';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { useState } from 'react';
 import { PlanSentence } from '../src/plan/PlanSentence';
@@ -18,7 +19,7 @@ import '../src/ui/FieldsForm';
 
 const METRIC = { temperature: 'C', mass: 'kg' } as const;
 const wish = requestOf({ ...firstDraft(Date.UTC(2027, 4, 14), 'UTC') }, [BOSUN], METRIC);
-const PLAN = plan(wish, { nowMs: 0, members: 1 });
+const PLAN = planDocument(wish, { nowMs: 0, members: 1 });
 const T0 = Date.UTC(2027, 4, 15, 8);
 
 const log = () => foldLog(allEntries(useLive.getState()));

@@ -1,4 +1,5 @@
-import { epochOf, foldLog, MINUTE_MS, plan, type Entry } from '@ostrin/core';
+import { epochOf, foldLog, METRIC, MINUTE_MS, type Entry } from '@ostrin/core';
+import { planDocument } from '@ostrin/wording';
 import { forecast } from '@ostrin/core/lookAhead';
 import { render, screen } from '@testing-library/react-native';
 import { requestOf } from '../src/store/request';
@@ -11,7 +12,7 @@ import { DAY } from '../src/ui/tokens';
 import { BOSUN } from './help';
 
 const UNITS = { temperature: 'C', mass: 'kg' } as const;
-const PLAN = plan(requestOf(firstDraft(Date.UTC(2027, 4, 14), 'UTC'), [BOSUN], UNITS), {
+const PLAN = planDocument(requestOf(firstDraft(Date.UTC(2027, 4, 14), 'UTC'), [BOSUN], UNITS), {
   nowMs: 0,
   members: 2,
 });
@@ -52,6 +53,7 @@ const build = (part: Partial<Parameters<typeof stripData>[0]> = {}): StripData =
     from: T0 - 20 * MINUTE_MS,
     to: NOW + 90 * MINUTE_MS,
     theme: DAY,
+    units: METRIC,
     ...part,
   });
 
@@ -64,7 +66,7 @@ describe('what the strip is made of', () => {
     expect(pit!.future[0]!.t).toBeGreaterThanOrEqual(NOW);
     expect(data.bandC).toEqual([113, 129]);
     const marks = new Map(data.marks.map((m) => [m.key, m]));
-    expect(marks.get('b')).toMatchObject({ kind: 'vents', done: true, label: 'vents ¼ ½' });
+    expect(marks.get('b')).toMatchObject({ kind: 'vents', done: true, label: 'vents ¼, ½' });
     expect(marks.get('d')).toMatchObject({ kind: 'note' });
     expect(marks.get('job-wrap')).toMatchObject({ kind: 'meat', done: false });
     expect(marks.has('job-hold')).toBe(false);
@@ -91,9 +93,9 @@ describe('what the strip is made of', () => {
   });
 
   it('names lines and windows in words', () => {
-    expect(LOG.lines.map((l) => lineLabel(l, PLAN)).slice(0, 3)).toEqual([
+    expect(LOG.lines.map((l) => lineLabel(l, PLAN, METRIC)).slice(0, 3)).toEqual([
       'fire lit',
-      'vents ¼ ½',
+      'vents ¼, ½',
       'meat on',
     ]);
     expect(readyWords(PLAN, null, null)).toMatch(/^\d\d:\d\d–\d\d:\d\d$/);

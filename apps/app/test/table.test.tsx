@@ -1,5 +1,6 @@
 /** One slip with several meats, courses and pits; what is kept of it; pieces laid by hand. */
-import { CUTS, onePit, plan, SCHOOL_IDS, type PiecePlacement, type Plan } from '@ostrin/core';
+import { CUTS, SCHOOL_IDS, type PiecePlacement, type Plan } from '@ostrin/core';
+import { onePit, planDocument } from '@ostrin/wording';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
 import fc from 'fast-check';
@@ -9,7 +10,7 @@ import { SavedPlans } from '../src/plan/SavedPlans';
 import { othersWords } from '../src/plan/meatWords';
 import { PlanSentence } from '../src/plan/PlanSentence';
 import { StartCook } from '../src/plan/StartCook';
-import { FIRES } from '../src/store/fires';
+import { firesOf } from '../src/store/fires';
 import { titleOf } from '../src/store/names';
 import {
   movedToComingWeek,
@@ -118,9 +119,9 @@ describe('slip and request', () => {
       lie: fc.option(fc.constant<PiecePlacement[]>([{ x: 0.05, y: 0, turned: true }])),
     })
     .map((m) => ({ ...newMeat(m.cut, null, []), ...m }));
-  const fire = (family: 'kettle' | 'kamado') =>
+  const fire = (preset: string) =>
     fc.record({
-      fireId: fc.constantFrom(...FIRES[family].map((f) => f.id)),
+      fireId: fc.constantFrom(...firesOf(preset).map((f) => f.id)),
       species: fc.constantFrom(...SMOKE_WOODS),
       pitC: fc.constantFrom(...PACES),
     });
@@ -246,7 +247,7 @@ it('tells two meats on two pits in one sentence, each with its own words', async
 describe('the answer for two pits', () => {
   let whole: Plan;
   beforeAll(() => {
-    whole = plan(requestOf(TWO, YARD, METRIC), { nowMs: NOW - 86_400_000, members: 1 });
+    whole = planDocument(requestOf(TWO, YARD, METRIC), { nowMs: NOW - 86_400_000, members: 1 });
   });
 
   it('shows one pit after the other, every meat with its times, and all jobs with their pit', async () => {
@@ -288,7 +289,10 @@ describe('the answer for two pits', () => {
 });
 
 describe('pieces on the grate', () => {
-  const made = plan(requestOf({ ...FIRST, people: 4 }, YARD, METRIC), { nowMs: NOW, members: 1 });
+  const made = planDocument(requestOf({ ...FIRST, people: 4 }, YARD, METRIC), {
+    nowMs: NOW,
+    members: 1,
+  });
   const turn = () => screen.getByRole('button', { name: /^mutton shoulder 1 of 1/ });
 
   it('are moved with the arrow keys, stay off the fire, and are laid out again', async () => {

@@ -1,11 +1,5 @@
-import {
-  presetOf,
-  PRESETS,
-  ventCard,
-  VENT_NOTATIONS,
-  ventName,
-  type SteadyCase,
-} from '@ostrin/core';
+import { presetOf, PRESETS, ventCard, VENT_NOTATIONS, type SteadyCase } from '@ostrin/core';
+import { ventName } from '@ostrin/wording';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
 import type { VentCardListener } from '../src/api/core';

@@ -1,6 +1,6 @@
 /** Timings as ratios inside one run, against the reference kernel. */
 import { plan, presetOf, quantile, simulate } from '@ostrin/core';
-import { estimatePiece } from '@ostrin/core/lookAhead';
+import { estimatePiece } from '@ostrin/core/internals';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { Worker } from 'node:worker_threads';
 import { COOKS, cookIn, HELD, READ, REQUESTS, TWO_PIECES } from './cases';

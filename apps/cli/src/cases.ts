@@ -11,7 +11,7 @@ import {
   type Request,
   type Scenario,
 } from '@ostrin/core';
-import { measuredAir, tracePit, type EstimateInput } from '@ostrin/core/lookAhead';
+import { measuredAir, tracePit, type EstimateInput } from '@ostrin/core/internals';
 
 const WEATHER = {
   airC: 12,

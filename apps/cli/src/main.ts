@@ -1,6 +1,7 @@
 /** `ostrin simulate|plan|facts|bench`: one JSON document on standard output, problems on standard error. */
 import { problemLine, readRequest, readScenario, type Checked } from '@ostrin/contract';
-import { epochOf, plan, simulate } from '@ostrin/core';
+import { epochOf, simulate } from '@ostrin/core';
+import { planDocument, wordResult } from '@ostrin/wording';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { movableParameters, rowsWithParametersMoved } from '../../../checks/movedParameters';
@@ -85,12 +86,12 @@ export async function main(
         const scenario = must(readScenario(readJson(rest[0])));
         const began = now();
         const result = simulate(scenario);
-        print({ ...result, computeMs: Math.round(now() - began) });
+        print({ ...wordResult(result), computeMs: Math.round(now() - began) });
         return 0;
       }
       case 'plan': {
         const request = must(readRequest(readJson(rest[0])));
-        print(plan(request, { nowMs: askedMs(rest, request.timeZone), members: MEMBERS }));
+        print(planDocument(request, { nowMs: askedMs(rest, request.timeZone), members: MEMBERS }));
         return 0;
       }
       case 'facts': {

@@ -1,5 +1,6 @@
 /** A real server on a scratch database. */
-import { plan, type Plan, type Request } from '@ostrin/core';
+import { type Plan, type Request } from '@ostrin/core';
+import { planDocument } from '@ostrin/wording';
 import type { AddressInfo } from 'node:net';
 import type { Server } from 'node:http';
 import pino from 'pino';
@@ -11,7 +12,7 @@ const plans = new Map<string, Plan>();
 /** A plan for a wish, made once. */
 export function planFor(part: Partial<Request> = {}): Plan {
   const key = JSON.stringify(part);
-  const known = plans.get(key) ?? plan(request(part), { nowMs: 0, members: 1 });
+  const known = plans.get(key) ?? planDocument(request(part), { nowMs: 0, members: 1 });
   plans.set(key, known);
   return JSON.parse(JSON.stringify(known)) as Plan;
 }

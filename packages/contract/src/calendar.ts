@@ -1,5 +1,6 @@
 /** A plan as a calendar (RFC 5545) with alarms. Loaded only when somebody takes a plan along. */
-import { epochOf, linesOf, MINUTE_MS, type Plan } from '@ostrin/core';
+import { epochOf, MINUTE_MS, type Plan } from '@ostrin/core';
+import { linesOf } from '@ostrin/wording';
 import { createEvents, type EventAttributes } from 'ics';
 
 /** A job takes so many minutes in the calendar, and its alarm rings so many before it. */

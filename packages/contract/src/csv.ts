@@ -6,7 +6,7 @@ import Papa from 'papaparse';
 import type { Checked, FieldProblem } from './validate';
 import { readCookDoc } from './read';
 import type { CookDoc, Reading } from './types';
-import { entryWords } from './words';
+import { entryWords } from '@ostrin/wording';
 
 const READING_FIELDS = ['at', 'pit_c', 'core_c'];
 const ACTION_FIELDS = ['id', 'at', 'kind', 'job', 'in_words', 'detail'];

@@ -6,7 +6,6 @@ export * from './savedPlans';
 export * from './read';
 export * from './readRequest';
 export * from './types';
-export * from './words';
 export { RequestDto } from './request';
 export { ScenarioDto } from './scenario';
 export { PlanDto } from './plan';

@@ -1,11 +1,12 @@
-import { epochOf, linesOf, markdownOf, plan } from '@ostrin/core';
+import { epochOf } from '@ostrin/core';
+import { linesOf, markdownOf, planDocument } from '@ostrin/wording';
 import ICAL from 'ical.js';
 import { request } from '../../core/test/scenarios';
 import { calendarOf } from '../src/calendar';
 
 const NOW = Date.UTC(2027, 9, 28, 12);
 // The night the clocks go back: local hours come twice.
-const made = plan(request({ serveAt: '2027-10-31T13:00' }), { nowMs: NOW, members: 2 });
+const made = planDocument(request({ serveAt: '2027-10-31T13:00' }), { nowMs: NOW, members: 2 });
 
 it('opens in a calendar of somebody else, every job at its instant with an alarm before it', () => {
   const calendar = new ICAL.Component(ICAL.parse(calendarOf(made, 'Mutton, for 8; and more', NOW)));

@@ -1,13 +1,13 @@
 /** Cooks and their logs from outside, and their way through CSV and back. */
 import fc from 'fast-check';
 import { randomUUID } from 'node:crypto';
-import { plan, type Entry } from '@ostrin/core';
+import { type Entry } from '@ostrin/core';
+import { entryWords, planDocument } from '@ostrin/wording';
 import {
   actionsCsv,
   validate,
   ClockDto,
   cookFromCsv,
-  entryWords,
   readEntries,
   readingsCsv,
   readNewCook,
@@ -16,7 +16,7 @@ import {
 import { request } from '../../core/test/scenarios';
 import { fields } from './help';
 
-const made = plan(request(), { nowMs: 0, members: 1 });
+const made = planDocument(request(), { nowMs: 0, members: 1 });
 const start = Date.UTC(2027, 4, 15, 7);
 
 function cook(entries: Entry[] = [], readings: CookDoc['readings'] = []): CookDoc {

@@ -1,7 +1,8 @@
 /** Plans of every family as documents: taken by the server as they are, described by their schema, carried by a calendar. */
 import Ajv2020 from 'ajv/dist/2020';
 import ICAL from 'ical.js';
-import { epochOf, linesOf, plan, PRESETS, type Plan, type Request } from '@ostrin/core';
+import { epochOf, PRESETS, type Plan, type Request } from '@ostrin/core';
+import { linesOf, planDocument } from '@ostrin/wording';
 import { readNewCook, readRequest } from '../src';
 import { calendarOf } from '../src/calendar';
 import { schemaOf } from '../src/schema';
@@ -55,7 +56,7 @@ describe.each(Object.keys(PRESETS))('a plan for %s', (preset) => {
   beforeAll(() => {
     const read = readRequest(JSON.parse(JSON.stringify(wish(preset))));
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
-    made = plan(read.value, { nowMs: NOW, members: 4 });
+    made = planDocument(read.value, { nowMs: NOW, members: 4 });
   });
 
   it('begins a cook as it is, and keeps to its schema', () => {

@@ -1,5 +1,6 @@
 import Ajv from 'ajv/dist/2020';
-import { plan } from '@ostrin/core';
+import { planDocument } from '@ostrin/wording';
+
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
@@ -20,7 +21,7 @@ it('is what docs/schema holds', () => {
 });
 
 it('takes what we write and refuses what is wrong', () => {
-  const made = plan(request(), { nowMs: 0, members: 1 });
+  const made = planDocument(request(), { nowMs: 0, members: 1 });
   const cook = {
     ostrin: 'cook/1',
     id: randomUUID(),

@@ -1,50 +1,130 @@
 /** What app, server, wording and command line use of the engine. Tests and checks enter by `internals.ts`. */
 export { advance, createCook, firstCoreReadingC, pitReadingC, simulate } from './cook/cook';
 export type { Cook } from './cook/state';
-export { ARRANGEMENTS } from './fire/catalogue';
-export { BRIQUETTE_PITCH_M, CENTRE_LINE_FRACTION, MAX_ARC_DEGREES, piecesPerRow } from './fire/snake';
-export { type CharcoalId, CHARCOALS, type FuelId, USUAL_SPLIT_KG, type WoodId, WOODS } from './fuel/catalogue';
+export { ARRANGEMENTS, fireLitKg, fireLoadKg } from './fire/catalogue';
+export {
+  BRIQUETTE_PITCH_M,
+  CENTRE_LINE_FRACTION,
+  MAX_ARC_DEGREES,
+  piecesPerRow,
+} from './fire/snake';
+export {
+  type CharcoalId,
+  CHARCOALS,
+  type FuelId,
+  USUAL_SPLIT_KG,
+  type WoodId,
+  WOODS,
+} from './fuel/catalogue';
 export { type Cut, doneByFeel, type SafetyKind } from './meat/cut';
 export { cutOf, CUTS } from './meat/cuts';
 export type { RestWhere } from './meat/rest';
-export { doneTemperatures, SCHOOL_IDS, type SchoolId, schoolWords, usualDone, usualMassKg, usualRest, usualWrap, WRAP_SCHOOLS } from './meat/usualTreatment';
+export {
+  doneTemperatures,
+  SCHOOL_IDS,
+  type SchoolId,
+  usualDone,
+  usualMassKg,
+  usualRest,
+  usualWrap,
+  WRAP_SCHOOLS,
+} from './meat/usualTreatment';
 export { drawPieceVariation } from './meat/variation';
 export { type WrapId, WRAPS } from './meat/wraps';
 export { pitWith, presetOf, PRESETS } from './pit/catalogue';
 export { type Place, PLACES } from './pit/layout';
 export type { CookerParameters } from './pit/parameters';
-export type { Family, Preset } from './pit/preset';
+export type { Family, FireChoice, MeatPlacement, Preset, VentName } from './pit/preset';
 export { hasSmallFirebox, splitLengthCm, splitThicknessCm, usualFire } from './pit/usualFire';
-export { finestStep, VENT_NOTATIONS, ventName, type VentNotation } from './pit/ventNotation';
+export { finestStep, VENT_NOTATIONS, ventMark, type VentNotation } from './pit/ventNotation';
+export { waysOut } from './plan/advice/risks';
 export type { PlanOptions } from './plan/assemble';
-export { compareVariants, type PlanVariant, type VariantSources } from './plan/compare/variants';
+export {
+  compareVariants,
+  type VariantChange,
+  type VariantFigures,
+  type VariantSources,
+} from './plan/compare/variants';
+export type {
+  FeedingFigures,
+  FireFigures,
+  FirstMove,
+  JobFacts,
+  PlanFigures,
+  ProblemFacts,
+  ProblemFigures,
+  RiskFacts,
+  RiskFigures,
+  ShoppingFigures,
+  VentFigures,
+  WayOut,
+} from './plan/document/figures';
+export type {
+  Expected,
+  GratePlan,
+  Plan,
+  PlanJob,
+  PlanLog,
+  PlannedFire,
+  PlanVents,
+  Problem,
+  Risk,
+  Shopping,
+} from './plan/document/plan';
 export { designFire } from './plan/fire/designFire';
 export type { TunedPolicy } from './plan/fire/tunePolicy';
 export { type Grate, grateOf, type PlacedPiece, placementProblem } from './plan/grate/grate';
-export { fuelWorth } from './plan/jobs/shopping';
-export { onePit } from './plan/onePit';
+export { fuelWorth, shoppingOf } from './plan/jobs/shopping';
+export { watchOf } from './plan/jobs/watch';
 export { plan, planSteps } from './plan/plan';
 export { piecesPerMeat } from './plan/request/amount';
-export type { Expected, GratePlan, PiecePlacement, Plan, PlanJob, PlanLog, PlannedFire, Price, Request, RequestMeat, RequestPit, Stock } from './plan/request/types';
-export { linesOf, markdownOf, pitName } from './plan/sheet';
-export { VENT_NOUNS } from './plan/words';
+export type {
+  PiecePlacement,
+  Price,
+  Request,
+  RequestMeat,
+  RequestPit,
+  Stock,
+} from './plan/request/types';
+export { courseOf, servedMs } from './plan/schedule/schedule';
 export { seeded, seedFrom } from './quantity/random';
 export { mean, quantile } from './quantity/statistics';
 export { epochOf, knownZone, localOf, MINUTE_MS } from './quantity/time';
-export { clamp, fromC, fromKg, roundTo, spanFromK, toKg } from './quantity/units';
-export { countWords, massWords, METRIC, smallMassWords, spanOfTime, temperatureWords, type Units } from './quantity/words';
-export { CAUTIONS } from './safety/cautions';
+export {
+  clamp,
+  fromC,
+  fromKg,
+  METRIC,
+  roundDigits,
+  roundTo,
+  spanFromK,
+  toKg,
+  type Units,
+} from './quantity/units';
+export type { CautionId } from './safety/cautions';
 export { SAFE_C } from './safety/lethality';
 export { runEnsemble } from './sampling/likelyPits';
 export type { Action } from './scenario/actions';
 export type { ArrangementId, FireSpec, HeapFire, SnakeFire } from './scenario/fireSpec';
+export type { Result } from './scenario/result';
 export type { Control, MeatSpec, Scenario } from './scenario/scenario';
 export { type Weather, weatherAt, type WeatherFromHour } from './scenario/weather';
 export { feedActions, MILD_DAY, type SteadyCase } from './solvers/steadyCase';
 export { type CardRow, type VentCard, ventCard } from './solvers/ventCard';
-export { diagnose, type Diagnosis } from './tend/diagnose';
+export type { ReferenceDayId, VentAnswer } from './solvers/ventsFor';
+export { type Cause, diagnose, type Diagnosis, type Trend } from './tend/diagnose';
 export type { Forecast } from './tend/forecast';
+export type { FuelUse } from './tend/fuelUse';
 export type { ForecastInput } from './tend/likelyCooks';
-export { actionsOf, type Entry, type EntryBody, entryProblem, foldLog, litAtMs, type Log, type LogLine } from './tend/log';
+export {
+  actionsOf,
+  type Entry,
+  type EntryBody,
+  entryProblem,
+  foldLog,
+  litAtMs,
+  type Log,
+  type LogLine,
+} from './tend/log';
 export type { Outlook, WrapOption } from './tend/outlook';
 export { summarise } from './tend/summary';

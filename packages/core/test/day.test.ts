@@ -7,7 +7,7 @@ import {
   plan,
   weatherAt,
   weatherFromLighting,
-  type Plan,
+  type PlanFigures,
   type Weather,
   type WeatherFromHour,
 } from '../src/internals';
@@ -17,7 +17,7 @@ const ZONE = 'Europe/Ljubljana';
 const NOW = Date.UTC(2027, 4, 14, 6);
 const MILD = request().weather as Weather;
 const from = (at: string, airC: number): WeatherFromHour => ({ ...MILD, at, airC });
-const planned = (weather: Weather | WeatherFromHour[], members = 1): Plan =>
+const planned = (weather: Weather | WeatherFromHour[], members = 1): PlanFigures =>
   plan(request({ weather }), { nowMs: NOW, members });
 
 it('holds at each minute what was told last for that hour, over the change of clocks too', () => {

@@ -4,7 +4,7 @@ import {
   plan,
   variantRequests,
   type Request,
-  type PlanVariant,
+  type VariantFigures,
 } from '../src/internals';
 import { bestCandidate } from '../src/internals';
 import { request } from './scenarios';
@@ -55,7 +55,7 @@ describe('splits', () => {
     expect(ids(wish()).length).toBeGreaterThan(1);
     expect(ids(wish(45))).not.toContain('every-45');
     expect(ids(request())).toEqual([]);
-    const rows: PlanVariant[] = [];
+    const rows: VariantFigures[] = [];
     for (const row of compareVariants(wish(), {}, { nowMs: NOW, members: 2 })) {
       if (row) rows.push(row);
     }
@@ -66,7 +66,7 @@ describe('splits', () => {
     for (const r of fed) {
       expect(r.request.pits[0]!.fire.everyMin).toBe(Number(r.id.slice(6)));
       expect(r.inBandFraction).toBeGreaterThan(0);
-      expect(r.inWords).toMatch(/^fed each \d+ min$/);
+      expect(r.change).toEqual({ kind: 'feed-interval', everyMin: Number(r.id.slice(6)) });
     }
   });
 

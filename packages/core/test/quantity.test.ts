@@ -1,26 +1,18 @@
 import fc from 'fast-check';
 import {
   ascending,
-  countWords,
   epochOf,
   fromC,
   fromKg,
   knownZone,
   localOf,
-  massWords,
   quantile,
   roundTo,
   seeded,
   seedFrom,
-  smallMassWords,
-  spanOfTime,
-  temperatureWords,
   toC,
   toKg,
 } from '../src/internals';
-
-const F_LB = { temperature: 'F', mass: 'lb' } as const;
-const C_KG = { temperature: 'C', mass: 'kg' } as const;
 
 describe('units', () => {
   it('turns a unit there and back', () => {
@@ -36,22 +28,6 @@ describe('units', () => {
     expect(fromC(121, 'F')).toBeCloseTo(249.8);
     expect(fromKg(1, 'lb')).toBeCloseTo(2.2046, 4);
     expect(roundTo(0.1 + 0.2, 0.1)).toBe(0.3);
-  });
-
-  it('says quantities as people do', () => {
-    expect(temperatureWords(121, C_KG)).toBe('121 C');
-    expect(temperatureWords(121, F_LB)).toBe('250 F');
-    expect(massWords(2.52, C_KG)).toBe('2.5 kg');
-    expect(massWords(2.5, F_LB)).toBe('5.5 lb');
-    expect(smallMassWords(60, F_LB)).toBe('2 oz');
-    expect(countWords(1, 'person', 'people')).toBe('1 person');
-    expect([0, 59, 60, 170, 125.6].map(spanOfTime)).toEqual([
-      '0 min',
-      '59 min',
-      '1 h',
-      '2 h 50',
-      '2 h 06',
-    ]);
   });
 });
 

@@ -21,7 +21,9 @@ import { countWords, lengthWords, massWords, smallMassWords, spanOfTime } from '
 /** Charcoal as it is counted or weighed: `108 briquettes`, `2.4 kg of lump charcoal`. */
 export function charcoalWords(fuel: CharcoalId, kg: number, units: Units): string {
   const { name, pieceKg } = CHARCOALS[fuel];
-  return fuel === 'lump' ? `${massWords(kg, units)} of ${name}` : `${Math.round(kg / pieceKg)} ${name}`;
+  return fuel === 'lump'
+    ? `${massWords(kg, units)} of ${name}`
+    : `${Math.round(kg / pieceKg)} ${name}`;
 }
 
 /** Least thickness that is told, cm. */
@@ -71,7 +73,12 @@ export function lightWords(pit: RequestPit, fire: FireSpec, units: Units): strin
 }
 
 /** How a fire is built, step by step. */
-export function buildWords(pit: RequestPit, fire: FireSpec, onSplits: boolean, units: Units): string[] {
+export function buildWords(
+  pit: RequestPit,
+  fire: FireSpec,
+  onSplits: boolean,
+  units: Units,
+): string[] {
   const parameters = pitWith(presetOf(pit.cooker.preset), pit.cooker.overrides);
   const all = charcoalWords(fire.fuel, fireLoadKg(fire, parameters.diameterM), units);
   const lit = litWords(fire, units);
@@ -112,7 +119,9 @@ export function buildWords(pit: RequestPit, fire: FireSpec, onSplits: boolean, u
       return [
         'Empty the ash pan.',
         `${all} in the hopper; shut its lid well.`,
-        ...withChunks('in the ash pan under the grate, where hot coals fall on them; none in the hopper.'),
+        ...withChunks(
+          'in the ash pan under the grate, where hot coals fall on them; none in the hopper.',
+        ),
         `Light ${lit} at the grate.`,
       ];
     case 'coal-bed':

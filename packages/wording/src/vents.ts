@@ -84,6 +84,16 @@ export const openingWords = (
   fraction: number,
 ): string => ventName(fraction, notation, preset.travelMm[vent]);
 
+/** The same as short as it can be, for a chart: between two eighths the nearer one stands with a sign. */
+export function shortOpening(pit: VentedPit, vent: 'intake' | 'exhaust', fraction: number): string {
+  return openingWords(pit, vent, fraction)
+    .replace(/^between (.) and .$/, '>$1')
+    .replace(/^just over /, '>')
+    .replace(/^just under /, '<')
+    .replace(/^half a finger$/, '½ finger')
+    .replace(/^a crack$/, 'crack');
+}
+
 /** Both vents of a pit: `Bowl vent ¼, lid vent ½`. */
 export function settingWords(pit: VentedPit, intake: number, exhaust: number): string {
   const names = ventNames(pit.preset);

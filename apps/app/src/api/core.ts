@@ -1,6 +1,8 @@
 /** One worker for the app, started when first asked. */
 import type {
   Forecast,
+  FuelUse,
+  Log,
   ForecastInput,
   VariantSources,
   Outlook,
@@ -8,8 +10,8 @@ import type {
   Plan,
   Request,
   VentCard,
-  PlanVariant,
 } from '@ostrin/core';
+import { type PlanVariant } from '@ostrin/wording';
 import type { FromWorker, ToWorker } from './messages';
 
 type Listener = (message: FromWorker) => void;
@@ -61,7 +63,7 @@ export function askVariants(
   to: VariantsListener,
 ): () => void {
   const id = ++lastId;
-  send({ id, kind: 'ways', request, others, nowMs, members: PLAN_MEMBERS }, (m) => {
+  send({ id, kind: 'variants', request, others, nowMs, members: PLAN_MEMBERS }, (m) => {
     if (m.kind === 'row') to.onRow(m.result as PlanVariant);
     else if (m.kind === 'failed') to.onFail(m.message ?? '');
     else if (m.kind === 'done') to.onDone();
@@ -86,14 +88,14 @@ export function askVentCard(of: SteadyCase, to: VentCardListener): () => void {
   return () => listeners.delete(id);
 }
 
+type Question = Extract<ToWorker, { kind: 'forecast' | 'meat' | 'fuel-use' }>;
+type WithoutId<T> = T extends unknown ? Omit<T, 'id'> : never;
+
 /** Asks one question with one answer. */
-function ask<T extends Forecast | Outlook>(
-  kind: 'forecast' | 'meat',
-  input: ForecastInput,
-): Promise<T> {
+function ask<T extends FromWorker['result']>(question: WithoutId<Question>): Promise<T> {
   const id = ++lastId;
   return new Promise((resolve, reject) => {
-    send({ id, kind, input }, (m) => {
+    send({ id, ...question } as Question, (m) => {
       listeners.delete(id);
       if (m.kind === 'failed') reject(new Error(m.message));
       else resolve(m.result as T);
@@ -102,7 +104,15 @@ function ask<T extends Forecast | Outlook>(
 }
 
 /** Asks for a forecast. */
-export const askForecast = (input: ForecastInput): Promise<Forecast> => ask('forecast', input);
+export const askForecast = (input: ForecastInput): Promise<Forecast> =>
+  ask({ kind: 'forecast', input });
 
 /** Asks how the meat stands and what wrapping it now would do. */
-export const askOutlook = (input: ForecastInput): Promise<Outlook> => ask('meat', input);
+export const askOutlook = (input: ForecastInput): Promise<Outlook> => ask({ kind: 'meat', input });
+
+/** Asks what became of the fuel of a cook; null before its fire was lit. `nowMs`: the cook's clock. */
+export const askFuelUse = (
+  plan: Pick<Plan, 'scenarios'>,
+  log: Log,
+  nowMs: number,
+): Promise<FuelUse | null> => ask({ kind: 'fuel-use', plan, log, nowMs });

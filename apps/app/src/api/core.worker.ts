@@ -9,7 +9,8 @@ import {
   type Request,
   type TunedPolicy,
 } from '@ostrin/core';
-import { forecast, meatOutlook } from '@ostrin/core/lookAhead';
+import { wordPlan, wordVariant } from '@ostrin/wording';
+import { forecast, fuelUse, meatOutlook } from '@ostrin/core/lookAhead';
 import type { FromWorker, ToWorker } from './messages';
 
 const scope = self as unknown as {
@@ -20,7 +21,7 @@ const scope = self as unknown as {
 /** Between simulations the worker listens again at least this often, ms. */
 const SLICE_MS = 30;
 /** The newest question of each long kind: an older one gives up. */
-const latest = { plan: 0, card: 0, ways: 0 };
+const latest = { plan: 0, card: 0, variants: 0 };
 /** How fires are held, worked out before: a change of the meal does not ask for it again. */
 const known = new Map<string, TunedPolicy>();
 const MOST_KNOWN = 40;
@@ -30,17 +31,19 @@ scope.onmessage = ({ data }) => {
   if (data.kind === 'plan') {
     latest.plan = data.id;
     // A changed wish is no longer compared.
-    latest.ways = 0;
+    latest.variants = 0;
     if (known.size > MOST_KNOWN) known.clear();
     void runPlan(data.id, data.request, data.nowMs, data.members);
   } else if (data.kind === 'card') {
     latest.card = data.id;
     void runCard(data.id, data.of);
-  } else if (data.kind === 'ways') {
-    latest.ways = data.id;
-    void runWays(data.id, data.request, data.others, { ...data, knownPolicies: known });
+  } else if (data.kind === 'variants') {
+    latest.variants = data.id;
+    void runVariants(data.id, data.request, data.others, { ...data, knownPolicies: known });
   } else if (data.kind === 'forecast') answer(data.id, () => forecast(data.input));
-  else answer(data.id, () => meatOutlook(data.input));
+  else if (data.kind === 'fuel-use') {
+    answer(data.id, () => fuelUse(data.plan, data.log, data.nowMs));
+  } else answer(data.id, () => meatOutlook(data.input));
 };
 
 function answer(id: number, work: () => FromWorker['result']): void {
@@ -69,7 +72,7 @@ async function runPlan(
       0.25,
     );
     if (!rough) return;
-    scope.postMessage({ id, kind: 'rough', result: rough });
+    scope.postMessage({ id, kind: 'rough', result: wordPlan(rough) });
     const full = await follow(
       'plan',
       id,
@@ -77,14 +80,14 @@ async function runPlan(
       0.25,
       0.75,
     );
-    if (full) scope.postMessage({ id, kind: 'done', result: full });
+    if (full) scope.postMessage({ id, kind: 'done', result: wordPlan(full) });
   } catch (error) {
     scope.postMessage({ id, kind: 'failed', message: (error as Error).message });
   }
 }
 
 /** Rows as they are known; a plan asked for meanwhile comes first, and ends this. */
-async function runWays(
+async function runVariants(
   id: number,
   request: Request,
   others: VariantSources,
@@ -94,10 +97,10 @@ async function runWays(
   try {
     let slice = performance.now();
     for (const row of compareVariants(request, others, options)) {
-      if (row) scope.postMessage({ id, kind: 'row', result: row });
+      if (row) scope.postMessage({ id, kind: 'row', result: wordVariant(row, request) });
       if (performance.now() - slice < SLICE_MS) continue;
       await breathe();
-      if (id !== latest.ways) return;
+      if (id !== latest.variants) return;
       slice = performance.now();
     }
     scope.postMessage({ id, kind: 'done' });

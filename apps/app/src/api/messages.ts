@@ -1,6 +1,8 @@
 /** What the app and its worker say to each other. */
 import type {
   Forecast,
+  FuelUse,
+  Log,
   ForecastInput,
   VariantSources,
   Outlook,
@@ -8,14 +10,14 @@ import type {
   Plan,
   Request,
   VentCard,
-  PlanVariant,
 } from '@ostrin/core';
+import { type PlanVariant } from '@ostrin/wording';
 
 export type ToWorker =
   | { id: number; kind: 'plan'; request: Request; nowMs: number; members: number }
   | {
       id: number;
-      kind: 'ways';
+      kind: 'variants';
       request: Request;
       others: VariantSources;
       nowMs: number;
@@ -23,12 +25,13 @@ export type ToWorker =
     }
   | { id: number; kind: 'forecast'; input: ForecastInput }
   | { id: number; kind: 'meat'; input: ForecastInput }
+  | { id: number; kind: 'fuel-use'; plan: Pick<Plan, 'scenarios'>; log: Log; nowMs: number }
   | { id: number; kind: 'card'; of: SteadyCase };
 
 export interface FromWorker {
   id: number;
   kind: 'progress' | 'rough' | 'row' | 'done' | 'failed';
   share?: number;
-  result?: Plan | Forecast | Outlook | VentCard | PlanVariant;
+  result?: Plan | Forecast | Outlook | VentCard | PlanVariant | FuelUse | null;
   message?: string;
 }

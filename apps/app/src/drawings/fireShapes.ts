@@ -4,15 +4,13 @@
  */
 import {
   CHARCOALS,
-  countWords,
-  massWords,
-  smallMassWords,
   splitLengthCm,
   splitThicknessCm,
   type PlannedFire,
   type Preset,
   type Units,
 } from '@ostrin/core';
+import { countWords, massWords, smallMassWords } from '@ostrin/wording';
 import { CHUNK_M, type FirePiece } from './blocks';
 import {
   boxHolder,

@@ -1,28 +1,20 @@
 /** One past cook: its figures beside the plan, its whole strip, its log, and taking it out. */
 import { ROUTES } from '@ostrin/contract/types';
-import {
-  cutOf,
-  foldLog,
-  localOf,
-  massWords,
-  MINUTE_MS,
-  spanOfTime,
-  summarise,
-  temperatureWords,
-} from '@ostrin/core';
+import { cutOf, foldLog, localOf, MINUTE_MS } from '@ostrin/core';
 import { Link } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 import { useCook, type CookView } from '../api/queries';
 import { useSettings } from '../store/settings';
-import { lineLabel, stripData } from '../strip/fromCook';
+import { stripData } from '../strip/fromCook';
 import { Strip } from '../strip/Strip';
+import { CookFigures, LogLines } from './CookFigures';
 import { Button } from '../ui/Button';
 import { useLayout } from '../ui/layout';
 import { Notice } from '../ui/Notice';
 import { useTheme } from '../ui/theme';
 import { Heading, Title } from '../ui/Title';
-import { clockOf, dayOf } from '../ui/words';
+import { dayOf } from '../ui/words';
 
 export function CookScreen({ id }: { id: string }) {
   const cook = useCook(id);
@@ -54,7 +46,6 @@ function Cook({ cook }: { cook: CookView }) {
   const units = useSettings((s) => s.units);
   const { width, wide } = useLayout();
   const log = useMemo(() => foldLog(cook.entries), [cook.entries]);
-  const figures = useMemo(() => summarise(cook.plan, log, cook.readings), [cook, log]);
   const zone = cook.plan.request.timeZone;
   const from = Math.min(cook.readings[0]?.at ?? cook.startMs, cook.startMs) - 10 * MINUTE_MS;
   const to =
@@ -70,6 +61,7 @@ function Cook({ cook }: { cook: CookView }) {
     from,
     to,
     theme,
+    units,
   });
   const stripWidth = wide ? Math.min(width - 160, 1140) : width;
   const hours = (to - from) / 3_600_000;
@@ -86,7 +78,7 @@ function Cook({ cook }: { cook: CookView }) {
           } for ${cook.plan.request.people}`}
         </Text>
       </View>
-      <Figures cook={cook} figures={figures} />
+      <CookFigures cook={cook} log={log} />
       <View className="px-0">
         <Strip
           data={data}
@@ -97,68 +89,10 @@ function Cook({ cook }: { cook: CookView }) {
           timeZone={zone}
         />
       </View>
-      <LogLines cook={cook} />
+      <LogLines cook={cook} log={log} />
       <TakeOut id={cook.id} />
     </ScrollView>
   );
-
-  function Figures({ figures: f }: { cook: CookView; figures: ReturnType<typeof summarise> }) {
-    const time = (ms: number | null): string =>
-      ms === null ? 'not logged' : clockOf(localOf(ms, zone));
-    const pace = cook.plan.request.pits[0]!.pace;
-    const rows: [string, string, string][] = [
-      [
-        'Time in band',
-        f.inBandFraction === null ? 'no readings' : `${Math.round(f.inBandFraction * 100)} %`,
-        `${spanOfTime(f.minutesBelow)} below, ${spanOfTime(f.minutesAbove)} above`,
-      ],
-      [
-        'Average pit',
-        f.averageC === null ? 'no readings' : temperatureWords(f.averageC, units),
-        `target ${temperatureWords(pace.pitC, units)}`,
-      ],
-      [
-        'Fuel used',
-        massWords(f.fuelKg, units),
-        `planned ${massWords(cook.plan.fires[0]!.massKg, units)}`,
-      ],
-      ['Fire lit', time(f.lit.actual), `planned ${time(f.lit.planned)}`],
-      ['Meat on', time(f.meatOn.actual), `planned ${time(f.meatOn.planned)}`],
-      ['Meat off', time(f.off.actual), `planned ${time(f.off.planned)}`],
-      ['Lid opened', `${f.lidOpenings} times`, ''],
-    ];
-    return (
-      <View className={`px-5 ${wide ? 'max-w-[720px]' : ''}`} testID="figures">
-        <Heading>How it went</Heading>
-        {rows.map(([name, value, beside]) => (
-          <View key={name} className="flex-row items-baseline gap-2 border-b border-rule py-2">
-            <Text className="font-sans text-ink text-[16px] w-[108px]">{name}</Text>
-            <Text className="font-slab-semi text-ink text-[18px] w-[92px]">{value}</Text>
-            <Text className="font-sans text-soot text-[14px] flex-1">{beside}</Text>
-          </View>
-        ))}
-      </View>
-    );
-  }
-
-  function LogLines({ cook: c }: { cook: CookView }) {
-    return (
-      <View className={`px-5 ${wide ? 'max-w-[720px]' : ''}`}>
-        <Heading>What was done</Heading>
-        {foldLog(c.entries).lines.map((l) => (
-          <View key={l.id} className="flex-row gap-3 border-b border-rule py-2">
-            <Text className="font-slab-semi text-ink text-[16px] w-[52px]">
-              {clockOf(localOf(l.at, zone))}
-            </Text>
-            <Text className="font-sans text-ink text-[16px] leading-[22px] flex-1">
-              {lineLabel(l, c.plan)}
-              {l.corrected ? ' (time corrected)' : ''}
-            </Text>
-          </View>
-        ))}
-      </View>
-    );
-  }
 }
 
 /** Exports: the browser saves what the server answers. */

@@ -1,5 +1,6 @@
 /** Log: past cooks, newest first, and bringing one in. */
-import { cutOf, localOf, spanOfTime, MINUTE_MS } from '@ostrin/core';
+import { cutOf, localOf, MINUTE_MS } from '@ostrin/core';
+import { spanOfTime } from '@ostrin/wording';
 import type { CookSummary } from '@ostrin/contract/types';
 import { Link } from 'expo-router';
 import { Pressable, ScrollView, Text, View } from 'react-native';

@@ -1,14 +1,6 @@
 /** The fire to build, drawn to scale, and the vents to set, in the pit's own units: of a plan for one pit. */
-import {
-  METRIC,
-  massWords,
-  pitWith,
-  presetOf,
-  spanOfTime,
-  VENT_NOUNS,
-  ventName,
-  type Plan,
-} from '@ostrin/core';
+import { METRIC, pitWith, presetOf, type Plan } from '@ostrin/core';
+import { massWords, openingWords, spanOfTime, ventNames, ventedPit } from '@ostrin/wording';
 import { View } from 'react-native';
 import { FireSide } from '../drawings/FireSide';
 import { Vent } from '../drawings/Vent';
@@ -59,9 +51,9 @@ export function BuildFire({ plan }: { plan: Plan }) {
 
 /** The first setting drawn, the others told, and what to try first when it is off. */
 export function SetVents({ plan }: { plan: Plan }) {
-  const preset = presetOf(plan.request.pits[0]!.cooker.preset);
-  const nouns = VENT_NOUNS[preset.family];
-  const told = plan.request.pits[0]!.ventWay ?? preset.ventNotation;
+  const pit = ventedPit(plan.request.pits[0]!);
+  const { preset } = pit;
+  const names = ventNames(preset);
   const [first, ...later] = plan.vents;
   if (!first) return null;
   return (
@@ -70,14 +62,14 @@ export function SetVents({ plan }: { plan: Plan }) {
       {preset.hasFan ? null : (
         <View className="flex-row items-center gap-8">
           <Vent
-            name={nouns.intake.toLowerCase()}
+            name={names.intake}
             fraction={first.intakeFraction}
-            says={ventName(first.intakeFraction, told, preset.travelMm.intake)}
+            says={openingWords(pit, 'intake', first.intakeFraction)}
           />
           <Vent
-            name={nouns.exhaust}
+            name={names.exhaust}
             fraction={first.exhaustFraction}
-            says={ventName(first.exhaustFraction, told, preset.travelMm.exhaust)}
+            says={openingWords(pit, 'exhaust', first.exhaustFraction)}
           />
         </View>
       )}

@@ -1,13 +1,6 @@
 /** Other ways of the same meal beside this one: paces, wraps, fires, pits of the yard. */
-import {
-  massWords,
-  METRIC,
-  spanOfTime,
-  type VariantSources,
-  type Plan,
-  type Units,
-  type PlanVariant,
-} from '@ostrin/core';
+import { METRIC, type VariantSources, type Plan, type Units } from '@ostrin/core';
+import { type PlanVariant, massWords, spanOfTime } from '@ostrin/wording';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { usePits } from '../api/queries';

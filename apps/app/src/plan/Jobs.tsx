@@ -1,5 +1,6 @@
 /** The jobs in order of time; rounds of feeding in one line each. */
-import { epochOf, linesOf, localOf, MINUTE_MS, type Plan, type PlanJob } from '@ostrin/core';
+import { epochOf, localOf, MINUTE_MS, type Plan, type PlanJob } from '@ostrin/core';
+import { linesOf } from '@ostrin/wording';
 import { Text, View } from 'react-native';
 import { Heading } from '../ui/Title';
 import { clockAndDay, clockOf, dayOf, keepUnitsTogether } from '../ui/words';

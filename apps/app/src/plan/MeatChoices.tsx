@@ -2,20 +2,17 @@
 import {
   CUTS,
   cutOf,
-  countWords,
   doneByFeel,
   doneTemperatures,
-  massWords,
   SAFE_C,
   SCHOOL_IDS,
-  schoolWords,
-  temperatureWords,
   usualMassKg,
   type Cut,
   type SchoolId,
   type Units,
   type WrapId,
 } from '@ostrin/core';
+import { countWords, massWords, schoolWords, temperatureWords } from '@ostrin/wording';
 import { useSettings } from '../store/settings';
 import { stepMass, usualMasses, usePlanDraft, withCut, type DraftMeat } from '../store/planDraft';
 import { Button } from '../ui/Button';

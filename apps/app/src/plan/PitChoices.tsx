@@ -1,9 +1,10 @@
 /** The slip's choices about a pit: which one, what it burns, how hot it is held, and who watches it. */
-import { presetOf, temperatureWords, WOODS, type Family } from '@ostrin/core';
+import { presetOf, WOODS } from '@ostrin/core';
+import { fireChoiceWords, temperatureWords } from '@ostrin/wording';
 import type { PitRecord } from '@ostrin/contract/types';
 import { useState } from 'react';
 import { TextInput } from 'react-native';
-import { FIRES, fireOf } from '../store/fires';
+import { fireOf, firesOf } from '../store/fires';
 import { usualPit, type DraftPit } from '../store/request';
 import { useSettings } from '../store/settings';
 import {
@@ -53,17 +54,20 @@ export function WhichPit({
 }
 
 /** The fire, and the wood that smokes. */
-export function Fire({ pitId, fire, family }: { pitId: string; fire: DraftFire; family: Family }) {
+export function Fire({ pitId, fire, preset }: { pitId: string; fire: DraftFire; preset: string }) {
   const change = usePlanDraft((s) => s.changeFire);
   return (
     <>
       <Choice
         label="Fire"
-        options={FIRES[family].map((f) => ({ value: f.id, label: capital(f.label), note: f.note }))}
-        value={fireOf(family, fire.fireId).id}
+        options={firesOf(preset).map(({ id }) => {
+          const { label, note } = fireChoiceWords(id);
+          return { value: id, label: capital(label), note };
+        })}
+        value={fireOf(preset, fire.fireId).id}
         onChange={(id) => change(pitId, { fireId: id })}
       />
-      {fireOf(family, fire.fireId).fuel === 'splits' ? (
+      {fireOf(preset, fire.fireId).fuel === 'splits' ? (
         <>
           <Subhead>A split each</Subhead>
           <Choice

@@ -1,5 +1,6 @@
 /** The answer to a slip: the cook as expected, the fire, the vents, the jobs, and on a phone all that goes with it. */
-import { onePit, pitName, type VariantSources, type Plan } from '@ostrin/core';
+import { type VariantSources, type Plan } from '@ostrin/core';
+import { onePit, pitName } from '@ostrin/wording';
 import { memo, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useLayout } from '../ui/layout';

@@ -1,13 +1,6 @@
 /** What goes with a plan besides its fire and its jobs: the watch, the shopping, what could go wrong, what is safe. */
-import {
-  countWords,
-  fuelWorth,
-  massWords,
-  METRIC,
-  pitName,
-  spanOfTime,
-  type Plan,
-} from '@ostrin/core';
+import { fuelWorth, METRIC, type Plan } from '@ostrin/core';
+import { countWords, massWords, pitName, spanOfTime } from '@ostrin/wording';
 import { memo } from 'react';
 import { Text, View } from 'react-native';
 import { Heading } from '../ui/Title';

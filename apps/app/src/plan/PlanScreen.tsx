@@ -1,8 +1,9 @@
 /** Plan: the slip, and below it the answer. */
-import { CAUTIONS } from '@ostrin/core';
 import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 import type { PitRecord } from '@ostrin/contract/types';
+import { METRIC } from '@ostrin/core';
+import { cautionWords } from '@ostrin/wording';
 import { usePits, useShelf } from '../api/queries';
 import { variantSourcesOf, requestOf } from '../store/request';
 import { useSettings } from '../store/settings';
@@ -164,7 +165,7 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
 function Safety() {
   return (
     <Text className="font-sans text-soot text-[14px] leading-[20px]">
-      {CAUTIONS.carbonMonoxide.text} Local fire and smoke rules come first.
+      {cautionWords('carbon-monoxide', METRIC)} Local fire and smoke rules come first.
     </Text>
   );
 }

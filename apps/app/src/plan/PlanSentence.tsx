@@ -1,16 +1,12 @@
 /** The planning sentence: every underlined word opens a sheet with large choices. */
+import { type Units, WOODS, WRAPS, cutOf, piecesPerMeat, presetOf } from '@ostrin/core';
 import {
   countWords,
-  cutOf,
+  fireChoiceWords,
   massWords,
-  piecesPerMeat,
-  presetOf,
   schoolWords,
   temperatureWords,
-  WRAPS,
-  type Family,
-  type Units,
-} from '@ostrin/core';
+} from '@ostrin/wording';
 import type { PitRecord } from '@ostrin/contract/types';
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
@@ -66,10 +62,11 @@ function weatherWords({ airC, nightC, windMps }: PlanDraft, units: Units): strin
 }
 
 /** A fire in words: what it burns, how often it is fed where that was chosen, its wood. */
-function fireWords(family: Family, fire: DraftFire): string {
-  const { label, fuel } = fireOf(family, fire.fireId);
+function fireWords(preset: string, fire: DraftFire): string {
+  const { id, fuel } = fireOf(preset, fire.fireId);
+  const { label } = fireChoiceWords(id);
   const fed = fuel === 'splits' && fire.everyMin ? ` each ${fire.everyMin} min` : '';
-  return `${label}${fed}, ${fire.species}`;
+  return `${label}${fed}, ${WOODS[fire.species].name}`;
 }
 
 /** How a piece is wrapped, in words. */
@@ -150,7 +147,7 @@ export function PlanSentence({ yard }: { yard: readonly PitRecord[] }) {
       <Plain key={`${pit.id}-on`}>on</Plain>,
       <Word
         key={`${pit.id}-fire`}
-        label={fireWords(preset.family, fire)}
+        label={fireWords(preset.id, fire)}
         says={say('Fire')}
         after=","
         onPress={ask('fire')}

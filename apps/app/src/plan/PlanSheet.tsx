@@ -1,5 +1,6 @@
 /** The sheets behind the slip's words. */
-import { countWords, epochOf, localOf, MINUTE_MS, presetOf, temperatureWords } from '@ostrin/core';
+import { epochOf, localOf, MINUTE_MS } from '@ostrin/core';
+import { countWords, temperatureWords } from '@ostrin/wording';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { draftPitsOf, type DraftPit } from '../store/request';
@@ -147,7 +148,7 @@ function TableField({
         />
       );
     case 'fire':
-      return <Fire pitId={at.pit.id} fire={at.fire} family={presetOf(at.pit.preset).family} />;
+      return <Fire pitId={at.pit.id} fire={at.fire} preset={at.pit.preset} />;
     case 'pace':
       return <Pace at={at} />;
     case 'weather':

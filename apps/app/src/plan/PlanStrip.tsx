@@ -30,6 +30,7 @@ export function PlanStrip({ plan }: { plan: Plan }) {
       from: light - MARGIN_MIN.before * MINUTE_MS,
       to: epochOf(plan.serveAt, zone) + MARGIN_MIN.after * MINUTE_MS,
       theme,
+      units: plan.request.units ?? METRIC,
     });
     // Nothing is under way: the strip has no "now" yet.
     return { ...made, now: null };

@@ -1,5 +1,6 @@
 /** Plans that are kept: this one under a name, the others to open, double, rename or let go. */
-import { countWords, type Request } from '@ostrin/core';
+import { type Request } from '@ostrin/core';
+import { countWords } from '@ostrin/wording';
 import type { SavedPlan, PitRecord } from '@ostrin/contract/types';
 import Star from 'lucide-react-native/icons/star';
 import { useState } from 'react';

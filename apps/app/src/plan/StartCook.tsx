@@ -1,5 +1,6 @@
 /** Begins the cook: one for every pit of the plan. */
-import { onePit, pitName, type Plan } from '@ostrin/core';
+import { type Plan } from '@ostrin/core';
+import { onePit, pitName } from '@ostrin/wording';
 import { router } from 'expo-router';
 import { useRef, useState } from 'react';
 import { Text, View } from 'react-native';

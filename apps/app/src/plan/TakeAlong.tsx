@@ -1,5 +1,6 @@
 /** The plan taken along: calendar with alarms, one printed page, Markdown, JSON. */
-import { markdownOf, type Plan } from '@ostrin/core';
+import { type Plan } from '@ostrin/core';
+import { markdownOf } from '@ostrin/wording';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { fileOf, titleOf } from '../store/names';

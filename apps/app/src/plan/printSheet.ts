@@ -1,5 +1,6 @@
 /** One printed page: fire, vents, jobs. It is laid out in a frame of its own, so that the page itself stays as it is. */
-import { countWords, cutOf, linesOf, pitName, spanOfTime, type Plan } from '@ostrin/core';
+import { cutOf, type Plan } from '@ostrin/core';
+import { countWords, linesOf, pitName, spanOfTime } from '@ostrin/wording';
 import { clockAndDay, clockOf } from '../ui/words';
 
 /** Sizes of type it is set in, pt: the largest in which all of it stands on one page. */

@@ -15,7 +15,7 @@ import {
   type Units,
 } from '@ostrin/core';
 import type { PitRecord, Shelf } from '@ostrin/contract/types';
-import { FIRES, fireOf } from './fires';
+import { fireOf, firesOf } from './fires';
 import {
   newMeat,
   USUAL_FIRE,
@@ -47,7 +47,7 @@ export interface DraftPit {
 
 /** The pit that is cooked on where nobody chose: a kettle, which most people begin with, or whatever there is. */
 export const usualPit = (yard: readonly PitRecord[]): PitRecord | null =>
-  yard.find((p) => presetOf(p.preset).family === 'kettle') ?? yard[0] ?? null;
+  yard.find((p) => presetOf(p.preset).traits.commonFirstCooker) ?? yard[0] ?? null;
 
 /** The table by its pits, in the order of the meats. Empty where the yard is. */
 export function draftPitsOf(
@@ -68,7 +68,7 @@ export function draftPitsOf(
 
 /** A pit as a request names it. */
 export function requestPit(pit: PitRecord, wish: DraftFire): RequestPit {
-  const { fuel, arrangement } = fireOf(presetOf(pit.preset).family, wish.fireId);
+  const { fuel, arrangement } = fireOf(pit.preset, wish.fireId);
   return {
     id: pit.id,
     name: pit.name,
@@ -143,17 +143,13 @@ export function requestOf(
 export function variantSourcesOf(draft: PlanDraft, yard: readonly PitRecord[]): VariantSources {
   const [first, ...more] = draftPitsOf(draft, yard);
   if (!first) return {};
-  const { family } = presetOf(first.pit.preset);
-  const mine = fireOf(family, first.fire.fireId);
+  const { preset } = first.pit;
+  const mine = fireOf(preset, first.fire.fireId);
   const used = new Set([first, ...more].map((t) => t.pit.id));
   return {
-    fires: FIRES[family]
+    fires: firesOf(preset)
       .filter((f) => f.id !== mine.id)
-      .map(({ id, label, fuel, arrangement }) => ({
-        id,
-        inWords: `on ${label}`,
-        fire: { fuel, arrangement },
-      })),
+      .map(({ id, fuel, arrangement }) => ({ id, fire: { fuel, arrangement } })),
     pits: yard
       .filter((p) => !used.has(p.id))
       .map((p) => requestPit(p, { ...first.fire, fireId: null })),
@@ -167,9 +163,7 @@ export function draftOf(request: Request, yard: readonly PitRecord[]): PlanDraft
     const pit = yard.find((y) => y.id === p.id);
     if (!pit) continue;
     const { fuel, arrangement, species, everyMin } = p.fire;
-    const known = FIRES[presetOf(pit.preset).family].find(
-      (f) => f.fuel === fuel && f.arrangement === arrangement,
-    );
+    const known = firesOf(pit.preset).find((f) => f.fuel === fuel && f.arrangement === arrangement);
     fires[p.id] = {
       fireId: known?.id ?? null,
       species: species ?? USUAL_FIRE.species,

@@ -1,20 +1,20 @@
 /** A strip's data from a cook: readings, forecast or plan, log lines and jobs. */
 import type { Reading } from '@ostrin/contract/types';
-import { actionWords } from '@ostrin/contract/words';
+
 import {
   cutOf,
   epochOf,
   litAtMs,
   MINUTE_MS,
-  presetOf,
-  ventName,
   type Expected,
   type Forecast,
   type LogLine,
   type Log,
   type Plan,
   type PlanJob,
+  type Units,
 } from '@ostrin/core';
+import { type VentedPit, actionWords, shortOpening, ventedPit } from '@ostrin/wording';
 import type { Theme } from '../ui/tokens';
 import {
   rangeOf,
@@ -66,25 +66,21 @@ const SHORT_JOB: Record<string, string> = {
 const shortJob = (id: string): string | undefined => SHORT_JOB[id.replace(/-\d+$/, '')];
 
 /** Settings of both vents as short as the pit's owner says them. */
-function ventsLabel(a: { intakeFraction: number; exhaustFraction: number }, plan: Plan): string {
-  const pit = plan.request.pits[0]!;
-  const preset = presetOf(pit.cooker.preset);
-  const way = pit.ventWay ?? preset.ventNotation;
-  if (way === 'quarters') {
-    const q = (f: number): string => ['0', '¼', '½', '¾', '1'][Math.round(f * 4)] ?? '0';
-    return `vents ${q(a.intakeFraction)} ${q(a.exhaustFraction)}`;
-  }
-  const { intake, exhaust } = preset.travelMm;
-  return `vents ${ventName(a.intakeFraction, way, intake)}, ${ventName(a.exhaustFraction, way, exhaust)}`;
+function ventsLabel(
+  a: { intakeFraction: number; exhaustFraction: number },
+  pit: VentedPit,
+): string {
+  return `vents ${shortOpening(pit, 'intake', a.intakeFraction)}, ${shortOpening(pit, 'exhaust', a.exhaustFraction)}`;
 }
 
 /** What a log line is called on the strip of its plan. */
-export function lineLabel(logLine: LogLine, plan: Plan): string {
+export function lineLabel(logLine: LogLine, plan: Plan, units: Units): string {
+  const pit = ventedPit(plan.request.pits[0]!);
   if (logLine.body.kind === 'act') {
     const a = logLine.body.action;
     if (logLine.jobId === 'light') return 'fire lit';
-    if (a.do === 'set-vents') return ventsLabel(a, plan);
-    return actionWords(a).toLowerCase();
+    if (a.do === 'set-vents') return ventsLabel(a, pit);
+    return actionWords(a, { units, pit }).toLowerCase();
   }
   if (logLine.body.kind === 'note') return logLine.body.text;
   return shortJob(logLine.jobId ?? '') ?? 'job done';
@@ -140,11 +136,12 @@ export interface StripInput {
   from: number;
   to: number;
   theme: Theme;
+  units: Units;
 }
 
 /** Builds the strip. */
 export function stripData(input: StripInput): StripData {
-  const { plan, log, readings, forecast, now, theme } = input;
+  const { plan, log, readings, forecast, now, theme, units } = input;
   const zero = litAtMs(log) ?? input.zero ?? Math.max(input.startMs, now ?? 0);
   const { pitC: target, bandC } = plan.request.pits[0]!.pace;
   const band: [number, number] = [target - bandC, target + bandC];
@@ -179,7 +176,7 @@ export function stripData(input: StripInput): StripData {
     rangeC: rangeOf(inView, band),
     traces: [pit, meat, ...others],
     marks: [
-      ...doneMarks(log, plan),
+      ...doneMarks(log, plan, units),
       ...(now === null ? [] : plannedMarks(plan, log, zero, now, forecast)),
     ],
   };
@@ -222,12 +219,12 @@ function expectedPoints(
 }
 
 /** What was logged, one remark a line. */
-function doneMarks(log: Log, plan: Plan): Mark[] {
+function doneMarks(log: Log, plan: Plan, units: Units): Mark[] {
   return log.lines.map((logLine) => ({
     key: logLine.id,
     t: logLine.at,
     kind: lineKind(logLine),
-    label: lineLabel(logLine, plan),
+    label: lineLabel(logLine, plan, units),
     done: true,
     entryId: logLine.id,
   }));

@@ -1,8 +1,10 @@
 /** The next job: what, when, and one tap to say it is done. */
-import { MINUTE_MS, spanOfTime, type Forecast, type Plan, type PlanJob } from '@ostrin/core';
+import { MINUTE_MS, type Forecast, type Plan, type PlanJob } from '@ostrin/core';
+import { jobReason, spanOfTime } from '@ostrin/wording';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { jobMs } from '../strip/fromCook';
+import { useSettings } from '../store/settings';
 import { Button } from '../ui/Button';
 import { useLayout } from '../ui/layout';
 import { Sheet } from '../ui/Sheet';
@@ -28,6 +30,7 @@ export function due(minutes: number): string {
 
 export function JobCard({ job, zero, now, plan, forecast, onFinish }: Props) {
   const { wide } = useLayout();
+  const units = useSettings((s) => s.units);
   const [why, setWhy] = useState(false);
   const [later, setLater] = useState(0);
   if (!job) {
@@ -82,31 +85,11 @@ export function JobCard({ job, zero, now, plan, forecast, onFinish }: Props) {
         <Sheet title={job.inWords} onClose={() => setWhy(false)}>
           <Text className="font-sans text-ink text-[16px] leading-[23px]">{job.detail}</Text>
           <Text className="font-sans text-ink text-[16px] leading-[23px]">
-            {reason(job, plan, forecast)}
+            {jobReason(job, plan, forecast, units)}
           </Text>
           <Button label="Close" onPress={() => setWhy(false)} />
         </Sheet>
       ) : null}
     </View>
   );
-}
-
-/** The figures behind a job's time, and how sure they are. */
-function reason(job: PlanJob, plan: Plan, forecast: Forecast | null): string {
-  const members = `${plan.members} simulated cooks with other leaks, winds and pieces of meat`;
-  if (job.spanMin) {
-    const early = spanOfTime(Math.max(0, job.spanMin[0]));
-    return `In 8 of 10 of ${members} this came between ${early} and ${spanOfTime(job.spanMin[1])} after lighting.${
-      forecast?.coreDifferenceK !== null && forecast?.coreDifferenceK !== undefined
-        ? ` The meat now stands ${Math.abs(Math.round(forecast.coreDifferenceK))} degrees C ${forecast.coreDifferenceK < 0 ? 'behind' : 'ahead of'} the plan's middle.`
-        : ''
-    }`;
-  }
-  if (job.id === 'hold') {
-    return 'Closing down before the target lets the pit settle into the band instead of running past it. The setting is the one, in quarters, that the simulated pit settled nearest to the target with, in your weather.';
-  }
-  if (job.id === 'meat-on') {
-    return 'The smoke of the first chunk has thinned by now. Cold meat takes more smoke, so it goes on straight from the fridge.';
-  }
-  return `Its time comes from ${members}.`;
 }

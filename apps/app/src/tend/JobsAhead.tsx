@@ -1,6 +1,7 @@
 /** Wide screens: the jobs to come, the meat, and the log. */
 import { localOf, litAtMs, type Forecast, type Log, type Plan } from '@ostrin/core';
 import { Pressable, Text, View } from 'react-native';
+import { useSettings } from '../store/settings';
 import { jobMs, lineLabel } from '../strip/fromCook';
 import { Heading } from '../ui/Title';
 import { clockOf } from '../ui/words';
@@ -17,6 +18,7 @@ interface Props {
 }
 
 export function JobsAhead({ plan, log, zero, forecast, meatName, onEdit }: Props) {
+  const units = useSettings((s) => s.units);
   const zone = plan.request.timeZone;
   const time = (ms: number): string => clockOf(localOf(ms, zone));
   const ahead = jobsAhead(plan, log)
@@ -49,13 +51,13 @@ export function JobsAhead({ plan, log, zero, forecast, meatName, onEdit }: Props
           <Pressable
             key={l.id}
             role="button"
-            accessibilityLabel={`${lineLabel(l, plan)} at ${time(l.at)}. Correct`}
+            accessibilityLabel={`${lineLabel(l, plan, units)} at ${time(l.at)}. Correct`}
             onPress={() => onEdit(l.id)}
             className="flex-row gap-3 border-b border-rule min-h-[48px] items-center active:opacity-70"
           >
             <Text className="font-slab text-ink text-[16px] w-[50px]">{time(l.at)}</Text>
             <Text className="font-sans text-ink text-[16px] flex-1">
-              {lineLabel(l, plan)}
+              {lineLabel(l, plan, units)}
               {l.corrected ? ' (time corrected)' : ''}
             </Text>
           </Pressable>

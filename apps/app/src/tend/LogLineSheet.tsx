@@ -2,6 +2,7 @@
 import { localOf, MINUTE_MS, type LogLine, type Log, type Plan } from '@ostrin/core';
 import { useState } from 'react';
 import { Text } from 'react-native';
+import { useSettings } from '../store/settings';
 import { lineLabel } from '../strip/fromCook';
 import { Button } from '../ui/Button';
 import { Choice, Stepper } from '../ui/Choice';
@@ -20,10 +21,11 @@ interface Props {
 const AGO_MIN = [5, 10, 20, 30];
 
 export function LogLineSheet({ line: logLine, plan, log, now, onClose }: Props) {
+  const units = useSettings((s) => s.units);
   const [at, setAt] = useState(logLine.at);
   const say = (ms: number): string => clockOf(localOf(ms, plan.request.timeZone));
   return (
-    <Sheet title={lineLabel(logLine, plan)} onClose={onClose}>
+    <Sheet title={lineLabel(logLine, plan, units)} onClose={onClose}>
       {logLine.body.kind === 'note' ? (
         <Text className="font-sans text-ink text-[16px] leading-[23px]">{logLine.body.text}</Text>
       ) : null}

@@ -1,6 +1,7 @@
 /** The log pad: Fuel, Vents, Lid, Meat, Note within reach of a thumb, and the last tap with its undo. */
 import { cutOf, type Entry, type Log, type Plan, type PlanLog } from '@ostrin/core';
-import { actionWords } from '@ostrin/contract/words';
+import { actionWords } from '@ostrin/wording';
+
 import AlignVerticalSpaceAround from 'lucide-react-native/icons/align-vertical-space-around';
 import Beef from 'lucide-react-native/icons/beef';
 import Boxes from 'lucide-react-native/icons/boxes';
@@ -8,6 +9,7 @@ import ConciergeBell from 'lucide-react-native/icons/concierge-bell';
 import StickyNote from 'lucide-react-native/icons/sticky-note';
 import { useEffect, useState } from 'react';
 import { Text, View } from 'react-native';
+import { useSettings } from '../store/settings';
 import { lineLabel } from '../strip/fromCook';
 import { Button } from '../ui/Button';
 import { useLayout } from '../ui/layout';
@@ -32,6 +34,7 @@ interface Props {
 }
 
 export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
+  const units = useSettings((s) => s.units);
   const theme = useTheme();
   const { wide } = useLayout();
   useEffect(() => {
@@ -62,7 +65,7 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
       label: 'Fuel',
       hint: 'F',
       icon: <Boxes {...icon} />,
-      says: `Log fuel: ${actionWords(fuelTap(plan)).toLowerCase()}`,
+      says: `Log fuel: ${actionWords(fuelTap(plan), { units, pit: null }).toLowerCase()}`,
     },
     {
       key: 'vents',
@@ -94,7 +97,7 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
       {lastLine ? (
         <View className="flex-row items-center gap-2 px-1" role="status" testID="last-tap">
           <Text numberOfLines={1} className="font-sans-semi text-ink text-[16px] flex-1">
-            {`Logged: ${lineLabel(lastLine, plan)}`}
+            {`Logged: ${lineLabel(lastLine, plan, units)}`}
           </Text>
           <Button
             label="Undo"

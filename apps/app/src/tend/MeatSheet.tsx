@@ -3,7 +3,6 @@ import {
   cutOf,
   doneByFeel,
   localOf,
-  massWords,
   MINUTE_MS,
   type Entry,
   type ForecastInput,
@@ -13,6 +12,7 @@ import {
   type PlanLog,
   type Units,
 } from '@ostrin/core';
+import { cautionWords, massWords, phaseWords, safetyWords } from '@ostrin/wording';
 import { Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
 import { Button } from '../ui/Button';
@@ -21,7 +21,6 @@ import { Sheet } from '../ui/Sheet';
 import { Heading } from '../ui/Title';
 import { capital, clockOf, degrees } from '../ui/words';
 import { logAction } from './actions';
-import { phaseWords, safetyWords } from './meatWords';
 import { useOutlook } from './useOutlook';
 import { WrapOptions } from './WrapOptions';
 
@@ -70,13 +69,13 @@ export function MeatSheet({ plan, log, input, lit, now, onLogged, onClose }: Pro
           <PieceFigures outlook={outlook} units={units} />
           <Paragraph>{phaseWords(outlook, clock)}</Paragraph>
           {outlook.options.length > 1 ? (
-            <WrapOptions ways={outlook.options} clock={clock} byFeel={doneByFeel(cut)} />
+            <WrapOptions options={outlook.options} clock={clock} byFeel={doneByFeel(cut)} />
           ) : null}
           <View className="gap-1">
             <Heading>What is safe</Heading>
             <Paragraph>{safetyWords(outlook, cut.safetyKind, clock, units)}</Paragraph>
             {outlook.safety.cautions.map((c) => (
-              <Paragraph key={c}>{c}</Paragraph>
+              <Paragraph key={c}>{cautionWords(c, units)}</Paragraph>
             ))}
           </View>
           {outlook.phase === 'not-on' ? null : (

@@ -4,11 +4,11 @@ import {
   localOf,
   MINUTE_MS,
   spanFromK,
-  spanOfTime,
   type Diagnosis,
   type Forecast,
   type Plan,
 } from '@ostrin/core';
+import { TREND_WORDS, causeWords, spanOfTime } from '@ostrin/wording';
 import type { Reading as ReadingRow } from '@ostrin/contract/types';
 import { Pressable, Text, View } from 'react-native';
 import { lastValue } from '../strip/model';
@@ -32,13 +32,6 @@ interface Props {
   onMeat: () => void;
 }
 
-const HEADLINE: Record<Diagnosis['trend'], string> = {
-  unlit: 'Not lit',
-  'coming-up': 'Coming up',
-  steady: 'Steady',
-  rising: 'Climbing',
-  falling: 'Easing down',
-};
 /** After this long without a value the number is marked as old. */
 const OLD_MIN = 3;
 
@@ -115,9 +108,11 @@ export function Reading(p: Props) {
         </Text>
         <View className="flex-1">
           <Text className="font-sans-bold text-ink text-[18px]">
-            {p.stale || old ? 'Old reading' : HEADLINE[p.state.trend] + moved}
+            {p.stale || old ? 'Old reading' : TREND_WORDS[p.state.trend] + moved}
           </Text>
-          <Text className="font-sans text-soot text-[16px] leading-[21px]">{p.state.cause}</Text>
+          <Text className="font-sans text-soot text-[16px] leading-[21px]">
+            {causeWords(p.state.cause, p.plan.request.pits[0]!)}
+          </Text>
           <Pressable
             role="button"
             accessibilityLabel={`Meat${core ? ` ${degrees(core.c, units)}` : ''}: how it stands, wrapping, what is safe`}

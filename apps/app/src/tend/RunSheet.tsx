@@ -1,6 +1,7 @@
 /** The cook itself: how fast its practice clock goes, and its end. */
 import { ROUTES, type ClockState } from '@ostrin/contract/types';
-import { CAUTIONS } from '@ostrin/core';
+import { cautionWords } from '@ostrin/wording';
+import { METRIC } from '@ostrin/core';
 import { useMutation } from '@tanstack/react-query';
 import { router } from 'expo-router';
 import { useState } from 'react';
@@ -52,7 +53,7 @@ export function RunSheet({ id, now, onClose }: { id: string; now: number; onClos
       ) : null}
       <Heading>Finish</Heading>
       <Text className="font-sans text-soot text-[16px] leading-[22px]">
-        {`Closes the log of this cook. ${CAUTIONS.hotAsh.text}`}
+        {`Closes the log of this cook. ${cautionWords('hot-ash', METRIC)}`}
       </Text>
       <Button
         kind="primary"

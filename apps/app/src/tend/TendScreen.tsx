@@ -108,16 +108,14 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
   const [last, setLast] = useState<Entry[]>([]);
   const [box, setBox] = useState({ width: 0, height: 0 });
   const lit = litAtMs(log);
-  const pace = plan.request.pits[0]!.pace;
-  const state = diagnose(
-    live.readings.map((r) => ({ at: r.at, pitC: r.pitC })),
-    log.lines,
-    now,
-    lit,
-    pace.pitC,
-    pace.bandC,
-    forecast?.fuelLeftFraction ?? null,
-  );
+  const state = diagnose({
+    plan,
+    readings: live.readings,
+    lines: log.lines,
+    nowMs: now,
+    litMs: lit,
+    fuelLeftFraction: forecast?.fuelLeftFraction ?? null,
+  });
   const logLine: LogLine | null = editing
     ? (log.lines.find((l) => l.id === editing) ?? null)
     : null;
@@ -147,6 +145,7 @@ function Tend({ plan, id }: { plan: Plan; id: string }) {
     now,
     ...span,
     theme,
+    units,
   });
   const strip = (w: number, h: number) =>
     w > 100 && h > 120 ? (

@@ -1,13 +1,6 @@
 /** Vents in the pit's own words: one tap on a usual setting logs it, finer ones are set step by step. */
-import {
-  finestStep,
-  presetOf,
-  VENT_NOUNS,
-  ventName,
-  type Log,
-  type Plan,
-  type PlanLog,
-} from '@ostrin/core';
+import { finestStep, type Log, type Plan, type PlanLog } from '@ostrin/core';
+import { ventName, ventNames, ventedPit } from '@ostrin/wording';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { Button } from '../ui/Button';
@@ -33,10 +26,8 @@ export function VentSheet({ plan, log, onSet, onClose }: Props) {
     intakeFraction: now.intakeFraction,
     exhaustFraction: now.exhaustFraction,
   });
-  const pit = plan.request.pits[0]!;
-  const preset = presetOf(pit.cooker.preset);
-  const told = pit.ventWay ?? preset.ventNotation;
-  const nouns = VENT_NOUNS[preset.family];
+  const { preset, notation: told } = ventedPit(plan.request.pits[0]!);
+  const nouns = ventNames(preset);
   const row = (noun: string, key: Key, fullMm: number) => {
     const name = capital(noun);
     const says = (f: number): string => ventName(f, told, fullMm);

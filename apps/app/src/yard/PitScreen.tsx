@@ -1,12 +1,12 @@
 /** One pit: its drawing, its figures, and its vent card. */
 import {
-  massWords,
   pitWith,
   presetOf,
   VENT_NOTATIONS,
   type CookerParameters,
   type VentNotation,
 } from '@ostrin/core';
+import { massWords } from '@ostrin/wording';
 import type { PitRecord } from '@ostrin/contract/types';
 import { Link } from 'expo-router';
 import { useState } from 'react';

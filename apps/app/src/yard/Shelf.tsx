@@ -1,5 +1,6 @@
 /** Fuel on the shelf and what it costs: what plans take from, and what they reckon with. */
-import { massWords } from '@ostrin/core';
+
+import { massWords } from '@ostrin/wording';
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { useShelf } from '../api/queries';

@@ -1,12 +1,6 @@
 /** The vent card: settings against temperature on four kinds of day, in the pit's own units; prints on one page. */
-import {
-  fromC,
-  presetOf,
-  ventName,
-  type CardRow,
-  type Units,
-  type VentCard as Card,
-} from '@ostrin/core';
+import { fromC, presetOf, type CardRow, type Units, type VentCard as Card } from '@ostrin/core';
+import { DAY_NAMES, ventName } from '@ostrin/wording';
 import type { PitRecord } from '@ostrin/contract/types';
 import { scaleLinear } from 'd3-scale';
 import { View, Text } from 'react-native';
@@ -150,11 +144,11 @@ export function CardTable({ card, pit }: { card: Card; pit: PitRecord }) {
         </Text>
         {card.days.map((d) => (
           <Text
-            key={d.name}
+            key={d.id}
             role="columnheader"
             className="flex-1 text-right font-sans-semi text-ink text-[14px] leading-[17px]"
           >
-            {d.name.replace(' and ', '\n')}
+            {DAY_NAMES[d.id].replace(' and ', '\n')}
           </Text>
         ))}
       </View>

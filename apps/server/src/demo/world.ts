@@ -1,6 +1,7 @@
 /** The Larkmere rowing club's boathouse yard. All invented. */
 import type { PitRecord } from '@ostrin/contract';
-import { localOf, onePit, plan, type Request } from '@ostrin/core';
+import { localOf, type Request } from '@ostrin/core';
+import { onePit, planDocument } from '@ostrin/wording';
 import type { Story } from './playStory';
 
 export const ZONE = 'Europe/Ljubljana';
@@ -80,7 +81,7 @@ function requestFor(nowMs: number, w: StoryRequest): Request {
 export function stories(nowMs: number): Story[] {
   const planned = (w: StoryRequest) => {
     const request = requestFor(nowMs, w);
-    const whole = plan(request, { nowMs: nowMs - (w.daysAgo + 1) * DAY_MS, members: 24 });
+    const whole = planDocument(request, { nowMs: nowMs - (w.daysAgo + 1) * DAY_MS, members: 24 });
     return onePit(whole, request.pits[0]!.id);
   };
   return [

@@ -5,8 +5,10 @@ import type { ControlPolicy, SplitFeedPolicy } from './controlPolicy';
 const NEVER = 9999;
 
 /** `guides[]` of `plan/1`. Kelvin and minutes of 9999 mean never. */
-export interface PolicyDocument
-  extends Omit<ControlPolicy, 'kelvinPerEFold' | 'deadbandK' | 'untilMin' | 'feed'> {
+export interface PolicyDocument extends Omit<
+  ControlPolicy,
+  'kelvinPerEFold' | 'deadbandK' | 'untilMin' | 'feed'
+> {
   /** What opening the intake by a factor e is worth, K. */
   perFoldK: number;
   /** Differences from the target that are left alone, K. */

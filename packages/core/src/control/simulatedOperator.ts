@@ -176,9 +176,7 @@ function putOn(operator: OperatorState, atMin: number, kg: number, relight: bool
   operator.addedKg += pieces * pieceKg;
   // The ash of a snake lies behind its fire: it is not in the way.
   const rake: Action[] = fire.arrangement === 'snake' ? [] : [{ atMin, do: 'rake' }];
-  const lid: Action[] = preset.traits.gravityFed
-    ? []
-    : [{ atMin, do: 'lid-open', seconds: LID_S }];
+  const lid: Action[] = preset.traits.gravityFed ? [] : [{ atMin, do: 'lid-open', seconds: LID_S }];
   const { chunks } = policy;
   const wood: Action[] = Array.from({ length: chunks?.count ?? 0 }, () => ({
     atMin,

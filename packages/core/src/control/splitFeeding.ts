@@ -23,7 +23,9 @@ export function feedSplits(
   const under = operator.targetC - observation.pitC;
   if (!operator.hasComeUp && under < operator.policy.closeBelowK) operator.hasComeUp = true;
   return [
-    ...(isSplitDue(operator, feed, observation, under) ? putOnSplit(operator, feed, observation) : []),
+    ...(isSplitDue(operator, feed, observation, under)
+      ? putOnSplit(operator, feed, observation)
+      : []),
     ...setExhaust(operator, feed, observation.atMin, under),
   ];
 }
@@ -91,7 +93,5 @@ function setExhaust(
 ): Action[] {
   const high = dampOverK !== null && operator.hasComeUp && under < -dampOverK;
   if (high && operator.exhaust > 0.6) return [setVents(operator, atMin, operator.intake, 0.5)];
-  return under > -4 && operator.exhaust < 1
-    ? [setVents(operator, atMin, operator.intake, 1)]
-    : [];
+  return under > -4 && operator.exhaust < 1 ? [setVents(operator, atMin, operator.intake, 1)] : [];
 }

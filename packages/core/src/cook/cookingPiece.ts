@@ -6,7 +6,7 @@ import type { PieceVariation } from '../meat/variation';
 import type { Surroundings } from '../meat/surface';
 import { saucePiece, smokeUptakeFraction, USUAL_LIQUID_KG, wrapPiece } from '../meat/treatments';
 import { WRAPS, type WrapId } from '../meat/wraps';
-import { CAUTIONS, NOT_SAFE } from '../safety/cautions';
+import { NOT_SAFE } from '../safety/cautions';
 import { isSafe, safetyKindOf, addCaution, trackSafety } from './foodSafety';
 import { emptyMeatResult } from './meatResult';
 import type { Action } from '../scenario/actions';
@@ -85,7 +85,7 @@ export function wrapCookingPiece(
 /** Bares a guest again: its bark firms up. */
 export function unwrapCookingPiece(cooking: CookingPiece): void {
   if (WRAPS[cooking.piece.wrap].holdsLiquid && cooking.piece.faceC > STEAM_C)
-    addCaution(cooking.result, CAUTIONS.foilSteam);
+    addCaution(cooking.result, 'foil-steam');
   wrapPiece(cooking.piece, 'none');
 }
 
@@ -93,7 +93,7 @@ export function unwrapCookingPiece(cooking: CookingPiece): void {
 export function sauceCookingPiece(cooking: CookingPiece, pitC: number): void {
   cooking.sauceSetAtKg = cooking.piece.evaporatedKg + saucePiece(cooking.piece);
   cooking.result.sauceSetAtMin = null;
-  if (pitC > SUGAR_BURNS_C) addCaution(cooking.result, CAUTIONS.sugarBurns);
+  if (pitC > SUGAR_BURNS_C) addCaution(cooking.result, 'sugar-burns');
 }
 
 /**

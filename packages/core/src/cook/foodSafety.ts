@@ -2,7 +2,7 @@
 import { doneByFeel, type SafetyKind } from '../meat/cuts';
 import { centreTempC } from '../meat/piece';
 import type { Piece } from '../meat/pieceState';
-import { CAUTIONS, type Caution } from '../safety/cautions';
+import type { CautionId } from '../safety/cautions';
 import { SAFE_C, SAFE_LOG_REDUCTION } from '../safety/lethality';
 import type { MeatResult } from '../scenario/result';
 import type { CookingPiece } from './state';
@@ -32,8 +32,8 @@ export function isSafe(piece: Piece, injected = false): boolean {
 }
 
 /** Says a caution, once. */
-export function addCaution(result: MeatResult, caution: Caution): void {
-  if (!result.cautions.includes(caution.text)) result.cautions.push(caution.text);
+export function addCaution(result: MeatResult, caution: CautionId): void {
+  if (!result.cautions.includes(caution)) result.cautions.push(caution);
 }
 
 /** One more minute of a piece that is on, in the oven or at rest. */
@@ -43,11 +43,11 @@ export function trackSafety(cooking: CookingPiece, coreC: number): void {
   if (grows(piece.faceC)) r.lingering.surfaceMin++;
   if (grows(coreC)) r.lingering.centreMin++;
   const opened = safetyKindOf(piece, spec.injected) === 'minced' || spec.probedEarly === true;
-  if (r.lingering.surfaceMin > MAX_LINGERING_MIN.surface) addCaution(r, CAUTIONS.lingersSurface);
+  if (r.lingering.surfaceMin > MAX_LINGERING_MIN.surface) addCaution(r, 'lingers-surface');
   // A roast pulled rare spends its rest lukewarm on purpose: only the way up counts for it.
   const onTheWay = r.doneAtMin === null || doneByFeel(piece.cut);
   if (onTheWay && r.lingering.centreMin > MAX_LINGERING_MIN[opened ? 'opened' : 'intact']) {
-    addCaution(r, opened ? CAUTIONS.lingersOpened : CAUTIONS.lingersCentre);
+    addCaution(r, opened ? 'lingers-opened' : 'lingers-centre');
   }
   if (cooking.stage === 'resting') trackHolding(cooking);
 }
@@ -63,6 +63,6 @@ function trackHolding(cooking: CookingPiece): void {
   r.hold.coolMin++;
   r.hold.state = 'cooling';
   const meantHot = ['cool-box', 'warmer', 'oven'].includes(cooking.spec.rest!.where);
-  if (meantHot) addCaution(r, CAUTIONS.hotHold);
-  if (r.hold.coolMin > MAX_COOLING_MIN) addCaution(r, CAUTIONS.coolsSlowly);
+  if (meantHot) addCaution(r, 'hot-hold');
+  if (r.hold.coolMin > MAX_COOLING_MIN) addCaution(r, 'cools-slowly');
 }

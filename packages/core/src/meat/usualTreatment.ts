@@ -1,6 +1,5 @@
 /** What is usually done with a cut where nobody says otherwise (common practice). */
 import { roundTo } from '../quantity/units';
-import { temperatureWords, type Units } from '../quantity/words';
 import { SAFE_C } from '../safety/lethality';
 import { doneByFeel, usualThicknessMm, type Cut } from './cuts';
 import type { WrapId } from './wraps';
@@ -22,11 +21,14 @@ export const WRAP_SCHOOLS = {
 export type SchoolId = keyof typeof WRAP_SCHOOLS;
 export const SCHOOL_IDS = Object.keys(WRAP_SCHOOLS) as SchoolId[];
 
-/** A school in words: `at 74 C`, `in the stall`. */
-export function schoolWords(id: SchoolId, units: Units): string {
-  const when: WrapCondition = WRAP_SCHOOLS[id];
-  if ('coreC' in when) return `at ${temperatureWords(when.coreC, units)}`;
-  return 'stalled' in when ? 'in the stall' : 'when the bark is set';
+/** The school that a condition belongs to; null for one of its own. */
+export const schoolOf = (when: object): SchoolId | null =>
+  SCHOOL_IDS.find((id) => sameCondition(WRAP_SCHOOLS[id], when)) ?? null;
+
+/** Conditions have one field each. */
+function sameCondition(a: object, b: object): boolean {
+  const [[key, value]] = Object.entries(a) as [[string, unknown]];
+  return key in b && (b as Record<string, unknown>)[key] === value;
 }
 
 /** Thinner than this a piece is through before wrapping pays, and rests minutes, not hours; mm. */

@@ -45,7 +45,13 @@ interface Zones {
 
 const zonesOf = (reverse: boolean): Zones =>
   reverse
-    ? { names: ['firebox', 'under the plate', 'far', 'middle', 'near'], far: 2, middle: 3, near: 4, last: 4 }
+    ? {
+        names: ['firebox', 'under the plate', 'far', 'middle', 'near'],
+        far: 2,
+        middle: 3,
+        near: 4,
+        last: 4,
+      }
     : { names: ['firebox', 'near', 'middle', 'far'], near: 1, middle: 2, far: 3, last: 3 };
 
 function openings(parameters: CookerParameters, { names, middle, last }: Zones) {
@@ -78,14 +84,7 @@ function walls(parameters: CookerParameters, zones: Zones, reverse: boolean): Wa
   const bottom = reverse ? 0.28 * chamberWallM2 : 0;
   const third = reverse ? (chamberWallM2 - bottom) / 3 : chamberWallM2 / 3;
   const wall = (name: string, m2: number, zone: number, film: number, rainM2: number): Wall =>
-    wallOf(
-      name,
-      m2,
-      singleSteelWall(m2, wallMm),
-      [{ zone, m2, wPerM2K: film }],
-      diameterM,
-      rainM2,
-    );
+    wallOf(name, m2, singleSteelWall(m2, wallMm), [{ zone, m2, wPerM2K: film }], diameterM, rainM2);
   const part = (name: string, zone: number): Wall =>
     wall(name, third, zone, OFFSET.film, (diameterM * lengthM) / 3);
   return [

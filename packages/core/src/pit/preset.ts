@@ -22,7 +22,12 @@ export type VentName =
 
 /** Where meat is put on this cooker's grate. */
 export type MeatPlacement =
-  'away-from-fire' | 'over-pan' | 'over-deflector' | 'thick-end-to-firebox' | 'either-way-round' | 'middle';
+  | 'away-from-fire'
+  | 'over-pan'
+  | 'over-deflector'
+  | 'thick-end-to-firebox'
+  | 'either-way-round'
+  | 'middle';
 
 /** A fire that is commonly built in a cooker; the first of a list is the usual one. */
 export interface FireChoice {

@@ -1,4 +1,4 @@
-/** A vent's setting the way its owner says it: quarters, millimetres, fingers, or a clock's hand. */
+/** Notations that owners tell a vent's opening in: quarters, millimetres, fingers, or the hand of a clock. */
 
 export const VENT_NOTATIONS = ['quarters', 'mm', 'fingers', 'clock'] as const;
 export type VentNotation = (typeof VENT_NOTATIONS)[number];
@@ -8,14 +8,18 @@ const FINGER_MM = 18;
 /** A disc turned from shut at twelve to open at three: minutes of the dial. */
 const DIAL_MIN = 180;
 
-/** The finest a hand sets: a hair over or under an eighth, 1 mm, a quarter of a finger, five minutes of a dial. */
-const FINEST = { hair: 1 / 32, fingerQuarter: FINGER_MM / 4, dial: 5 / DIAL_MIN };
+/** The finest settings: a 32nd of the travel, 1 mm, a quarter of a finger, five minutes of a dial. */
+const FINEST = { thirtySecond: 1 / 32, fingerQuarter: FINGER_MM / 4, dial: 5 / DIAL_MIN };
+/** The narrowest openings that are told, in counts of the notation. */
+const NARROWEST = { thirtySeconds: 2, halfFingers: 0.5, dialMinutes: 5 };
+/** Openings from this on are told to 5 mm, mm. */
+const COARSE_FROM_MM = 20;
 
-/** The finest setting that this way of telling can say, share of the travel. */
-export function finestStep(way: VentNotation, fullMm: number): number {
-  switch (way) {
+/** The finest setting that a notation can tell, share of the travel. */
+export function finestStep(notation: VentNotation, fullMm: number): number {
+  switch (notation) {
     case 'quarters':
-      return FINEST.hair;
+      return FINEST.thirtySecond;
     case 'mm':
       return 1 / fullMm;
     case 'fingers':
@@ -25,43 +29,23 @@ export function finestStep(way: VentNotation, fullMm: number): number {
   }
 }
 
-const FRACTIONS = ['shut', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞', 'open'] as const;
-
 /**
- * What a share of the travel (0 to 1) is called, rounded to what a hand can do. `fullMm` is the travel in
- * mm. A crack that would round to shut is called a crack.
+ * A share of the travel (0 to 1) rounded to what a person can set, in counts of the notation: 32nds of the
+ * travel, millimetres, half fingers, or minutes of the dial. `fullMm` is the travel in mm. 0 is shut; an
+ * opening is never rounded to shut: under half a finger counts as 0.5, a crack.
  */
-export function ventName(fraction: number, way: VentNotation, fullMm: number): string {
-  if (fraction <= 0) return 'shut';
-  switch (way) {
+export function ventMark(fraction: number, notation: VentNotation, fullMm: number): number {
+  if (fraction <= 0) return 0;
+  switch (notation) {
     case 'quarters':
-      return quarterName(Math.round(fraction / FINEST.hair));
+      return Math.max(Math.round(fraction / FINEST.thirtySecond), NARROWEST.thirtySeconds);
     case 'mm': {
       const mm = fraction * fullMm;
-      return `${Math.max(mm < 20 ? Math.round(mm) : Math.round(mm / 5) * 5, 1)} mm`;
+      return Math.max(mm < COARSE_FROM_MM ? Math.round(mm) : Math.round(mm / 5) * 5, 1);
     }
-    case 'fingers': {
-      const halves = Math.round((fraction * fullMm * 2) / FINGER_MM);
-      if (halves === 0) return 'a crack';
-      if (halves === 1) return 'half a finger';
-      const whole = Math.floor(halves / 2);
-      return `${whole}${halves % 2 ? '½' : ''} ${halves <= 2 ? 'finger' : 'fingers'}`;
-    }
-    case 'clock': {
-      const minutes = Math.max(Math.round((fraction * DIAL_MIN) / 15) * 15, 5);
-      const hour = Math.floor(minutes / 60);
-      return `${hour === 0 ? 12 : hour}:${String(minutes % 60).padStart(2, '0')}`;
-    }
+    case 'fingers':
+      return Math.round((fraction * fullMm * 2) / FINGER_MM) || NARROWEST.halfFingers;
+    case 'clock':
+      return Math.max(Math.round((fraction * DIAL_MIN) / 15) * 15, NARROWEST.dialMinutes);
   }
-}
-
-/** So many hairs of a 32nd each, told by the eighths beside them. */
-function quarterName(hairs: number): string {
-  if (hairs <= 2) return 'a crack';
-  const eighth = Math.floor(hairs / 4);
-  const over = hairs - 4 * eighth;
-  const [below, above] = [FRACTIONS[eighth]!, FRACTIONS[eighth + 1]!];
-  if (over === 0) return below;
-  if (over === 2) return `between ${below} and ${above}`;
-  return over === 1 ? `a hair over ${below}` : `a hair under ${above}`;
 }

@@ -1,23 +1,27 @@
 /** A plan put together from what was worked out for each of its pits. */
 import { policyDocument } from '../control/policyDocument';
-import { cutOf } from '../meat/cuts';
 import { localOf, MINUTE_MS } from '../quantity/time';
 import { mean } from '../quantity/statistics';
 import { roundDigits } from '../quantity/units';
-import { countWords, METRIC, type Units } from '../quantity/words';
 import { amountOf } from './request/amount';
 import { missChances, courseOf, servedMs, latestEndMin, wantedWindow } from './schedule/schedule';
 import type { PitPlan } from './schedule/pitPlan';
 import { expectedOf } from './schedule/expected';
 import { plannedFireOf, plannedVentsOf } from './jobs/plannedFire';
 import { windowOf, type JobDraft } from './jobs/job';
-import { jobsAt, serveDetail } from './jobs/jobs';
-import { idAt } from './onePit';
+import { jobsAt } from './jobs/jobs';
 import { beforeBed, prepareJobs, shopJob } from './jobs/prepare';
-import { planBOf, risksOf } from './risks';
-import { problemsOf } from './problems';
+import {
+  clockProblems,
+  lateArrivalProblems,
+  leadTimeProblems,
+  pitProblems,
+} from './advice/problems';
+import { risksOf, waysOut } from './advice/risks';
 import { shoppingOf } from './jobs/shopping';
-import type { Amount, Plan, PlanJob, Problem, Request, RequestMeat } from './request/types';
+import type { JobFigures, PlanFigures, ProblemFigures } from './document/figures';
+import type { Amount, Plan } from './document/plan';
+import type { Request, RequestMeat } from './request/types';
 import type { TunedPolicy } from './fire/tunePolicy';
 import { watchOf } from './jobs/watch';
 
@@ -48,11 +52,10 @@ export function assemble(
   options: PlanOptions,
   parts: PlannedPit[],
   grates: Plan['grates'],
-  problems: Problem[],
+  problems: ProblemFigures[],
   serveMs: number,
-): Plan {
+): PlanFigures {
   const zone = request.timeZone;
-  const units = request.units ?? METRIC;
   const rough = options.members <= 1;
   const several = parts.length > 1;
   // Lighting of each pit, rounded to what a clock on the wall says; never later than computed.
@@ -68,7 +71,7 @@ export function assemble(
   const meatOnAt = request.meats.map(() => '');
   const late: number[] = request.meats.map(() => 0);
   const rests: [number, number][] = request.meats.map(() => [0, 0]);
-  const jobs: (PlanJob & { clockMin: number })[] = [];
+  const jobs: (JobFigures & { clockMin: number })[] = [];
   parts.forEach((part, k) => {
     const { cook } = part;
     const onPit = part.index.map((i) => request.meats[i]!);
@@ -99,23 +102,23 @@ export function assemble(
       );
       addJobs(jobs, ahead.jobs, lit[k]!, zeroMs, zone, pit);
       problems.push(
-        ...problemsOf.lead(
+        ...leadTimeProblems(
           meat,
           i,
           lit[k]! + cook.onMin[n]! * MINUTE_MS,
           options.nowMs,
           ahead.leadMin,
         ),
-        ...problemsOf.coming(request, i, late[i]!, lit[k]! + window[2] * MINUTE_MS),
+        ...lateArrivalProblems(request, i, late[i]!, lit[k]! + window[2] * MINUTE_MS),
       );
     });
-    addJobs(jobs, jobsAt(cook, onPit, part.pieces, units, pit), lit[k]!, zeroMs, zone, pit);
-    problems.push(...problemsOf.pit(request, cook, part.index, units));
+    addJobs(jobs, jobsAt(cook, onPit, part.pieces, pit), lit[k]!, zeroMs, zone, pit);
+    problems.push(...pitProblems(request, cook, part.index));
   });
-  addJobs(jobs, servingJobs(request, amounts, jobs, serveMs, zeroMs, units), zeroMs, zeroMs, zone);
-  problems.push(...problemsOf.time(request, options.nowMs, serveMs, zeroMs));
-  const fires = parts.map((p, k) => ({ ...plannedFireOf(p.cook, units), lightAt: at(lit[k]!) }));
-  const { list, cost, fetch } = shoppingOf(request, fires, amounts, units);
+  addJobs(jobs, servingJobs(request, amounts, jobs, serveMs, zeroMs), zeroMs, zeroMs, zone);
+  problems.push(...clockProblems(options.nowMs, serveMs, zeroMs));
+  const fires = parts.map((p, k) => ({ ...plannedFireOf(p.cook), lightAt: at(lit[k]!) }));
+  const { list, cost, fetch } = shoppingOf(request, fires, amounts);
   // What thaws is there already: everything else has to be fetched before it is begun.
   const begun = jobs.filter((j) => !j.id.startsWith('thaw')).map((j) => j.clockMin);
   const begunMs = zeroMs + Math.min(...begun) * MINUTE_MS;
@@ -139,7 +142,7 @@ export function assemble(
     ],
     amounts,
     fires,
-    vents: parts.flatMap((p, k) => plannedVentsOf(p.cook, lit[k]!, zone, units)),
+    vents: parts.flatMap((p, k) => plannedVentsOf(p.cook, lit[k]!, zone)),
     grates,
     guides: parts.map(({ cook }) => ({
       pit: cook.setup.pit.id,
@@ -155,11 +158,10 @@ export function assemble(
           p.cook,
           p.meats,
           p.index.map((i) => late[i]!),
-          units,
         ),
       )
       .slice(0, 3),
-    planB: planBOf(request.meats),
+    planB: waysOut(request.meats),
     outcome: outcomeOf((parts.find((p) => p.index.includes(0)) ?? main).cook),
     problems,
     cautions: [
@@ -195,7 +197,7 @@ function meanOfKnown(values: readonly (number | null)[]): number | null {
 }
 
 function addJobs(
-  jobs: (PlanJob & { clockMin: number })[],
+  jobs: (JobFigures & { clockMin: number })[],
   drafts: readonly JobDraft[],
   litMs: number,
   zeroMs: number,
@@ -214,6 +216,9 @@ function addJobs(
     });
   }
 }
+
+/** The id of a job that stands at more than one pit. */
+export const idAt = (job: string, pit: string): string => `${job}@${pit}`;
 
 /** The meals of a request: its courses in order, the main one last. */
 function servings(request: Request, serveMs: number) {
@@ -235,27 +240,25 @@ function servingJobs(
   jobs: readonly { do: string; clockMin: number }[],
   serveMs: number,
   zeroMs: number,
-  units: Units,
 ): JobDraft[] {
   const lastOff = Math.max(...jobs.filter((j) => j.do === 'meat-off').map((j) => j.clockMin));
   return servings(request, serveMs).map(({ id, ms, meats }) => {
     const main = id === 'serve';
-    const kg = meats.reduce((sum, i) => sum + amounts[i]!.trimmedKg, 0);
+    const rawKg = meats.reduce((sum, i) => sum + amounts[i]!.trimmedKg, 0);
     const min = Math.round((ms - zeroMs) / MINUTE_MS);
     return {
       id,
       atMin: main ? Math.max(min, Math.round(lastOff) + 10) : min,
       do: 'serve',
-      inWords: main
-        ? `Serve ${countWords(request.people, 'person', 'people')}`
-        : `Serve the ${meats.map((i) => cutOf(request.meats[i]!.cut).short).join(' and ')}`,
-      detail: serveDetail(kg, units),
+      facts: main
+        ? { kind: 'serve', people: request.people, rawKg }
+        : { kind: 'serve-course', cuts: meats.map((n) => request.meats[n]!.cut), rawKg },
       logs: [],
     };
   });
 }
 
-/** The scenario of the middle of the road with everything its tender did written into it, minute by minute. */
+/** The scenario of the reference cook with everything its operator did written into it, minute by minute. */
 function scenarioOfPlan(cook: PitPlan): Plan['scenarios'][number] {
   const done = cook.result.happened.filter((a) =>
     [

@@ -7,18 +7,19 @@ import { weatherFromLighting } from './request/planWeather';
 import type { PitPlan, PieceTarget } from './schedule/pitPlan';
 import { planGrate, mainPlaceOf, type PiecesToPlace } from './grate/planGrate';
 import { designFire } from './fire/designFire';
-import { misplacedPiece, tooManyPieces } from './problems';
-import type { Plan, Problem, Request, RequestMeat } from './request/types';
+import { misplacedPiece, tooManyPieces } from './advice/problems';
+import type { PlanFigures, ProblemFigures } from './document/figures';
+import type { Request, RequestMeat } from './request/types';
 import { assemble, type PlannedPit, type PlanOptions } from './assemble';
 
 /** About how long before it is eaten a meal's fire is lit, min (common practice). */
 const USUAL_COOK_MIN = 600;
 
-/** The plan for a request, in one go. See `planning`. */
-export const plan = (request: Request, options: PlanOptions): Plan =>
+/** The plan for a request, in one go. See `planSteps`. */
+export const plan = (request: Request, options: PlanOptions): PlanFigures =>
   runToEnd(planSteps(request, options));
 
-/** One pit's cook, in one go. See `planCook`. */
+/** One pit's cook, in one go. See `planPit`. */
 const planPitAtOnce = (...asked: Parameters<typeof planPit>): PitPlan =>
   runToEnd(planPit(...asked));
 
@@ -35,16 +36,16 @@ function runToEnd<T>(work: Generator<number, T>): T {
  * and break off. Never throws for a wish that cannot be met: `problems` says what stands in the way
  * and what would make it possible. Throws RangeError for names outside the catalogues.
  */
-export function* planSteps(request: Request, options: PlanOptions): Generator<number, Plan> {
+export function* planSteps(request: Request, options: PlanOptions): Generator<number, PlanFigures> {
   const zone = request.timeZone;
   const serveMs = epochOf(request.serveAt, zone);
-  const problems: Problem[] = [];
+  const problems: ProblemFigures[] = [];
   const wantedPieces = piecesPerMeat(request);
-  const { pieces, ways, grates } = fitToGrates(request, wantedPieces, problems);
+  const { pieces, setups, grates } = fitToGrates(request, wantedPieces, problems);
   const parts: PlannedPit[] = [];
   const used = request.pits.map((_, k) => request.meats.some((m) => pitOf(request, m) === k));
   const share = 1 / Math.max(used.filter(Boolean).length, 1);
-  for (const [k, way] of ways.entries()) {
+  for (const [k, setup] of setups.entries()) {
     if (!used[k]) continue;
     const index = request.meats.flatMap((m, i) => (pitOf(request, m) === k ? [i] : []));
     const meats = index.map((i) => request.meats[i]!);
@@ -57,9 +58,9 @@ export function* planSteps(request: Request, options: PlanOptions): Generator<nu
     const over = (litMin: number) =>
       weatherFromLighting(request.weather, zone, serveMs + litMin * MINUTE_MS);
     const weather = Array.isArray(request.weather)
-      ? over(planPitAtOnce(way, over(-USUAL_COOK_MIN), targets, { ...asked, members: 1 }).litMin)
+      ? over(planPitAtOnce(setup, over(-USUAL_COOK_MIN), targets, { ...asked, members: 1 }).litMin)
       : request.weather;
-    const work = planPit(way, weather, targets, { ...asked, members: options.members });
+    const work = planPit(setup, weather, targets, { ...asked, members: options.members });
     let step = work.next();
     for (; !step.done; step = work.next()) yield done + share * step.value * 0.99;
     parts.push({ cook: step.value, meats, pieces: index.map((i) => pieces[i]!), index });
@@ -76,24 +77,24 @@ const pitOf = (request: Request, m: RequestMeat): number =>
   );
 
 /** Fires, places on the grates, and how many pieces there is room for. */
-function fitToGrates(request: Request, wanted: readonly number[], problems: Problem[]) {
-  const ways = request.pits.map(designFire);
+function fitToGrates(request: Request, wanted: readonly number[], problems: ProblemFigures[]) {
+  const setups = request.pits.map(designFire);
   const pieces = [...wanted];
-  const grates = ways.map((way, k) => {
+  const grates = setups.map((setup, k) => {
     const on: PiecesToPlace[] = request.meats.flatMap((meat, i) =>
       pitOf(request, meat) === k ? [{ meat, pieces: wanted[i]!, index: i }] : [],
     );
-    const { plan, fits, misplaced } = planGrate(way, on);
+    const { plan, fits, misplaced } = planGrate(setup, on);
     problems.push(...misplaced.map((m) => misplacedPiece(request, m)));
     for (const { meat, index } of on) {
       if (fits[index]! < wanted[index]!) {
-        problems.push(tooManyPieces(request, way, meat, index, wanted[index]!, fits[index]!));
+        problems.push(tooManyPieces(request, setup, meat, index, wanted[index]!, fits[index]!));
         pieces[index] = Math.max(1, fits[index]!);
       }
     }
     return plan;
   });
-  return { pieces, ways, grates };
+  return { pieces, setups, grates };
 }
 
 /** A meat as the scheduler takes it: minutes from the request's serving time. */

@@ -1,10 +1,18 @@
 /**
- * Units at the edge of the house. Inside everything is SI with the unit in the name;
- * these are the only places where a person's unit is turned into ours and back.
+ * Units of users. Inside, everything is in SI or C, kg and minutes, with the unit in the name; a user's
+ * unit is turned into ours and back only here.
  */
 
 export type TemperatureUnit = 'C' | 'F';
 export type MassUnit = 'kg' | 'lb';
+
+/** The units a user reads and writes. */
+export interface Units {
+  temperature: TemperatureUnit;
+  mass: MassUnit;
+}
+
+export const METRIC: Units = { temperature: 'C', mass: 'kg' };
 
 /** 0 C in kelvin. Exact by definition of the Celsius scale. */
 export const ZERO_C_IN_K = 273.15;

@@ -44,4 +44,3 @@ export type Action = { atMin: number } & (
 
 /** What is told of a cook besides what somebody did. */
 export type Happening = Action | { atMin: number; do: 'flare' | 'pan-dry' | 'fire-out' };
-

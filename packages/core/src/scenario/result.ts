@@ -1,5 +1,6 @@
 /** The result document as plain types; names as in the open format (docs/formats.md). */
 import type { Place } from '../pit/layout';
+import type { CautionId } from '../safety/cautions';
 import type { Happening } from './actions';
 
 export type Smoke = 'clear' | 'thin-blue' | 'white' | 'dark';
@@ -27,7 +28,7 @@ export interface MeatResult {
   lingering: { surfaceMin: number; centreMin: number };
   /** While resting: still hot at the face (57 C or more), and minutes it was not. */
   hold: { state: 'hot' | 'cooling'; coolMin: number } | null;
-  cautions: string[];
+  cautions: CautionId[];
 }
 
 export interface Result {

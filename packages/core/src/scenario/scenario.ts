@@ -54,4 +54,3 @@ export interface Scenario {
   untilMin: number;
   everyMin: number;
 }
-

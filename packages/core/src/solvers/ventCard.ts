@@ -9,7 +9,7 @@ import {
   type SplitFeed,
   type SteadyCase,
 } from './steadyCase';
-import { withWeather, REFERENCE_DAYS, settledAtC } from './ventsFor';
+import { withWeather, REFERENCE_DAYS, settledAtC, type ReferenceDayId } from './ventsFor';
 
 /** One setting and where it settles, day by day in the order of `days`. */
 export interface CardRow {
@@ -21,7 +21,7 @@ export interface CardRow {
 }
 
 export interface VentCard {
-  days: { name: string; airC: number; windMps: number }[];
+  days: { id: ReferenceDayId; airC: number; windMps: number }[];
   rows: CardRow[];
   /** The feed that an offset was kept on. */
   feed: SplitFeed | null;
@@ -36,12 +36,11 @@ const USUAL_SPLIT_FEED: Readonly<Record<'light' | 'heavy', SplitFeed>> = {
 /** Computes a card; yields the share done, so that a worker can report it. */
 export function* ventCard(steadyCase: SteadyCase): Generator<number, VentCard> {
   const preset = presetOf(steadyCase.preset);
-  const feed =
-    preset.traits.sideFirebox
-      ? USUAL_SPLIT_FEED[hasSmallFirebox(preset) ? 'light' : 'heavy']
-      : null;
+  const feed = preset.traits.sideFirebox
+    ? USUAL_SPLIT_FEED[hasSmallFirebox(preset) ? 'light' : 'heavy']
+    : null;
   const days = REFERENCE_DAYS.map((d) => ({
-    name: d.name,
+    id: d.id,
     pit: withWeather(steadyCase, d.change),
   }));
   const rows: CardRow[] = [];
@@ -70,9 +69,9 @@ export function* ventCard(steadyCase: SteadyCase): Generator<number, VentCard> {
   return { days: cardDays(days), rows, feed };
 }
 
-const cardDays = (days: readonly { name: string; pit: SteadyCase }[]): VentCard['days'] =>
-  days.map(({ name, pit: { weather } }) => ({
-    name,
+const cardDays = (days: readonly { id: ReferenceDayId; pit: SteadyCase }[]): VentCard['days'] =>
+  days.map(({ id, pit: { weather } }) => ({
+    id,
     airC: weather.airC,
     windMps: weather.windMps,
   }));

@@ -1,7 +1,6 @@
 /** Vents for a temperature: every pair that settles there, and how each stands up to the weather. */
 import { simulate } from '../cook/cook';
 import type { Weather } from '../scenario/weather';
-import { presetOf } from '../pit/catalogue';
 import { clamp } from '../quantity/units';
 import {
   steadyScenario,
@@ -26,16 +25,17 @@ export interface VentAnswer {
   pairs: VentPair[];
   /** The coolest and hottest that the pit settles at over all settings tried, C. */
   reachC: [low: number, high: number];
-  /** In words, why there is no pair; null when there is. */
-  why: string | null;
+  /** Where it settles at the end of the vents' travel that is nearest to the target, C; null when there is a pair. */
+  unreachable: { high: boolean; settlesC: number } | null;
 }
 
 /** The days that a setting is tried on, beside the one it was asked for. */
-export const REFERENCE_DAYS: readonly { name: string; change: Partial<Weather> }[] = [
-  { name: 'still and warm', change: { airC: 27, windMps: 0 } },
-  { name: 'windy and warm', change: { airC: 27, windMps: 7 } },
-  { name: 'still and cold', change: { airC: -3, windMps: 0 } },
-  { name: 'windy and cold', change: { airC: -3, windMps: 7 } },
+export type ReferenceDayId = 'still-warm' | 'windy-warm' | 'still-cold' | 'windy-cold';
+export const REFERENCE_DAYS: readonly { id: ReferenceDayId; change: Partial<Weather> }[] = [
+  { id: 'still-warm', change: { airC: 27, windMps: 0 } },
+  { id: 'windy-warm', change: { airC: 27, windMps: 7 } },
+  { id: 'still-cold', change: { airC: -3, windMps: 0 } },
+  { id: 'windy-cold', change: { airC: -3, windMps: 7 } },
 ];
 
 /** The same pit on another day. */
@@ -64,7 +64,7 @@ export function settledAtC(
 
 /**
  * All intake and exhaust pairs that settle at `targetC`, one for each exhaust setting that can: bracketed
- * search on the logarithm of the intake's opening. A target out of reach gives no pair and says why.
+ * search on the logarithm of the intake's opening. A target out of reach gives no pair and says where the vents end.
  * Yields the share done.
  */
 export function* ventsFor(
@@ -101,14 +101,13 @@ export function* ventsFor(
     });
     yield (i + 1) / EXHAUSTS.length;
   }
-  const name = presetOf(steadyCase.preset).name;
-  const why =
+  const unreachable =
     pairs.length > 0
       ? null
       : targetC > high
-        ? `Wide open, the ${name} with this fire settles at ${Math.round(high)} C at the most.`
-        : `Nearly shut, the ${name} with this fire still settles at ${Math.round(low)} C.`;
-  return { targetC, pairs, reachC: [low, high], why };
+        ? { high: true, settlesC: high }
+        : { high: false, settlesC: low };
+  return { targetC, pairs, reachC: [low, high], unreachable };
 }
 
 interface Point {

@@ -1,36 +1,84 @@
-/** What the fire is doing and why, in one line each, from readings and the log. */
-import { clamp } from '../quantity/units';
+/** What a fire is doing and why, as a code with its figures, from readings and the log. */
+import { habitPolicy } from '../control/habitPolicy';
+import { policyOf } from '../control/policyDocument';
+import { firstMove } from '../plan/advice/firstMove';
+import type { FirstMove } from '../plan/document/figures';
+import type { Plan } from '../plan/document/plan';
+import { designFire } from '../plan/fire/designFire';
 import { MINUTE_MS } from '../quantity/time';
 import type { LogLine } from './log';
 
+/** A reading of the pit, C, at an instant of the cook's clock, epoch ms; null where the probe was silent. */
 export interface PitReading {
   at: number;
   pitC: number | null;
 }
 
+export type Trend = 'unlit' | 'coming-up' | 'steady' | 'rising' | 'falling';
+export type BandPlace = 'below' | 'in' | 'above';
+
+/** Why a pit does what it does, and what to do about it. */
+export type Cause =
+  | { code: 'not-lit' }
+  | { code: 'coming-up' }
+  | { code: 'fuel-nearly-gone' }
+  | { code: 'recovering-from-lid' }
+  | { code: 'lid-was-open' }
+  | { code: 'cold-meat' }
+  | { code: 'vents-just-moved' }
+  | { code: 'on-target' }
+  | { code: 'inside-band' }
+  | { code: 'high-and-falling' }
+  | { code: 'low-and-rising' }
+  | { code: 'fuel-or-wind' }
+  | { code: 'too-much-air'; move: FirstMove }
+  | { code: 'too-little-air'; move: FirstMove };
+
 export interface Diagnosis {
-  trend: 'unlit' | 'coming-up' | 'steady' | 'rising' | 'falling';
-  /** Change over the last ten minutes, K; null without two readings. */
+  trend: Trend;
+  /** Change over the last ten minutes, K; null without enough readings. */
   changeK: number | null;
-  place: 'below' | 'in' | 'above';
-  cause: string;
+  place: BandPlace;
+  cause: Cause;
+}
+
+/** What a diagnosis is made from. */
+export interface DiagnosisInput {
+  /** The plan of the pit; its first pit is the one that is tended. */
+  plan: Pick<Plan, 'request' | 'guides'>;
+  readings: readonly PitReading[];
+  lines: readonly LogLine[];
+  /** The cook's clock, epoch ms. */
+  nowMs: number;
+  /** When the fire was lit, epoch ms; null before that. */
+  litMs: number | null;
+  /** Share of the charcoal that is left, 0 to 1; null where it is not known. */
+  fuelLeftFraction: number | null;
 }
 
 const TREND_MIN = 10;
-/** Less than this in ten minutes is steady: swings that do not matter, K. */
-const STEADY_K = 3;
+/** Fewest readings that show a change. */
+const FEWEST_READINGS = 4;
+/** Change in ten minutes from which a pit counts as moving, and under which it counts as steady again, K. */
+const MOVING_K = { from: 3, until: 2 };
+/** The trend now depends on the trends of so many minutes before, so that it does not flicker. */
+const TREND_MEMORY_MIN = 12;
+/** A pit that left its band counts as back only so far inside it, and as out only so far outside, share of the band. */
+const BAND_MARGIN = 0.15;
 /** How long an opening, cold meat or a vent move is felt, min (common practice). */
 const FELT_MIN = { lid: 15, meat: 40, vents: 25 };
-/** Under this share of the snake the fuel itself is the cause. */
+/** Under this share of its charcoal the fuel itself is the cause. */
 const LOW_FUEL = 0.08;
+/** A pit that does not climb any more so long after lighting is not coming up, min (common practice). */
+const BRING_UP_MIN = 45;
 
-/** Straight-line change over the last ten minutes, K; null when there is too little to go on. */
+/** Change over the ten minutes before `nowMs` by a straight line through the readings, K; null with too few. */
 export function recentChangeK(readings: readonly PitReading[], nowMs: number): number | null {
   const recent = readings.filter(
     (r): r is { at: number; pitC: number } =>
       r.pitC !== null && r.at > nowMs - TREND_MIN * MINUTE_MS && r.at <= nowMs,
   );
-  if (recent.length < 4) return null;
+  if (recent.length < FEWEST_READINGS) return null;
   const n = recent.length;
   const tMean = recent.reduce((s, r) => s + r.at, 0) / n;
   const cMean = recent.reduce((s, r) => s + r.pitC, 0) / n;
@@ -43,70 +91,107 @@ export function recentChangeK(readings: readonly PitReading[], nowMs: number): n
   return below === 0 ? null : (above / below) * TREND_MIN * MINUTE_MS;
 }
 
-/** Diagnosis at `nowMs` for a target and band; `litMs` null before lighting. */
-export function diagnose(
-  readings: readonly PitReading[],
-  lines: readonly LogLine[],
-  nowMs: number,
-  litMs: number | null,
-  targetC: number,
-  bandC: number,
-  fuelLeftFraction: number | null,
-): Diagnosis {
+/** What the fire is doing at `nowMs`, and why. */
+export function diagnose(input: DiagnosisInput): Diagnosis {
+  const { plan, readings, nowMs, litMs } = input;
+  const { pitC: targetC, bandC } = plan.request.pits[0]!.pace;
   const changeK = recentChangeK(readings, nowMs);
-  const latest = [...readings].reverse().find((r) => r.pitC !== null)?.pitC ?? null;
-  const place =
-    latest === null || latest < targetC - bandC
-      ? 'below'
-      : latest > targetC + bandC
-        ? 'above'
-        : 'in';
-  if (litMs === null) {
-    return { trend: 'unlit', changeK, place, cause: 'The fire is not lit yet.' };
+  const since = readings.filter((r) => litMs !== null && r.at >= litMs && r.at <= nowMs);
+  const place = bandPlace(since, targetC, bandC);
+  if (litMs === null) return { trend: 'unlit', changeK, place, cause: { code: 'not-lit' } };
+  const trend = steadiedTrend(readings, nowMs);
+  const reached = since.some((r) => r.pitC !== null && r.pitC >= targetC - bandC);
+  const young = nowMs - litMs < BRING_UP_MIN * MINUTE_MS;
+  if (!reached && trend !== 'falling' && (trend === 'rising' || young)) {
+    return { trend: 'coming-up', changeK, place, cause: { code: 'coming-up' } };
   }
-  const since = (match: (l: LogLine) => boolean): number =>
-    (nowMs - ([...lines].reverse().find((l) => l.at <= nowMs && match(l))?.at ?? -Infinity)) /
-    MINUTE_MS;
-  const did = (what: string) => (l: LogLine) => l.body.kind === 'act' && l.body.action.do === what;
-  const lid = since(did('lid-open'));
-  const meat = since(did('meat-on'));
-  const vents = since((l) => did('set-vents')(l) && l.jobId !== 'light');
-  const change = clamp(changeK ?? 0, -99, 99);
-  const trend = Math.abs(change) < STEADY_K ? 'steady' : change > 0 ? 'rising' : 'falling';
-  if (vents > 1e6 && place === 'below' && trend !== 'falling') {
-    return { trend: 'coming-up', changeK, place, cause: 'Coming up with the vents open.' };
+  return { trend, changeK, place, cause: causeOf(input, trend, place) };
+}
+
+/** Where the pit stands, remembering where it stood: a reading on the edge of the band changes nothing. */
+function bandPlace(readings: readonly PitReading[], targetC: number, bandC: number): BandPlace {
+  const margin = BAND_MARGIN * bandC;
+  let place: BandPlace | null = null;
+  for (const { pitC } of readings) {
+    if (pitC === null) continue;
+    const off = pitC - targetC;
+    if (place === null) place = off < -bandC ? 'below' : off > bandC ? 'above' : 'in';
+    else if (off > bandC + margin) place = 'above';
+    else if (off < -bandC - margin) place = 'below';
+    else if (place === 'above' && off < bandC - margin) place = off < -bandC ? 'below' : 'in';
+    else if (place === 'below' && off > -bandC + margin) place = off > bandC ? 'above' : 'in';
   }
-  const running = fuelLeftFraction !== null && fuelLeftFraction < LOW_FUEL;
-  return { trend, changeK, place, cause: causeOf(trend, place, lid, meat, vents, running) };
+  return place ?? 'below';
+}
+
+/** The trend now, remembering the minutes before: it starts above one threshold and ends under a lower one. */
+function steadiedTrend(
+  readings: readonly PitReading[],
+  nowMs: number,
+): 'steady' | 'rising' | 'falling' {
+  let trend: 'steady' | 'rising' | 'falling' = 'steady';
+  for (let ago = TREND_MEMORY_MIN; ago >= 0; ago--) {
+    const change = recentChangeK(readings, nowMs - ago * MINUTE_MS) ?? 0;
+    if (change >= MOVING_K.from) trend = 'rising';
+    else if (change <= -MOVING_K.from) trend = 'falling';
+    else if (trend === 'rising' && change < MOVING_K.until) trend = 'steady';
+    else if (trend === 'falling' && change > -MOVING_K.until) trend = 'steady';
+  }
+  return trend;
 }
 
 function causeOf(
-  trend: Diagnosis['trend'],
-  place: Diagnosis['place'],
-  lid: number,
-  meat: number,
-  vents: number,
-  running: boolean,
-): string {
-  if (running && trend !== 'rising')
-    return 'The snake is nearly through: fuel is the cause, not the vents.';
-  if (lid < FELT_MIN.lid) {
-    return trend === 'rising'
-      ? 'Coming back after the lid was open. Leave it shut.'
-      : 'The lid was open. It comes back by itself.';
+  input: DiagnosisInput,
+  trend: 'steady' | 'rising' | 'falling',
+  place: BandPlace,
+): Cause {
+  const { fuelLeftFraction } = input;
+  const sinceMin = (match: (l: LogLine) => boolean): number => minutesSince(input, match);
+  const did = (what: string) => (l: LogLine) => l.body.kind === 'act' && l.body.action.do === what;
+  if (fuelLeftFraction !== null && fuelLeftFraction < LOW_FUEL && trend !== 'rising') {
+    return { code: 'fuel-nearly-gone' };
   }
-  if (meat < FELT_MIN.meat && trend !== 'rising')
-    return 'Cold meat just went on. It comes back by itself.';
-  if (vents < FELT_MIN.vents) return 'The vents were moved. Wait before moving them again.';
-  if (place === 'in')
-    return trend === 'steady' ? 'Nothing to do.' : 'Inside the band: leave the vents.';
+  if (sinceMin(did('lid-open')) < FELT_MIN.lid) {
+    return { code: trend === 'rising' ? 'recovering-from-lid' : 'lid-was-open' };
+  }
+  if (sinceMin(did('meat-on')) < FELT_MIN.meat && trend !== 'rising') return { code: 'cold-meat' };
+  const moved = sinceMin((l) => did('set-vents')(l) && l.jobId !== 'light');
+  if (moved < FELT_MIN.vents) return { code: 'vents-just-moved' };
+  if (place === 'in') return { code: trend === 'steady' ? 'on-target' : 'inside-band' };
   if (place === 'above') {
     return trend === 'falling'
-      ? 'High, but already on its way down.'
-      : 'More air than the target needs: close the bowl vent a quarter.';
+      ? { code: 'high-and-falling' }
+      : { code: 'too-much-air', move: moveNow(input, 1) };
   }
-  if (trend === 'rising') return 'Low, but already on its way up.';
+  if (trend === 'rising') return { code: 'low-and-rising' };
   return trend === 'falling'
-    ? 'A steady fall is fuel or wind, not vents: look at the snake first.'
-    : 'Less air than the target needs: open the bowl vent a quarter.';
+    ? { code: 'fuel-or-wind' }
+    : { code: 'too-little-air', move: moveNow(input, -1) };
+}
+
+/** Minutes since the last line that matches; Infinity where there is none. */
+function minutesSince({ lines, nowMs }: DiagnosisInput, match: (l: LogLine) => boolean): number {
+  const last = [...lines].reverse().find((l) => l.at <= nowMs && match(l));
+  return (nowMs - (last?.at ?? -Infinity)) / MINUTE_MS;
+}
+
+/** The first move from where the vents stand now; `sign` is 1 when the pit is high, -1 when it is low. */
+function moveNow({ plan, lines, nowMs }: DiagnosisInput, sign: 1 | -1): FirstMove {
+  const pit = plan.request.pits[0]!;
+  const setup = designFire(pit);
+  const document = plan.guides[0];
+  const policy = document
+    ? policyOf(document)
+    : habitPolicy(setup.preset, setup.fire, pit.pace.pitC, setup.onSplits);
+  const set = [...lines]
+    .reverse()
+    .find((l) => l.at <= nowMs && l.body.kind === 'act' && l.body.action.do === 'set-vents');
+  const action =
+    set?.body.kind === 'act' && set.body.action.do === 'set-vents' ? set.body.action : null;
+  const hold = action
+    ? { intake: action.intakeFraction, exhaust: action.exhaustFraction }
+    : policy.hold;
+  const exhaustPerIntake =
+    policy.exhaustPerIntake !== null && hold.intake > 0 ? hold.exhaust / hold.intake : null;
+  return firstMove({ setup, policy: { ...policy, hold, exhaustPerIntake } }, sign * pit.pace.bandC);
 }

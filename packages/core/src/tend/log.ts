@@ -4,7 +4,7 @@
  */
 import type { Action } from '../scenario/actions';
 import { MINUTE_MS } from '../quantity/time';
-import type { PlanLog } from '../plan/request/types';
+import type { PlanLog } from '../plan/document/plan';
 
 /** What an entry says. `note` and `job` change no physics. */
 export type EntryBody =

@@ -6,6 +6,7 @@ import { runLikelyPiece, type PieceOutcome } from '../estimate/likelyPiece';
 import type { Action } from '../scenario/actions';
 import type { MeatResult } from '../scenario/result';
 import type { Scenario } from '../scenario/scenario';
+import type { CautionId } from '../safety/cautions';
 import type { WrapId } from '../meat/wraps';
 import { ascending, quantile, p10p50p90 } from '../quantity/statistics';
 import { likelyCooks, type ForecastInput } from './likelyCooks';
@@ -25,7 +26,16 @@ export interface Outlook {
   /** What the middle reads, or is expected to where no probe is in; C. */
   coreC: number | null;
   surfaceC: number | null;
-  phase: 'not-on' | 'warming' | 'stall' | 'past-the-stall' | 'wrapped' | 'tender';
+  phase:
+    | 'not-on'
+    | 'warming'
+    | 'stall'
+    | 'past-the-stall'
+    | 'wrapped'
+    | 'unwrapped'
+    | 'tender'
+    | 'resting'
+    | 'rested';
   /** Mass gone so far, kg a piece. */
   lostKg: number | null;
   bark: number | null;
@@ -39,7 +49,7 @@ export interface Outlook {
     safeNow: boolean;
     surfaceMin: number;
     centreMin: number;
-    cautions: string[];
+    cautions: CautionId[];
   };
 }
 

@@ -1,6 +1,5 @@
 /** What a finished cook came to, beside what was planned. */
-import { charcoalKg } from '../scenario/actions';
-import type { Plan } from '../plan/request/types';
+import type { Plan } from '../plan/document/plan';
 import { mean } from '../quantity/statistics';
 import { epochOf, MINUTE_MS } from '../quantity/time';
 import { litAtMs, type Log } from './log';
@@ -14,8 +13,6 @@ export interface CookFigures {
   minutesBelow: number;
   minutesAbove: number;
   highestC: number | null;
-  /** Fuel laid and added, kg as bought. */
-  fuelKg: number;
   lit: { planned: number; actual: number | null };
   meatOn: { planned: number; actual: number | null };
   off: { planned: number; actual: number | null };
@@ -27,7 +24,7 @@ const MAX_GAP_MIN = 2;
 
 /** Figures of a cook from its plan, log and readings. Times are epoch ms on the cook's clock. */
 export function summarise(
-  plan: Plan,
+  plan: Pick<Plan, 'request' | 'lightAt'> & { jobs: readonly { id: string; at: string }[] },
   log: Log,
   readings: readonly { at: number; pitC: number | null }[],
 ): CookFigures {
@@ -58,14 +55,6 @@ export function summarise(
     else inside += minutes;
   }
   const settled = inside + below + above;
-  const fire = plan.fires[0]!;
-  const added = log.lines.reduce(
-    (kg, l) =>
-      l.body.kind === 'act' && l.body.action.do === 'add-fuel'
-        ? kg + charcoalKg(l.body.action)
-        : kg,
-    0,
-  );
   return {
     inBandFraction: settled > 0 ? inside / settled : null,
     averageC: inTime.length > 0 ? mean(inTime) : null,
@@ -73,7 +62,6 @@ export function summarise(
     minutesBelow: below,
     minutesAbove: above,
     highestC: inTime.length > 0 ? inTime.reduce((a, b) => Math.max(a, b)) : null,
-    fuelKg: (lit === null ? 0 : fire.massKg) + added,
     lit: { planned: job('light'), actual: lit },
     meatOn: { planned: job('meat-on'), actual: act('meat-on') },
     off: { planned: job('off'), actual: off },

@@ -1,5 +1,12 @@
 /** The jobs of a plan in words: what to do, and how. */
-import { cutOf, WRAPS, type JobFacts, type RequestMeat, type RequestPit, type Units } from '@ostrin/core';
+import {
+  cutOf,
+  WRAPS,
+  type JobFacts,
+  type RequestMeat,
+  type RequestPit,
+  type Units,
+} from '@ostrin/core';
 import { charcoalWords, layWords, lightWords, splitWords } from '../fires';
 import { PLACEMENT_WORDS, REST_WORDS } from '../places';
 import { countWords, massWords, spanOfTime, temperatureWords } from '../quantities';
@@ -55,7 +62,8 @@ export function jobWords(facts: JobFacts, pit: RequestPit, units: Units): JobWor
     case 'shut-down':
       return {
         inWords: facts.underFan ? 'Fan off, everything shut' : 'Shut both vents',
-        detail: 'What is not burnt goes out and is saved for the next fire. Ash stays hot for days.',
+        detail:
+          'What is not burnt goes out and is saved for the next fire. Ash stays hot for days.',
       };
     case 'shop':
       return {
@@ -75,7 +83,8 @@ function feedWords(facts: FeedFacts, pit: RequestPit, units: Units): JobWords {
   if (split) {
     return {
       inWords: `A split of ${splitWords(pit, split.kg, split.species, units)}${charcoal ? ` and ${coals}` : ''}`,
-      detail: 'Warmed on the firebox; door ajar a minute while it catches. Lay the next one to warm.',
+      detail:
+        'Warmed on the firebox; door ajar a minute while it catches. Lay the next one to warm.',
     };
   }
   const first = facts.ifSlow ? 'Not done yet? ' : '';

@@ -1,11 +1,23 @@
 /** Wishes that cannot be met, and what would make them possible, in words. */
-import { cutOf, localOf, type Problem, type ProblemFacts, type ProblemFigures, type Request, type Units } from '@ostrin/core';
+import {
+  cutOf,
+  localOf,
+  type Problem,
+  type ProblemFacts,
+  type ProblemFigures,
+  type Request,
+  type Units,
+} from '@ostrin/core';
 import { lengthWords, sidesWords, spanOfTime, temperatureWords } from '../quantities';
 
 type Words = Omit<Problem, 'field'>;
 
 /** A problem of a request as the plan tells it. */
-export const problemWords = ({ field, facts }: ProblemFigures, request: Request, units: Units): Problem => ({
+export const problemWords = (
+  { field, facts }: ProblemFigures,
+  request: Request,
+  units: Units,
+): Problem => ({
   field,
   ...(gratesAndPieces(facts, units) ?? fireAndClock(facts, request, units)),
 });

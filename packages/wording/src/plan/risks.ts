@@ -1,5 +1,14 @@
 /** What could go wrong, and the ways out, in words. */
-import { cutOf, type Risk, type RiskFacts, type RiskFigures, type Units, type WayOut, fromKg, roundDigits } from '@ostrin/core';
+import {
+  cutOf,
+  type Risk,
+  type RiskFacts,
+  type RiskFigures,
+  type Units,
+  type WayOut,
+  fromKg,
+  roundDigits,
+} from '@ostrin/core';
 import { spanOfTime, spanWords, temperatureWords } from '../quantities';
 import type { VentedPit } from '../vents';
 import { firstMoveWords } from './moves';
@@ -16,7 +25,11 @@ const HOTTER_K = 15;
 const SLOW_DOWN_K = 5;
 
 /** A risk of a pit, as the plan tells it. */
-export const riskWords = ({ chanceFraction, facts }: RiskFigures, pit: VentedPit, units: Units): Risk => ({
+export const riskWords = (
+  { chanceFraction, facts }: RiskFigures,
+  pit: VentedPit,
+  units: Units,
+): Risk => ({
   chanceFraction,
   ...risk(facts, pit, units),
 });
@@ -106,4 +119,3 @@ export function wayOutWords(way: WayOut, units: Units): string {
       return `Fire gone or out of patience: a kitchen oven at ${at(130)}, wrapped, finishes it well.`;
   }
 }
-

@@ -1,5 +1,14 @@
 /** What to have and to buy for a plan, in words. */
-import { CHARCOALS, cutOf, WOODS, type FuelId, type Shopping, type ShoppingFigures, type Units, type WoodId } from '@ostrin/core';
+import {
+  CHARCOALS,
+  cutOf,
+  WOODS,
+  type FuelId,
+  type Shopping,
+  type ShoppingFigures,
+  type Units,
+  type WoodId,
+} from '@ostrin/core';
 import { countWords, inHundred, massWords } from '../quantities';
 
 /** Name of a fuel on a list. */
@@ -36,7 +45,9 @@ export function shoppingWords(s: ShoppingFigures, units: Units): Shopping {
   if (s.kind === 'meat') {
     const raw = rawWords(s, units);
     const [low, high] = cutOf(s.cut).trimRange;
-    const trimmed = oneMass(s) ? '' : `: trimming takes ${inHundred(low)} to ${inHundred(high)} in 100`;
+    const trimmed = oneMass(s)
+      ? ''
+      : `: trimming takes ${inHundred(low)} to ${inHundred(high)} in 100`;
     return {
       item: `${meatName(s)}, trimmed`,
       amount: `${s.pieces} x ${massWords(s.eachKg, units)}`,

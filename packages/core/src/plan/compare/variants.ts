@@ -1,20 +1,31 @@
 /** Other ways of cooking the same meal, side by side: each planned for itself with the same likely cooks. */
 import { cutOf, doneByFeel } from '../../meat/cuts';
 import { presetOf } from '../../pit/catalogue';
-import { WRAPS, type WrapId } from '../../meat/wraps';
+import type { WrapId } from '../../meat/wraps';
 import { epochOf, MINUTE_MS } from '../../quantity/time';
-import { METRIC, temperatureWords, type Units } from '../../quantity/words';
-import { SCHOOL_IDS, schoolWords, WRAP_SCHOOLS, type SchoolId } from '../../meat/usualTreatment';
+import { SCHOOL_IDS, schoolOf, WRAP_SCHOOLS, type SchoolId } from '../../meat/usualTreatment';
 import { fuelNeeded, fuelWorth } from '../jobs/shopping';
 import type { PlanOptions } from '../assemble';
 import { planSteps } from '../plan';
 import { splitIntervals } from '../fire/tuneSplits';
-import type { Plan, Request, RequestMeat, RequestPit } from '../request/types';
+import type { PlanFigures, ProblemFigures } from '../document/figures';
+import type { Plan, PlannedFire } from '../document/plan';
+import type { Request, RequestMeat, RequestPit } from '../request/types';
 
-/** One way as it would go. */
-export interface PlanVariant {
+/** In what a variant differs from the plan it is compared with. */
+export type VariantChange =
+  | { kind: 'as-planned' }
+  | { kind: 'pit-temperature'; pitC: number }
+  | { kind: 'feed-interval'; everyMin: number }
+  | { kind: 'fire'; id: string }
+  | { kind: 'pit'; name: string }
+  | { kind: 'wrap'; with: WrapId }
+  | { kind: 'wrap-when'; school: SchoolId };
+
+/** One variant as it would go, without its sentences. */
+export interface VariantFigures {
   id: string;
-  inWords: string;
+  change: VariantChange;
   request: Request;
   lightAt: string;
   ready: [string, string];
@@ -32,15 +43,15 @@ export interface PlanVariant {
   chanceLateFraction: number;
   /** The same when it is lit at the time of the plan it is compared with. */
   lateIfLitAsPlannedFraction: number;
-  /** What stands in the way; empty when nothing does. */
-  problem: string;
+  /** What stands in the way; null when nothing does. */
+  problem: ProblemFigures | null;
 }
 
 /** What a meal can be compared with besides its own pit and fire. */
 export interface VariantSources {
   pits?: readonly RequestPit[];
-  /** Other fires of the first pit, with what they are called. */
-  fires?: readonly { id: string; inWords: string; fire: RequestPit['fire'] }[];
+  /** Other fires of the first pit, by the names of their choices. */
+  fires?: readonly { id: string; fire: RequestPit['fire'] }[];
 }
 
 /** Paces that are compared, C: slow, steady, fast (common practice). */
@@ -48,13 +59,12 @@ const PACE_VARIANTS_C = [107, 121, 135, 150];
 const WRAP_VARIANTS: readonly WrapId[] = ['none', 'paper', 'foil'];
 interface VariantRequest {
   id: string;
-  inWords: string;
+  change: VariantChange;
   request: Request;
 }
 
 /** The ways worth a look: other paces, wraps, schools of when to wrap, feeds, fires, and pits of the yard. */
 export function variantRequests(request: Request, others: VariantSources = {}): VariantRequest[] {
-  const units = request.units ?? METRIC;
   const pit = request.pits[0]!;
   const withPit = (p: RequestPit): Request => ({
     ...request,
@@ -63,26 +73,30 @@ export function variantRequests(request: Request, others: VariantSources = {}): 
   });
   const paces = PACE_VARIANTS_C.filter((c) => Math.abs(c - pit.pace.pitC) > 5).map((pitC) => ({
     id: `pace-${pitC}`,
-    inWords: `at ${temperatureWords(pitC, units)}`,
+    change: { kind: 'pit-temperature' as const, pitC },
     request: withPit({ ...pit, pace: { ...pit.pace, pitC } }),
   }));
   const feeds = otherFeedIntervals(pit).map((everyMin) => ({
     id: `every-${everyMin}`,
-    inWords: `fed each ${everyMin} min`,
+    change: { kind: 'feed-interval' as const, everyMin },
     request: withPit({ ...pit, fire: { ...pit.fire, everyMin } }),
   }));
   const fires = (others.fires ?? []).map((f) => ({
     id: `fire-${f.id}`,
-    inWords: f.inWords,
+    change: { kind: 'fire' as const, id: f.id },
     request: withPit({ ...pit, fire: { ...f.fire, species: pit.fire.species } }),
   }));
   const pits = (others.pits ?? [])
     .filter((p) => !request.pits.some((mine) => mine.id === p.id))
-    .map((p) => ({ id: `pit-${p.id}`, inWords: `on ${p.name ?? p.id}`, request: withPit(p) }));
+    .map((p) => ({
+      id: `pit-${p.id}`,
+      change: { kind: 'pit' as const, name: p.name ?? p.id },
+      request: withPit(p),
+    }));
   return [
-    { id: 'as-planned', inWords: 'as planned', request },
+    { id: 'as-planned', change: { kind: 'as-planned' }, request },
     ...paces,
-    ...wrapVariants(request, units),
+    ...wrapVariants(request),
     ...feeds,
     ...fires,
     ...pits,
@@ -96,7 +110,7 @@ function otherFeedIntervals(pit: RequestPit): readonly number[] {
 }
 
 /** Other wraps of the first meat, and the same wrap (or the usual one) by the other schools. */
-function wrapVariants(request: Request, units: Units): VariantRequest[] {
+function wrapVariants(request: Request): VariantRequest[] {
   const meat = request.meats[0]!;
   if (!doneByFeel(cutOf(meat.cut))) return [];
   const when = meat.wrap.when ?? WRAP_SCHOOLS['core-74'];
@@ -106,14 +120,14 @@ function wrapVariants(request: Request, units: Units): VariantRequest[] {
   });
   const wraps = WRAP_VARIANTS.filter((w) => w !== meat.wrap.with).map((w) => ({
     id: `wrap-${w}`,
-    inWords: w === 'none' ? 'not wrapped' : `wrapped in ${WRAPS[w].name}`,
+    change: { kind: 'wrap' as const, with: w },
     request: wrapped(w === 'none' ? { with: w } : { with: w, when }),
   }));
   if (meat.wrap.with === 'none') return wraps;
-  const same = (id: SchoolId): boolean => JSON.stringify(WRAP_SCHOOLS[id]) === JSON.stringify(when);
-  const schools = SCHOOL_IDS.filter((id) => !same(id)).map((id) => ({
+  const mine = schoolOf(when);
+  const schools = SCHOOL_IDS.filter((id) => id !== mine).map((id) => ({
     id: `when-${id}`,
-    inWords: `wrapped ${schoolWords(id, units)}`,
+    change: { kind: 'wrap-when' as const, school: id },
     request: wrapped({ ...meat.wrap, when: WRAP_SCHOOLS[id] }),
   }));
   return [...wraps, ...schools];
@@ -124,8 +138,8 @@ export function* compareVariants(
   request: Request,
   others: VariantSources,
   options: PlanOptions,
-): Generator<PlanVariant | null, void> {
-  let planned: Plan | null = null;
+): Generator<VariantFigures | null, void> {
+  let planned: PlanFigures | null = null;
   for (const variant of variantRequests(request, others)) {
     const work = planSteps(variant.request, options);
     let step = work.next();
@@ -134,11 +148,15 @@ export function* compareVariants(
     // Fed as it would be anyway, it is no other way.
     const fedEvery = planned.guides[0]!.feed?.mostMin;
     if (variant.id === `every-${fedEvery}`) continue;
-    yield planVariantOf(variant, step.value, planned);
+    yield variantFigures(variant, step.value, planned);
   }
 }
 
-function planVariantOf(variant: VariantRequest, plan: Plan, planned: Plan): PlanVariant {
+function variantFigures(
+  variant: VariantRequest,
+  plan: PlanFigures,
+  planned: PlanFigures,
+): VariantFigures {
   const zone = plan.request.timeZone;
   const ready = plan.ready[0]!;
   const fuel = fuelNeeded(plan.fires);
@@ -146,7 +164,7 @@ function planVariantOf(variant: VariantRequest, plan: Plan, planned: Plan): Plan
   const on = epochOf(plan.meatOnAt[0]!, zone);
   return {
     id: variant.id,
-    inWords: variant.inWords,
+    change: variant.change,
     request: plan.request,
     lightAt: plan.lightAt,
     ready: [ready.p10, ready.p90],
@@ -160,12 +178,17 @@ function planVariantOf(variant: VariantRequest, plan: Plan, planned: Plan): Plan
     tenderness: plan.outcome?.tenderness ?? null,
     chanceLateFraction: plan.chanceLateFraction,
     lateIfLitAsPlannedFraction: lateIfLitAt(plan, epochOf(planned.lightAt, zone)),
-    problem: plan.problems[0]?.message ?? '',
+    problem: plan.problems[0] ?? null,
   };
 }
 
 /** Chance that something of a plan is late when its first fire is lit at another moment. */
-export function lateIfLitAt(plan: Plan, litMs: number): number {
+export function lateIfLitAt(
+  plan: Pick<Plan, 'request' | 'lightAt' | 'ready'> & {
+    fires: readonly Pick<PlannedFire, 'pit' | 'lightAt'>[];
+  },
+  litMs: number,
+): number {
   const zone = plan.request.timeZone;
   const laterMs = litMs - epochOf(plan.lightAt, zone);
   const inTime = plan.ready.reduce((p, r) => {

@@ -7,13 +7,14 @@ import type { Scenario } from '../../scenario/scenario';
 import type { Weather } from '../../scenario/weather';
 import type { PitSetup } from './designFire';
 import { initialPolicy } from './initialPolicy';
+import { JUDGED_FROM_MIN, plannedScenario, simulatePolicy, type MeatSchedule } from './policyTrial';
 import {
-  JUDGED_FROM_MIN,
-  plannedScenario,
-  simulatePolicy,
-  type MeatSchedule,
-} from './policyTrial';
-import { bestCandidate, scoreInTrialPits, scoreSetup, TRIAL_MIN, type Candidate } from './trialPits';
+  bestCandidate,
+  scoreInTrialPits,
+  scoreSetup,
+  TRIAL_MIN,
+  type Candidate,
+} from './trialPits';
 import type { TunedPolicy } from './tunePolicy';
 
 /** How long one handful lasts in a firebox fed by hand, min: tried. */

@@ -11,7 +11,8 @@ import {
   type PlacedPiece,
 } from './grate';
 import type { PitSetup } from '../fire/designFire';
-import type { GratePlan, RequestMeat } from '../request/types';
+import type { GratePlan } from '../document/plan';
+import type { RequestMeat } from '../request/types';
 
 export interface PiecesToPlace {
   meat: RequestMeat;

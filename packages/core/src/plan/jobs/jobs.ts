@@ -1,5 +1,4 @@
-/** The jobs of a plan: what to do, when, in plain words, and what "done" writes into the log. */
-import { massWords, type Units } from '../../quantity/words';
+/** The jobs of a plan: what to do, when, as codes and figures, and what "done" writes into the log. */
 import { fireJobs, shutJob } from './fireJobs';
 import { lastOffMin, windowOf, type JobDraft } from './job';
 import { meatJobs } from './meatJobs';
@@ -11,20 +10,16 @@ export function jobsAt(
   plan: PitPlan,
   meats: readonly RequestMeat[],
   pieces: readonly number[],
-  units: Units,
   pit?: string,
 ): JobDraft[] {
   const last = lastOffMin(plan);
   const off = { firstMin: Math.max(...plan.readyMin.map((r) => windowOf(r)[0])), lastMin: last };
   const drafts = [
-    ...fireJobs(plan, off, units),
-    ...meats.flatMap((m, i) => meatJobs(plan, m, i, pieces[i]!, units)),
+    ...fireJobs(plan, off),
+    ...meats.flatMap((m, i) => meatJobs(plan, m, i, pieces[i]!)),
     shutJob(plan, last),
   ];
   return drafts
     .map((d) => ({ ...d, atMin: Math.round(d.atMin), ...(pit ? { pit } : {}) }))
     .sort((a, b) => a.atMin - b.atMin);
 }
-
-/** What a job at the table says. */
-export const serveDetail = (kg: number, units: Units): string => `${massWords(kg, units)} went on.`;

@@ -1,22 +1,19 @@
-/** A pit's fire and vents as a plan tells them. */
+/** A pit's fire and vents, as codes and figures. */
 import { charcoalKg, type Action } from '../../scenario/actions';
 import { CHARCOALS } from '../../fuel/catalogue';
 import { localOf, MINUTE_MS } from '../../quantity/time';
 import { mean } from '../../quantity/statistics';
-import { roundTo, roundDigits } from '../../quantity/units';
-import { countWords, spanOfTime, temperatureWords, type Units } from '../../quantity/words';
+import { roundDigits } from '../../quantity/units';
 import { settledC } from '../../solvers/steadyCase';
 import { splitStackKg } from '../schedule/fuelLoad';
 import type { PitPlan } from '../schedule/pitPlan';
-import { splitLengthCm } from '../../pit/usualFire';
 import { fireLitKg } from '../../fire/catalogue';
 import { plannedVentMoves } from './fireJobs';
 import { lastOffMin } from './job';
 import { latestEndMin } from '../schedule/schedule';
 import { scoreRun } from '../fire/policyTrial';
-import { trimWords } from '../risks';
-import type { Feeding, PlannedFire, PlanVents } from '../request/types';
-import { buildWords, charcoalWords, settingWords, splitWords } from '../words';
+import { firstMove } from '../advice/firstMove';
+import type { FeedingFigures, FireFigures, VentFigures } from '../document/figures';
 
 /** Reserve of charcoal at hand for wind and cold: at least this share of the load (common practice: a handful to a quarter). */
 const RESERVE_SHARE = 0.25;
@@ -24,12 +21,12 @@ const RESERVE_SHARE = 0.25;
 const HUNGRIER = 1.25;
 
 /** A pit's fire. */
-export function plannedFireOf(cook: PitPlan, units: Units): PlannedFire {
-  const { setup: way, fuelLoadKg: loadKg } = cook;
+export function plannedFireOf(cook: PitPlan): FireFigures {
+  const { setup, fuelLoadKg: loadKg } = cook;
   const fire = cook.scenario.fire!;
   const last = lastOffMin(cook);
   const piece = CHARCOALS[fire.fuel].pieceKg;
-  const feeding = feedingOf(cook, last, units);
+  const feeding = feedingOf(cook, last);
   const fedKg = feeding
     .filter((f) => f.what !== 'splits')
     .reduce((kg, f) => kg + f.massKg * f.count, 0);
@@ -50,7 +47,7 @@ export function plannedFireOf(cook: PitPlan, units: Units): PlannedFire {
       ? { side: fire.side, layers: fire.layers, arcDegrees: fire.arcDegrees }
       : {};
   return {
-    pit: way.pit.id,
+    pit: setup.pit.id,
     arrangement: fire.arrangement,
     fuel: fire.fuel,
     ...lay,
@@ -66,7 +63,8 @@ export function plannedFireOf(cook: PitPlan, units: Units): PlannedFire {
     reserveKg: roundDigits(reserveKg, 2),
     neededKg: roundDigits(neededKg, 3),
     leftKg: splits ? 0 : roundDigits(Math.max(0, given - neededKg), 3),
-    inWords: [...buildWords(way, fire, units), ...longerWords(cook)],
+    spec: fire,
+    hourPieces: hourPieces(cook),
   };
 }
 
@@ -81,19 +79,15 @@ function charcoalReserveKg(cook: PitPlan, givenKg: number): number {
   return Math.max(RESERVE_SHARE * givenKg, hungriest - givenKg);
 }
 
-/** How a snake is made to last while it burns, for whoever needs more than was planned. */
-function longerWords({ setup: way, charcoalKgPerMin, scenario }: PitPlan): string[] {
+/** Pieces that lengthen a snake by an hour, for whoever needs more than was planned; null for other fires. */
+function hourPieces({ charcoalKgPerMin, scenario }: PitPlan): number | null {
   const fire = scenario.fire!;
-  if (fire.arrangement !== 'snake') return [];
-  const { name, pieceKg } = CHARCOALS[fire.fuel];
-  const anHour = Math.ceil((60 * mean(charcoalKgPerMin)) / pieceKg);
-  return [
-    `To make it last: lay more at its tail, ${fire.side} wide and ${fire.layers} high, round into the gap before the fire comes near; about ${anHour} ${way.fire.fuel === 'lump' ? 'pieces of lump' : name} for an hour. Ash out of the gap first.`,
-  ];
+  if (fire.arrangement !== 'snake') return null;
+  return Math.ceil((60 * mean(charcoalKgPerMin)) / CHARCOALS[fire.fuel].pieceKg);
 }
 
-/** What is put on in the middle of the road, told as rounds. */
-function feedingOf(cook: PitPlan, lastMin: number, units: Units): Feeding[] {
+/** What is put on in the reference cook, as rounds. */
+function feedingOf(cook: PitPlan, lastMin: number): FeedingFigures[] {
   const fed = (cook.result.happened as Action[]).flatMap((a) =>
     a.do === 'add-fuel' && a.atMin > 0 && a.atMin <= lastMin
       ? [
@@ -110,73 +104,58 @@ function feedingOf(cook: PitPlan, lastMin: number, units: Units): Feeding[] {
     const count = of.length;
     const [fromMin, toMin] = [of[0]!.atMin, of.at(-1)!.atMin];
     const everyMin = count > 1 ? Math.round((toMin - fromMin) / (count - 1)) : 0;
-    const massKg = roundDigits(mean(of.map((f) => f.kg)), 3);
-    const each =
-      what === 'splits'
-        ? `a split of ${splitWords(massKg, splitLengthCm(cook.setup.parameters), units)}`
-        : charcoalWords({ fuel: what }, massKg, units);
-    const often =
-      count > 1
-        ? ` each ${spanOfTime(roundTo(everyMin, 5))}, ${countWords(count, 'time', 'times')}`
-        : ', once';
-    return { what, massKg, everyMin, fromMin, toMin, count, inWords: `${each}${often}` };
+    return {
+      what,
+      massKg: roundDigits(mean(of.map((f) => f.kg)), 3),
+      everyMin,
+      fromMin,
+      toMin,
+      count,
+    };
   });
 }
 
-/** From bring-up to close-down: each setting of the middle of the road, and what to try first when it is off. */
-export function plannedVentsOf(
-  cook: PitPlan,
-  litMs: number,
-  zone: string,
-  units: Units,
-): PlanVents[] {
-  const { setup: way, policy: guide } = cook;
-  const pit = way.pit.id;
-  const { pitC: target, bandC } = way.pit.pace;
-  // Rounds of splits are corrected as they go: where they come to is seen in the cook itself.
+/** Where a pit settles, C. Rounds of splits are corrected as they go, so that only the cook itself shows it. */
+function settlesAtC(cook: PitPlan): number {
   const itself = settledC(cook.result.pitC, cook.scenario.everyMin);
-  const settles = way.onSplits ? itself : (cook.tuned?.settlesC ?? itself);
-  const settlesC = roundDigits(
-    Number.isFinite(settles)
-      ? settles
-      : mean(cook.result.pitC.filter((c): c is number => c !== null)),
-    1,
-  );
+  const settles = cook.setup.onSplits ? itself : (cook.tuned?.settlesC ?? itself);
+  const known = cook.result.pitC.filter((c): c is number => c !== null);
+  return roundDigits(Number.isFinite(settles) ? settles : mean(known), 1);
+}
+
+/** From bring-up to close-down: each setting of the reference cook, and what to try first when it is off. */
+export function plannedVentsOf(cook: PitPlan, litMs: number, zone: string): VentFigures[] {
+  const { setup, policy } = cook;
+  const { pitC: target, bandC } = setup.pit.pace;
+  const moves = { high: firstMove(cook, bandC), low: firstMove(cook, -bandC) };
+  const common = { pit: setup.pit.id, settlesC: settlesAtC(cook) };
   const at = (min: number): string => localOf(litMs + min * MINUTE_MS, zone);
-  const near = `settles near ${temperatureWords(settlesC, units)}`;
-  if (way.underFan) {
+  if (setup.underFan) {
+    const exhaustFraction = setup.preset.fanExhaustFraction;
     return [
       {
+        ...common,
         at: at(0),
-        pit,
         intakeFraction: 0,
-        exhaustFraction: way.preset.fanExhaustFraction,
-        settlesC,
-        inWords: `Fan set to ${temperatureWords(target, units)}, slots open: ${near}`,
-        ifHigh: 'Look for air that gets in past the fan: slit shut, ash door tight.',
-        ifLow: 'Ash under the fire, or fuel bridging in the hopper: tap it, empty the pan.',
+        exhaustFraction,
+        fanTargetC: target,
+        first: true,
+        moves,
       },
     ];
   }
-  const moves = plannedVentMoves(cook);
-  const told =
-    moves.length > 0
-      ? moves
-      : [{ atMin: 0, intakeFraction: guide.up.intake, exhaustFraction: guide.up.exhaust }];
-  return told.map((m, i) => ({
+  const planned = plannedVentMoves(cook);
+  const settings =
+    planned.length > 0
+      ? planned
+      : [{ atMin: 0, intakeFraction: policy.up.intake, exhaustFraction: policy.up.exhaust }];
+  return settings.map((m, i) => ({
+    ...common,
     at: at(m.atMin),
-    pit,
     intakeFraction: m.intakeFraction,
     exhaustFraction: m.exhaustFraction,
-    settlesC,
-    inWords: `${settingWords(way, m.intakeFraction, m.exhaustFraction)}${i === 0 ? `: ${near}` : ''}`,
-    ...(i > 0
-      ? {}
-      : way.onSplits
-        ? {
-            ifHigh: 'The next split a quarter lighter; the dampers stay open.',
-            ifLow: 'The next split a quarter heavier, and warmed longer.',
-          }
-        : { ifHigh: trimWords(cook, bandC), ifLow: trimWords(cook, -bandC) }),
+    fanTargetC: null,
+    first: i === 0,
+    moves: i === 0 ? moves : null,
   }));
 }

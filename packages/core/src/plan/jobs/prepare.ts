@@ -1,10 +1,10 @@
 /** What is done before the fire: thawing, brining, salting, seasoning, and by when to have shopped. */
 import { cutOf, usualThicknessMm } from '../../meat/cuts';
 import { epochOf, HOUR_MS, localOf, MINUTE_MS } from '../../quantity/time';
-import { countWords, spanOfTime } from '../../quantity/words';
 import { requestedMassKg } from '../request/amount';
-import { piecesName, type JobDraft } from './job';
-import type { Problem, RequestMeat } from '../request/types';
+import type { JobFacts, ShoppingFigures } from '../document/figures';
+import type { JobDraft } from './job';
+import type { RequestMeat } from '../request/types';
 
 /** Thawing in the fridge, hours for each kg of a piece, and at least (USDA consumer advice: 24 h for 4-5 lb, from memory). */
 const THAW = { hoursPerKg: 11, leastH: 12 };
@@ -29,46 +29,29 @@ export function prepareJobs(
   id: (job: string) => string,
   earlierBy: (atMin: number) => number = () => 0,
 ): { jobs: JobDraft[]; leadMin: number } {
-  const cut = cutOf(meat.cut);
-  const name = piecesName(meat, pieces);
-  const thick = usualThicknessMm(cut, requestedMassKg(meat)) > THIN_MM;
+  const thick = usualThicknessMm(cutOf(meat.cut), requestedMassKg(meat)) > THIN_MM;
   const jobs: JobDraft[] = [];
   let lead = 0;
   let begun = onMin;
-  const add = (job: string, minutes: number, inWords: string, detail: string): void => {
+  const add = (job: string, minutes: number, facts: JobFacts): void => {
     lead += minutes;
     begun -= minutes;
     // Seasoning keeps its hour; what only waits may begin before.
     if (job !== 'season') begun -= earlierBy(begun);
-    jobs.push({ id: id(job), atMin: begun, do: 'prepare', inWords, detail, logs: [] });
+    jobs.push({ id: id(job), atMin: begun, do: 'prepare', facts, logs: [] });
   };
+  const { cut } = meat;
   if (meat.prepare === 'season') {
-    add(
-      'season',
-      thick ? SEASON_MIN.thick : SEASON_MIN.thin,
-      `Season the ${name}`,
-      thick
-        ? 'Back into the fridge until it goes on: cold meat takes more smoke.'
-        : 'Not earlier: salt draws a thin piece dry within the hour.',
-    );
+    const minutes = thick ? SEASON_MIN.thick : SEASON_MIN.thin;
+    add('season', minutes, { kind: 'season', cut, pieces, thick });
   } else if (meat.prepare) {
     const brine = meat.prepare === 'brine';
     const hours = brine ? SALT_H.brine : thick ? SALT_H.thick : SALT_H.thin;
-    add(
-      'salt',
-      60 * hours,
-      `${brine ? 'Brine' : 'Salt'} the ${name}`,
-      `At least ${spanOfTime(60 * hours)} in the fridge, ${brine ? 'covered, then patted dry' : 'uncovered'}.`,
-    );
+    add('salt', 60 * hours, { kind: 'salt', cut, pieces, brine, hours });
   }
   if (meat.frozen) {
     const hours = thawHours(requestedMassKg(meat));
-    add(
-      'thaw',
-      60 * hours,
-      `Move the ${name} from the freezer to the fridge`,
-      `At least ${countWords(hours, 'hour', 'hours')} to thaw through, in a tray that holds what drips.`,
-    );
+    add('thaw', 60 * hours, { kind: 'thaw', cut, pieces, hours });
   }
   return { jobs, leadMin: lead };
 }
@@ -106,7 +89,7 @@ export function shopMs(needMs: number, nowMs: number, zone: string): number {
 
 /** Shopping as a job: what has to be fetched, by when. None when everything is there. */
 export function shopJob(
-  fetch: readonly string[],
+  fetch: ShoppingFigures[],
   needMs: number,
   nowMs: number,
   zone: string,
@@ -119,34 +102,8 @@ export function shopJob(
       id: 'shop',
       atMin: Math.round((ms - zeroMs) / MINUTE_MS),
       do: 'shop',
-      inWords: 'Shop by now, at the latest',
-      detail: `${fetch.join('; ')}.`,
+      facts: { kind: 'shop', fetch },
       logs: [],
     },
   ];
-}
-
-/** What lead times make impossible: a frozen piece for today, salt that would have had to go on already. */
-export function prepareProblem(
-  meat: RequestMeat,
-  index: number,
-  onMs: number,
-  nowMs: number,
-  leadMin: number,
-): Problem | null {
-  const haveMin = (onMs - nowMs) / MINUTE_MS;
-  if (leadMin === 0 || haveMin >= leadMin) return null;
-  const cut = cutOf(meat.cut);
-  if (meat.frozen) {
-    return {
-      field: `meats[${index}].frozen`,
-      message: `A frozen ${cut.name} needs ${thawHours(requestedMassKg(meat))} hours in the fridge before it can go on; there are ${Math.max(0, Math.floor((haveMin * MINUTE_MS) / HOUR_MS))}.`,
-      instead: `Buy it fresh, or serve ${Math.ceil((leadMin - haveMin) / 60)} hours later. It does not go on frozen: its middle would stay cold for too long.`,
-    };
-  }
-  return {
-    field: `meats[${index}].prepare`,
-    message: `Salting the ${cut.name} should have begun ${spanOfTime(leadMin - haveMin)} ago.`,
-    instead: 'Season it just before it goes on instead.',
-  };
 }

@@ -1,15 +1,19 @@
 /** What is needed, what is on the shelf, what to buy, and what that costs. */
-import { CHARCOALS } from '../../fuel/catalogue';
-import { cutOf } from '../../meat/cuts';
 import { roundDigits } from '../../quantity/units';
-import { countWords, massWords, type Units } from '../../quantity/words';
 import { requestedMassKg } from '../request/amount';
-import { piecesName } from './job';
-import type { Amount, Plan, PlannedFire, Request, Shopping } from '../request/types';
-import type { FuelId } from '../../fuel/catalogue';
+import type { ShoppingFigures } from '../document/figures';
+import type { Amount, Feeding, PlannedFire } from '../document/plan';
+import { USUAL_WOOD } from '../fire/designFire';
+import type { Request } from '../request/types';
+import type { FuelId, WoodId } from '../../fuel/catalogue';
+
+/** What a planned fire says of its fuel. */
+type FuelOfFire = Pick<PlannedFire, 'fuel' | 'massKg' | 'reserveKg' | 'woodChunks'> & {
+  feeding: readonly Pick<Feeding, 'what' | 'massKg' | 'count'>[];
+};
 
 /** Fuel of a plan by kind, kg: laid, put on and kept in reserve. */
-export function fuelNeeded(fires: readonly PlannedFire[]): Map<FuelId | 'chunks', number> {
+export function fuelNeeded(fires: readonly FuelOfFire[]): Map<FuelId | 'chunks', number> {
   const need = new Map<FuelId | 'chunks', number>();
   const add = (fuel: FuelId | 'chunks', kg: number): void => {
     if (kg > 0) need.set(fuel, (need.get(fuel) ?? 0) + kg);
@@ -26,8 +30,13 @@ export function fuelNeeded(fires: readonly PlannedFire[]): Map<FuelId | 'chunks'
   return need;
 }
 
+interface FuelOfPlan {
+  request: Request;
+  fires: readonly FuelOfFire[];
+}
+
 /** What the fuel of a plan is worth at the user's prices, reserve and shelf included; null where none has a price. */
-export function fuelWorth({ request, fires }: Pick<Plan, 'request' | 'fires'>): number | null {
+export function fuelWorth({ request, fires }: FuelOfPlan): number | null {
   let worth: number | null = null;
   for (const [fuel, kg] of fuelNeeded(fires)) {
     const price = request.prices?.find((p) => p.fuel === fuel);
@@ -36,64 +45,59 @@ export function fuelWorth({ request, fires }: Pick<Plan, 'request' | 'fires'>): 
   return worth === null ? null : roundDigits(worth, 2);
 }
 
-/** Name of a fuel on a list. */
-export const fuelName = (fuel: FuelId | 'chunks', species: string): string =>
-  fuel === 'splits'
-    ? `${species} splits, seasoned`
-    : fuel === 'chunks'
-      ? `${species} chunks`
-      : CHARCOALS[fuel].name;
-
-/** The list, what it costs where prices are given, and what of it has to be fetched, in a few words each. */
+/** The list, what it costs where prices are given, and what of it has to be fetched. */
 export function shoppingOf(
   request: Request,
-  fires: readonly PlannedFire[],
+  fires: readonly FuelOfFire[],
   amounts: readonly Amount[],
-  units: Units,
-): { list: Shopping[]; cost: number | null; fetch: string[] } {
-  const fetch: string[] = [];
-  const list: Shopping[] = amounts.map((a, i) => {
+): { list: ShoppingFigures[]; cost: number | null; fetch: ShoppingFigures[] } {
+  const meats = amounts.map((a, i): ShoppingFigures => {
     const meat = request.meats[i]!;
-    const name = piecesName(meat, a.pieces);
-    const item = `${name}, trimmed`;
-    const amount = `${a.pieces} x ${massWords(requestedMassKg(meat), units)}`;
-    if (meat.frozen) return { item, amount, buy: 'nothing: it is in the freezer' };
-    const [low, high] = a.rawKg;
-    const same = Math.abs(high - low) < 0.05;
-    const raw = `${massWords(low, units)}${same ? '' : ` to ${massWords(high, units)}`} as bought`;
-    fetch.push(`${a.pieces} ${name}, ${raw}`);
     return {
-      item,
-      amount,
-      buy: same ? raw : `${raw}: trimming takes ${percent(cutOf(meat.cut).trimRange)}`,
+      kind: 'meat',
+      cut: meat.cut,
+      pieces: a.pieces,
+      eachKg: requestedMassKg(meat),
+      rawKg: a.rawKg,
+      frozen: meat.frozen ?? false,
     };
   });
-  const species = request.pits[0]?.fire.species ?? 'cherry';
-  let cost: number | null = null;
-  for (const [fuel, kg] of fuelNeeded(fires)) {
-    const shelf = request.fuelOnHand?.find((s) => s.fuel === fuel)?.massKg;
-    const price = request.prices?.find((p) => p.fuel === fuel);
-    const missing = Math.max(0, kg - (shelf ?? 0));
-    const bags = price ? Math.ceil(missing / price.bagKg - 1e-6) : 0;
-    if (price) cost = (cost ?? 0) + bags * price.each;
-    const bought = price
-      ? `${countWords(bags, 'bag', 'bags')} of ${massWords(price.bagKg, units)}`
-      : massWords(missing, units);
-    if (missing > 0) fetch.push(`${fuelName(fuel, species)}, ${bought}`);
-    list.push({
-      item: fuelName(fuel, species),
-      amount: massWords(kg, units),
-      ...(shelf === undefined ? {} : { onShelf: massWords(shelf, units) }),
-      ...(missing <= 0
-        ? { buy: 'nothing: there is enough' }
-        : price || shelf !== undefined
-          ? { buy: bought }
-          : {}),
-      ...(price ? { cost: roundDigits(bags * price.each, 2) } : {}),
-    });
-  }
-  return { list, cost: cost === null ? null : roundDigits(cost, 2), fetch };
+  const species = request.pits[0]?.fire.species ?? USUAL_WOOD;
+  const fuels = [...fuelNeeded(fires)].map(([fuel, kg]) => fuelToBuy(request, fuel, kg, species));
+  const costs = fuels.flatMap((f) => (f.bags ? [f.bags.cost] : []));
+  return {
+    list: [...meats, ...fuels],
+    cost:
+      costs.length > 0
+        ? roundDigits(
+            costs.reduce((a, b) => a + b),
+            2,
+          )
+        : null,
+    fetch: [
+      ...meats.filter((m) => m.kind === 'meat' && !m.frozen),
+      ...fuels.filter((f) => f.missingKg > 0),
+    ],
+  };
 }
 
-const percent = ([low, high]: readonly [number, number]): string =>
-  `${Math.round(100 * low)} to ${Math.round(100 * high)} in 100`;
+function fuelToBuy(
+  request: Request,
+  fuel: FuelId | 'chunks',
+  kg: number,
+  species: WoodId,
+): Extract<ShoppingFigures, { kind: 'fuel' }> {
+  const shelfKg = request.fuelOnHand?.find((s) => s.fuel === fuel)?.massKg ?? null;
+  const price = request.prices?.find((p) => p.fuel === fuel);
+  const missingKg = Math.max(0, kg - (shelfKg ?? 0));
+  const count = price ? Math.ceil(missingKg / price.bagKg - 1e-6) : 0;
+  return {
+    kind: 'fuel',
+    fuel,
+    species,
+    kg,
+    shelfKg,
+    missingKg,
+    bags: price ? { count, eachKg: price.bagKg, cost: roundDigits(count * price.each, 2) } : null,
+  };
+}

@@ -1,6 +1,6 @@
 /** When somebody must be there, how long nobody need be, and who takes which hours. */
 import { localOf, MINUTE_MS } from '../../quantity/time';
-import type { Plan, PlanJob, Shift } from '../request/types';
+import type { Plan, Shift } from '../document/plan';
 
 /** Jobs that nobody stands at the pit for. */
 const NOT_AT_PIT = new Set(['serve', 'prepare', 'shop']);
@@ -18,7 +18,7 @@ export function visitMinutes(jobs: readonly { do: string; clockMin: number }[]):
 
 /** Visits, the longest stretch without one, and the crew's shifts. */
 export function watchOf(
-  jobs: readonly (PlanJob & { clockMin: number })[],
+  jobs: readonly { do: string; clockMin: number }[],
   crew: readonly string[],
   zeroMs: number,
   zone: string,

@@ -1,7 +1,8 @@
 /** How much meat for how many people: from the plate back to the shop. */
 import { cutOf, type Cut } from '../../meat/cuts';
 import { usualMassKg } from '../../meat/usualTreatment';
-import type { Amount, Request, RequestMeat } from './types';
+import type { Amount } from '../document/plan';
+import type { Request, RequestMeat } from './types';
 
 /** Cooked, edible mass one trimmed piece gives, kg: low and high of the usual range. */
 export const edibleKg = (cut: Cut, massKg: number): [number, number] => [

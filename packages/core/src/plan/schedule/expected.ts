@@ -1,7 +1,7 @@
 /** The course of a cook as expected, every five minutes, with its 8-in-10 fan. */
 import { percentileBands } from '../../sampling/likelyPits';
 import type { PitPlan } from './pitPlan';
-import type { Expected } from '../request/types';
+import type { Expected } from '../document/plan';
 
 type Core = Pick<Expected, 'coreC' | 'coreLowC' | 'coreHighC'>;
 

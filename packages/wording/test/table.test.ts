@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import {
   areApart,
   compareVariants,
+  type VariantFigures,
   epochOf,
   footprintOf,
   grateOf,
@@ -10,22 +11,20 @@ import {
   lateIfLitAt,
   designFire,
   fitsOnGrate,
-  onePit,
-  plan,
   simulate,
   variantRequests,
   WRAP_SCHOOLS,
   type Plan,
   type Request,
-  type PlanVariant,
-} from '../src/internals';
-import { planGrate } from '../src/internals';
-import { request } from './scenarios';
+} from '@ostrin/core/internals';
+import { onePit, planDocument } from '@ostrin/wording';
+import { planGrate } from '@ostrin/core/internals';
+import { request } from '../../core/test/scenarios';
 
 const NOW = Date.UTC(2027, 4, 13, 12);
 const MEAT = request().meats[0]!;
 const quick = (part: Partial<Request> = {}, members = 8): Plan =>
-  plan(request(part), { nowMs: NOW, members });
+  planDocument(request(part), { nowMs: NOW, members });
 const pitOf = (id: string, preset: string, fuel: 'lump' | 'briquette', pitC: number) => ({
   id,
   cooker: { preset, overrides: {} },
@@ -165,11 +164,11 @@ describe('pieces laid by hand', () => {
 });
 
 describe('other ways', () => {
-  const rows = (wish: Request): PlanVariant[] =>
+  const rows = (wish: Request): VariantFigures[] =>
     [
       ...compareVariants(
         wish,
-        { fires: [{ id: 'lump', inWords: 'on lump', fire: { fuel: 'lump' } }] },
+        { fires: [{ id: 'lump', fire: { fuel: 'lump' } }] },
         { nowMs: NOW, members: 24 },
       ),
     ].filter((r) => r !== null);
@@ -177,7 +176,7 @@ describe('other ways', () => {
   it('are paces, wraps, every school of wrapping, fires and pits, each once and never the same again', () => {
     const others = {
       pits: [pitOf('jar', 'kamado-46', 'lump', 121)],
-      fires: [{ id: 'x', inWords: 'on lump', fire: { fuel: 'lump' as const } }],
+      fires: [{ id: 'x', fire: { fuel: 'lump' as const } }],
     };
     const ids = variantRequests(request(), others).map((w) => w.id);
     expect(new Set(ids).size).toBe(ids.length);

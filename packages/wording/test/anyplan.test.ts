@@ -7,12 +7,8 @@ import {
   grateOf,
   designFire,
   fitsOnGrate,
-  linesOf,
   localOf,
-  markdownOf,
   MINUTE_MS,
-  onePit,
-  plan,
   PRESETS,
   presetOf,
   simulate,
@@ -24,7 +20,8 @@ import {
   type RequestMeat,
   type RequestPit,
   type Weather,
-} from '../src/internals';
+} from '@ostrin/core/internals';
+import { linesOf, markdownOf, onePit, planDocument } from '@ostrin/wording';
 
 const ZONE = 'Europe/Ljubljana';
 const SERVE = '2027-05-15T18:30';
@@ -179,7 +176,7 @@ function whole(made: Plan, request: Request): void {
 it('is whole for any pits, meats and weather, roughly', () => {
   fc.assert(
     fc.property(requestArb, (request) => {
-      whole(plan(request, { nowMs: NOW, members: 1 }), request);
+      whole(planDocument(request, { nowMs: NOW, members: 1 }), request);
     }),
     { numRuns: 40 },
   );
@@ -188,7 +185,7 @@ it('is whole for any pits, meats and weather, roughly', () => {
 it('is whole for any pits, meats and weather, with its likely cooks, and comes apart into cooks that run', () => {
   fc.assert(
     fc.property(requestArb, (request) => {
-      const made = plan(request, { nowMs: NOW, members: 9 });
+      const made = planDocument(request, { nowMs: NOW, members: 9 });
       whole(made, request);
       expect(made.scenarios).toHaveLength(made.fires.length);
       for (const fire of made.fires) {
@@ -209,7 +206,7 @@ it('is whole for any pits, meats and weather, with its likely cooks, and comes a
 it('tells the same jobs on every sheet, each line at its time', () => {
   fc.assert(
     fc.property(requestArb, (request) => {
-      const made = plan(request, { nowMs: NOW, members: 1 });
+      const made = planDocument(request, { nowMs: NOW, members: 1 });
       const lines = linesOf(made);
       expect(lines.length).toBeLessThanOrEqual(made.jobs.length);
       const text = markdownOf(made, 'A plan');
@@ -230,7 +227,7 @@ it('is the same whenever it is asked, as long as nothing has passed', () => {
         meats: request.meats.map((m) => ({ ...m, frozen: false, prepare: undefined })),
       };
       const at = (nowMs: number): string => {
-        const { jobs, ...rest } = plan(bare, { nowMs, members: 1 });
+        const { jobs, ...rest } = planDocument(bare, { nowMs, members: 1 });
         return JSON.stringify([rest, jobs.filter((j) => j.do !== 'shop')]);
       };
       expect(at(NOW + laterMin * MINUTE_MS)).toBe(at(NOW));

@@ -5,18 +5,18 @@ import {
   HOUR_MS,
   localOf,
   MINUTE_MS,
-  plan,
   type Plan,
   type Request,
-} from '../src/internals';
-import { shopJob, shopMs } from '../src/internals';
-import { request } from './scenarios';
+} from '@ostrin/core/internals';
+import { planDocument } from '@ostrin/wording';
+import { shopJob, shopMs } from '@ostrin/core/internals';
+import { request } from '../../core/test/scenarios';
 
 const ZONE = 'Europe/Ljubljana';
 const NOW = epochOf('2027-05-13T09:00', ZONE);
 const MEAT = request().meats[0]!;
 const planned = (part: Partial<Request> = {}, members = 24): Plan =>
-  plan(request(part), { nowMs: NOW, members });
+  planDocument(request(part), { nowMs: NOW, members });
 const job = (p: Plan, id: string) => p.jobs.find((j) => j.id === id)!;
 
 describe('shopping', () => {

@@ -2,13 +2,13 @@
  * What a plan says, as codes and figures. The wording package makes the sentences of the plan document
  * from them, in the user's units and the pit's own vents.
  */
-import type { CharcoalId, FuelId, WoodId } from '../fuel/catalogue';
-import type { WrapId } from '../meat/wraps';
-import type { CautionId } from '../safety/cautions';
-import type { FireSpec } from '../scenario/fireSpec';
-import type { RestWhere } from '../meat/rest';
-import type { Feeding, Plan, PlannedFire, PlanJob, PlanVents } from './document';
-import type { RequestMeat } from './request/types';
+import type { CharcoalId, FuelId, WoodId } from '../../fuel/catalogue';
+import type { WrapId } from '../../meat/wraps';
+import type { CautionId } from '../../safety/cautions';
+import type { FireSpec } from '../../scenario/fireSpec';
+import type { RestWhere } from '../../meat/rest';
+import type { Feeding, Plan, PlannedFire, PlanJob, PlanVents } from './plan';
+import type { RequestMeat } from '../request/types';
 
 /** The first move when a pit settles off its target. */
 export type FirstMove =
@@ -197,11 +197,10 @@ export interface ProblemFigures {
 export type WayOut = 'hold-wrapped' | 'serve-sooner' | 'wrap-now' | 'pit-hotter' | 'finish-in-oven';
 
 /** A plan without its sentences. */
-export interface PlanFigures
-  extends Omit<
-    Plan,
-    'jobs' | 'fires' | 'vents' | 'shopping' | 'risks' | 'planB' | 'problems' | 'cautions'
-  > {
+export interface PlanFigures extends Omit<
+  Plan,
+  'jobs' | 'fires' | 'vents' | 'shopping' | 'risks' | 'planB' | 'problems' | 'cautions'
+> {
   jobs: JobFigures[];
   fires: FireFigures[];
   vents: VentFigures[];

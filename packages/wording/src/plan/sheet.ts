@@ -1,7 +1,6 @@
 /** A plan as a sheet of plain text (Markdown): to print, to hand over, to keep. */
-import { cutOf } from '../meat/cuts';
-import { countWords, massWords, METRIC, spanOfTime } from '../quantity/words';
-import type { Plan, PlanJob } from './request/types';
+import { cutOf, METRIC, type Plan, type PlanJob } from '@ostrin/core';
+import { capital, countWords, massWords, spanOfTime } from '../quantities';
 
 /** Jobs that are alike and follow each other are told in one line. */
 export interface SheetLine {
@@ -12,7 +11,7 @@ export interface SheetLine {
   detail: string;
 }
 
-/** The jobs as a hand-over sheet tells them: each pit's rounds of feeding in one line. */
+/** The jobs as a sheet tells them: each round of feeding at a pit in one line. */
 export function linesOf(plan: Plan): SheetLine[] {
   const lines: SheetLine[] = [];
   // The round under way at each pit, and the line that tells it.
@@ -45,7 +44,7 @@ function roundWords(round: readonly PlanJob[]): string {
 const atPit = (plan: Plan, { pit, do: what, inWords }: PlanJob): string => {
   if (!pit || what === 'prepare') return inWords;
   const name = pitName(plan, pit);
-  return `${name.charAt(0).toUpperCase()}${name.slice(1)}: ${inWords}`;
+  return `${capital(name)}: ${inWords}`;
 };
 
 /** What a pit of a plan is called. */

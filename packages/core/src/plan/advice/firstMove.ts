@@ -1,0 +1,41 @@
+/** What to try first when a pit settles off its target. */
+import { withHoldingIntake, type VentOpenings } from '../../control/controlPolicy';
+import { ventMark } from '../../pit/ventNotation';
+import { clamp } from '../../quantity/units';
+import type { FirstMove } from '../document/figures';
+import type { PitPlan } from '../schedule/pitPlan';
+
+/** Larger and larger moves, for notations that tell a small one like none; times the move that is due. */
+const LARGER = [1, 1.5, 2.25, 3.4, 5];
+/** Largest move at once: the logarithm of the opening's change. */
+const MOST_E_FOLDS = 0.6;
+/** The exhaust of a fire on splits that runs high: half shut brings it down within minutes (common practice). */
+const DAMPED_EXHAUST = 0.5;
+
+/** The first move when the pit stands `offK` over (or, negative, under) its target, K. */
+export function firstMove(
+  { setup, policy }: Pick<PitPlan, 'setup' | 'policy'>,
+  offK: number,
+): FirstMove {
+  const high = offK > 0;
+  if (setup.underFan) return { do: 'look-at-fan', whenHigh: high };
+  if (setup.onSplits) {
+    const damps = high && policy.hold.exhaust > DAMPED_EXHAUST;
+    return { do: 'other-splits', lighter: high, exhaust: damps ? DAMPED_EXHAUST : null };
+  }
+  const eFolds = clamp(-offK / policy.kelvinPerEFold, -MOST_E_FOLDS, MOST_E_FOLDS);
+  const now = told(setup, policy.hold);
+  for (const times of LARGER) {
+    const intake = clamp(policy.hold.intake * Math.exp(times * eFolds), policy.finest.small, 1);
+    const { hold } = withHoldingIntake(policy, intake);
+    if (told(setup, hold) !== now) return { do: 'set-vents', ...hold };
+  }
+  return { do: 'nothing-left', whenHigh: high };
+}
+
+/** A setting as its owner's notation tells it apart from others. */
+function told({ pit, preset }: PitPlan['setup'], { intake, exhaust }: VentOpenings): string {
+  const notation = pit.ventWay ?? preset.ventNotation;
+  const { travelMm } = preset;
+  return `${ventMark(intake, notation, travelMm.intake)} ${ventMark(exhaust, notation, travelMm.exhaust)}`;
+}

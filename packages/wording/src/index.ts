@@ -1,0 +1,33 @@
+/** Sentences for people: from the engine's codes and figures, in the user's units and the pit's own vents. */
+export { cautionWords, CAUTION_SOURCES } from './cautions';
+export { DAY_NAMES, noSettingWords } from './card';
+export { causeWords, TREND_WORDS } from './diagnosis';
+export { charcoalWords, fireChoiceWords } from './fires';
+export { actionWords, entryWords, type Telling } from './log';
+export { phaseWords, safetyWords, wrapOptionWords, WRAP_OPTION_NAMES, type Clock } from './meat';
+export { onePit } from './plan/onePit';
+export { planDocument, wordPlan, wordResult } from './plan/plan';
+export { fuelName } from './plan/shopping';
+export { linesOf, markdownOf, pitName, type SheetLine } from './plan/sheet';
+export { schoolWords, wordVariant, type PlanVariant } from './plan/variants';
+export {
+  capital,
+  countWords,
+  lengthWords,
+  massWords,
+  smallMassWords,
+  spanOfTime,
+  spanWords,
+  temperatureWords,
+} from './quantities';
+export { jobReason } from './reasons';
+export {
+  NOTATION_NAMES,
+  openingWords,
+  settingWords,
+  shortOpening,
+  ventedPit,
+  ventName,
+  ventNames,
+  type VentedPit,
+} from './vents';

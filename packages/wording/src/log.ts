@@ -1,0 +1,81 @@
+/** What was done, in words. */
+import { METRIC, WOODS, WRAPS, type Entry, type PlanLog, type Units } from '@ostrin/core';
+import { PLACE_WORDS } from './places';
+import { countWords, massWords, smallMassWords, temperatureWords } from './quantities';
+import { settingWords, ventName, type VentedPit } from './vents';
+
+/** Whose actions are told: the reader's units, and the pit, where it is known. */
+export interface Telling {
+  units: Units;
+  pit: VentedPit | null;
+}
+
+/** Where nobody knows who reads and whose vents they are. */
+const UNKNOWN: Telling = { units: METRIC, pit: null };
+
+/** A vent as its share of the travel is said where nobody knows whose it is. */
+const quarters = (fraction: number): string => ventName(fraction, 'quarters', 0);
+
+/** What an action is called in a list. */
+export function actionWords(a: PlanLog, { units, pit }: Telling = UNKNOWN): string {
+  switch (a.do) {
+    case 'set-vents':
+      return pit
+        ? settingWords(pit, a.intakeFraction, a.exhaustFraction)
+        : `Intake ${quarters(a.intakeFraction)}, exhaust ${quarters(a.exhaustFraction)}`;
+    case 'lid-open':
+      return `Lid open ${Math.round(a.seconds)} s`;
+    case 'door':
+      return a.openFraction > 0 ? 'Fire door open' : 'Fire door shut';
+    case 'add-fuel':
+      return a.fuel === 'splits'
+        ? `${countWords(Math.round(a.pieces), 'split', 'splits')} of ${WOODS[a.species ?? 'oak'].name}, ${massWords(a.massKg ?? 0, units)}`
+        : `${Math.round(a.pieces)} ${a.lit ? 'lit ' : ''}${a.fuel === 'lump' ? 'lumps of charcoal' : 'briquettes'}`;
+    case 'rake':
+      return 'Coals raked';
+    case 'fill-water':
+      return `${massWords(a.massKg, units)} of water in the pan`;
+    case 'turn':
+      return 'Turned';
+    case 'spritz':
+      return 'Spritzed';
+    case 'sauce':
+      return 'Sauced';
+    case 'move':
+      return `Moved: ${PLACE_WORDS[a.to]}`;
+    case 'oven-finish':
+      return `Into an oven at ${temperatureWords(a.atC, units)}`;
+    case 'set-target':
+      return `Target ${temperatureWords(a.targetC, units)}`;
+    case 'fan':
+      return a.on ? 'Fan on' : 'Fan off';
+    case 'add-wood':
+      return `${smallMassWords(a.massG, units)} of ${WOODS[a.species].name}`;
+    case 'meat-on':
+      return 'Meat on';
+    case 'meat-off':
+      return 'Meat off';
+    case 'wrap':
+      return a.with === 'none' ? 'Unwrapped' : `Wrapped in ${WRAPS[a.with].name}`;
+    case 'unwrap':
+      return 'Unwrapped';
+  }
+}
+
+/** What an entry is called in a list. */
+export function entryWords(e: Entry, telling: Telling = UNKNOWN): string {
+  switch (e.kind) {
+    case 'act':
+      return actionWords(e.action, telling);
+    case 'note':
+      return `Note: ${e.text}`;
+    case 'job':
+      return 'Job done';
+    case 'undo':
+      return 'Undone';
+    case 'retime':
+      return 'Time corrected';
+    case 'finish':
+      return 'Finished';
+  }
+}

@@ -1,0 +1,37 @@
+/** Why a job is planned, and why at that time, in words. */
+import type { Forecast, Plan, PlanJob, Units, VentNotation } from '@ostrin/core';
+import { behindWords } from './meat';
+import { spanOfTime } from './quantities';
+import { ventedPit } from './vents';
+
+/** The finest steps that a setting is told in. */
+const STEP_WORDS: Readonly<Record<VentNotation, string>> = {
+  quarters: 'in eighths',
+  mm: 'to the millimetre',
+  fingers: 'to half a finger',
+  clock: 'to a quarter of an hour on the dial',
+};
+
+/** The figures behind a job's time, and how sure they are. */
+export function jobReason(
+  job: PlanJob,
+  plan: Plan,
+  forecast: Forecast | null,
+  units: Units,
+): string {
+  const cooks = `${plan.members} simulated cooks with other leaks, winds and pieces of meat`;
+  if (job.spanMin) {
+    const early = spanOfTime(Math.max(0, job.spanMin[0]));
+    const behind = forecast?.coreDifferenceK;
+    const now = behind === null || behind === undefined ? '' : ` ${behindWords(behind, units)}`;
+    return `In 8 of 10 of ${cooks} this came between ${early} and ${spanOfTime(job.spanMin[1])} after lighting.${now}`;
+  }
+  if (job.id === 'hold') {
+    const { notation } = ventedPit(plan.request.pits[0]!);
+    return `Closing down before the target lets the pit settle into the band instead of running past it. The setting is the one, told ${STEP_WORDS[notation]}, that the simulated pit settled nearest to the target with, in your weather.`;
+  }
+  if (job.id === 'meat-on') {
+    return 'The smoke of the first chunk has thinned by now. Cold meat takes more smoke, so it goes on straight from the fridge.';
+  }
+  return `Its time comes from ${cooks}.`;
+}

@@ -14,7 +14,7 @@ test('meat that comes too late is refused with an hour that would do, and planne
   await expect(page.getByText(/^from 12:30/)).toBeVisible();
   await done(page);
   await planned(page);
-  await expect(page.getByTestId('slip')).toContainText('not there before 12:30');
+  await expect(page.getByTestId('plan-sentence')).toContainText('not there before 12:30');
   await expect(
     page.getByText(/^Put on at 12:30, the mutton shoulder is late in/).first(),
   ).toBeVisible();
@@ -33,7 +33,7 @@ test('meat that comes too late is refused with an hour that would do, and planne
 
   // What was chosen is still there when the page is opened again.
   await page.reload();
-  await expect(page.getByTestId('slip')).toContainText('not there before 07:30');
+  await expect(page.getByTestId('plan-sentence')).toContainText('not there before 07:30');
 });
 
 test('a turkey that waits badly is told so, with a place that keeps it', async ({

@@ -8,7 +8,7 @@ test('a roast pulled rare is planned with its caution, a bird only to a safe tem
   await change(page, /^Meat:/, /^Rib roast/);
   await change(page, /^Done:/, /^51 C/);
   await planned(page);
-  await expect(page.getByTestId('slip')).toContainText('the middle reads 51 C');
+  await expect(page.getByTestId('plan-sentence')).toContainText('the middle reads 51 C');
   await expect(page.getByText(/Tell who eats it/)).toBeVisible();
   await change(page, /^Meat:/, /^Chicken/);
   await page.getByRole('button', { name: /^Done:/ }).click();
@@ -28,7 +28,7 @@ test('the meat sheet explains the piece, weighs wrapping now, and logs what is d
   await page.getByRole('radio', { name: /^When the bark is set/ }).click();
   await done(page);
   await planned(page);
-  await expect(page.getByTestId('slip')).toContainText('in foil when the bark is set');
+  await expect(page.getByTestId('plan-sentence')).toContainText('in foil when the bark is set');
   await page.getByTestId('start-cook').click();
   for (let i = 0; i < 3; i++) await page.getByTestId('job-done').click();
   await page.getByTestId('meat-reading').click();
@@ -49,8 +49,8 @@ test('the meat sheet explains the piece, weighs wrapping now, and logs what is d
   await page.getByRole('button', { name: 'Close' }).click();
   await page.getByTestId('meat-reading').click();
   const sheet = page.getByTestId('outlook');
-  await expect(sheet.getByTestId('way-foil-now')).toContainText(/tender \d\d:\d\d–\d\d:\d\d/);
-  await expect(sheet.getByTestId('way-leave-bare')).toContainText('of its weight left');
+  await expect(sheet.getByTestId('wrap-option-foil-now')).toContainText(/tender \d\d:\d\d–\d\d:\d\d/);
+  await expect(sheet.getByTestId('wrap-option-leave-bare')).toContainText('of its weight left');
   await expect(sheet).toContainText('What is safe');
   await page.getByRole('button', { name: 'Spritz' }).click();
   await expect(page.getByTestId('last-tap')).toContainText('spritzed');

@@ -20,8 +20,8 @@ test('a kettle through a cold night, taken along as a calendar that opens elsewh
   }
   await done(page);
   await planned(page);
-  await expect(page.getByTestId('slip')).toContainText('12 C, 6 C at night, light wind');
-  await expect(page.getByTestId('slip')).toContainText('a side basket of briquettes, oak');
+  await expect(page.getByTestId('plan-sentence')).toContainText('12 C, 6 C at night, light wind');
+  await expect(page.getByTestId('plan-sentence')).toContainText('a side basket of briquettes, oak');
   await expect(page.getByText(/briquettes along one side, in the basket/)).toBeVisible();
   await expect(page.getByText(/^If it settles high:/)).toBeVisible();
   const [download] = await Promise.all([
@@ -53,7 +53,7 @@ test('a stick burner on splits: fed in rounds as often as is wished, watched in 
   await expect(page.getByTestId('job-feed-1')).toContainText(/times, each (20|45|50)\smin until/);
   // Slept longer, at a price that is told.
   await change(page, /^Fire:/, '60 min');
-  await expect(page.getByTestId('slip')).toContainText('splits each 60 min, cherry');
+  await expect(page.getByTestId('plan-sentence')).toContainText('splits each 60 min, cherry');
   await expect(page.getByText(/^Then a split of .* each 1\sh, \d+ times\.$/)).toBeVisible();
   await expect(
     page.getByText(/^The pit stands in its band about \d+ minutes of 100/),
@@ -74,11 +74,11 @@ test('a kamado compared with its other ways, one of which is taken', async ({ pa
   await planned(page);
   await expect(page.getByText(/Old ash out first/)).toBeVisible();
   await page.getByRole('button', { name: 'Compare' }).click();
-  const faster = page.getByTestId('way-pace-150');
+  const faster = page.getByTestId('variant-pace-150');
   await expect(faster).toContainText(/Light \d\d:\d\d/);
-  await expect(page.getByTestId('way-pit-tower')).toBeVisible();
+  await expect(page.getByTestId('variant-pit-tower')).toBeVisible();
   await faster.getByRole('button', { name: 'Plan it at 150 C' }).click();
-  await expect(page.getByTestId('slip')).toContainText('150 C');
+  await expect(page.getByTestId('plan-sentence')).toContainText('150 C');
   await planned(page);
 });
 
@@ -106,12 +106,12 @@ test('a plan by the keyboard alone', async ({ page }) => {
   await page.keyboard.press('Enter');
   await reach('Done');
   await page.keyboard.press('Enter');
-  await expect(page.getByTestId('slip')).toContainText('12 people');
+  await expect(page.getByTestId('plan-sentence')).toContainText('12 people');
   await open(/^Wrap:/, 'Wrapped or not');
   await reach(/^Foil, /);
   await page.keyboard.press('Enter');
   await page.keyboard.press('Escape');
   await planned(page);
-  await expect(page.getByTestId('slip')).toContainText('wrapped in foil');
+  await expect(page.getByTestId('plan-sentence')).toContainText('wrapped in foil');
   await expect(page.getByTestId('four-times')).toContainText('ready, 8 in 10');
 });

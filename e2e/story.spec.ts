@@ -45,14 +45,14 @@ test('plan a cook, tend it, keep it', async ({ page, context }) => {
 
   // Plan: a whole sentence at first sight, and an answer from the worker.
   await page.goto('/');
-  await expect(page.getByTestId('slip')).toContainText('8 people');
+  await expect(page.getByTestId('plan-sentence')).toContainText('8 people');
   const times = page.getByTestId('four-times');
   await expect(times).toContainText('ready, 8 in 10');
   const before = await times.textContent();
   await page.getByRole('button', { name: /^People/ }).click();
   await page.getByRole('radio', { name: '4', exact: true }).click();
   await page.getByRole('button', { name: 'Done', exact: true }).click();
-  await expect(page.getByTestId('slip')).toContainText('1 mutton shoulder');
+  await expect(page.getByTestId('plan-sentence')).toContainText('1 mutton shoulder');
   await page.getByRole('button', { name: /^Mass of one piece/ }).click();
   await page.getByRole('radio', { name: '3.2 kg', exact: true }).click();
   await page.getByRole('button', { name: 'Done', exact: true }).click();
@@ -63,7 +63,7 @@ test('plan a cook, tend it, keep it', async ({ page, context }) => {
   await expect(times).not.toHaveText(before!);
   await expect(page.getByRole('img', { name: /Snake from above/ })).toBeVisible();
   await page.getByRole('radio', { name: 'F', exact: true }).click();
-  await expect(page.getByTestId('slip')).toContainText('250 F');
+  await expect(page.getByTestId('plan-sentence')).toContainText('250 F');
   await page.getByRole('radio', { name: 'C', exact: true }).click();
   await expect(times).toHaveAttribute('aria-busy', 'false');
 
@@ -158,7 +158,7 @@ test('plan a cook, tend it, keep it', async ({ page, context }) => {
     await page.goto(`${url}/log`);
     await expect(page.getByText(/No cooks yet/)).toBeVisible();
     await page.getByTestId('import-files').setInputFiles([readings, actions]);
-    await expect(page.getByText('Brought in.')).toBeVisible();
+    await expect(page.getByText('Imported.')).toBeVisible();
     const back = await fetch(`${url}/api/cooks/${doc.id}/cook.json`).then((r) => r.json());
     expect(back).toEqual(doc);
     await page.getByTestId('import-files').setInputFiles(json);
@@ -178,11 +178,11 @@ test('every place opens on a wide screen, by keyboard, and past cooks are there'
   await expect(page.getByTestId('figures')).toContainText('Average pit');
   await expect(page.getByText(/Finished in the clubhouse oven/).first()).toBeVisible();
   await page.keyboard.press('2');
-  await expect(page.getByTestId('slip')).toBeVisible();
+  await expect(page.getByTestId('plan-sentence')).toBeVisible();
   await page.keyboard.press('1');
   await expect(page.getByText(/No fire is lit/)).toBeVisible();
   await page.goto('/no/such/page');
   await expect(page.getByText('There is no page at /no/such/page.')).toBeVisible();
   await page.getByRole('button', { name: 'To the plan' }).click();
-  await expect(page.getByTestId('slip')).toBeVisible();
+  await expect(page.getByTestId('plan-sentence')).toBeVisible();
 });

@@ -76,7 +76,7 @@ test('a slip of two meats on two pits is kept, opened again, started and tended 
   await page.getByRole('button', { name: 'Course: more' }).click();
   await done(page);
   await planned(page);
-  await expect(page.getByTestId('slip')).toContainText('eaten at 15:45');
+  await expect(page.getByTestId('plan-sentence')).toContainText('eaten at 15:45');
   await expect(page.getByTestId('four-times')).toContainText('Chicken');
   await page.getByRole('radio', { name: 'the Tower', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Set the fan' })).toBeVisible();
@@ -86,24 +86,24 @@ test('a slip of two meats on two pits is kept, opened again, started and tended 
   expect(pages).toBe(1);
 
   // Kept under a name, and found again after the page was left.
-  await page.getByRole('button', { name: 'Kept plans' }).click();
-  await page.getByRole('button', { name: 'Keep the plan on the page' }).click();
+  await page.getByRole('button', { name: 'Saved plans' }).click();
+  await page.getByRole('button', { name: 'Save the plan on the page' }).click();
   await page.getByTestId('plan-name').fill('Two fires for the crew');
-  await page.getByTestId('plan-keep').click();
+  await page.getByTestId('plan-save').click();
   await expect(page.getByText('Two fires for the crew')).toBeVisible();
   await page.getByRole('checkbox', { name: /^Two fires/ }).click();
   await expect(page.getByRole('checkbox', { name: /^Two fires/ })).toBeChecked();
   // The slip itself is still there when the page comes back; a new one is begun when asked for.
   await page.reload();
   await planned(page);
-  await expect(page.getByTestId('slip')).toContainText('chicken');
-  await page.getByRole('button', { name: 'Kept plans' }).click();
-  await page.getByRole('button', { name: 'Begin a new slip' }).click();
-  await expect(page.getByTestId('slip')).not.toContainText('chicken');
+  await expect(page.getByTestId('plan-sentence')).toContainText('chicken');
+  await page.getByRole('button', { name: 'Saved plans' }).click();
+  await page.getByRole('button', { name: 'Start a new plan' }).click();
+  await expect(page.getByTestId('plan-sentence')).not.toContainText('chicken');
   await planned(page);
-  await page.getByRole('button', { name: 'Kept plans' }).click();
+  await page.getByRole('button', { name: 'Saved plans' }).click();
   await page.getByRole('button', { name: 'Open Two fires for the crew' }).click();
-  await expect(page.getByTestId('slip')).toContainText('eaten at 15:45');
+  await expect(page.getByTestId('plan-sentence')).toContainText('eaten at 15:45');
   await planned(page);
 
   // One cook a fire, each tended for itself.

@@ -71,14 +71,14 @@ try {
   await shoot('plan-ways', '/', PHONE, 'dark', async (page) => {
     await onPit(page, /^Long Tom/);
     await page.getByRole('button', { name: 'Compare' }).click();
-    await page.getByTestId('way-pit-tower').waitFor({ timeout: 60_000 });
-    await page.getByTestId('way-as-planned').scrollIntoViewIfNeeded();
+    await page.getByTestId('variant-pit-tower').waitFor({ timeout: 60_000 });
+    await page.getByTestId('variant-as-planned').scrollIntoViewIfNeeded();
     await page.mouse.move(200, 400);
     await page.mouse.wheel(0, 300);
     await wait(400);
   });
   const twoFires = async (page) => {
-    await page.getByRole('button', { name: 'Kept plans' }).click();
+    await page.getByRole('button', { name: 'Saved plans' }).click();
     await page.getByRole('button', { name: /^Open Harvest/ }).waitFor();
     await wait(400);
   };

@@ -141,7 +141,7 @@ function runMethod(request: Request, way: Method, seed: number): MethodOutcome {
         massKg: meat.massKg!,
         startC: 4,
         wrap: meat.wrap.with === 'none' ? undefined : (meat.wrap as never),
-        done: meat.done,
+        done: 'plateC' in meat.done ? { coreC: meat.done.plateC } : meat.done,
         rest: meat.rest,
       },
     ],

@@ -232,7 +232,7 @@ it('tells two meats on two pits in one sentence, each with its own words', async
   fireEvent.press(await screen.findByRole('radio', { name: /^the Bosun/ }));
   expect(usePlanDraft.getState().meats[1]!.pitId).toBe('bosun');
   expect(screen.queryByRole('button', { name: /^Cooker 2/ })).toBeNull();
-  await press('Take it off the slip');
+  await press('Remove it from the plan');
   expect(usePlanDraft.getState().meats).toHaveLength(1);
   await press(/^Before and after/);
   fireEvent.press(await screen.findByRole('radio', { name: /^Frozen now/ }));
@@ -320,15 +320,15 @@ describe('kept plans', () => {
   it('keep what is on the page under a name', async () => {
     open();
     expect(await screen.findByText(/Nothing is kept yet/)).toBeTruthy();
-    await press('Keep the plan on the page');
+    await press('Save the plan on the page');
     fireEvent.changeText(await screen.findByTestId('plan-name'), '   ');
     await act(async () => {
-      fireEvent.press(screen.getByTestId('plan-keep'));
+      fireEvent.press(screen.getByTestId('plan-save'));
       await Promise.resolve();
     });
     expect(await screen.findByRole('alert')).toHaveTextContent(/Write something/);
     fireEvent.changeText(screen.getByTestId('plan-name'), 'Regatta lunch');
-    fireEvent.press(screen.getByTestId('plan-keep'));
+    fireEvent.press(screen.getByTestId('plan-save'));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]!.body).toEqual({ name: 'Regatta lunch', favourite: false, request });
   });

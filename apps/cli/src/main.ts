@@ -2,6 +2,7 @@
 import { problemLine, readRequest, readScenario, type Checked } from '@ostrin/contract';
 import { epochOf, simulate } from '@ostrin/core';
 import { planDocument, wordResult } from '@ostrin/wording';
+import { Command, CommanderError, InvalidArgumentError, Option } from 'commander';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { movableParameters, rowsWithParametersMoved } from '../../../checks/movedParameters';
@@ -10,22 +11,13 @@ import { syntheticRows } from '../../../checks/syntheticCooks';
 import { bench } from './bench';
 import { benchPlans, plansTables } from './benchPlans';
 
-const USAGE = `Usage: ostrin simulate <scenario.json | ->
-       ostrin plan <request.json | -> [--now 2027-05-14T09:00]   (asked then, in the request's time zone; else now)
-       ostrin facts [--json]
-       ostrin facts --moved   (the pit's rows with each parameter moved by a tenth; minutes)
-       ostrin facts --twins   (windows and readings against synthetic cooks; minutes)
-       ostrin bench --json
-       ostrin bench --plans [--json] [--seed 7]   (plans against rules of thumb, in sixty simulated cooks; a minute or two)`;
-
 /** Likely cooks behind a plan. */
 const MEMBERS = 60;
 
 /** Bad input: said line by line, exit status 2. */
 class BadInput extends Error {}
 
-function readJson(file: string | undefined): unknown {
-  if (!file) throw new BadInput(USAGE);
+function readJson(file: string): unknown {
   const where = file === '-' ? 0 : path.resolve(process.env.OSTRIN_CWD ?? process.cwd(), file);
   let text: string;
   try {
@@ -45,77 +37,104 @@ function must<T>(checked: Checked<T>): T {
   return checked.value;
 }
 
-/** What stands behind an option; undefined where it is not told. */
-function told(rest: readonly string[], option: string): string | undefined {
-  const at = rest.indexOf(option);
-  return at < 0 ? undefined : (rest[at + 1] ?? '');
-}
-
 /** When a plan is asked for: as told behind `--now`, else by this machine's clock. Epoch ms. */
-function askedMs(rest: readonly string[], zone: string): number {
-  const now = told(rest, '--now');
+function askedMs(now: string | undefined, zone: string): number {
   if (now === undefined) return Date.now();
   const ms = epochOf(now, zone);
   if (Number.isNaN(ms)) throw new BadInput('--now: must be a time like 2027-05-14T09:00');
   return ms;
 }
 
-/** The seed behind `--seed`; none when it is not told. */
-function seedOf(rest: readonly string[]): number | undefined {
-  const seed = told(rest, '--seed');
-  if (seed === undefined) return undefined;
-  if (seed === '' || !Number.isInteger(Number(seed))) {
-    throw new BadInput('--seed: must be a whole number');
+/** The seed behind `--seed`. */
+function seedOf(text: string): number {
+  if (text === '' || !Number.isInteger(Number(text))) {
+    throw new InvalidArgumentError('must be a whole number');
   }
-  return Number(seed);
+  return Number(text);
 }
 
 const print = (value: unknown): void => {
   process.stdout.write(`${JSON.stringify(value)}\n`);
 };
 
-/** Runs one command; returns the exit status. */
+type Now = () => number;
+
+/** The command line: its commands, their options and their help. */
+function commandLine(now: Now): Command {
+  const program = new Command('ostrin')
+    .description(
+      'Plans, simulates and checks cooks over live fire. Answers are JSON on standard output.',
+    )
+    .exitOverride()
+    .showHelpAfterError()
+    .configureOutput({ outputError: (text, write) => write(text) });
+  program
+    .command('simulate')
+    .description('simulate a cook')
+    .argument('<scenario>', 'a scenario document (JSON), or - for standard input')
+    .action((file: string) => {
+      const scenario = must(readScenario(readJson(file)));
+      const began = now();
+      const result = simulate(scenario);
+      print({ ...wordResult(result), computeMs: Math.round(now() - began) });
+    });
+  program
+    .command('plan')
+    .description('plan a meal backwards from its serving time')
+    .argument('<request>', 'a request document (JSON), or - for standard input')
+    .option('--now <time>', "when it is asked, like 2027-05-14T09:00 in the request's time zone")
+    .action((file: string, { now: asked }: { now?: string }) => {
+      const request = must(readRequest(readJson(file)));
+      print(planDocument(request, { nowMs: askedMs(asked, request.timeZone), members: MEMBERS }));
+    });
+  program
+    .command('facts')
+    .description('check the engine against the outside world')
+    .option('--json', 'as JSON instead of a table')
+    .addOption(
+      new Option(
+        '--moved',
+        "the pit's rows with each parameter moved by a tenth; takes minutes",
+      ).conflicts('twins'),
+    )
+    .option('--twins', 'windows and readings against synthetic cooks; takes minutes')
+    .action(({ json, moved, twins }: Record<'json' | 'moved' | 'twins', boolean | undefined>) => {
+      if (moved) {
+        print({ moved: rowsWithParametersMoved(movableParameters()) });
+        return;
+      }
+      const rows = twins ? syntheticRows() : runFacts();
+      if (json) print({ rows });
+      else process.stdout.write(factsTable(rows));
+    });
+  program
+    .command('bench')
+    .description('time the engine, or measure plans against rules of thumb')
+    .option('--json', 'as JSON; timings have no other form')
+    .option('--plans', 'plans against rules of thumb, in sixty simulated cooks; takes minutes')
+    .option('--seed <number>', 'the seed of those cooks', seedOf)
+    .action(async ({ json, plans, seed }: { json?: boolean; plans?: boolean; seed?: number }) => {
+      if (!plans) {
+        print(await bench(now));
+        return;
+      }
+      const measured = benchPlans(seed);
+      if (json) print(measured);
+      else process.stdout.write(plansTables(measured));
+    });
+  return program;
+}
+
+/** Runs one command; returns the exit status: 0 done, 1 a fault of ours, 2 bad input. */
 export async function main(
   argv: readonly string[],
-  now: () => number = () => performance.now(),
+  now: Now = () => performance.now(),
 ): Promise<number> {
-  const [command, ...rest] = argv;
   try {
-    switch (command) {
-      case 'simulate': {
-        const scenario = must(readScenario(readJson(rest[0])));
-        const began = now();
-        const result = simulate(scenario);
-        print({ ...wordResult(result), computeMs: Math.round(now() - began) });
-        return 0;
-      }
-      case 'plan': {
-        const request = must(readRequest(readJson(rest[0])));
-        print(planDocument(request, { nowMs: askedMs(rest, request.timeZone), members: MEMBERS }));
-        return 0;
-      }
-      case 'facts': {
-        if (rest.includes('--moved')) {
-          print({ moved: rowsWithParametersMoved(movableParameters()) });
-          return 0;
-        }
-        const rows = rest.includes('--twins') ? syntheticRows() : runFacts();
-        if (rest.includes('--json')) print({ rows });
-        else process.stdout.write(factsTable(rows));
-        return 0;
-      }
-      case 'bench':
-        if (!rest.includes('--plans')) print(await bench(now));
-        else {
-          const measured = benchPlans(seedOf(rest));
-          if (rest.includes('--json')) print(measured);
-          else process.stdout.write(plansTables(measured));
-        }
-        return 0;
-      default:
-        throw new BadInput(command ? `${command}: no such command\n${USAGE}` : USAGE);
-    }
+    await commandLine(now).parseAsync([...argv], { from: 'user' });
+    return 0;
   } catch (error) {
+    if (error instanceof CommanderError) return error.exitCode === 0 ? 0 : 2;
     if (error instanceof BadInput) {
       process.stderr.write(`${error.message}\n`);
       return 2;

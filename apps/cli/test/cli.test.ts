@@ -84,7 +84,27 @@ it('ends with 2 and one line a problem for bad input', async () => {
   expect(bad.err).toMatch(/^actions\[0\]\.pieces: give pieces/m);
   expect((await run('simulate', '{')).status).toBe(2);
   expect((await run('plan', [])).status).toBe(2);
-  expect((await run('dance', {})).err).toMatch(/no such command/);
+  expect((await run('dance', {})).err).toMatch(/unknown command 'dance'/);
+});
+
+it('refuses an option it does not know, with the ones that exist, and does nothing', async () => {
+  for (const [command, ...more] of [
+    ['bench', '--nonsense'],
+    ['facts', '--jsn'],
+    ['plan', '--later'],
+    ['simulate', '--json'],
+  ] as const) {
+    const { status, out, err } = await run(command, request(), ...more);
+    expect([command, status, out]).toEqual([command, 2, '']);
+    expect(err).toMatch(/unknown option|too many arguments/);
+    expect(err).toMatch(/Usage: ostrin/);
+  }
+});
+
+it.each(['simulate', 'plan', 'facts', 'bench'])('has help for %s', async (command) => {
+  const { status, out } = await run(command, {}, '--help');
+  expect(status).toBe(0);
+  expect(out).toContain(`Usage: ostrin ${command}`);
 });
 
 it('keeps a reference kernel that heats its centre', () => {

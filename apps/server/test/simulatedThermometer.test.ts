@@ -1,4 +1,13 @@
-import { MINUTE_MS, simulate, weatherAt, type Entry } from '@ostrin/core';
+import fc from 'fast-check';
+import {
+  advance,
+  createCook,
+  firstCoreReadingC,
+  MINUTE_MS,
+  simulate,
+  weatherAt,
+  type Entry,
+} from '@ostrin/core/internals';
 import {
   READ_EVERY_MS,
   SimulatedThermometer,
@@ -85,4 +94,36 @@ it('follows a correction back to when it was, and tells the same after a restart
       expect(Math.abs(r.pitC - fresh[i]!.pitC!)).toBeLessThan(0.25);
     }
   });
+});
+
+it('draws a sound piece for every cook, near the catalogue, that cooks as meat does', () => {
+  fc.assert(
+    fc.property(fc.uuid(), (id) => {
+      const { variations } = trueScenario(id, plan);
+      for (const { holdingK, ...multipliers } of variations) {
+        expect(Math.abs(holdingK)).toBeLessThan(2);
+        for (const m of Object.values(multipliers)) {
+          expect(m).toBeGreaterThan(0.5);
+          expect(m).toBeLessThan(2);
+        }
+      }
+    }),
+    { numRuns: 500 },
+  );
+  // Ten hours bare at 121 C: a shoulder is in or past its stall, not boiling.
+  for (let n = 0; n < 12; n++) {
+    const { scenario, variations } = trueScenario(`cook-${n}`, plan);
+    const cook = createCook(
+      {
+        ...scenario,
+        control: { mode: 'held', schedule: [{ atMin: 0, pitC: 121 }] },
+        actions: [{ atMin: 0, do: 'meat-on', meat: 'mutton' }],
+      },
+      { variations },
+    );
+    advance(cook, 600);
+    const coreC = firstCoreReadingC(cook)!;
+    expect(coreC).toBeGreaterThan(62);
+    expect(coreC).toBeLessThan(97);
+  }
 });

@@ -157,6 +157,7 @@ class TopUpChunksDto {
 }
 
 class SplitFeedPolicyDto {
+  @Optional() @Known(Object.keys(WOODS)) species?: keyof typeof WOODS;
   @InRange(0, 10) kg!: number;
   @InRange(0, 10) lightestKg!: number;
   @InRange(0, 10) heaviestKg!: number;
@@ -172,7 +173,7 @@ class SplitFeedPolicyDto {
   @InRange(0, 9999) dampOverK!: number;
 }
 
-/** What a fire is held by: see the core's `Guide`. */
+/** How a fire is held: see `PolicyDocument` of the engine. */
 class ControlPolicyDto {
   @IsString() @MaxLength(60) pit!: string;
   @Nested(() => VentPairDto) up!: VentPairDto;

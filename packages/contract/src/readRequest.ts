@@ -1,5 +1,12 @@
 /** Requests from outside, checked whole. */
-import { cutOf, doneByFeel, presetOf, type MeatSpec, type Request } from '@ostrin/core';
+import {
+  type MeatSpec,
+  type Request,
+  type RequestMeat,
+  cutOf,
+  doneByFeel,
+  presetOf,
+} from '@ostrin/core';
 import { validate, invalid, type Checked, type FieldProblem } from './validate';
 import { RequestDto, toRequest } from './request';
 
@@ -80,14 +87,14 @@ export function requestProblems(request: Request): FieldProblem[] {
 
 /** What a piece cannot be: done by feel when it has none, or in an oven of no temperature. */
 export function meatProblems(
-  m: Pick<MeatSpec, 'cut' | 'done' | 'rest'>,
+  m: Pick<MeatSpec, 'cut' | 'rest'> & { done?: RequestMeat['done'] },
   field: string,
 ): FieldProblem[] {
   const problems: FieldProblem[] = [];
   if (m.done && 'tender' in m.done && m.done.tender && !doneByFeel(cutOf(m.cut))) {
     problems.push({
       field: `${field}.done`,
-      message: `${cutOf(m.cut).name} is done by temperature: give coreC`,
+      message: `${cutOf(m.cut).name} is done by temperature: give coreC or plateC`,
     });
   }
   if (

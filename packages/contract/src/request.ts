@@ -73,6 +73,11 @@ export class PiecePlacementDto {
   @Optional() @IsBoolean() turned?: boolean;
 }
 
+/** When a meat of a meal is done: as a scenario says it, or by its middle on the plate after the rest. */
+export class MealDoneDto extends DoneDto {
+  @Optional() @InRange(40, 99) plateC?: number;
+}
+
 export class RequestMeatDto {
   @IsString() @Length(1, 40) id!: string;
   @Known(Object.keys(CUTS)) cut!: string;
@@ -85,7 +90,7 @@ export class RequestMeatDto {
   @Optional() @LocalTime() serveAt?: string;
   @Optional() @LocalTime() notBefore?: string;
   @Nested(() => WrapDto) wrap!: WrapDto;
-  @Nested(() => DoneDto) @ExactlyOne('coreC', 'tender') done!: DoneDto;
+  @Nested(() => MealDoneDto) @ExactlyOne('coreC', 'tender', 'plateC') done!: MealDoneDto;
   @Nested(() => RestDto) rest!: RestDto;
   @Optional() @IsBoolean() frozen?: boolean;
   @Optional() @IsBoolean() injected?: boolean;

@@ -49,7 +49,7 @@ function definitions(): Record<string, Json> {
   // A thermometer that says nothing says null.
   const reading = all.ReadingDto!.properties as Record<string, Json>;
   for (const key of ['pitC', 'coreC']) reading[key] = { ...reading[key], type: ['number', 'null'] };
-  // What a guide or a plan may leave open says null too.
+  // What a policy or a plan may leave open says null too.
   for (const [name, keys] of Object.entries(NULLABLE_FIELDS)) {
     const properties = all[name]!.properties as Record<string, Json>;
     for (const key of keys) {
@@ -64,7 +64,7 @@ function definitions(): Record<string, Json> {
 
 /** Fields that may be null, by class. */
 const NULLABLE_FIELDS: Readonly<Record<string, readonly string[]>> = {
-  GuideDto: ['exhaustPerIntake', 'feed', 'topUp', 'chunks'],
+  ControlPolicyDto: ['exhaustPerIntake', 'feed', 'topUp', 'chunks'],
   PlanDto: ['cost'],
   OutcomeDto: ['bark', 'tenderness'],
 };

@@ -20,7 +20,7 @@ export { type Cut, doneByFeel, type SafetyKind } from './meat/cut';
 export { cutOf, CUTS } from './meat/cuts';
 export type { RestWhere } from './meat/rest';
 export {
-  doneTemperatures,
+  doneOnPlate,
   SCHOOL_IDS,
   type SchoolId,
   usualDone,
@@ -29,7 +29,7 @@ export {
   usualWrap,
   WRAP_SCHOOLS,
 } from './meat/usualTreatment';
-export { drawPieceVariation } from './meat/variation';
+export { drawPieceVariation, type PieceVariation } from './meat/variation';
 export { type WrapId, WRAPS } from './meat/wraps';
 export { pitWith, presetOf, PRESETS } from './pit/catalogue';
 export { type Place, PLACES } from './pit/layout';
@@ -101,7 +101,7 @@ export {
   toKg,
   type Units,
 } from './quantity/units';
-export type { CautionId } from './safety/cautions';
+export { type CautionId, sugarCaution } from './safety/cautions';
 export { SAFE_C } from './safety/lethality';
 export { runEnsemble } from './sampling/likelyPits';
 export type { Action } from './scenario/actions';

@@ -1,5 +1,12 @@
 import fc from 'fast-check';
-import { seeded, simulate, variationAt, VARIATION_KEYS, type Scenario } from '../src/internals';
+import {
+  type Action,
+  type Scenario,
+  VARIATION_KEYS,
+  seeded,
+  simulate,
+  variationAt,
+} from '../src/internals';
 import {
   drawLikelyPiece,
   estimatePiece,
@@ -166,4 +173,24 @@ describe('the outlook of a piece', () => {
     expect(o.safety.safeByMin).not.toBeNull();
     expect(ask(150).safety.safeNow).toBe(false);
   });
+});
+
+it('says wrapped, unwrapped, resting and rested as the log has it', () => {
+  const scenario: Scenario = {
+    ...held(121, { done: { coreC: 90 }, rest: { where: 'cool-box', minutes: 60 } }),
+    untilMin: 900,
+  };
+  const on = { atMin: 0, do: 'meat-on', meat: 'a' } as const;
+  const phaseAt = (nowMin: number, ...more: Action[]): string => {
+    const done = [on, ...more];
+    const input = { scenario, done, ahead: [], nowMin, readings: [], members: 2, seed: 1 };
+    return meatOutlook(input).phase;
+  };
+  const wrap = { atMin: 200, do: 'wrap', meat: 'a', with: 'foil' } as const;
+  const unwrap = { atMin: 260, do: 'unwrap', meat: 'a' } as const;
+  const off = { atMin: 300, do: 'meat-off', meat: 'a' } as const;
+  expect(phaseAt(230, wrap)).toBe('wrapped');
+  expect(phaseAt(280, wrap, unwrap)).toBe('unwrapped');
+  expect(phaseAt(320, wrap, unwrap, off)).toBe('resting');
+  expect(phaseAt(420, wrap, unwrap, off)).toBe('rested');
 });

@@ -47,6 +47,27 @@ describe('splits', () => {
     }
   });
 
+  it('are of the wood that was chosen, in the jobs, in what is logged and on the fire', () => {
+    const pit = wish(45).pits[0]!;
+    const made = plan(
+      { ...wish(45), pits: [{ ...pit, fire: { ...pit.fire, species: 'hickory' } }] },
+      { nowMs: NOW, members: 1 },
+    );
+    const feeds = made.jobs.filter((j) => j.id.startsWith('feed-'));
+    expect(feeds.length).toBeGreaterThan(2);
+    for (const job of feeds) {
+      expect(job.facts).toMatchObject({ kind: 'feed', split: { species: 'hickory' } });
+      expect(job.logs).toContainEqual(
+        expect.objectContaining({ do: 'add-fuel', fuel: 'splits', species: 'hickory' }),
+      );
+    }
+    const burnt = made.scenarios[0]!.actions.filter((a) => a.do === 'add-fuel');
+    expect(burnt.every((a) => a.fuel !== 'splits' || a.species === 'hickory')).toBe(true);
+    expect(made.shopping.find((s) => s.kind === 'fuel' && s.fuel === 'splits')).toMatchObject({
+      species: 'hickory',
+    });
+  });
+
   it('are compared by how often they are fed, the way they are fed anyway left out', () => {
     const ids = (r: Request): string[] =>
       variantRequests(r)

@@ -1,4 +1,11 @@
-import { simulate, type Action, type MeatSpec, type Place, type Scenario } from '../src/internals';
+import {
+  type Action,
+  type MeatSpec,
+  type Place,
+  type Scenario,
+  simulate,
+  sugarCaution,
+} from '../src/internals';
 import { held, kettle, stickBurner } from './scenarios';
 
 const RIBS: MeatSpec = { id: 'a', cut: 'spare-ribs', massKg: 1.2, startC: 4 };
@@ -112,6 +119,29 @@ describe('what is done to a piece', () => {
     expect(finished.doneAtMin).not.toBeNull();
     expect(finished.doneAtMin!).toBeLessThan(left.doneAtMin ?? Infinity);
   });
+});
+
+it('warns of steam while it is wrapped in foil, before it is opened', () => {
+  const wrap = { atMin: 150, do: 'wrap', meat: 'a', with: 'foil' } as const;
+  expect(ribs([wrap]).cautions).toContain('foil-steam');
+  expect(ribs([{ ...wrap, with: 'paper' }]).cautions).not.toContain('foil-steam');
+  expect(ribs([]).cautions).not.toContain('foil-steam');
+});
+
+it('warns of sugar from 135 C on, firmly from 150 C on', () => {
+  const sauced = (pitC: number) =>
+    ribs([{ atMin: 100, do: 'sauce', meat: 'a' }], {}, pitC).cautions.filter((c) =>
+      c.startsWith('sugar'),
+    );
+  expect(sauced(121)).toEqual([]);
+  expect(sauced(136)).toEqual(['sugar-browns']);
+  expect(sauced(151)).toEqual(['sugar-burns']);
+  expect([134, 135, 149, 150].map(sugarCaution)).toEqual([
+    null,
+    'sugar-browns',
+    'sugar-browns',
+    'sugar-burns',
+  ]);
 });
 
 describe('what may harm', () => {

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { cutOf, simulate, usualThicknessMm, type MeatResult } from '../src/internals';
+import { type MeatResult, NO_VARIATION, cutOf, simulate, usualThicknessMm } from '../src/internals';
 import { createPiece, stepPiece, waterResidualKg, pieceMassKg } from '../src/internals';
 import { wetPlateau } from '../src/internals';
 import { logReductionsPerMin, SAFE_LOG_REDUCTION } from '../src/internals';
@@ -145,4 +145,12 @@ describe('lethality', () => {
     }
     expect(SAFE_LOG_REDUCTION / logReductionsPerMin(60)).toBeGreaterThanOrEqual(12);
   });
+});
+
+it('refuses numbers that are none, and names them', () => {
+  const scenario = held(121, { cut: 'mutton-shoulder', massKg: 2.5 });
+  const nameless = { ...scenario, untilMin: NaN };
+  expect(() => simulate(nameless)).toThrow('scenario.untilMin: must be a finite number');
+  const variations = [{ ...NO_VARIATION, holdingK: NaN }];
+  expect(() => simulate(scenario, { variations })).toThrow('variations[0].holdingK');
 });

@@ -1,14 +1,15 @@
 import fc from 'fast-check';
 import {
+  type Entry,
   actionsOf,
   diagnose,
   entryProblem,
   foldLog,
+  fuelUse,
   litAtMs,
   plan,
   simulate,
   summarise,
-  type Entry,
 } from '../src/internals';
 import { forecast } from '../src/internals';
 import { kettle, request, vents } from './scenarios';
@@ -197,6 +198,38 @@ describe('the diagnosis', () => {
       changeK: null,
       cause: { code: 'not-lit' },
     });
+  });
+});
+
+describe('the fuel of a cook', () => {
+  const pit = {
+    ...request().pits[0]!,
+    cooker: { preset: 'offset-light', overrides: {} },
+    fire: { fuel: 'splits', species: 'oak' } as const,
+  };
+  const made = plan(request({ pits: [pit] }), { nowMs: T0, members: 1 });
+  const split = { do: 'add-fuel', fuel: 'splits', pieces: 1, massKg: 0.5, lit: false };
+  const fed = Array.from({ length: 12 }, (_, i) => act(`s${i}`, 25 + 30 * i, split));
+  const end: Entry = { id: 'end', at: T0 + 400 * MIN, kind: 'finish' };
+  const shut = act('shut', 395, { do: 'set-vents', intakeFraction: 0, exhaustFraction: 0 });
+
+  it('counts wood and charcoal that were burnt, and what is left', () => {
+    const use = fuelUse(made, foldLog([LIT, ...fed, end]), T0 + 500 * MIN)!;
+    expect(use.woodGivenKg).toBeGreaterThan(0.7 * 12 * 0.5);
+    expect(use.woodBurntKg).toBeGreaterThan(0.8 * use.woodGivenKg);
+    expect(use.woodBurntKg).toBeLessThanOrEqual(use.woodGivenKg);
+    expect(use.charcoalGivenKg).toBeCloseTo(made.fires[0]!.massKg, 1);
+    expect(use.charcoalBurntKg).toBeGreaterThan(0);
+    expect(use.saved).toBe(false);
+  });
+
+  it('saves what is left where both vents were shut, and burns more when they are not', () => {
+    const open = fuelUse(made, foldLog([LIT, ...fed, end]), T0 + 400 * MIN)!;
+    const saved = fuelUse(made, foldLog([LIT, ...fed, shut, end]), T0 + 400 * MIN)!;
+    expect(saved.saved).toBe(true);
+    expect(saved.unburntKg).toBeGreaterThan(0);
+    expect(open.saved).toBe(false);
+    expect(fuelUse(made, foldLog([]), T0)).toBeNull();
   });
 });
 

@@ -1,4 +1,4 @@
-/** Bringing a cook in: one JSON document, or the two CSV files of an export together. */
+/** Importing a cook: one JSON document, or the two CSV files of an export together. */
 import { useRef, useState } from 'react';
 import { Text, View } from 'react-native';
 import { useImport } from '../api/queries';
@@ -44,7 +44,7 @@ export function ImportButton() {
   const said = bring.data
     ? bring.data.already
       ? 'That cook is in the log already.'
-      : 'Brought in.'
+      : 'Imported.'
     : null;
   return (
     <View className="gap-2">
@@ -53,7 +53,7 @@ export function ImportButton() {
         type="file"
         multiple
         accept=".json,.csv"
-        aria-label="Files to bring in"
+        aria-label="Files to import"
         data-testid="import-files"
         style={{ display: 'none' }}
         onChange={(e) => {
@@ -62,7 +62,7 @@ export function ImportButton() {
         }}
       />
       <Button
-        label={bring.isPending ? 'Reading' : 'Bring a cook in'}
+        label={bring.isPending ? 'Reading' : 'Import a cook'}
         onPress={() => input.current?.click()}
       />
       {(wrong ?? bring.error?.message) ? (

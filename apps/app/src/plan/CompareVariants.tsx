@@ -1,4 +1,4 @@
-/** Other ways of the same meal beside this one: paces, wraps, fires, pits of the yard. */
+/** Variants of the plan beside it: other pit temperatures, wraps, fires, and pits of the yard. */
 import { METRIC, type VariantSources, type Plan, type Units } from '@ostrin/core';
 import { type PlanVariant, massWords, spanOfTime } from '@ostrin/wording';
 import { useState } from 'react';
@@ -25,8 +25,8 @@ export function CompareVariants({ plan, settled, others }: Props) {
   const { rows, done, failure } = useVariants(plan.request, others, open && settled);
   const units = plan.request.units ?? METRIC;
   return (
-    <View className="gap-2" testID="ways">
-      <Heading>Compare ways</Heading>
+    <View className="gap-2" testID="variants">
+      <Heading>Compare plans</Heading>
       {open ? null : (
         <>
           <Paragraph>
@@ -57,7 +57,7 @@ export function CompareVariants({ plan, settled, others }: Props) {
   );
 }
 
-/** Takes a way for the slip; null for the way it already is. */
+/** Makes a variant the plan on the page; null for the plan itself. */
 function useAdoptVariant(row: PlanVariant): (() => void) | null {
   const change = usePlanDraft((s) => s.change);
   const yard = usePits().data ?? [];
@@ -85,7 +85,7 @@ const tenderWords = (tenderness: number | null): string =>
 function VariantCard({ row, units }: { row: PlanVariant; units: Units }) {
   const take = useAdoptVariant(row);
   return (
-    <View className="border-b border-rule pb-2 gap-1" testID={`way-${row.id}`}>
+    <View className="border-b border-rule pb-2 gap-1" testID={`variant-${row.id}`}>
       <Text className="font-sans-bold text-ink text-[16px]">{capital(row.inWords)}</Text>
       {row.problem ? (
         <Paragraph>{row.problem}</Paragraph>
@@ -145,7 +145,7 @@ const columns = (cost: boolean) => COLUMNS.filter((c) => cost || c.head !== 'Cos
 
 const TableHead = ({ cost }: { cost: boolean }) => (
   <View className="flex-row border-b border-edge pb-1">
-    <Text className="font-sans-semi text-soot text-[14px] flex-1">Way</Text>
+    <Text className="font-sans-semi text-soot text-[14px] flex-1">Plan</Text>
     {columns(cost).map((c) => (
       <Text
         key={c.head}
@@ -164,7 +164,7 @@ function TableRow({ row, units, cost }: { row: PlanVariant; units: Units; cost: 
   return (
     <View
       className="flex-row items-center border-b border-rule min-h-[48px]"
-      testID={`way-${row.id}`}
+      testID={`variant-${row.id}`}
     >
       <Text className="font-sans-semi text-ink text-[14px] flex-1 pr-2">
         {capital(row.inWords)}

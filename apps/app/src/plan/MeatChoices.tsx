@@ -3,7 +3,7 @@ import {
   CUTS,
   cutOf,
   doneByFeel,
-  doneTemperatures,
+  doneOnPlate,
   SAFE_C,
   SCHOOL_IDS,
   usualMassKg,
@@ -159,13 +159,12 @@ export function Done({ meat }: MeatChoiceProps) {
   const units = useSettings((s) => s.units);
   const cut = cutOf(meat.cut);
   const feel = { value: FEEL, label: 'By feel', note: 'a probe goes in as into soft butter' };
-  const options = doneTemperatures(cut).map((c) => ({
-    value: String(c),
-    label: temperatureWords(c, units),
-  }));
+  const [low, high] = cut.doneRangeC;
+  const byFeel = doneByFeel(cut);
+  const shownC = doneC ?? Math.round((low + high) / 2);
   return (
     <>
-      {doneByFeel(cut) ? (
+      {byFeel ? (
         <Choice
           label="Done by feel"
           options={[feel]}
@@ -173,12 +172,12 @@ export function Done({ meat }: MeatChoiceProps) {
           onChange={() => change({ doneC: null })}
         />
       ) : null}
-      <Choice
-        label="Done at"
-        columns={3}
-        options={options}
-        value={doneC === null ? '' : String(doneC)}
-        onChange={(c) => change({ doneC: Number(c) })}
+      <Stepper
+        label={doneOnPlate(cut) ? 'Middle on the plate' : 'Middle when it is done'}
+        shown={doneC === null ? 'by feel' : temperatureWords(doneC, units)}
+        onStep={(by) => change({ doneC: doneC === null ? shownC : doneC + by })}
+        canDown={doneC === null || doneC > low}
+        canUp={doneC === null || doneC < high}
       />
       <Note>{doneNote(cut.safetyKind, doneByFeel(cut), units)}</Note>
     </>
@@ -194,6 +193,6 @@ function doneNote(kind: Cut['safetyKind'], feel: boolean, units: Units): string 
       : `Minced meat is safe at ${safe} in the middle, and not before.`;
   }
   return feel
-    ? 'By feel it is done somewhere between 90 and 99 C (194 and 210 F); two pieces differ. A fixed temperature is easier to plan.'
-    : 'Pull it 3 to 5 C (5 to 9 F) under the centre you want: it climbs on while it rests.';
+    ? `By feel it is done somewhere between ${temperatureWords(90, units)} and ${temperatureWords(99, units)}; two pieces differ. A fixed temperature is easier to plan.`
+    : 'It is pulled earlier: how much it climbs while it rests is worked out for this piece and this pit.';
 }

@@ -1,9 +1,11 @@
-/** The slip's choices about a pit: which one, what it burns, how hot it is held, and who watches it. */
-import { presetOf, WOODS } from '@ostrin/core';
-import { fireChoiceWords, temperatureWords } from '@ostrin/wording';
+/** Choices about a pit: which one, what it burns, how hot it is held, and who watches it. */
+import { PRESETS, WOODS, presetOf, sugarCaution } from '@ostrin/core';
+import { cautionWords, fireChoiceWords, temperatureWords } from '@ostrin/wording';
 import type { PitRecord } from '@ostrin/contract/types';
 import { useState } from 'react';
 import { TextInput } from 'react-native';
+import { useSavePit } from '../api/queries';
+import { COMMON_PIT, isCommonPit } from '../store/commonPit';
 import { fireOf, firesOf } from '../store/fires';
 import { usualPit, type DraftPit } from '../store/request';
 import { useSettings } from '../store/settings';
@@ -16,7 +18,7 @@ import {
   type DraftFire,
 } from '../store/planDraft';
 import { Choice, Stepper } from '../ui/Choice';
-import { Note } from '../ui/Notice';
+import { Note, Notice } from '../ui/Notice';
 import { Subhead } from '../ui/Title';
 import { capital } from '../ui/words';
 
@@ -24,16 +26,18 @@ import { capital } from '../ui/words';
 export const pitOptions = (yard: readonly PitRecord[]) =>
   yard.map((p) => ({ value: p.id, label: p.name, note: presetOf(p.preset).name }));
 
-/** Another pit of the yard, not in use yet, for everything that is on this one. */
-export function WhichPit({
-  at,
-  yard,
-  others,
-}: {
+interface WhichPitProps {
   at: string;
   yard: readonly PitRecord[];
   others: readonly string[];
-}) {
+}
+
+/** Another pit for everything that is on this one: of the yard, or, while that is empty, of any kind. */
+export function WhichPit(props: WhichPitProps) {
+  return isCommonPit({ id: props.at }) ? <FirstPit /> : <PitOfYard {...props} />;
+}
+
+function PitOfYard({ at, yard, others }: WhichPitProps) {
   const movePit = usePlanDraft((s) => s.movePit);
   const [now, setNow] = useState(at);
   const [taken] = useState(others);
@@ -49,6 +53,31 @@ export function WhichPit({
         }}
       />
       <Note>More pits are added under Yard.</Note>
+    </>
+  );
+}
+
+/** Every kind of pit; the chosen one goes into the yard and is planned for. */
+function FirstPit() {
+  const save = useSavePit();
+  const movePit = usePlanDraft((s) => s.movePit);
+  const choose = (id: string): void => {
+    const { name, ventNotation } = presetOf(id);
+    save.mutate(
+      { id, name: `The ${name}`, preset: id, overrides: {}, ventWay: ventNotation },
+      { onSuccess: () => movePit(COMMON_PIT.id, id, COMMON_PIT.id) },
+    );
+  };
+  return (
+    <>
+      {save.isError ? <Notice tone="warn" title={save.error.message} /> : null}
+      <Choice
+        label="What you cook on"
+        options={Object.values(PRESETS).map((p) => ({ value: p.id, label: capital(p.name) }))}
+        value={save.isPending ? save.variables.preset : ''}
+        onChange={choose}
+      />
+      <Note>It goes into your yard. Give it a name and its own measures there.</Note>
     </>
   );
 }
@@ -101,17 +130,25 @@ export function Pace({ at: { pit, fire } }: { at: DraftPit }) {
   const notes: Record<number, string> = {
     107: 'slowest, most bark',
     121: 'the usual slow pace',
-    135: 'steady, an hour or two shorter',
-    150: 'fast: saves hours, costs bark',
-    163: 'the fastest; sugar in the rub burns',
+    135: 'steady, an hour or two shorter; sugar in the rub darkens',
+    150: 'fast: saves hours, costs bark; no sugar in the rub',
+    163: 'the fastest; no sugar in the rub',
   };
+  const sugar = sugarCaution(fire.pitC);
   return (
-    <Choice
-      label="Pit temperature"
-      options={PACES.map((c) => ({ value: c, label: temperatureWords(c, units), note: notes[c] }))}
-      value={fire.pitC}
-      onChange={(c) => changeFire(pit.id, { pitC: c })}
-    />
+    <>
+      <Choice
+        label="Pit temperature"
+        options={PACES.map((c) => ({
+          value: c,
+          label: temperatureWords(c, units),
+          note: notes[c],
+        }))}
+        value={fire.pitC}
+        onChange={(c) => changeFire(pit.id, { pitC: c })}
+      />
+      {sugar ? <Note>{cautionWords(sugar, units)}</Note> : null}
+    </>
   );
 }
 

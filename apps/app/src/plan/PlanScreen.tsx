@@ -1,10 +1,11 @@
-/** Plan: the slip, and below it the answer. */
+/** Plan: the planning sentence, and below it the answer. */
 import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 import type { PitRecord } from '@ostrin/contract/types';
 import { METRIC } from '@ostrin/core';
 import { cautionWords } from '@ostrin/wording';
 import { usePits, useShelf } from '../api/queries';
+import { isCommonPit, yardOrCommon } from '../store/commonPit';
 import { variantSourcesOf, requestOf } from '../store/request';
 import { useSettings } from '../store/settings';
 import { MOST_MEATS } from '../store/planDraft';
@@ -12,29 +13,29 @@ import { useDeferredDraft } from '../store/useDeferredDraft';
 import { Button } from '../ui/Button';
 import { lazyComponent } from '../ui/lazyComponent';
 import { useLayout } from '../ui/layout';
-import { Notice } from '../ui/Notice';
+import { Note, Notice } from '../ui/Notice';
 import { Title } from '../ui/Title';
-import { dayOf } from '../ui/words';
+import { weekdayOf } from '../ui/words';
 import { Answer as WholeAnswer } from './PlanAnswer';
 import { Shopping, Watch } from './PlanExtras';
 import { SettingsRow } from './SettingsRow';
 import { PlanSentence as WholeSentence } from './PlanSentence';
-import { CompareVariants as AllWays } from './CompareVariants';
+import { CompareVariants as AllVariants } from './CompareVariants';
 import { FourTimes } from './FourTimes';
 import { StartCook } from './StartCook';
-import { TakeAlong as AllToTake } from './TakeAlong';
+import { TakeAlong as AllExports } from './TakeAlong';
 import { usePlan } from './usePlan';
 
-const KeptPlans = lazyComponent(async () => ({
+const SavedPlans = lazyComponent(async () => ({
   default: (await import('./SavedPlans')).SavedPlans,
 }));
-const SlipSheet = lazyComponent(async () => ({ default: (await import('./PlanSheet')).PlanSheet }));
+const PlanSheet = lazyComponent(async () => ({ default: (await import('./PlanSheet')).PlanSheet }));
 
 // Progress is told many times a second: what it does not change is not drawn again.
 const Answer = memo(WholeAnswer);
-const CompareWays = memo(AllWays);
-const SlipSentence = memo(WholeSentence);
-const TakeAlong = memo(AllToTake);
+const CompareVariants = memo(AllVariants);
+const PlanSentence = memo(WholeSentence);
+const TakeAlong = memo(AllExports);
 
 export function PlanScreen() {
   const pits = usePits();
@@ -49,18 +50,14 @@ export function PlanScreen() {
       </View>
     );
   }
-  if (!pits.data?.length) {
+  if (!pits.data) {
     return (
       <View className="p-5">
-        <Text className="font-sans text-soot text-[16px]">
-          {pits.isLoading
-            ? 'Opening the yard.'
-            : 'There is no pit in the yard yet. Add one under Yard; then a whole plan stands here.'}
-        </Text>
+        <Text className="font-sans text-soot text-[16px]">Opening the yard.</Text>
       </View>
     );
   }
-  return <PlanFor yard={pits.data} />;
+  return <PlanFor yard={yardOrCommon(pits.data)} />;
 }
 
 function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
@@ -78,17 +75,23 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
   const drawn = useDeferredValue(plan);
   const still = settled && drawn === plan;
   const others = useMemo(() => variantSourcesOf(draft, yard), [draft, yard]);
-  const [sheet, setSheet] = useState<'kept' | 'add' | null>(null);
+  const [sheet, setSheet] = useState<'saved' | 'add' | null>(null);
   const { wide } = useLayout();
   const blocked = plan !== null && settled && plan.problems.length > 0;
   const close = (): void => setSheet(null);
   const head = (
     <>
       <View className="flex-row items-center justify-between">
-        <Title>{`Slip for ${dayOf(draft.serveAt)}`}</Title>
-        <Button label="Kept plans" onPress={() => setSheet('kept')} />
+        <Title>{`Plan for ${weekdayOf(draft.serveAt)}`}</Title>
+        <Button label="Saved plans" onPress={() => setSheet('saved')} />
       </View>
-      <SlipSentence yard={yard} />
+      <PlanSentence yard={yard} />
+      {isCommonPit(yard[0]!) ? (
+        <Note>
+          Your yard is empty, so this is planned for a common kettle. Touch the cooker in the
+          sentence to choose yours: it goes into the yard.
+        </Note>
+      ) : null}
       {draft.meats.length < MOST_MEATS ? (
         <Button label="Add another meat" onPress={() => setSheet('add')} />
       ) : null}
@@ -104,8 +107,8 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
             </Notice>
           ))
         : null}
-      {sheet === 'kept' ? <KeptPlans request={request} yard={yard} onClose={close} /> : null}
-      {sheet === 'add' ? <SlipSheet opened={{ field: 'add' }} yard={yard} onClose={close} /> : null}
+      {sheet === 'saved' ? <SavedPlans request={request} yard={yard} onClose={close} /> : null}
+      {sheet === 'add' ? <PlanSheet opened={{ field: 'add' }} yard={yard} onClose={close} /> : null}
     </>
   );
   const answer = drawn ? (
@@ -135,7 +138,7 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
               </View>
               <View className="flex-1">{answer}</View>
             </View>
-            {drawn ? <CompareWays plan={drawn} settled={still} others={others} /> : null}
+            {drawn ? <CompareVariants plan={drawn} settled={still} others={others} /> : null}
           </View>
         ) : (
           <View className="gap-4">

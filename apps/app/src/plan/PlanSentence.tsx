@@ -1,5 +1,13 @@
 /** The planning sentence: every underlined word opens a sheet with large choices. */
-import { type Units, WOODS, WRAPS, cutOf, piecesPerMeat, presetOf } from '@ostrin/core';
+import {
+  type Units,
+  WOODS,
+  WRAPS,
+  cutOf,
+  doneOnPlate,
+  piecesPerMeat,
+  presetOf,
+} from '@ostrin/core';
 import {
   countWords,
   fireChoiceWords,
@@ -10,6 +18,7 @@ import {
 import type { PitRecord } from '@ostrin/contract/types';
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
+import { isCommonPit } from '../store/commonPit';
 import { fireOf } from '../store/fires';
 import { requestOf, draftPitsOf, type DraftPit } from '../store/request';
 import { useSettings } from '../store/settings';
@@ -20,7 +29,7 @@ import { clockAndDay } from '../ui/words';
 import { othersWords } from './meatWords';
 import type { OpenedField } from './PlanSheet';
 
-const SlipSheet = lazyComponent(async () => ({ default: (await import('./PlanSheet')).PlanSheet }));
+const PlanSheet = lazyComponent(async () => ({ default: (await import('./PlanSheet')).PlanSheet }));
 
 function Plain({ children }: { children: string }) {
   return <Text className="font-slab text-ink text-[20px] leading-[56px]">{children}</Text>;
@@ -115,7 +124,9 @@ export function PlanSentence({ yard }: { yard: readonly PitRecord[] }) {
         label={
           meat.doneC === null
             ? 'it probes tender'
-            : `the middle reads ${temperatureWords(meat.doneC, units)}`
+            : doneOnPlate(cutOf(meat.cut))
+              ? `its middle is ${temperatureWords(meat.doneC, units)} on the plate`
+              : `the middle reads ${temperatureWords(meat.doneC, units)}`
         }
         says={say('Done')}
         after=","
@@ -140,7 +151,7 @@ export function PlanSentence({ yard }: { yard: readonly PitRecord[] }) {
       <Plain key={`${pit.id}-from`}>from</Plain>,
       <Word
         key={`${pit.id}-pit`}
-        label={`${pit.name}, ${preset.name}`}
+        label={isCommonPit(pit) ? `a ${preset.name}` : `${pit.name}, ${preset.name}`}
         says={table.length > 1 ? `Cooker ${table.findIndex((t) => t.pit === pit) + 1}` : 'Cooker'}
         onPress={ask('pit')}
       />,
@@ -165,7 +176,7 @@ export function PlanSentence({ yard }: { yard: readonly PitRecord[] }) {
   };
   return (
     <View>
-      <View className="flex-row flex-wrap items-center gap-x-[6px]" testID="slip">
+      <View className="flex-row flex-wrap items-center gap-x-[6px]" testID="plan-sentence">
         <Plain>Feed</Plain>
         <Word
           label={countWords(draft.people, 'person', 'people')}
@@ -195,7 +206,7 @@ export function PlanSentence({ yard }: { yard: readonly PitRecord[] }) {
           onPress={() => setOpen({ field: 'crew' })}
         />
       </View>
-      {open ? <SlipSheet opened={open} yard={yard} onClose={() => setOpen(null)} /> : null}
+      {open ? <PlanSheet opened={open} yard={yard} onClose={() => setOpen(null)} /> : null}
     </View>
   );
 }

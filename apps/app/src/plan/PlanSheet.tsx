@@ -1,4 +1,4 @@
-/** The sheets behind the slip's words. */
+/** The sheets behind the words of the planning sentence. */
 import { epochOf, localOf, MINUTE_MS } from '@ostrin/core';
 import { countWords, temperatureWords } from '@ostrin/wording';
 import { useState } from 'react';
@@ -99,7 +99,7 @@ function MeatField({
           {yard.length > 1 && several ? <MeatPit meat={meat} yard={yard} /> : null}
           {several ? (
             <Button
-              label="Take it off the slip"
+              label="Remove it from the plan"
               onPress={() => {
                 onClose();
                 drop(meat.id);

@@ -1,4 +1,4 @@
-/** Plans that are kept: this one under a name, the others to open, double, rename or let go. */
+/** Saved plans: this one under a name, the others to open, duplicate, rename or delete. */
 import { type Request } from '@ostrin/core';
 import { countWords } from '@ostrin/wording';
 import type { SavedPlan, PitRecord } from '@ostrin/contract/types';
@@ -19,7 +19,7 @@ import { dayOf } from '../ui/words';
 import { Paragraph } from '../ui/Text';
 
 interface Props {
-  /** The slip as it stands, as a request. */
+  /** The plan on the page, as a request. */
   request: Request;
   yard: readonly PitRecord[];
   onClose: () => void;
@@ -27,13 +27,13 @@ interface Props {
 
 const MOST_LETTERS = 60;
 
-/** What is being named: the slip as it stands, or a kept plan. */
+/** What is being named: the plan on the page, or a saved one. */
 type Naming = { id: string; first: string; favourite: boolean; request: Request } | null;
 
 export function SavedPlans({ request, yard, onClose }: Props) {
   const saved = useSavedPlans();
-  const keep = useSavePlan();
-  const letGo = useDeletePlan();
+  const save = useSavePlan();
+  const remove = useDeletePlan();
   const { change, clear } = usePlanDraft();
   const [naming, setNaming] = useState<Naming>(null);
   const now = useTick(60_000);
@@ -43,10 +43,10 @@ export function SavedPlans({ request, yard, onClose }: Props) {
       <FormSheet
         title="What to call it"
         fields={[wordsField('What to call it', MOST_LETTERS, { first, testID: 'plan-name' })]}
-        save="Keep it"
-        saveID="plan-keep"
+        save="Save"
+        saveID="plan-save"
         onSave={({ text }) => {
-          keep.mutate({ id, name: text!, favourite, request: naming.request });
+          save.mutate({ id, name: text!, favourite, request: naming.request });
           setNaming(null);
         }}
         onClose={() => setNaming(null)}
@@ -57,9 +57,9 @@ export function SavedPlans({ request, yard, onClose }: Props) {
     change(movedToComingWeek(draftOf(plan.request, yard), now));
     onClose();
   };
-  const failure = saved.error ?? keep.error ?? letGo.error;
+  const failure = saved.error ?? save.error ?? remove.error;
   return (
-    <Sheet title="Kept plans" onClose={onClose}>
+    <Sheet title="Saved plans" onClose={onClose}>
       {failure ? (
         <Notice tone="warn" title="That did not work">
           {failure.message}
@@ -67,7 +67,7 @@ export function SavedPlans({ request, yard, onClose }: Props) {
       ) : null}
       <Button
         kind="primary"
-        label="Keep the plan on the page"
+        label="Save the plan on the page"
         onPress={() =>
           setNaming({
             id: crypto.randomUUID(),
@@ -78,7 +78,7 @@ export function SavedPlans({ request, yard, onClose }: Props) {
         }
       />
       <Button
-        label="Begin a new slip"
+        label="Start a new plan"
         onPress={() => {
           clear();
           onClose();
@@ -86,8 +86,8 @@ export function SavedPlans({ request, yard, onClose }: Props) {
       />
       {saved.data?.length === 0 ? (
         <Paragraph>
-          Nothing is kept yet. A kept plan is the wish behind it: opened again, it is worked out for
-          the coming week and the pit as it is known by then.
+          Nothing is saved yet. A saved plan is opened for the coming week, and worked out anew for
+          the pit as it is known by then.
         </Paragraph>
       ) : null}
       {saved.data?.map((plan) => (
@@ -95,16 +95,16 @@ export function SavedPlans({ request, yard, onClose }: Props) {
           key={plan.id}
           plan={plan}
           onOpen={() => open(plan)}
-          onStar={() => keep.mutate({ ...plan, favourite: !plan.favourite })}
+          onStar={() => save.mutate({ ...plan, favourite: !plan.favourite })}
           onDouble={() =>
-            keep.mutate({
+            save.mutate({
               ...plan,
               id: crypto.randomUUID(),
               name: `${plan.name}, again`.slice(0, MOST_LETTERS),
             })
           }
           onRename={() => setNaming({ ...plan, first: plan.name })}
-          onLetGo={() => letGo.mutate(plan.id)}
+          onDelete={() => remove.mutate(plan.id)}
         />
       ))}
     </Sheet>
@@ -117,15 +117,15 @@ interface SavedPlanRowProps {
   onStar: () => void;
   onDouble: () => void;
   onRename: () => void;
-  onLetGo: () => void;
+  onDelete: () => void;
 }
 
-function SavedPlanRow({ plan, onOpen, onStar, onDouble, onRename, onLetGo }: SavedPlanRowProps) {
+function SavedPlanRow({ plan, onOpen, onStar, onDouble, onRename, onDelete }: SavedPlanRowProps) {
   const theme = useTheme();
   const [sure, setSure] = useState(false);
   const { people, serveAt } = plan.request;
   return (
-    <View className="border-t border-rule pt-3 gap-2" testID="kept-plan">
+    <View className="border-t border-rule pt-3 gap-2" testID="saved-plan">
       <View className="flex-row items-center gap-2">
         <View className="flex-1">
           <Text className="font-slab-semi text-ink text-[19px]">{plan.name}</Text>
@@ -150,7 +150,7 @@ function SavedPlanRow({ plan, onOpen, onStar, onDouble, onRename, onLetGo }: Sav
         <Button
           grow
           label={sure ? 'Really delete' : 'Delete'}
-          onPress={() => (sure ? onLetGo() : setSure(true))}
+          onPress={() => (sure ? onDelete() : setSure(true))}
         />
       </View>
     </View>

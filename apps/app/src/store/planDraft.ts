@@ -1,20 +1,21 @@
 /** The slip: what a planning sentence is made of. Everything else of a request is worked out from it. */
 import {
-  cutOf,
-  epochOf,
-  localOf,
-  MINUTE_MS,
-  roundTo,
-  usualDone,
-  usualMassKg,
-  usualWrap,
   type Cut,
+  MINUTE_MS,
   type PiecePlacement,
   type RequestMeat,
   type RestWhere,
   type SchoolId,
+  WOODS,
   type WoodId,
   type WrapId,
+  cutOf,
+  epochOf,
+  localOf,
+  roundTo,
+  usualDone,
+  usualMassKg,
+  usualWrap,
 } from '@ostrin/core';
 import { create, type StateCreator } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
@@ -112,8 +113,8 @@ export const CHANCES = [
 export const PACES = [107, 113, 121, 127, 135, 150, 163] as const;
 /** How often splits may be fed, min. */
 export const FEEDS = [15, 20, 30, 45, 60] as const;
-/** Woods on offer. */
-export const SMOKE_WOODS = ['cherry', 'apple', 'oak', 'hickory', 'beech', 'maple'] as const;
+/** Woods on offer: all that the engine knows. */
+export const SMOKE_WOODS = Object.keys(WOODS) as WoodId[];
 /** What the shifts of a shared watch are called until they have names. */
 export const WATCHES = ['First watch', 'Second watch', 'Third watch', 'Fourth watch'] as const;
 /** Winds in words, with the figure each stands for, m/s at 10 m. */
@@ -132,7 +133,7 @@ export function withCut(id: string): Pick<DraftMeat, 'cut' | 'massKg' | 'wrap' |
     cut: id,
     massKg: usualMassKg(cut),
     wrap: usualWrap(cut),
-    doneC: 'coreC' in done ? done.coreC : null,
+    doneC: 'coreC' in done ? done.coreC : 'plateC' in done ? done.plateC : null,
     rest: null,
   };
 }

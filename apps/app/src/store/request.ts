@@ -1,18 +1,19 @@
 /** Between the slip and the open request document, both ways. */
 import {
-  epochOf,
-  presetOf,
-  cutOf,
-  SCHOOL_IDS,
-  usualRest,
-  WRAP_SCHOOLS,
-  type VariantSources,
   type Request,
   type RequestMeat,
   type RequestPit,
   type RestWhere,
+  SCHOOL_IDS,
   type SchoolId,
   type Units,
+  type VariantSources,
+  WRAP_SCHOOLS,
+  cutOf,
+  doneOnPlate,
+  epochOf,
+  presetOf,
+  usualRest,
 } from '@ostrin/core';
 import type { PitRecord, Shelf } from '@ostrin/contract/types';
 import { fireOf, firesOf } from './fires';
@@ -66,6 +67,12 @@ export function draftPitsOf(
   return table;
 }
 
+/** When a meat is done, as a request says it. */
+function doneOf({ cut, doneC }: DraftMeat): RequestMeat['done'] {
+  if (doneC === null) return { tender: true };
+  return doneOnPlate(cutOf(cut)) ? { plateC: doneC } : { coreC: doneC };
+}
+
 /** A pit as a request names it. */
 export function requestPit(pit: PitRecord, wish: DraftFire): RequestPit {
   const { fuel, arrangement } = fireOf(pit.preset, wish.fireId);
@@ -98,7 +105,7 @@ function requestMeat(meat: DraftMeat, pit: PitRecord): RequestMeat {
       meat.wrap === 'none'
         ? { with: 'none' }
         : { with: meat.wrap, when: { ...WRAP_SCHOOLS[meat.wrapWhen] } },
-    done: meat.doneC === null ? { tender: true } : { coreC: meat.doneC },
+    done: doneOf(meat),
     rest: requestRest(meat),
     ...(meat.prepare ? { prepare: meat.prepare } : {}),
     ...(meat.frozen ? { frozen: true } : {}),
@@ -202,7 +209,7 @@ function draftMeatOf(
     pieces: m.pieces ?? null,
     wrap: m.wrap.with,
     wrapWhen: wrapSchoolOf(m.wrap.when) ?? usual.wrapWhen,
-    doneC: 'coreC' in m.done ? m.done.coreC : null,
+    doneC: 'coreC' in m.done ? m.done.coreC : 'plateC' in m.done ? m.done.plateC : null,
     rest: same ? null : m.rest.where,
     prepare: m.prepare ?? null,
     frozen: m.frozen ?? false,

@@ -45,7 +45,7 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
   const meat = nextMeat(plan, log);
   const put = (action: PlanLog): void => setLast(logAction(plan, log, action, now));
   const tap = (key: PadKey): void => {
-    if (key === 'fuel') put(fuelTap(plan));
+    if (key === 'fuel') put(fuelTap(plan, log, now));
     else if (key === 'lid') put({ do: 'lid-open', seconds: LID_TAP_SECONDS });
     else if (key === 'meat' && meat) put(meat);
     else if (key === 'vents' || key === 'note') setSheet(key);
@@ -65,7 +65,7 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
       label: 'Fuel',
       hint: 'F',
       icon: <Boxes {...icon} />,
-      says: `Log fuel: ${actionWords(fuelTap(plan), { units, pit: null }).toLowerCase()}`,
+      says: `Log fuel: ${actionWords(fuelTap(plan, log, now), { units, pit: null }).toLowerCase()}`,
     },
     {
       key: 'vents',

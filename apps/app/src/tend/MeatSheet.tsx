@@ -78,7 +78,7 @@ export function MeatSheet({ plan, log, input, lit, now, onLogged, onClose }: Pro
               <Paragraph key={c}>{cautionWords(c, units)}</Paragraph>
             ))}
           </View>
-          {outlook.phase === 'not-on' ? null : (
+          {OFF_PHASES.includes(outlook.phase) ? null : (
             <PieceActions meat={meat.id} wrapped={outlook.phase === 'wrapped'} onPut={put} />
           )}
         </View>
@@ -86,6 +86,9 @@ export function MeatSheet({ plan, log, input, lit, now, onLogged, onClose }: Pro
     </Sheet>
   );
 }
+
+/** Phases in which there is nothing to do to a piece on the pit. */
+const OFF_PHASES: readonly Outlook['phase'][] = ['not-on', 'resting', 'rested'];
 
 /** The figures of this moment. */
 function PieceFigures({ outlook, units }: { outlook: Outlook; units: Units }) {

@@ -1,6 +1,8 @@
 /** What the log pad and the job card write. One tap, one entry, sensible figures. */
 import {
+  foldLog,
   litAtMs,
+  MINUTE_MS,
   type Entry,
   type EntryBody,
   type LogLine,
@@ -9,7 +11,7 @@ import {
   type PlanJob,
   type PlanLog,
 } from '@ostrin/core';
-import { useLive } from '../store/live';
+import { allEntries, useLive } from '../store/live';
 
 /** What one tap on Fuel and on Lid means until corrected. */
 export const FUEL_TAP_PIECES = 6;
@@ -30,8 +32,23 @@ export function ventsNow(log: Log): { intakeFraction: number; exhaustFraction: n
   return { intakeFraction: 0, exhaustFraction: 0 };
 }
 
-/** What one tap on Fuel puts on: a split as planned, or a handful of this fire's charcoal. */
-export function fuelTap(plan: Plan): PlanLog & { do: 'add-fuel' } {
+/** A planned feed is due from so long before its time on: a tap on Fuel then means that feed, min. */
+const FEED_DUE_MIN = 20;
+
+/** The planned feed that is due at `at` (epoch ms), or overdue; null where none is. */
+export function feedDue(plan: Plan, log: Log, at: number): PlanJob | null {
+  const lit = litAtMs(log);
+  if (lit === null) return null;
+  const next = jobsAhead(plan, log).find((j) => j.do === 'add-fuel');
+  return next && lit + (next.atMin - FEED_DUE_MIN) * MINUTE_MS <= at ? next : null;
+}
+
+type Feed = PlanLog & { do: 'add-fuel' };
+
+/** What one tap on Fuel puts on: the feed that is due, else a split as planned or a handful of charcoal. */
+export function fuelTap(plan: Plan, log: Log, at: number): Feed {
+  const due = feedDue(plan, log, at)?.logs.find((l): l is Feed => l.do === 'add-fuel');
+  if (due) return due;
   const fire = plan.fires[0]!;
   const split = fire.feeding.find((f) => f.what === 'splits');
   return split
@@ -42,6 +59,7 @@ export function fuelTap(plan: Plan): PlanLog & { do: 'add-fuel' } {
         massKg: split.massKg,
         lit: false,
         species: plan.request.pits[0]!.fire.species,
+        preheated: true,
       }
     : { do: 'add-fuel', fuel: fire.fuel, pieces: FUEL_TAP_PIECES, lit: false };
 }
@@ -70,23 +88,63 @@ export function nextMeat(plan: Plan, log: Log): PlanLog | null {
   return [...steps].sort((a, b) => planned(a) - planned(b))[0] ?? null;
 }
 
-/** Marks a job done: its actions in the log, or a plain line when it moves nothing. */
+/** Marks a job done: its actions in the log, or a plain line when it moves nothing. Once only. */
 export function doJob(job: PlanJob, at: number): Entry[] {
-  const { log } = useLive.getState();
-  if (job.logs.length === 0) return [log({ kind: 'job' }, at, job.id)];
-  return job.logs.map((action) => log({ kind: 'act', action }, at, job.id));
+  const live = useLive.getState();
+  if (foldLog(allEntries(live)).jobsDone.has(job.id)) return [];
+  if (job.logs.length === 0) return [live.log({ kind: 'job' }, at, job.id)];
+  return job.logs.map((action) => live.log({ kind: 'act', action }, at, job.id));
 }
 
 /** Whether an action is the very move that a job asks for, and not only part of how it is done. */
 export const isActionOfJob = (job: PlanJob, action: PlanLog): boolean =>
-  job.do === action.do && job.logs.some((l) => JSON.stringify(l) === JSON.stringify(action));
+  job.do === action.do && job.logs.some((l) => sameIntent(l, action));
 
-/** Logs an action; when it is the move that a job ahead asks for, that job is done with it. */
+/** Whether two actions mean the same, though their figures differ a little. */
+function sameIntent(planned: PlanLog, done: PlanLog): boolean {
+  if (planned.do !== done.do) return false;
+  if ('meat' in planned && 'meat' in done && planned.meat !== done.meat) return false;
+  switch (planned.do) {
+    case 'add-fuel':
+      return done.do === 'add-fuel' && (planned.fuel === 'splits') === (done.fuel === 'splits');
+    case 'set-vents':
+      return (
+        done.do === 'set-vents' &&
+        isNear(planned.intakeFraction, done.intakeFraction) &&
+        isNear(planned.exhaustFraction, done.exhaustFraction)
+      );
+    case 'wrap':
+      return done.do === 'wrap' && (planned.with === 'none') === (done.with === 'none');
+    default:
+      return true;
+  }
+}
+
+/** Openings that are told as the same, as shares of the travel. */
+const isNear = (a: number, b: number): boolean => Math.abs(a - b) < 1 / 32;
+
+/**
+ * Logs an action; when it is the move that a job ahead asks for, that job is done with it. A feed closes the
+ * planned one only when that is due. The action is logged as it was done, with what else the job asks for.
+ */
 export function logAction(plan: Plan, log: Log, action: PlanLog, at: number): Entry[] {
-  const expected = jobsAhead(plan, log).find((j) => isActionOfJob(j, action));
+  const live = useLive.getState();
+  const expected =
+    action.do === 'add-fuel'
+      ? feedDue(plan, log, at)
+      : (jobsAhead(plan, log).find((j) => isActionOfJob(j, action)) ?? null);
+  const lit = litAtMs(log) !== null;
   // A job is not done out of turn by a tap that happens to look like it: the fire must be lit first.
-  if (expected && (litAtMs(log) !== null || expected.id === 'light')) return doJob(expected, at);
-  return [useLive.getState().log({ kind: 'act', action }, at)];
+  if (!expected || !isActionOfJob(expected, action) || (!lit && expected.id !== 'light')) {
+    return [live.log({ kind: 'act', action }, at)];
+  }
+  return expected.logs.map((planned) =>
+    live.log(
+      { kind: 'act', action: sameIntent(planned, action) ? action : planned },
+      at,
+      expected.id,
+    ),
+  );
 }
 
 /** Takes entries back. */

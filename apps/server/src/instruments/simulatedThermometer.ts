@@ -1,6 +1,6 @@
 /**
- * A stand-in for a thermometer: its own pit, a little different from the planned one, read through
- * noise and drop-outs. It obeys the log, as a real pit obeys the cook: what was not logged was not done.
+ * A simulated thermometer: a pit of its own, a little different from the planned one, read with noise and
+ * gaps. It follows the log: what was not logged was not done.
  */
 import type { Reading } from '@ostrin/contract';
 import {
@@ -19,13 +19,18 @@ import {
   weatherAt,
   type Cook,
   type Entry,
+  type PieceVariation,
   type Plan,
   type Scenario,
 } from '@ostrin/core';
 
-/** How far the stand-in's pit may differ, relative one sd, and how it reads. */
+/** How far its pit differs from the planned one: relative, one standard deviation. */
 const TRUTH_SD = { leakCm2: 0.25, wallLossFactor: 0.08, spreadFactor: 0.06 };
+/** Share of the usual spread between pieces: the same butcher, the same cuts. */
+const PIECE_SD_SHARE = 1 / 3;
+/** Noise of a reading, one standard deviation, C. */
 const NOISE_C = 0.4;
+/** Chance that a probe falls silent at a reading, and for how many readings. */
 const GAP_CHANCE = 0.004;
 const GAP_READINGS: readonly [number, number] = [3, 12];
 /** One pair of readings each half minute of the cook's clock. */
@@ -35,7 +40,7 @@ export const READ_EVERY_MS = 30_000;
 export function trueScenario(
   id: string,
   plan: Plan,
-): { scenario: Scenario; spreads: ReturnType<typeof drawPieceVariation>[] } {
+): { scenario: Scenario; variations: PieceVariation[] } {
   const random = seeded(seedFrom(id));
   const planned = plan.scenarios[0]!;
   const preset = presetOf(planned.cooker.preset).parameters;
@@ -52,13 +57,7 @@ export function trueScenario(
       untilMin: 2880,
       everyMin: 60,
     },
-    spreads: planned.meats.map(() => {
-      const full = drawPieceVariation(random);
-      // A third of the spread: the same butcher, the same hands.
-      return Object.fromEntries(
-        Object.entries(full).map(([k, v]) => [k, Math.pow(v, 1 / 3)]),
-      ) as unknown as typeof full;
-    }),
+    variations: planned.meats.map(() => drawPieceVariation(random, PIECE_SD_SHARE)),
   };
 }
 
@@ -104,7 +103,7 @@ export class SimulatedThermometer {
     const truth = trueScenario(this.id, this.plan);
     this.cook = createCook(
       { ...truth.scenario, actions: actionsOf(log, this.litMs) },
-      { variations: truth.spreads },
+      { variations: truth.variations },
     );
     if (this.lastMs > this.litMs) advance(this.cook, (this.lastMs - this.litMs) / MINUTE_MS);
   }

@@ -12,6 +12,7 @@ import { pitWith, presetOf } from '../pit/catalogue';
 import { createPitState, type PitState } from '../pit/state';
 import { stepPit } from '../pit/step';
 import type { Place } from '../pit/layout';
+import { requireFinite } from '../quantity/finite';
 import { celsius, kelvin } from '../quantity/units';
 import { applyAction } from './applyAction';
 import { createThermostatFan, stepThermostatFan } from '../control/thermostatFan';
@@ -45,7 +46,7 @@ export const STEP = {
 };
 /** Below this much lit fuel (kg dry ash-free) the fire is out. */
 const OUT_KG = 0.012;
-/** How a cook may differ from the middle of the road. */
+/** How a cook may differ from its scenario with catalogue pieces. */
 export interface CookOptions {
   /** Changes each piece of meat (by order) from its catalogue. */
   variations?: PieceVariation[];
@@ -57,15 +58,15 @@ export interface CookOptions {
   operator?: Operator;
 }
 
-/** A cook from its scenario, at minute 0. Throws RangeError for names not in a catalogue. */
+/**
+ * A cook from its scenario, at minute 0. Throws RangeError for names not in a catalogue and for numbers that
+ * are not finite.
+ */
 export function createCook(scenario: Scenario, options: CookOptions = {}): Cook {
+  requireFinite(scenario, 'scenario');
+  requireFinite(options.variations, 'variations');
   const { control } = scenario;
-  const {
-    variations: variations = [],
-    airTrace: air = null,
-    pieceOverrides: pieces,
-    operator,
-  } = options;
+  const { variations = [], airTrace: air = null, pieceOverrides: pieces, operator } = options;
   const made = control.mode === 'held' || air ? null : createPit(scenario);
   const cook: Cook = {
     scenario,

@@ -6,15 +6,13 @@ import type { PieceVariation } from '../meat/variation';
 import type { Surroundings } from '../meat/surface';
 import { saucePiece, smokeUptakeFraction, USUAL_LIQUID_KG, wrapPiece } from '../meat/treatments';
 import { WRAPS, type WrapId } from '../meat/wraps';
-import { NOT_SAFE } from '../safety/cautions';
+import { NOT_SAFE, sugarCaution } from '../safety/cautions';
 import { isSafe, safetyKindOf, addCaution, trackSafety } from './foodSafety';
 import { emptyMeatResult } from './meatResult';
 import type { Action } from '../scenario/actions';
 import type { MeatSpec } from '../scenario/scenario';
 import type { CookingPiece } from './state';
 
-/** Sugar in a sauce or rub burns above this air, C (common practice). */
-const SUGAR_BURNS_C = 160;
 /** Opened foil scalds when what is in it is this hot, C. */
 const STEAM_C = 80;
 /** Slower than this is a stall, K per minute (4 C/h), between these core temperatures. */
@@ -84,8 +82,6 @@ export function wrapCookingPiece(
 
 /** Bares a guest again: its bark firms up. */
 export function unwrapCookingPiece(cooking: CookingPiece): void {
-  if (WRAPS[cooking.piece.wrap].holdsLiquid && cooking.piece.faceC > STEAM_C)
-    addCaution(cooking.result, 'foil-steam');
   wrapPiece(cooking.piece, 'none');
 }
 
@@ -93,7 +89,8 @@ export function unwrapCookingPiece(cooking: CookingPiece): void {
 export function sauceCookingPiece(cooking: CookingPiece, pitC: number): void {
   cooking.sauceSetAtKg = cooking.piece.evaporatedKg + saucePiece(cooking.piece);
   cooking.result.sauceSetAtMin = null;
-  if (pitC > SUGAR_BURNS_C) addCaution(cooking.result, 'sugar-burns');
+  const sugar = sugarCaution(pitC);
+  if (sugar) addCaution(cooking.result, sugar);
 }
 
 /**
@@ -106,6 +103,8 @@ export function endPieceMinute(g: CookingPiece, atMin: number): Action[] {
   const { result: r, piece, spec } = g;
   const core = coreProbeC(piece);
   if (g.stage === 'on') trackStall(g, atMin, core);
+  // Said while it is wrapped, before anybody opens it.
+  if (WRAPS[piece.wrap].holdsLiquid && piece.faceC > STEAM_C) addCaution(r, 'foil-steam');
   if (r.safeAtMin === null && isSafe(piece, spec.injected)) r.safeAtMin = atMin;
   if (r.tenderAtMin === null && tenderness(piece) >= 1) r.tenderAtMin = atMin;
   if (g.sauceSetAtKg !== null && piece.evaporatedKg >= g.sauceSetAtKg) r.sauceSetAtMin ??= atMin;

@@ -5,7 +5,7 @@ import { doneByFeel, usualThicknessMm, type Cut } from './cuts';
 import type { WrapId } from './wraps';
 
 /** How a piece is called done. */
-export type DoneWhen = { coreC: number } | { tender: true };
+export type DoneWhen = { coreC: number } | { tender: true } | { plateC: number };
 /** When it is wrapped. */
 export type WrapCondition = { coreC: number } | { stalled: true } | { barkSet: true };
 
@@ -41,17 +41,18 @@ export function usualMassKg(cut: Cut): number {
   return roundTo(kg, kg < 1 ? 0.05 : 0.1);
 }
 
-/** Tender where a cut has that; else a little over what makes it safe, or rare-to-medium for a roast. */
+/** The middle of a red roast on the plate, rare to medium, C (common practice 52 to 54). */
+const ROAST_PLATE_C = 53;
+
+/** Whether a cut is called done by the middle that is wanted on the plate: intact red roasts. */
+export const doneOnPlate = (cut: Cut): boolean => !doneByFeel(cut) && cut.safetyKind === 'red';
+
+/** Tender where a cut has that; else a little over what makes it safe, or rare to medium for a roast. */
 export function usualDone(cut: Cut): DoneWhen {
   if (doneByFeel(cut)) return { tender: true };
-  return { coreC: cut.safetyKind === 'red' ? 54 : Math.ceil(SAFE_C[cut.safetyKind]) };
-}
-
-/** Core temperatures on offer for a cut done by temperature, C: through its usual range. */
-export function doneTemperatures(cut: Cut): number[] {
-  const [low, high] = cut.doneRangeC;
-  const step = high - low > 8 ? 3 : 2;
-  return Array.from({ length: Math.floor((high - low) / step) + 1 }, (_, i) => low + step * i);
+  return cut.safetyKind === 'red'
+    ? { plateC: ROAST_PLATE_C }
+    : { coreC: Math.ceil(SAFE_C[cut.safetyKind]) };
 }
 
 /** Big pieces done by feel go into paper, thin ones and those done by temperature stay bare. */

@@ -46,7 +46,7 @@ export const VARIATION_SD: PieceVariation = {
 
 export const VARIATION_KEYS = Object.keys(VARIATION_SD) as (keyof PieceVariation)[];
 
-/** The spread that lies `z` standard deviations from the catalogue in each key; 0 where none is given. */
+/** The variation that lies `z` standard deviations from the catalogue in each key; 0 where none is given. */
 export function variationAt(z: Partial<Record<keyof PieceVariation, number>>): PieceVariation {
   const out: PieceVariation = { ...NO_VARIATION };
   for (const key of VARIATION_KEYS) {
@@ -56,6 +56,9 @@ export function variationAt(z: Partial<Record<keyof PieceVariation, number>>): P
   return out;
 }
 
-/** A piece of meat drawn from the spreads. */
-export const drawPieceVariation = (random: Random): PieceVariation =>
-  variationAt(Object.fromEntries(VARIATION_KEYS.map((key) => [key, random.normal()])));
+/**
+ * A piece of meat drawn from the spreads. `scale` is a share of the standard deviations, 0 to 1: less than 1
+ * for pieces that are more alike than any two.
+ */
+export const drawPieceVariation = (random: Random, scale = 1): PieceVariation =>
+  variationAt(Object.fromEntries(VARIATION_KEYS.map((key) => [key, scale * random.normal()])));

@@ -2,7 +2,9 @@
 import { epochOf, MINUTE_MS } from '../quantity/time';
 import { requestedMassKg, piecesPerMeat } from './request/amount';
 import { servedMs, wantedWindow } from './schedule/schedule';
+import type { MeatSpec } from '../scenario/scenario';
 import { planPit } from './schedule/planPit';
+import { pullTemperatureC } from './schedule/pullTemperature';
 import { weatherFromLighting } from './request/planWeather';
 import type { PitPlan, PieceTarget } from './schedule/pitPlan';
 import { planGrate, mainPlaceOf, type PiecesToPlace } from './grate/planGrate';
@@ -50,7 +52,13 @@ export function* planSteps(request: Request, options: PlanOptions): Generator<nu
     const index = request.meats.flatMap((m, i) => (pitOf(request, m) === k ? [i] : []));
     const meats = index.map((i) => request.meats[i]!);
     const targets = meats.map((m, n) =>
-      pieceTarget(request, { ...m, at: mainPlaceOf(m, grates[k]!) }, pieces[index[n]!]!, serveMs),
+      pieceTarget(
+        request,
+        { ...m, at: mainPlaceOf(m, grates[k]!) },
+        pieces[index[n]!]!,
+        serveMs,
+        setup.pit.pace.pitC,
+      ),
     );
     const done = parts.length * share;
     const asked = { chance: request.chanceOnTimeFraction, knownPolicies: options.knownPolicies };
@@ -103,28 +111,32 @@ function pieceTarget(
   meat: RequestMeat,
   pieces: number,
   serveMs: number,
+  pitC: number,
 ): PieceTarget {
   const [readyFromMin, readyByMin] = wantedWindow(
     meat,
     (servedMs(request, meat) - serveMs) / MINUTE_MS,
   );
+  const spec: MeatSpec = {
+    id: meat.id,
+    cut: meat.cut,
+    count: pieces,
+    massKg: requestedMassKg(meat),
+    thicknessMm: meat.thicknessMm,
+    startC: FRIDGE_C,
+    at: meat.at,
+    injected: meat.injected,
+    wrap:
+      meat.wrap.with === 'none'
+        ? undefined
+        : { ...meat.wrap, when: meat.wrap.when ?? { coreC: 74 } },
+    done: undefined,
+    rest: meat.rest,
+  };
+  spec.done =
+    'plateC' in meat.done ? { coreC: pullTemperatureC(spec, meat.done.plateC, pitC) } : meat.done;
   return {
-    spec: {
-      id: meat.id,
-      cut: meat.cut,
-      count: pieces,
-      massKg: requestedMassKg(meat),
-      thicknessMm: meat.thicknessMm,
-      startC: FRIDGE_C,
-      at: meat.at,
-      injected: meat.injected,
-      wrap:
-        meat.wrap.with === 'none'
-          ? undefined
-          : { ...meat.wrap, when: meat.wrap.when ?? { coreC: 74 } },
-      done: meat.done,
-      rest: meat.rest,
-    },
+    spec,
     readyByMin,
     readyFromMin,
     ...(meat.notBefore

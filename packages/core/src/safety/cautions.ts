@@ -23,3 +23,12 @@ export const NOT_SAFE = {
   poultry: 'not-safe-poultry',
   minced: 'not-safe-minced',
 } as const satisfies Record<string, CautionId>;
+
+/** From here on sugar darkens quickly, and burns, C (common practice). */
+const SUGAR_C = { browns: 135, burns: 150 };
+
+/** The caution for sugar in a rub or a sauce in air of `pitC`; null where there is none. */
+export function sugarCaution(pitC: number): CautionId | null {
+  if (pitC >= SUGAR_C.burns) return 'sugar-burns';
+  return pitC >= SUGAR_C.browns ? 'sugar-browns' : null;
+}

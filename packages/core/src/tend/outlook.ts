@@ -5,7 +5,7 @@
 import { runLikelyPiece, type PieceOutcome } from '../estimate/likelyPiece';
 import type { Action } from '../scenario/actions';
 import type { MeatResult } from '../scenario/result';
-import type { Scenario } from '../scenario/scenario';
+import type { MeatSpec, Scenario } from '../scenario/scenario';
 import type { CautionId } from '../safety/cautions';
 import type { WrapId } from '../meat/wraps';
 import { ascending, quantile, p10p50p90 } from '../quantity/statistics';
@@ -65,8 +65,9 @@ export function meatOutlook(input: ForecastInput): Outlook {
   const meats = asPlanned.flatMap((a) => (a.meat ? [a.meat] : []));
   const at = (of: (m: MeatResult) => readonly (number | null)[]): number | null =>
     medianOfKnown(meats.map((m) => of(m)[now] ?? null));
-  const wrapped = input.done.some((a) => a.do === 'wrap');
-  const on = (meats[0]?.coreC[now] ?? null) !== null;
+  const stage = stageOf(input, planned.meats[0]!);
+  const wrapped = stage === 'wrapped';
+  const on = (meats[0]?.coreC[now] ?? null) !== null && stage !== 'resting' && stage !== 'rested';
   const massKg = at((m) => m.massKg);
   const stallMin = stallOf(meats);
   const coreC = at((m) => m.coreC);
@@ -75,7 +76,7 @@ export function meatOutlook(input: ForecastInput): Outlook {
     nowMin: now,
     coreC,
     surfaceC: at((m) => m.surfaceC),
-    phase: phaseOf(on, wrapped, tenderness, stallMin, now, coreC),
+    phase: phaseOf(stage, tenderness, stallMin, now, coreC),
     lostKg: on && massKg !== null ? planned.meats[0]!.massKg - massKg : null,
     bark: at((m) => m.bark),
     tenderness,
@@ -96,17 +97,34 @@ const medianOfKnown = (values: readonly (number | null)[]): number | null => {
 /** A piece that hardly stalls is past it from this core on, C. */
 const NO_STALL_C = 75;
 
+/** What the log says of a piece: whether it is on, wrapped, or off, whatever the probe reads. */
+type Stage = 'waiting' | 'bare' | 'wrapped' | 'unwrapped' | 'resting' | 'rested';
+
+function stageOf({ done, nowMin }: ForecastInput, meat: MeatSpec): Stage {
+  let stage: Stage = 'waiting';
+  for (const a of [...done].sort((x, y) => x.atMin - y.atMin)) {
+    if (a.atMin > nowMin || !('meat' in a) || a.meat !== meat.id) continue;
+    if (a.do === 'meat-on') stage = 'bare';
+    else if (a.do === 'wrap') stage = a.with === 'none' ? 'unwrapped' : 'wrapped';
+    else if (a.do === 'unwrap') stage = 'unwrapped';
+    else if (a.do === 'meat-off') {
+      stage = nowMin < a.atMin + (meat.rest?.minutes ?? 0) ? 'resting' : 'rested';
+    }
+  }
+  return stage;
+}
+
 function phaseOf(
-  on: boolean,
-  wrapped: boolean,
+  stage: Stage,
   tenderness: number | null,
   stallMin: [number, number] | null,
   now: number,
   coreC: number | null,
 ): Outlook['phase'] {
-  if (!on || coreC === null) return 'not-on';
+  if (stage === 'resting' || stage === 'rested') return stage;
+  if (stage === 'waiting' || coreC === null) return 'not-on';
   if ((tenderness ?? 0) >= 1) return 'tender';
-  if (wrapped) return 'wrapped';
+  if (stage === 'wrapped' || stage === 'unwrapped') return stage;
   if (!stallMin) return coreC < NO_STALL_C ? 'warming' : 'past-the-stall';
   if (now < stallMin[0]) return 'warming';
   return now <= stallMin[1] ? 'stall' : 'past-the-stall';

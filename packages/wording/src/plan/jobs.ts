@@ -131,7 +131,7 @@ function meatJobWords(facts: MeatFacts, pit: RequestPit, units: Units): JobWords
           }
         : {
             inWords: `Look at the middle of the ${piecesName(facts)}`,
-            detail: `Done when it reads ${at(facts.done.coreC)} in the thickest part.`,
+            detail: `Done when it reads ${at(facts.done.coreC)} in the thickest part${facts.plateC === null ? '' : `: it climbs to about ${at(facts.plateC)} while it rests`}.`,
           };
     case 'meat-off':
       return {

@@ -53,7 +53,8 @@ export type JobFacts =
   | { kind: 'shut-down'; underFan: boolean }
   | ({ kind: 'meat-on' } & Pieces)
   | ({ kind: 'wrap'; with: WrapId; when: RequestMeat['wrap']['when'] } & Pieces)
-  | ({ kind: 'check'; done: RequestMeat['done'] } & Pieces)
+  /** `plateC`: what it climbs to while it rests; null where nobody asked for it. */
+  | ({ kind: 'check'; done: { coreC: number } | { tender: true }; plateC: number | null } & Pieces)
   | ({ kind: 'meat-off'; rest: { where: RestWhere; minutes: number } } & Pieces)
   | { kind: 'serve'; people: number; rawKg: number }
   | { kind: 'serve-course'; cuts: string[]; rawKg: number }

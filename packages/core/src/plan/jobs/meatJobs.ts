@@ -44,7 +44,13 @@ export function meatJobs(plan: PitPlan, meat: RequestMeat, i: number, pieces: nu
       id: id('check'),
       atMin: p10,
       do: 'check',
-      facts: { kind: 'check', cut, pieces, done: meat.done },
+      facts: {
+        kind: 'check',
+        cut,
+        pieces,
+        done: plan.targets[i]!.spec.done!,
+        plateC: 'plateC' in meat.done ? meat.done.plateC : null,
+      },
       logs: [],
     },
     {

@@ -54,7 +54,8 @@ export interface RequestMeat {
     when?: { coreC: number } | { barkSet: true } | { stalled: true } | { atMin: number };
     liquidKg?: number;
   };
-  done: { coreC: number } | { tender: true };
+  /** The middle when it is taken off, probe tender, or the middle on the plate after its rest, C. */
+  done: { coreC: number } | { tender: true } | { plateC: number };
   rest: { where: RestWhere; minutes: number; atC?: number };
   /** It is not there before: bought, brought or thawed late. */
   notBefore?: string;

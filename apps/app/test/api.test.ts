@@ -78,7 +78,7 @@ describe('watching a cook', () => {
     expect(useLive.getState().connection).toBe('connecting');
     act(() => FakeStream.all[0]!.say({ type: 'hello', clock }));
     await settle();
-    expect(useLive.getState()).toMatchObject({ link: 'live', cookId: COOK, name: 'Lunch' });
+    expect(useLive.getState()).toMatchObject({ connection: 'live', cookId: COOK, name: 'Lunch' });
     act(() =>
       FakeStream.all[0]!.say({
         type: 'readings',
@@ -97,14 +97,14 @@ describe('watching a cook', () => {
     act(() => FakeStream.all[0]!.say({ type: 'hello', clock }));
     await act(async () => void (await jest.advanceTimersByTimeAsync(10)));
     act(() => FakeStream.all[0]!.onerror!());
-    expect(useLive.getState()).toMatchObject({ link: 'lost', cookId: COOK });
+    expect(useLive.getState()).toMatchObject({ connection: 'lost', cookId: COOK });
     expect(useLive.getState().lostAt).not.toBeNull();
     expect(useLive.getState().readings).toHaveLength(1);
     await act(async () => void (await jest.advanceTimersByTimeAsync(2000)));
     expect(FakeStream.all).toHaveLength(2);
     act(() => FakeStream.all[1]!.say({ type: 'hello', clock }));
     await act(async () => void (await jest.advanceTimersByTimeAsync(10)));
-    expect(useLive.getState()).toMatchObject({ link: 'live', lostAt: null });
+    expect(useLive.getState()).toMatchObject({ connection: 'live', lostAt: null });
     unmount();
     jest.useRealTimers();
   });

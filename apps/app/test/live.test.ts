@@ -52,7 +52,7 @@ it('keeps taps while the server is away and sends them in order, once, when it i
   answer = () => Promise.reject(new TypeError('down'));
   const taps = ['a', 'b', 'c'].map((text) => useLive.getState().log({ kind: 'note', text }, 1));
   await settle();
-  expect(useLive.getState()).toMatchObject({ link: 'lost' });
+  expect(useLive.getState()).toMatchObject({ connection: 'lost' });
   expect(useLive.getState().waiting.map((w) => w.entry.id)).toEqual(taps.map((t) => t.id));
   expect(allEntries(useLive.getState())).toHaveLength(3);
   answer = ok;

@@ -1,11 +1,13 @@
-import { type Plan, type Request } from '@ostrin/core';
-import { planDocument } from '@ostrin/wording';
+import { presetOf, type Plan, type Request } from '@ostrin/core';
+import { capital, planDocument } from '@ostrin/wording';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
 import type { PlanListener } from '../src/api/core';
 import { PlanScreen } from '../src/plan/PlanScreen';
 import { firstDraft, usePlanDraft } from '../src/store/planDraft';
 import { BOSUN } from './help';
+// Fetched later in the browser; compiled now, not while a test waits for it.
+import '../src/plan/PlanSheet';
 
 let mockAsked: { request: Request; to: PlanListener }[] = [];
 jest.mock('../src/api/core', () => ({
@@ -13,6 +15,10 @@ jest.mock('../src/api/core', () => ({
     mockAsked.push({ request, to });
     return () => undefined;
   },
+}));
+// The parts of the answer taking turns has a test of its own.
+jest.mock('../src/plan/useStaggered', () => ({
+  useStaggered: <T,>(value: T, parts: number): T[] => Array.from({ length: parts }, () => value),
 }));
 jest.mock('expo-router', () => ({ router: { navigate: jest.fn() } }));
 
@@ -23,11 +29,11 @@ const ANSWERS: Record<string, unknown> = {
   '/api/plans': [],
   '/api/shelf': { fuelOnHand: [], prices: [] },
 };
-let sent: { path: string; method: string }[] = [];
+let sent: { path: string; method: string; body?: unknown }[] = [];
 
 function open() {
   global.fetch = jest.fn((path: string, init?: RequestInit) => {
-    sent.push({ path, method: init?.method ?? 'GET' });
+    sent.push({ path, method: init?.method ?? 'GET', body: init?.body });
     const body = ANSWERS[path] ?? { id: 'x' };
     return Promise.resolve({
       ok: true,
@@ -52,6 +58,7 @@ const answer = (members: number, final: boolean): Plan => {
 beforeEach(() => {
   mockAsked = [];
   sent = [];
+  ANSWERS['/api/pits'] = [BOSUN];
   usePlanDraft.setState({ ...firstDraft(NOW, 'UTC') });
 });
 
@@ -105,4 +112,21 @@ it('says when the worker fails and when the server is away', async () => {
     </QueryClientProvider>,
   );
   expect(await screen.findByText('No answer from the server')).toBeTruthy();
+});
+
+it('plans for a common kettle while the yard is empty, and puts the chosen pit into it', async () => {
+  ANSWERS['/api/pits'] = [];
+  open();
+  await waitFor(() => expect(mockAsked).toHaveLength(1));
+  expect(mockAsked[0]!.request.pits[0]!.cooker.preset).toBe('kettle-57');
+  answer(1, true);
+  expect(screen.getByText(/Your yard is empty/)).toBeTruthy();
+  expect(screen.getByTestId('job-lay')).toBeTruthy();
+  fireEvent.press(screen.getByRole('button', { name: /^Cooker: a 57 cm kettle/ }));
+  const kamado = await screen.findByRole('radio', { name: capital(presetOf('kamado-46').name) });
+  fireEvent.press(kamado);
+  await waitFor(() => expect(sent.some((s) => s.method === 'PUT')).toBe(true));
+  const put = sent.find((s) => s.method === 'PUT')!;
+  expect(put.path).toMatch(/^\/api\/pits\/kamado/);
+  expect(JSON.parse(put.body as string)).toMatchObject({ overrides: {} });
 });

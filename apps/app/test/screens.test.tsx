@@ -9,7 +9,15 @@ import { firstDraft, stepMass, usePlanDraft } from '../src/store/planDraft';
 import { allEntries, useLive } from '../src/store/live';
 import { LogPad } from '../src/tend/LogPad';
 import { JobCard } from '../src/tend/JobCard';
-import { isActionOfJob, logAction, nextMeat, retime, ventsNow } from '../src/tend/actions';
+import {
+  doJob,
+  fuelTap,
+  isActionOfJob,
+  logAction,
+  nextMeat,
+  retime,
+  ventsNow,
+} from '../src/tend/actions';
 import { importBody } from '../src/log/ImportButton';
 import { taken } from '../src/ui/useKeyDown';
 import { BOSUN } from './help';
@@ -141,6 +149,52 @@ describe('the log pad', () => {
         .lines.filter((l) => l.jobId === 'meat-on')
         .every((l) => l.at === T0 - 60_000),
     ).toBe(true);
+  });
+});
+
+describe('a tap on Fuel', () => {
+  const offset = {
+    ...wish,
+    pits: [
+      {
+        ...wish.pits[0]!,
+        cooker: { preset: 'offset-heavy', overrides: {} },
+        fire: { fuel: 'splits' as const, species: 'hickory' as const },
+      },
+    ],
+  };
+  const made = planDocument(offset, { nowMs: 0, members: 1 });
+  const feeds = made.jobs.filter((j) => j.do === 'add-fuel');
+  const at = (min: number): number => T0 + min * 60_000;
+  const lit = (): void => {
+    const light = made.jobs.find((j) => j.id === 'light')!;
+    useLive.getState().log({ kind: 'act', action: light.logs[0]! }, T0, 'light');
+  };
+  const fed = (): number =>
+    log().lines.filter((l) => l.body.kind === 'act' && l.body.action.do === 'add-fuel').length;
+  const perFeed = feeds[0]!.logs.filter((l) => l.do === 'add-fuel').length;
+
+  it('is the planned feed when that is due, and closes it, whatever its exact mass', () => {
+    lit();
+    const first = feeds[0]!;
+    const tap = fuelTap(made, log(), at(first.atMin - 5));
+    expect(tap).toMatchObject({ fuel: 'splits', species: 'hickory' });
+    logAction(made, log(), { ...tap, massKg: tap.massKg! * 1.1 }, at(first.atMin - 5));
+    expect(log().jobsDone.has(first.id)).toBe(true);
+    // Done on the same card, pressed a moment later, counts nothing twice.
+    const before = fed();
+    expect(doJob(first, at(first.atMin))).toEqual([]);
+    expect(fed()).toBe(before);
+    expect(before).toBe(perFeed);
+  });
+
+  it('is one more feed long before the planned one, which stays to be done', () => {
+    lit();
+    const first = feeds[0]!;
+    const early = at(first.atMin - 22);
+    logAction(made, log(), fuelTap(made, log(), early), early);
+    expect(log().jobsDone.has(first.id)).toBe(false);
+    expect(fed()).toBe(1);
   });
 });
 

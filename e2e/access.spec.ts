@@ -1,0 +1,78 @@
+/** No violation of WCAG 2.2 AA that axe-core finds: every place and every sheet, by day and by night, on both sizes. */
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { planned } from './help';
+
+const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+const SIZES = [
+  { width: 390, height: 844 },
+  { width: 1280, height: 800 },
+];
+
+async function sound(page: Page, where: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(TAGS).analyze();
+  const found = violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html).join(' ')}`);
+  expect(found, where).toEqual([]);
+}
+
+const close = async (page: Page): Promise<void> => {
+  await page
+    .getByRole('button', { name: /^(Close|Done)$/ })
+    .first()
+    .click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+};
+
+/** Words of the planning sentence, each with a sheet behind it. */
+const WORDS = [
+  /^People/,
+  /^Serving time/,
+  /^Meat:/,
+  /^Mass/,
+  /^Wrap/,
+  /^Done:/,
+  /^Before and after/,
+  /^Cooker/,
+  /^Fire/,
+  /^Pit:/,
+  /^Weather/,
+  /^Watch/,
+];
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  for (const size of SIZES) {
+    test(`every place, ${colorScheme}, ${size.width} px wide`, async ({ page }) => {
+      await page.emulateMedia({ colorScheme });
+      await page.setViewportSize(size);
+      await page.goto('/');
+      await planned(page);
+      await sound(page, 'Plan');
+      for (const place of ['Yard', 'Log', 'Tend']) {
+        await page.getByRole('link', { name: place, exact: true }).click();
+        await page.waitForLoadState('networkidle').catch(() => undefined);
+        await sound(page, place);
+      }
+    });
+  }
+}
+
+test('every sheet of Plan and the pages behind Yard and Log', async ({ page }) => {
+  await page.goto('/');
+  await planned(page);
+  for (const word of WORDS) {
+    await page.getByRole('button', { name: word }).first().click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await sound(page, String(word));
+    await close(page);
+  }
+  for (const name of ['Saved plans', 'Add another meat']) {
+    await page.getByRole('button', { name }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await sound(page, name);
+    await close(page);
+  }
+  await page.getByRole('link', { name: 'Yard', exact: true }).click();
+  await page.getByRole('button', { name: /^Add a pit/ }).click();
+  await sound(page, 'Add a pit');
+  await close(page);
+});

@@ -2,13 +2,14 @@ import fc from 'fast-check';
 import {
   ARRANGEMENTS,
   CHARCOALS,
-  dafFraction,
-  presetOf,
   PRESETS,
+  WOODS,
+  dafFraction,
+  emptyParcelRates,
+  presetOf,
   snakePieces,
   usualFire,
   wetWoodHeat,
-  WOODS,
 } from '../src/internals';
 import { buildFire } from '../src/internals';
 import { createParcel, isSpent, emptyWoodYield, stepParcel } from '../src/internals';
@@ -92,10 +93,11 @@ describe('wood on the coals', () => {
     });
     p.caught = true;
     const out = emptyWoodYield();
+    const rates = emptyParcelRates();
     let flamesAt = Infinity;
     let t = 0;
     for (; t < 7200 && p.dryKg > 0; t += 5) {
-      stepParcel(p, { coalK: 1080, gasK: 620, oxygen, open: false, contact: 1 }, 5, out);
+      stepParcel(p, { coalK: 1080, gasK: 620, oxygen, open: false, contact: 1 }, 5, out, rates);
       if (p.flame > 0.5) flamesAt = Math.min(flamesAt, t);
     }
     return { p, out, flamesAt, t };

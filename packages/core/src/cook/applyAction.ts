@@ -10,7 +10,8 @@ import {
   type WoodId,
 } from '../fuel/catalogue';
 import { spritzPiece } from '../meat/treatments';
-import { addWoodToLedger, caughtFraction, storedHeatJ, type PitState } from '../pit/state';
+import { addWoodToLedger, caughtFraction, type PitState } from '../pit/state';
+import { storedHeatJ } from '../pit/heatStores';
 import type { Cook } from './state';
 import { surroundings } from './grateAir';
 import {

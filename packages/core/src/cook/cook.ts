@@ -11,7 +11,8 @@ import type { Surroundings } from '../meat/surface';
 import { pitWith, presetOf } from '../pit/catalogue';
 import { createPitState, type PitState } from '../pit/state';
 import { stepPit } from '../pit/step';
-import type { Place } from '../pit/layout';
+import { emptyFoodLoad } from '../pit/assembleHeat';
+import { PLACES, type Place } from '../pit/layout';
 import { requireFinite } from '../quantity/finite';
 import { celsius, kelvin } from '../quantity/units';
 import { applyAction } from './applyAction';
@@ -75,6 +76,7 @@ export function createCook(scenario: Scenario, options: CookOptions = {}): Cook 
     fan: null,
     operator: operator ?? null,
     pieces: scenario.meats.map((m, i) => createCookingPiece(m, variations[i], pieces)),
+    foodLoad: emptyFoodLoad(PLACES.length),
     timeS: 0,
     nextMin: 0,
     stepS: STEP.afterEventS,

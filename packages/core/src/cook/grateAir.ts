@@ -2,9 +2,9 @@
 import { pressureAt } from '../air/moistAir';
 import { weatherAt } from '../scenario/weather';
 import type { Surroundings } from '../meat/surface';
-import { emptyFoodLoad, type FoodLoad } from '../pit/assembleHeat';
-import { gasTempK, radiantTempK } from '../pit/step';
-import { PLACES, type Place } from '../pit/layout';
+import type { FoodLoad } from '../pit/assembleHeat';
+import { gasTempK, radiantTempK } from '../pit/readings';
+import type { Place } from '../pit/layout';
 import { celsius, kelvin } from '../quantity/units';
 import { heldSurroundings } from './heldPit';
 import type { Cook } from './state';
@@ -44,10 +44,9 @@ export function surroundings(cook: Cook, atMin: number, at?: Place): Surrounding
   };
 }
 
-const food = emptyFoodLoad(PLACES.length);
-
-/** The load of all pieces on the grate, each at its own place. The record is reused. */
+/** The load of all pieces on the grate, each at its own place, in the cook's record. */
 export function foodLoadOf(cook: Cook): FoodLoad {
+  const { foodLoad: food } = cook;
   food.fromGasW.fill(0);
   food.fromWallsW.fill(0);
   food.vapourKgPerS = 0;

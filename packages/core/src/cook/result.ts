@@ -1,14 +1,9 @@
 /** What a cook has given so far: its rows, its fuel, its ledgers. */
 import { waterResidualKg } from '../meat/piece';
 import { CHARCOALS, dafFraction } from '../fuel/catalogue';
-import {
-  caughtFraction,
-  remainingChemicalJ,
-  storedHeatJ,
-  remainingWoodKg,
-  type PitState,
-} from '../pit/state';
-import { probeEquilibriumK } from '../pit/step';
+import { caughtFraction, remainingChemicalJ, remainingWoodKg, type PitState } from '../pit/state';
+import { storedHeatJ } from '../pit/heatStores';
+import { probeEquilibriumK } from '../pit/readings';
 import type { Place } from '../pit/layout';
 import { celsius, kelvin, roundDigits } from '../quantity/units';
 import type { Cook, ResultSeries } from './state';

@@ -2,6 +2,7 @@
 import type { RestState } from '../meat/rest';
 import type { Surroundings } from '../meat/surface';
 import type { Piece } from '../meat/pieceState';
+import type { FoodLoad } from '../pit/assembleHeat';
 import type { PitState } from '../pit/state';
 import type { Place } from '../pit/layout';
 import type { ThermostatFan } from '../control/thermostatFan';
@@ -62,6 +63,8 @@ export interface Cook {
   fan: ThermostatFan | null;
   operator: Operator | null;
   pieces: CookingPiece[];
+  /** What the pieces take from the pit in this step. */
+  foodLoad: FoodLoad;
   timeS: number;
   nextMin: number;
   stepS: number;

@@ -5,19 +5,11 @@
 import { vaporisationHeat, WATER_SPECIFIC_HEAT } from '../air/moistAir';
 import type { Piece } from './pieceState';
 import { meatConductivity, meatHeat } from './properties';
-import { evaporationKgPerM2S, type FacePaths } from './surface';
+import { evaporationKgPerM2S } from './surface';
+import { type FacePaths } from './facePaths';
 
 /** Conductivity of hard fat, W/mK (Choi and Okos 1986 at 60 C, from memory). */
 const COVER_CONDUCTIVITY = 0.18;
-/** Most cells a piece may be cut into. */
-export const MAX_CELLS = 48;
-
-// Scratch of one step; the engine is single-threaded and a step never yields.
-const lower = new Float64Array(MAX_CELLS + 1);
-const diag = new Float64Array(MAX_CELLS + 1);
-const upper = new Float64Array(MAX_CELLS + 1);
-const rhs = new Float64Array(MAX_CELLS + 1);
-
 /**
  * Backward Euler over cells and bare face, evaporation linearised in the face temperature; the capped
  * face has no store of its own and joins the outer cell. Returns evaporation in kg per s and m2 of bare
@@ -33,6 +25,7 @@ export function stepHeat(piece: Piece, paths: FacePaths, pressurePa: number, dtS
     rawKg,
     cut,
   } = piece;
+  const { lower, diagonal, upper, rhs } = piece.workspace;
   const cells = tempC.length;
   const last = cells - 1;
   const bare = 1 - cut.coveredFraction;
@@ -45,13 +38,13 @@ export function stepHeat(piece: Piece, paths: FacePaths, pressurePa: number, dtS
     const g = k * joinsM[i]! * (i === last ? bare : 1);
     lower[i] = -innerG;
     upper[i] = -g;
-    diag[i] = capacity + innerG + g;
+    diagonal[i] = capacity + innerG + g;
     rhs[i] = capacity * t;
     innerG = g;
     if (i === last && cut.coveredFraction > 0) {
       const outside = cut.coverMm / 1000 / COVER_CONDUCTIVITY + paths.coverResistance;
       capG = cut.coveredFraction / (1 / (k * joinsM[i]!) + outside / piece.faceM2);
-      diag[i]! += capG;
+      diagonal[i]! += capG;
       rhs[i]! += capG * paths.drivingC;
     }
   }
@@ -62,18 +55,18 @@ export function stepHeat(piece: Piece, paths: FacePaths, pressurePa: number, dtS
   const latent = vaporisationHeat(c0);
   const pool = (piece.liquidKg * WATER_SPECIFIC_HEAT) / dtS;
   lower[cells] = -innerG;
-  diag[cells] = innerG + bareM2 * (paths.overallWPerM2K + latent * slope) + pool;
+  diagonal[cells] = innerG + bareM2 * (paths.overallWPerM2K + latent * slope) + pool;
   rhs[cells] =
     bareM2 * (paths.overallWPerM2K * paths.drivingC - latent * (e0 - slope * c0)) + pool * c0;
   for (let i = 1; i <= cells; i++) {
-    const m = lower[i]! / diag[i - 1]!;
-    diag[i] = diag[i]! - m * upper[i - 1]!;
+    const m = lower[i]! / diagonal[i - 1]!;
+    diagonal[i] = diagonal[i]! - m * upper[i - 1]!;
     rhs[i] = rhs[i]! - m * rhs[i - 1]!;
   }
-  const face = rhs[cells]! / diag[cells]!;
+  const face = rhs[cells]! / diagonal[cells]!;
   let above = face;
   for (let i = last; i >= 0; i--) {
-    above = (rhs[i]! - upper[i]! * above) / diag[i]!;
+    above = (rhs[i]! - upper[i]! * above) / diagonal[i]!;
     tempC[i] = above;
   }
   piece.faceC = face;

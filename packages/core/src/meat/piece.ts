@@ -8,9 +8,9 @@ import { usualThicknessMm, type Cut } from './cuts';
 import { stepHeat } from './heat';
 import { meatDensity } from './properties';
 import { NO_VARIATION, type PieceVariation } from './variation';
-import { updateFacePaths, emptyFacePaths, type Surroundings } from './surface';
+import { updateFacePaths, type Surroundings } from './surface';
 import { SKIN_DEPTH_M, stepWater, WATER } from './water';
-import type { Piece } from './pieceState';
+import { createPieceWorkspace, type Piece } from './pieceState';
 import { WRAPS } from './wraps';
 
 /** Cells of a piece; halved or doubled, times change by less than a hundredth. */
@@ -84,7 +84,7 @@ export function createPiece(
   cut: Cut,
   massKg: number,
   startC: number,
-  { thicknessMm: measured, variation: variation = NO_VARIATION, cells = CELLS }: PieceOptions = {},
+  { thicknessMm: measured, variation = NO_VARIATION, cells = CELLS }: PieceOptions = {},
 ): Piece {
   const radiusM = ((measured ?? usualThicknessMm(cut, massKg)) / 2000) * variation.radius;
   const volume = massKg / meatDensity(cut.composition, 5);
@@ -121,14 +121,14 @@ export function createPiece(
     vapourKgPerS: 0,
     heatInJ: 0,
     latentJ: 0,
+    workspace: createPieceWorkspace(cells),
   };
 }
-
-const paths = emptyFacePaths();
 
 /** Advances a piece by `dt` seconds in its surroundings: heat, then water, then what heat has done. */
 export function stepPiece(piece: Piece, surroundings: Surroundings, dtS: number): void {
   const wrap = WRAPS[piece.wrap];
+  const { paths } = piece.workspace;
   updateFacePaths(surroundings, piece, wrap, paths);
   const evaporated = stepHeat(piece, paths, surroundings.pressurePa, dtS);
   const drains =

@@ -1,9 +1,10 @@
 /** A piece of meat as the engine holds it. */
 import type { Cut } from './cuts';
 import type { PieceVariation } from './variation';
+import { emptyFacePaths, type FacePaths } from './facePaths';
 import type { WrapId } from './wraps';
 
-/** Reads nothing but its own arrays; make with `createPiece`. */
+/** Make with `createPiece`. */
 export interface Piece {
   cut: Cut;
   variation: PieceVariation;
@@ -53,4 +54,31 @@ export interface Piece {
   /** Heat taken since it was made and heat spent on evaporation, J. */
   heatInJ: number;
   latentJ: number;
+  /** What a step works with; it says nothing about the piece between steps. */
+  workspace: PieceWorkspace;
 }
+
+/** Arrays over the cells (and the face) that are filled anew in every step. */
+export interface PieceWorkspace {
+  lower: Float64Array;
+  diagonal: Float64Array;
+  upper: Float64Array;
+  rhs: Float64Array;
+  /** Mass of each cell, kg; water beyond what it can hold, kg per kg raw; what flows outward per unit of that, kg/s. */
+  massKg: Float64Array;
+  excessWater: Float64Array;
+  outflowKgPerS: Float64Array;
+  paths: FacePaths;
+}
+
+/** A workspace for a piece of so many cells. */
+export const createPieceWorkspace = (cells: number): PieceWorkspace => ({
+  lower: new Float64Array(cells + 1),
+  diagonal: new Float64Array(cells + 1),
+  upper: new Float64Array(cells + 1),
+  rhs: new Float64Array(cells + 1),
+  massKg: new Float64Array(cells),
+  excessWater: new Float64Array(cells),
+  outflowKgPerS: new Float64Array(cells),
+  paths: emptyFacePaths(),
+});

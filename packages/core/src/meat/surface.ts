@@ -12,6 +12,7 @@ import {
 import { kelvin } from '../quantity/units';
 import type { Piece } from './pieceState';
 import type { Wrap } from './wraps';
+import type { FacePaths } from './facePaths';
 
 /** What the piece sits in during one step. */
 export interface Surroundings {
@@ -64,30 +65,6 @@ export function radiationWPerM2K(wallC: number, faceC: number): number {
   const b = kelvin(faceC);
   return FACE_CLOSURES.radiation * SIGMA * (a * a + b * b) * (a + b);
 }
-
-/** Heat and vapour paths between the surroundings and the faces. */
-export interface FacePaths {
-  /** Share of the heat that comes by convection. */
-  airShare: number;
-  /** Overall coefficient from surroundings to the evaporating front, W/m2K, and the temperature that drives it. */
-  overallWPerM2K: number;
-  drivingC: number;
-  /** From surroundings to the face of the cap, m2K/W. */
-  coverResistance: number;
-  /** Resistance to vapour, m2sPa/kg; Infinity switches evaporation off. */
-  vapourResistance: number;
-  vapourPa: number;
-}
-
-/** Paths to be filled. */
-export const emptyFacePaths = (): FacePaths => ({
-  airShare: 0.5,
-  overallWPerM2K: 0,
-  drivingC: 0,
-  coverResistance: 0,
-  vapourResistance: Infinity,
-  vapourPa: 0,
-});
 
 /** Fills `out` with the paths to a piece as it is now, in its wrap. */
 export function updateFacePaths(

@@ -4,7 +4,6 @@
  * that nothing hangs on how finely the piece is cut.
  */
 import { clamp } from '../quantity/units';
-import { MAX_CELLS } from './heat';
 import { meatDensity } from './properties';
 import type { Piece } from './pieceState';
 
@@ -33,12 +32,6 @@ const MIN_CRUST_M = 5e-4;
 
 /** Shrinking protein presses juice out; meat that has cooled by this much from its hottest presses no more, K. */
 const EXPULSION_ENDS_K = 3;
-
-const mass = new Float64Array(MAX_CELLS);
-const over = new Float64Array(MAX_CELLS);
-const gate = new Float64Array(MAX_CELLS);
-const diag = new Float64Array(MAX_CELLS);
-const rhs = new Float64Array(MAX_CELLS);
 
 /** Water (kg per kg raw) that a piece heated to `c` at most can hold there; irreversible. */
 const holdingCapacity = (piece: Piece, c: number): number => {
@@ -89,41 +82,46 @@ function drainJuice(piece: Piece, kg: number, pools: boolean): void {
  */
 function expelJuice(piece: Piece, density: number, dtS: number): number {
   const { water, hottestC, tempC, cellMassFraction: share, shapeFactorsM: joinsM, rawKg } = piece;
+  const { massKg, excessWater, outflowKgPerS, diagonal, rhs } = piece.workspace;
   const last = tempC.length - 1;
   const conductance = density * WATER.juiceM2PerS * piece.variation.juice;
   let loose = false;
   for (let i = 0; i <= last; i++) {
     if (tempC[i]! > hottestC[i]!) hottestC[i] = tempC[i]!;
-    mass[i] = rawKg * share[i]!;
-    over[i] = water[i]! - holdingCapacity(piece, hottestC[i]!);
-    if (over[i]! > 0) loose = true;
+    massKg[i] = rawKg * share[i]!;
+    excessWater[i] = water[i]! - holdingCapacity(piece, hottestC[i]!);
+    if (excessWater[i]! > 0) loose = true;
   }
   if (!loose) return 0;
   // Rows: mass (u' - u) / dt = flow in - flow out; only what is loose drives a flow.
   let inflow = 0;
   for (let i = 0; i <= last; i++) {
-    const drives = over[i]! > 0;
-    const beyond = i === last ? 0 : Math.max(over[i + 1]!, 0);
+    const drives = excessWater[i]! > 0;
+    const beyond = i === last ? 0 : Math.max(excessWater[i + 1]!, 0);
     const area = joinsM[i]! * (i === last ? 1 - piece.cut.coveredFraction : 1);
     const pressed = 1 - (hottestC[i]! - tempC[i]!) / EXPULSION_ENDS_K;
-    gate[i] = drives && over[i]! > beyond && pressed > 0 ? conductance * area * pressed : 0;
-    const fromInside = i > 0 && drives ? gate[i - 1]! : 0;
-    diag[i] = mass[i]! / dtS + gate[i]! + fromInside;
-    rhs[i] = (mass[i]! * over[i]!) / dtS;
-    if (i > 0 && gate[i - 1]! > 0) {
+    outflowKgPerS[i] =
+      drives && excessWater[i]! > beyond && pressed > 0 ? conductance * area * pressed : 0;
+    const fromInside = i > 0 && drives ? outflowKgPerS[i - 1]! : 0;
+    diagonal[i] = massKg[i]! / dtS + outflowKgPerS[i]! + fromInside;
+    rhs[i] = (massKg[i]! * excessWater[i]!) / dtS;
+    if (i > 0 && outflowKgPerS[i - 1]! > 0) {
       // Lower entry is -gate inward; upper entry of the row before is -gate where this cell is loose.
-      const upper = drives ? -gate[i - 1]! : 0;
-      const m = -gate[i - 1]! / diag[i - 1]!;
-      diag[i] = diag[i]! - m * upper;
+      const upper = drives ? -outflowKgPerS[i - 1]! : 0;
+      const m = -outflowKgPerS[i - 1]! / diagonal[i - 1]!;
+      diagonal[i] = diagonal[i]! - m * upper;
       rhs[i] = rhs[i]! - m * rhs[i - 1]!;
     }
   }
   for (let i = last; i >= 0; i--) {
-    const held = water[i]! - over[i]!;
-    const outside = i < last && gate[i]! > 0 && over[i + 1]! > 0 ? gate[i]! * rhs[i + 1]! : 0;
-    rhs[i] = (rhs[i]! + outside) / diag[i]!;
+    const held = water[i]! - excessWater[i]!;
+    const outside =
+      i < last && outflowKgPerS[i]! > 0 && excessWater[i + 1]! > 0
+        ? outflowKgPerS[i]! * rhs[i + 1]!
+        : 0;
+    rhs[i] = (rhs[i]! + outside) / diagonal[i]!;
     water[i] = held + rhs[i]!;
-    if (i === last) inflow = gate[i]! * rhs[i]! * dtS;
+    if (i === last) inflow = outflowKgPerS[i]! * rhs[i]! * dtS;
   }
   return inflow;
 }

@@ -4,29 +4,12 @@ import { gasDensity } from '../air/moistAir';
 import { GRAVITY } from '../quantity/units';
 import { PIT_CLOSURES, YARD_WIND_FRACTION } from './closures';
 import type { PitState } from './state';
+import type { BoundaryFlows } from './workspace';
 
-/** Most gas zones of any layout. */
-export const MAX_ZONES = 6;
-
-/** Flows, kg/s. One record, reused: the engine is single-threaded and a step never yields. */
-export interface BoundaryFlows {
-  inflow: Float64Array;
-  outflow: Float64Array;
-  inflowTotal: number;
-  /** Air that passes the coals on its way in. */
-  throughBed: number;
-}
-
-const gas: BoundaryFlows = {
-  inflow: new Float64Array(MAX_ZONES),
-  outflow: new Float64Array(MAX_ZONES),
-  inflowTotal: 0,
-  throughBed: 0,
-};
-
-/** Solves the draught for outside air at `airK` and a forecast wind. The answer is reused each call. */
+/** Solves the draught for outside air at `airK` and a forecast wind. The answer is in the pit's workspace. */
 export function solveAirflow(pit: PitState, airK: number, forecastWindMps: number): BoundaryFlows {
   const { tempK: t, network: net, layout } = pit;
+  const gas = pit.workspace.boundary;
   const { openings: holes } = layout;
   const windMps = YARD_WIND_FRACTION * forecastWindMps;
   const zones = layout.zones.length;
@@ -63,6 +46,7 @@ export function solveAirflow(pit: PitState, airK: number, forecastWindMps: numbe
 /** Two-way exchange through an open lid: warm gas out above, air in below, in every zone it bares. */
 function addLidExchange(pit: PitState, airK: number, windMps: number, outside: number): void {
   const { layout, tempK: t } = pit;
+  const gas = pit.workspace.boundary;
   for (const z of layout.lidZones) {
     const drop = Math.max((t[z]! - airK) / t[z]!, 0);
     const each =
@@ -80,6 +64,7 @@ function addLidExchange(pit: PitState, airK: number, windMps: number, outside: n
 function addDoorExchange(pit: PitState, airK: number, outside: number): void {
   const area = pit.parameters.doorCm2 * 1e-4 * pit.doorFraction;
   const drop = Math.max((pit.tempK[0]! - airK) / pit.tempK[0]!, 0);
+  const gas = pit.workspace.boundary;
   const each = 0.08 * area * Math.sqrt(GRAVITY * Math.sqrt(area) * drop) * outside;
   gas.inflow[0]! += each;
   gas.outflow[0]! += each;

@@ -16,16 +16,21 @@ import {
   addAdvection,
   addConductance,
   addAmbientLoss,
+  forcedFilmCubed,
   outsideFilm,
   radiationCoefficient,
-  rhs,
   addSink,
 } from './heatBalance';
-import type { BurnRates } from './burnRates';
 import { PIT_CLOSURES, YARD_WIND_FRACTION, SKIN_EMISSIVITY } from './closures';
-import type { InternalFlows } from './internalFlows';
-import type { BoundaryFlows } from './airflow';
 import { nodeOf, type PitState } from './state';
+import type {
+  BoundaryFlows,
+  BurnRates,
+  HeatBalance,
+  HeatTerms,
+  InternalFlows,
+  WoodRates,
+} from './workspace';
 
 /**
  * What the food does to the pit: heat taken, at each of the layout's positions, from the gas and from what
@@ -37,44 +42,11 @@ export interface FoodLoad {
   vapourKgPerS: number;
 }
 
-/** No food at any of `places` positions; to be filled and reused. */
+/** No food at any of `places` positions; to be filled. */
 export const emptyFoodLoad = (places: number): FoodLoad => ({
   fromGasW: Array<number>(places).fill(0),
   fromWallsW: Array<number>(places).fill(0),
   vapourKgPerS: 0,
-});
-
-/** What wood on the coals does, per second. */
-export interface WoodRates {
-  volatilesKgPerS: number;
-  burntKgPerS: number;
-  charKgPerS: number;
-  steamKgPerS: number;
-  heatW: number;
-  fromCoalsW: number;
-  fromGasW: number;
-  /** How both grow with the temperature of coals and gas, W/K, and the temperatures they hold at, K. */
-  coalWPerK: number;
-  gasWPerK: number;
-  coalK: number;
-  gasK: number;
-  coveredCoalsM2: number;
-}
-
-/** A record without any wood, to be filled and reused. */
-export const emptyWoodRates = (): WoodRates => ({
-  volatilesKgPerS: 0,
-  burntKgPerS: 0,
-  charKgPerS: 0,
-  steamKgPerS: 0,
-  heatW: 0,
-  fromCoalsW: 0,
-  fromGasW: 0,
-  coalWPerK: 0,
-  gasWPerK: 0,
-  coalK: 0,
-  gasK: 0,
-  coveredCoalsM2: 0,
 });
 
 /** Heat of drying and warming the moisture in charcoal, J/kg. */
@@ -82,18 +54,7 @@ const DRYING_J = 2.6e6;
 /** What goes out is this much colder than the mean of the bed, K. */
 const OUT_COLDER_K = 150;
 
-/** Terms that the ledger needs again after the balance has been put together. */
-export interface HeatTerms {
-  dryingW: number;
-  /** Heat that the pan spends on steam at its temperature now, W, and how it grows with it, W/K. */
-  panW: number;
-  panSlope: number;
-  latentJPerKg: number;
-}
-
-const terms: HeatTerms = { dryingW: 0, panW: 0, panSlope: 0, latentJPerKg: 2.3e6 };
-
-/** Assembles G and b. The record returned is reused. */
+/** Assembles G and b in the pit's workspace. */
 export function assembleHeatBalance(
   pit: PitState,
   weather: Weather,
@@ -105,19 +66,27 @@ export function assembleHeatBalance(
   food: FoodLoad,
 ): HeatTerms {
   const airRel = airK - pit.referenceK;
-  beginBalance(pit);
-  addFuelHeat(pit, burn, wood, food);
-  addGasFlows(pit, boundary, flows, airRel);
-  addCoalExchange(pit, boundary, flows, wood.coveredCoalsM2, airK, airRel);
-  addSurfaceExchange(pit, airK, airRel);
-  addPanBoiling(pit);
-  addAmbientLosses(pit, weather, airK, airRel);
-  return terms;
+  const balance = beginBalance(pit);
+  addFuelHeat(balance, pit, burn, wood, food);
+  addGasFlows(balance, pit, boundary, flows, airRel);
+  addCoalExchange(balance, pit, boundary, flows, wood.coveredCoalsM2, airK, airRel);
+  addSurfaceExchange(balance, pit, airK, airRel);
+  addPanBoiling(balance, pit);
+  addAmbientLosses(balance, pit, weather, airK, airRel);
+  return pit.workspace.terms;
 }
 
 /** Fuel into the balance: its heat, what leaves with ash and dead coals, drying, and the food's share. */
-function addFuelHeat(pit: PitState, burn: BurnRates, wood: WoodRates, food: FoodLoad): void {
+function addFuelHeat(
+  balance: HeatBalance,
+  pit: PitState,
+  burn: BurnRates,
+  wood: WoodRates,
+  food: FoodLoad,
+): void {
   const { layout, lit } = pit;
+  const { terms } = pit.workspace;
+  const { rhs } = balance;
   const bedExcess = pit.tempK[pit.coals]! - pit.referenceK;
   const charGone = burn.burntKgPerS * CHAR.specificHeat * bedExcess;
   const ashGone = charGone * lit.ashPerKg;
@@ -127,8 +96,8 @@ function addFuelHeat(pit: PitState, burn: BurnRates, wood: WoodRates, food: Food
   rhs[pit.coals]! +=
     burn.bedHeatFraction * burn.heatW - terms.dryingW - charGone - ashGone - outGone;
   // Wood draws heat with what the step does to coals and gas, or much wood would freeze few coals.
-  addSink(pit.coals, wood.fromCoalsW, wood.coalWPerK, wood.coalK - pit.referenceK);
-  addSink(0, wood.fromGasW, wood.gasWPerK, wood.gasK - pit.referenceK);
+  addSink(balance, pit.coals, wood.fromCoalsW, wood.coalWPerK, wood.coalK - pit.referenceK);
+  addSink(balance, 0, wood.fromGasW, wood.gasWPerK, wood.gasK - pit.referenceK);
   const next = layout.zones.length > 1 ? 1 : 0;
   rhs[0]! +=
     (1 - burn.bedHeatFraction) * burn.heatW +
@@ -146,6 +115,7 @@ function addFuelHeat(pit: PitState, burn: BurnRates, wood: WoodRates, food: Food
 
 /** Gas: in from the yard, onward, mixed, back round, and out again. */
 function addGasFlows(
+  balance: HeatBalance,
   pit: PitState,
   boundary: BoundaryFlows,
   flows: InternalFlows,
@@ -154,22 +124,23 @@ function addGasFlows(
   const { layout } = pit;
   const zones = layout.zones.length;
   for (let z = 0; z < zones; z++)
-    addVentilation(z, boundary.inflow[z]!, boundary.outflow[z]!, airRel);
+    addVentilation(balance, z, boundary.inflow[z]!, boundary.outflow[z]!, airRel);
   for (let z = 0; z < zones - 1; z++) {
     const on = flows.onward[z]!;
-    if (on >= 0) addAdvection(z, z + 1, on);
-    else addAdvection(z + 1, z, -on);
+    if (on >= 0) addAdvection(balance, z, z + 1, on);
+    else addAdvection(balance, z + 1, z, -on);
   }
-  if (layout.recirculation) addAdvection(layout.recirculation.from, 0, flows.recirculated);
+  if (layout.recirculation) addAdvection(balance, layout.recirculation.from, 0, flows.recirculated);
   for (let i = 0; i < layout.mixing.length; i++) {
     const m = layout.mixing[i]!;
-    addAdvection(m.a, m.b, flows.mixing[i]!);
-    addAdvection(m.b, m.a, flows.mixing[i]!);
+    addAdvection(balance, m.a, m.b, flows.mixing[i]!);
+    addAdvection(balance, m.b, m.a, flows.mixing[i]!);
   }
 }
 
 /** Coals shine on what they see, and warm the gas that passes: never more than it can carry. */
 function addCoalExchange(
+  balance: HeatBalance,
   pit: PitState,
   boundary: BoundaryFlows,
   flows: InternalFlows,
@@ -184,41 +155,57 @@ function addCoalExchange(
   for (const [surface, view] of layout.coalViewFractions) {
     const node = nodeOf(pit, surface);
     if (typeof surface === 'number' && layout.walls[surface]!.lid && pit.lidOpen) {
-      addAmbientLoss(coals, emittingM2 * view * radiationCoefficient(t[coals]!, airK), airRel);
+      addAmbientLoss(
+        balance,
+        coals,
+        emittingM2 * view * radiationCoefficient(t[coals]!, airK),
+        airRel,
+      );
     } else
-      addConductance(coals, node, emittingM2 * view * radiationCoefficient(t[coals]!, t[node]!));
+      addConductance(
+        balance,
+        coals,
+        node,
+        emittingM2 * view * radiationCoefficient(t[coals]!, t[node]!),
+      );
   }
   const film = PIT_CLOSURES.coalFilm * radiatingArea(pit.lit.kg, 1000);
   const passing = Math.max(boundary.throughBed + flows.recirculated, 1e-4);
-  addConductance(coals, 0, Math.min(film, 0.8 * passing * CP_GAS));
+  addConductance(balance, coals, 0, Math.min(film, 0.8 * passing * CP_GAS));
 }
 
 /** Walls, metal and pan inside; a lid in the hand takes no part and lets what it covered see the sky. */
-function addSurfaceExchange(pit: PitState, airK: number, airRel: number): void {
+function addSurfaceExchange(
+  balance: HeatBalance,
+  pit: PitState,
+  airK: number,
+  airRel: number,
+): void {
   const { tempK: t, layout } = pit;
   for (let w = 0; w < layout.walls.length; w++) {
     const wall = layout.walls[w]!;
     const first = pit.inner[w]!;
     for (let i = 0; i < wall.conductancesWPerK.length; i++)
-      addConductance(first + i, first + i + 1, wall.conductancesWPerK[i]!);
+      addConductance(balance, first + i, first + i + 1, wall.conductancesWPerK[i]!);
     if (wall.lid && pit.lidOpen) continue;
-    for (const f of wall.films) addConductance(f.zone, first, f.wPerM2K * f.m2);
+    for (const f of wall.films) addConductance(balance, f.zone, first, f.wPerM2K * f.m2);
   }
-  for (const f of layout.metal.films) addConductance(f.zone, pit.metal, f.wPerM2K * f.m2);
+  for (const f of layout.metal.films) addConductance(balance, f.zone, pit.metal, f.wPerM2K * f.m2);
   if (pit.panIn)
-    for (const f of layout.pan.films) addConductance(f.zone, pit.pan, f.wPerM2K * f.m2);
+    for (const f of layout.pan.films) addConductance(balance, f.zone, pit.pan, f.wPerM2K * f.m2);
   for (const shine of layout.radiationLinks) {
     if (!pit.panIn && (shine.a === 'pan' || shine.b === 'pan')) continue;
     const a = nodeOf(pit, shine.a);
     const b = nodeOf(pit, shine.b);
     if (pit.lidOpen && typeof shine.b === 'number' && layout.walls[shine.b]!.lid) {
-      addAmbientLoss(a, shine.m2 * radiationCoefficient(t[a]!, airK), airRel);
-    } else addConductance(a, b, shine.m2 * radiationCoefficient(t[a]!, t[b]!));
+      addAmbientLoss(balance, a, shine.m2 * radiationCoefficient(t[a]!, airK), airRel);
+    } else addConductance(balance, a, b, shine.m2 * radiationCoefficient(t[a]!, t[b]!));
   }
 }
 
 /** Water in the pan: evaporates from its face, boils where it must; none left, none given. */
-function addPanBoiling(pit: PitState): void {
+function addPanBoiling(balance: HeatBalance, pit: PitState): void {
+  const { terms } = pit.workspace;
   terms.panW = terms.panSlope = 0;
   if (!pit.panIn || pit.waterKg <= 0) return;
   const { layout, pressurePa } = pit;
@@ -235,7 +222,7 @@ function addPanBoiling(pit: PitState): void {
       BOIL_W_PER_M2K * smoothPositive(x - 100.5 * Math.pow(pressurePa / 101325, 0.27)));
   terms.panW = watts(c);
   terms.panSlope = Math.max((watts(c + 0.2) - terms.panW) / 0.2, 0);
-  addSink(pit.pan, terms.panW, terms.panSlope, pit.tempK[pit.pan]! - pit.referenceK);
+  addSink(balance, pit.pan, terms.panW, terms.panSlope, pit.tempK[pit.pan]! - pit.referenceK);
 }
 
 /** Past the boiling point all further heat goes into steam, W/m2K. */
@@ -243,19 +230,25 @@ const BOIL_W_PER_M2K = 8000;
 const smoothPositive = (x: number): number => 0.5 * (x + Math.sqrt(x * x + 0.25));
 
 /** Heat to the yard through the skin; a lid in the hand loses on both sides, rain cools it. */
-function addAmbientLosses(s: PitState, weather: Weather, airK: number, airRel: number): void {
+function addAmbientLosses(
+  balance: HeatBalance,
+  s: PitState,
+  weather: Weather,
+  airK: number,
+  airRel: number,
+): void {
   const { layout, parameters: pit, tempK: t } = s;
-  const windMps = YARD_WIND_FRACTION * weather.windMps;
+  const forced = forcedFilmCubed(YARD_WIND_FRACTION * weather.windMps);
   for (let i = 0; i < layout.walls.length; i++) {
     const wall = layout.walls[i]!;
     const node = s.outer[i]!;
     const skin =
-      pit.wallLossFactor * outsideFilm(t[node]!, airK, windMps, wall.lengthM, SKIN_EMISSIVITY);
-    addAmbientLoss(node, wall.outsideM2 * skin + rainLoss(weather, wall.rainM2), airRel);
+      pit.wallLossFactor * outsideFilm(t[node]!, airK, forced, wall.lengthM, SKIN_EMISSIVITY);
+    addAmbientLoss(balance, node, wall.outsideM2 * skin + rainLoss(weather, wall.rainM2), airRel);
     if (wall.lid && s.lidOpen) {
       const inner = s.inner[i]!;
-      const inside = outsideFilm(t[inner]!, airK, windMps, wall.lengthM, SKIN_EMISSIVITY);
-      addAmbientLoss(inner, wall.outsideM2 * inside, airRel);
+      const inside = outsideFilm(t[inner]!, airK, forced, wall.lengthM, SKIN_EMISSIVITY);
+      addAmbientLoss(balance, inner, wall.outsideM2 * inside, airRel);
     }
   }
 }

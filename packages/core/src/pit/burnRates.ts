@@ -11,31 +11,13 @@ import {
   unburntFraction,
 } from '../fire/char';
 import { OXYGEN_HEAT } from '../fuel/catalogue';
-import type { BoundaryFlows } from './airflow';
 import type { PitState } from './state';
+import type { BoundaryFlows, BurnRates, BurnReadiness } from './workspace';
 
-/** How the coals stand to burn, before it is known how much oxygen they get. */
-export interface BurnReadiness {
-  layerK: number;
-  /** Burning at an oxygen share of that in air, kg/s dry ash-free. */
-  unitKgPerS: number;
-  unburntFraction: number;
-  /** Heat set free per kg burnt, J, and oxygen used, kg. */
-  heatJPerKg: number;
-  oxygenPerKg: number;
-}
-
-const ready: BurnReadiness = {
-  layerK: 0,
-  unitKgPerS: 0,
-  unburntFraction: 0,
-  heatJPerKg: 0,
-  oxygenPerKg: 0,
-};
-
-/** The coals as they are, in the air that passes them. The record is reused. */
+/** The coals as they are, in the air that passes them. The record is in the pit's workspace. */
 export function burnReadiness(pit: PitState, boundary: BoundaryFlows): BurnReadiness {
   const { layout, lit } = pit;
+  const { readiness: ready } = pit.workspace;
   ready.layerK = pit.tempK[pit.coals]! + pit.layerExcessK;
   const re =
     (layout.coalFlowFactor * boundary.throughBed * 0.05) / (layout.coalFlowAreaM2 * 4.2e-5);
@@ -46,32 +28,10 @@ export function burnReadiness(pit: PitState, boundary: BoundaryFlows): BurnReadi
   return ready;
 }
 
-/** What the charcoal does, kg/s and W. */
-export interface BurnRates {
-  burntKgPerS: number;
-  heatW: number;
-  unburntW: number;
-  litKgPerS: number;
-  wentOutKgPerS: number;
-  /** Change of the layer's excess temperature, K/s, and where it tends, K. */
-  layerTargetK: number;
-  /** Share of the heat that stays in the bed. */
-  bedHeatFraction: number;
-}
-
-const burn: BurnRates = {
-  burntKgPerS: 0,
-  heatW: 0,
-  unburntW: 0,
-  litKgPerS: 0,
-  wentOutKgPerS: 0,
-  layerTargetK: 0,
-  bedHeatFraction: CHAR.bedHeatFraction,
-};
-
-/** Burning, catching and going out at the oxygen now in the fire's zone. The record is reused. */
+/** Burning, catching and going out at the oxygen now in the fire's zone. The record is in the pit's workspace. */
 export function burnRatesOf(s: PitState, readiness: BurnReadiness): BurnRates {
   const { lit, unlit, arrangement, parameters: pit } = s;
+  const { burn } = s.workspace;
   const share = s.oxygen[0]! / OXYGEN_IN_AIR;
   burn.burntKgPerS = readiness.unitKgPerS * share;
   burn.heatW = burn.burntKgPerS * readiness.heatJPerKg;

@@ -1,36 +1,30 @@
 /**
  * The heat balance: conductances between nodes and to the yard, put together as G and b of
  * C dT/dt = b - G T (T above the reference). The stepper and the reference solution both use it.
- * One set of arrays, reused; the engine is single-threaded.
  */
 import { CP_GAS } from '../air/moistAir';
 import { solveDense } from './solveDense';
-import { heatCapacityOf, type PitState } from './state';
+import { heatCapacityOf } from './heatStores';
+import { type PitState } from './state';
+import type { HeatBalance } from './workspace';
 
 const SIGMA = 5.670374e-8;
-/** Most nodes of any layout. */
-export const MAX_NODES = 24;
-
-const matrix = new Float64Array(MAX_NODES * MAX_NODES);
-/** Sources, W; after solving, temperatures above the reference, K. */
-export const rhs = new Float64Array(MAX_NODES);
-const toYard = new Float64Array(MAX_NODES);
-const yardRel = new Float64Array(MAX_NODES);
-let n = 0;
-
 /** Radiation between two black surfaces, W/m2K, at these temperatures (K). */
 export const radiationCoefficient = (a: number, b: number): number =>
   SIGMA * (a * a + b * b) * (a + b);
 
-/** Begins a balance for this pit. */
-export function beginBalance(pit: PitState): void {
-  n = pit.nodes;
-  for (let i = 0; i < n * n; i++) matrix[i] = 0;
-  for (let i = 0; i < n; i++) rhs[i] = toYard[i] = yardRel[i] = 0;
+/** Begins a balance for this pit, in its workspace. */
+export function beginBalance(pit: PitState): HeatBalance {
+  const { balance } = pit.workspace;
+  balance.matrix.fill(0);
+  balance.rhs.fill(0);
+  balance.toYard.fill(0);
+  balance.yardRel.fill(0);
+  return balance;
 }
 
 /** Joins two nodes by `g` W/K. */
-export function addConductance(a: number, b: number, g: number): void {
+export function addConductance({ n, matrix }: HeatBalance, a: number, b: number, g: number): void {
   matrix[a * n + a]! += g;
   matrix[b * n + b]! += g;
   matrix[a * n + b]! -= g;
@@ -38,7 +32,12 @@ export function addConductance(a: number, b: number, g: number): void {
 }
 
 /** Gas carried from zone `a` to zone `b`, kg/s: leaves at a's temperature. */
-export function addAdvection(a: number, b: number, kgPerS: number): void {
+export function addAdvection(
+  { n, matrix }: HeatBalance,
+  a: number,
+  b: number,
+  kgPerS: number,
+): void {
   const g = kgPerS * CP_GAS;
   matrix[a * n + a]! += g;
   matrix[b * n + a]! -= g;
@@ -46,6 +45,7 @@ export function addAdvection(a: number, b: number, kgPerS: number): void {
 
 /** Gas leaving the pit from a zone, kg/s, and fresh air coming into it at `airRel` above reference. */
 export function addVentilation(
+  { n, matrix, rhs }: HeatBalance,
   zone: number,
   inKgPerS: number,
   outKgPerS: number,
@@ -56,7 +56,12 @@ export function addVentilation(
 }
 
 /** Heat lost from a node to the yard through `g` W/K. */
-export function addAmbientLoss(node: number, g: number, airRel: number): void {
+export function addAmbientLoss(
+  { n, matrix, rhs, toYard, yardRel }: HeatBalance,
+  node: number,
+  g: number,
+  airRel: number,
+): void {
   matrix[node * n + node]! += g;
   rhs[node]! += g * airRel;
   toYard[node]! += g;
@@ -64,7 +69,13 @@ export function addAmbientLoss(node: number, g: number, airRel: number): void {
 }
 
 /** Heat given off by a node that grows by `slope` W/K from `w` at its temperature `nowRel`. */
-export function addSink(node: number, w: number, slope: number, nowRel: number): void {
+export function addSink(
+  { n, matrix, rhs }: HeatBalance,
+  node: number,
+  w: number,
+  slope: number,
+  nowRel: number,
+): void {
   matrix[node * n + node]! += slope;
   rhs[node]! += slope * nowRel - w;
 }
@@ -72,15 +83,11 @@ export function addSink(node: number, w: number, slope: number, nowRel: number):
 /**
  * Solves the balance over `dt` seconds and puts the new temperatures into the state. The coals' store
  * may change its size over the step. Returns the heat lost to the yard, W, and leaves the largest
- * change of any node in `change.k` (the coals count half, a gas zone that jumps at an opening fully).
+ * change of any node in the workspace (the coals count half, a gas zone that jumps at an opening fully).
  */
-export function solveBalance(
-  pit: PitState,
-  oldBed: number,
-  newBed: number,
-  dtS: number,
-  change: { k: number },
-): number {
+export function solveBalance(pit: PitState, oldBed: number, newBed: number, dtS: number): number {
+  const { n, matrix, rhs, toYard, yardRel } = pit.workspace.balance;
+  const { change } = pit.workspace;
   for (let i = 0; i < n; i++) {
     const cOld = i === pit.coals ? oldBed : heatCapacityOf(pit, i);
     const cNew = i === pit.coals ? newBed : cOld;
@@ -88,11 +95,14 @@ export function solveBalance(
     rhs[i]! += (cOld / dtS) * (pit.tempK[i]! - pit.referenceK);
   }
   solveDense(matrix, rhs, n);
-  change.k = 0;
+  change.nodeK = 0;
   let lostW = 0;
   for (let i = 0; i < n; i++) {
     const now = rhs[i]! + pit.referenceK;
-    change.k = Math.max(change.k, Math.abs(now - pit.tempK[i]!) * (i === pit.coals ? 0.5 : 1));
+    change.nodeK = Math.max(
+      change.nodeK,
+      Math.abs(now - pit.tempK[i]!) * (i === pit.coals ? 0.5 : 1),
+    );
     pit.tempK[i] = now;
     lostW += toYard[i]! * (rhs[i]! - yardRel[i]!);
   }
@@ -101,6 +111,7 @@ export function solveBalance(
 
 /** How fast each temperature changes now, K/s, into `out`; `bedGrowth` is dC/dt of the coals, W/K. */
 export function temperatureRates(pit: PitState, bedGrowth: number, out: Float64Array): void {
+  const { n, matrix, rhs } = pit.workspace.balance;
   for (let i = 0; i < n; i++) {
     let sum = rhs[i]!;
     for (let k = 0; k < n; k++) sum -= matrix[i * n + k]! * (pit.tempK[k]! - pit.referenceK);
@@ -109,22 +120,18 @@ export function temperatureRates(pit: PitState, bedGrowth: number, out: Float64A
   }
 }
 
-/** The wind of the last wall asked about: all walls of a step share it. */
-const forcedAt = { windMps: 0, cubed: 0 };
+/** The cube of the forced film in such a wind: all walls of a step share it, W/m2K cubed. */
+export const forcedFilmCubed = (windMps: number): number => (5.7 * Math.pow(windMps, 0.6)) ** 3;
 
 /** Heat lost to the yard from a wall, W/m2K: natural and forced joined by cubes, plus radiation. */
 export function outsideFilm(
   wallK: number,
   airK: number,
-  windMps: number,
+  forcedCubed: number,
   lengthM: number,
   emissivity: number,
 ): number {
   const natural = 1.42 * Math.sqrt(Math.sqrt(Math.abs(wallK - airK) / lengthM));
-  if (windMps !== forcedAt.windMps) {
-    forcedAt.windMps = windMps;
-    forcedAt.cubed = (5.7 * Math.pow(windMps, 0.6)) ** 3;
-  }
-  const joined = Math.cbrt(natural * natural * natural + forcedAt.cubed);
+  const joined = Math.cbrt(natural * natural * natural + forcedCubed);
   return joined + emissivity * radiationCoefficient(wallK, airK);
 }

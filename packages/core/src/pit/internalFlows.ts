@@ -1,27 +1,9 @@
 /** Where gas goes inside the pit, and the oxygen it carries. */
 import { gasDensity, OXYGEN_IN_AIR } from '../air/moistAir';
 import { PIT_CLOSURES } from './closures';
-import { MAX_ZONES, type BoundaryFlows } from './airflow';
 import { solveDense } from './solveDense';
 import type { PitState } from './state';
-
-/** Flows between zones, kg/s; reused. */
-export interface InternalFlows {
-  /** From zone z on to z + 1, signed. */
-  onward: Float64Array;
-  /** Falling back from the loop's end to the fire, and the part of it that passes the coals. */
-  recirculated: number;
-  recirculatedThroughCoals: number;
-  /** Two-way exchange of each mixing pair. */
-  mixing: Float64Array;
-}
-
-const flows: InternalFlows = {
-  onward: new Float64Array(MAX_ZONES),
-  recirculated: 0,
-  recirculatedThroughCoals: 0,
-  mixing: new Float64Array(MAX_ZONES),
-};
+import type { BoundaryFlows, InternalFlows, OxygenSinks } from './workspace';
 
 /** Flows between zones for outside flows and the fire's heat, W. */
 export function solveInternalFlows(
@@ -31,6 +13,7 @@ export function solveInternalFlows(
 ): InternalFlows {
   const { layout } = pit;
   const { recirculation } = layout;
+  const { flows } = pit.workspace;
   flows.recirculated = flows.recirculatedThroughCoals = 0;
   if (recirculation) {
     const plume =
@@ -57,18 +40,9 @@ export function solveInternalFlows(
   return flows;
 }
 
-const matrix = new Float64Array(MAX_ZONES * MAX_ZONES);
-const supply = new Float64Array(MAX_ZONES);
-
 /** Gas that a zone holds, kg, at 400 K. */
 export const zoneGasKg = (pit: PitState, zone: number): number =>
   gasDensity(400, pit.pressurePa) * pit.layout.zones[zone]!.volumeM3;
-
-/** What takes oxygen: charcoal per unit of oxygen share in the fire's zone, wood's flame, kg/s. */
-export interface OxygenSinks {
-  charPerShare: number;
-  wood: number;
-}
 
 /**
  * The oxygen balance as a linear system: what leaves (matrix) and what comes (supply), kg/s of gas.
@@ -81,6 +55,7 @@ function assembleOxygenBalance(
   sinks: OxygenSinks,
 ): number {
   const { layout, oxygen } = pit;
+  const { matrix, supply } = pit.workspace.oxygenBalance;
   const n = layout.zones.length;
   for (let i = 0; i < n * n; i++) matrix[i] = 0;
   const move = (a: number, b: number, kg: number): void => {
@@ -123,6 +98,7 @@ export function stepOxygen(
   sinks: OxygenSinks,
   dtS: number,
 ): void {
+  const { matrix, supply } = pit.workspace.oxygenBalance;
   const n = assembleOxygenBalance(pit, boundary, flows, sinks);
   for (let z = 0; z < n; z++) {
     const inertia = zoneGasKg(pit, z) / dtS;
@@ -141,6 +117,7 @@ export function oxygenRates(
   sinks: OxygenSinks,
   out: Float64Array,
 ): void {
+  const { matrix, supply } = pit.workspace.oxygenBalance;
   const n = assembleOxygenBalance(pit, boundary, flows, sinks);
   for (let z = 0; z < n; z++) {
     let sum = supply[z]!;

@@ -1,18 +1,15 @@
 /** Everything that changes while a pit burns: one flat record, made once, stepped in place. */
-import {
-  gasDensity,
-  humidityRatio,
-  pressureAt,
-  saturationPressure,
-  WATER_SPECIFIC_HEAT,
-} from '../air/moistAir';
+import { humidityRatio, pressureAt, saturationPressure } from '../air/moistAir';
 import { createDraughtNetwork, type DraughtNetwork } from '../air/draught';
 import { isSpent, type WoodParcel } from '../fire/woodParcel';
 import type { Arrangement, FuelPool } from '../fire/arrangement';
 import { DRY_WOOD_HEAT } from '../fuel/catalogue';
 import { kelvin } from '../quantity/units';
+import { fixedHeatCapacities, storedHeatJ } from './heatStores';
 import type { Layout, Surface } from './layout';
+import { updateOpenings } from './openings';
 import type { CookerParameters } from './parameters';
+import { createPitWorkspace, type PitWorkspace } from './workspace';
 
 /** Running totals for the energy and mass ledgers. J and kg since lighting. */
 export interface Ledger {
@@ -90,6 +87,8 @@ export interface PitState {
   /** What the wood lay in at the last step's start, and how long that step was, s (0: do not look back). */
   previousStep: { coalK: number; gasK: number; oxygen: number; dtS: number };
   ledger: Ledger;
+  /** What a step works with; it says nothing about the pit between steps. */
+  workspace: PitWorkspace;
 }
 
 /** Node of a surface. */
@@ -200,6 +199,7 @@ export function createPitState(from: PitInitial): PitState {
       panSteamKg: 0,
       waterGivenKg: pit.waterKg,
     },
+    workspace: createPitWorkspace(nodes),
   };
   for (const p of from.parcels) addWoodToLedger(s, p);
   updateOpenings(s);
@@ -211,82 +211,6 @@ export function createPitState(from: PitInitial): PitState {
 export function addWoodToLedger(pit: PitState, parcel: WoodParcel): void {
   pit.ledger.woodGivenKg += parcel.count * parcel.initialDryKg;
   pit.ledger.givenJ += parcel.count * parcel.initialDryKg * DRY_WOOD_HEAT;
-}
-
-/** Puts the handles' positions, the ash, lid and doors into the network's areas. */
-export function updateOpenings(pit: PitState): void {
-  const { layout, network: net } = pit;
-  const travel = (f: number): number => Math.max(f, layout.closedVentFraction);
-  const free =
-    layout.grateFreeAreaM2 > 0
-      ? layout.grateFreeAreaM2 / (1 + (pit.bedAshKg / layout.ashHalvingKg) ** 2)
-      : Infinity;
-  const throughBed = (a: number): number => (a > 0 ? 1 / Math.hypot(1 / a, 1 / free) : 0);
-  layout.openings.forEach((h, i) => {
-    const o = net.openings[i]!;
-    switch (h.kind) {
-      case 'intake':
-        o.areaM2 = throughBed(h.areaM2 * travel(pit.intakeFraction));
-        break;
-      case 'exhaust':
-        o.areaM2 =
-          pit.lidOpen && h.liftedWithLid
-            ? 0
-            : h.areaM2 *
-              Math.max(
-                Math.pow(pit.exhaustFraction, layout.exhaustExponent),
-                layout.closedVentFraction,
-              );
-        break;
-      case 'lid':
-        o.areaM2 = pit.lidOpen ? h.areaM2 : 0;
-        break;
-      case 'door':
-        o.areaM2 = h.areaM2 * pit.doorFraction;
-        break;
-      case 'fan':
-        // Its flap falls shut when the fan rests, but never tight (common practice: a twelfth).
-        o.areaM2 = pit.fanFitted
-          ? throughBed(h.areaM2 * Math.max(Math.min(5 * pit.fanDuty, 1), 0.08))
-          : 0;
-        break;
-      default:
-        o.areaM2 = h.areaM2;
-    }
-    o.pushPa = h.kind === 'fan' ? pit.parameters.fanPa * pit.fanDuty * pit.fanDuty : 0;
-  });
-}
-
-/** Heat capacity of a node, J/K. Coals and pan change their size; the rest is fixed with the layout. */
-export const heatCapacityOf = (pit: PitState, node: number): number =>
-  node === pit.coals
-    ? coalHeatCapacity(pit.lit)
-    : node === pit.pan
-      ? pit.fixedJPerK[node]! + pit.waterKg * WATER_SPECIFIC_HEAT
-      : pit.fixedJPerK[node]!;
-
-/** Heat stores that do not change, by node, J/K; gas zones count their air at 400 K. */
-function fixedHeatCapacities(layout: Layout, nodes: number, pressurePa: number): Float64Array {
-  const zones = layout.zones.length;
-  const out = new Float64Array(nodes);
-  layout.zones.forEach((z, i) => (out[i] = gasDensity(400, pressurePa) * z.volumeM3 * 1050));
-  out[zones + 1] = layout.metal.jPerK;
-  out[zones + 2] = layout.pan.jPerK;
-  let at = zones + 3;
-  for (const w of layout.walls) for (const store of w.heatStoresJPerK) out[at++] = store;
-  return out;
-}
-
-/** Heat capacity of the lit coals with the ash among them, J/K. */
-export const coalHeatCapacity = (lit: FuelPool): number =>
-  (lit.kg * (1 + lit.ashPerKg) + 0.004) * 1100;
-
-/** Heat held in all nodes above the reference, J. */
-export function storedHeatJ(pit: PitState): number {
-  let sum = 0;
-  for (let i = 0; i < pit.nodes; i++)
-    sum += heatCapacityOf(pit, i) * (pit.tempK[i]! - pit.referenceK);
-  return sum;
 }
 
 /** Wood left in the fire, kg dry. */

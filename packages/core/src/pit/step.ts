@@ -2,51 +2,33 @@
  * One step of a burning pit: air, wood, oxygen, coals, then one implicit heat balance. Coefficients are
  * frozen at the step's start (linearly implicit Euler), so a step costs the same whatever happens.
  */
-import {
-  CP_GAS,
-  gasDensity,
-  humidityRatio,
-  OXYGEN_IN_AIR,
-  saturationPressure,
-  WATER_SPECIFIC_HEAT,
-} from '../air/moistAir';
+import { CP_GAS, OXYGEN_IN_AIR, WATER_SPECIFIC_HEAT } from '../air/moistAir';
 import type { Weather } from '../scenario/weather';
 import { CHAR } from '../fire/char';
-import { emptyWoodYield, stepParcel, type ParcelSurroundings } from '../fire/woodParcel';
+import { stepParcel, type ParcelSurroundings } from '../fire/burnParcel';
 import { addToPool, WOOD_CHAR } from '../fire/fuelPool';
 import { OXYGEN_HEAT, VOLATILES_HEAT, WOODS } from '../fuel/catalogue';
 import { kelvin } from '../quantity/units';
-import { rhs, solveBalance } from './heatBalance';
-import { burnRatesOf, burnReadiness, type BurnRates, type BurnReadiness } from './burnRates';
-import { PIT_CLOSURES, SENSOR_LAG, PROBE_GAS_FRACTION } from './closures';
-import { solveInternalFlows, stepOxygen, zoneGasKg, type OxygenSinks } from './internalFlows';
-import { solveAirflow, type BoundaryFlows } from './airflow';
-import { assembleHeatBalance, emptyWoodRates, type FoodLoad } from './assembleHeat';
-import {
-  updateOpenings,
-  coalHeatCapacity,
-  caughtFraction,
-  removeSpentParcels,
-  nodeOf,
-  type PitState,
-} from './state';
-import type { GratePosition, Surface } from './layout';
+import { solveBalance } from './heatBalance';
+import { burnRatesOf, burnReadiness } from './burnRates';
+import { updateReadings } from './readings';
+import { solveInternalFlows, stepOxygen, zoneGasKg } from './internalFlows';
+import { solveAirflow } from './airflow';
+import { assembleHeatBalance, type FoodLoad } from './assembleHeat';
+import { updateOpenings } from './openings';
+import { coalHeatCapacity } from './heatStores';
+import { caughtFraction, removeSpentParcels, type PitState } from './state';
+import type { BoundaryFlows, BurnRates, BurnReadiness } from './workspace';
 
-const change = { k: 0 };
-const parcelAir: ParcelSurroundings = { coalK: 0, gasK: 0, oxygen: 0, open: false, contact: 1 };
-const sinks: OxygenSinks = { charPerShare: 0, wood: 0 };
-const gave = emptyWoodYield();
-/** Largest change of a skin's temperature, K, and of a flame in a step: for choosing the next. */
-const lively = { skinK: 0, flame: 0 };
-const wood = emptyWoodRates();
 /** Below this much glowing fuel wood does not catch any more, kg dry ash-free. */
 const PILOT_KG = 0.005;
 /** With this much glowing fuel half of a piece's underside touches it, kg dry ash-free. */
 const CONTACT_KG = 0.02;
 const WOOD_STEP = { liveS: 0.75, calmS: 2, calmKPerS: 0.1, calmFlamePerS: 0.0005 };
 
-/** Air that wood on the coals lies in now. The record is reused. */
+/** Air that wood on the coals lies in now, in the pit's workspace. */
 export function woodSurroundings(pit: PitState): ParcelSurroundings {
+  const { parcelAir } = pit.workspace;
   parcelAir.coalK = pit.tempK[pit.coals]!;
   parcelAir.gasK = pit.tempK[0]!;
   parcelAir.oxygen = pit.oxygen[0]!;
@@ -70,6 +52,7 @@ export function igniteReachedWood(pit: PitState): void {
  */
 export function stepPit(pit: PitState, weather: Weather, food: FoodLoad, dtS: number): number {
   const airK = kelvin(weather.airC);
+  const { wood, sinks, change } = pit.workspace;
   updateOpenings(pit);
   const gas = solveAirflow(pit, airK, weather.windMps);
   const ready = burnReadiness(pit, gas);
@@ -89,7 +72,7 @@ export function stepPit(pit: PitState, weather: Weather, food: FoodLoad, dtS: nu
   updateFuelPools(pit, burn, dtS);
   pit.layerExcessK +=
     (burn.layerTargetK - pit.layerExcessK) * (1 - Math.exp(-dtS / CHAR.layerLagS));
-  const wallsW = solveBalance(pit, oldBed, coalHeatCapacity(pit.lit), dtS, change);
+  const wallsW = solveBalance(pit, oldBed, coalHeatCapacity(pit.lit), dtS);
   const panW = Math.max(terms.panW + terms.panSlope * (pit.tempK[pit.pan]! - panWas), 0);
   const panKg = Math.min((panW * dtS) / terms.latentJPerKg, pit.waterKg);
   // Steam takes the warmth of its water with it.
@@ -115,15 +98,19 @@ export function stepPit(pit: PitState, weather: Weather, food: FoodLoad, dtS: nu
   const steam = moistureKgPerS + wood.steamKgPerS + panKg / dtS + food.vapourKgPerS;
   updateReadings(pit, weather, gas, burn.burntKgPerS, steam, dtS);
   // Wood counts too: a skin may move four times as far as the pit, a flame by a tenth.
-  return Math.max(change.k, 0.25 * lively.skinK, 30 * lively.flame);
+  return Math.max(change.nodeK, 0.25 * change.skinK, 30 * change.flame);
 }
 
 /** Heat that wood drew from coals and gas, W, after the balance is solved. */
-const woodHeatTakenW = (pit: PitState): number =>
-  wood.fromCoalsW +
-  wood.coalWPerK * (pit.tempK[pit.coals]! - wood.coalK) +
-  wood.fromGasW +
-  wood.gasWPerK * (pit.tempK[0]! - wood.gasK);
+const woodHeatTakenW = (pit: PitState): number => {
+  const { wood } = pit.workspace;
+  return (
+    wood.fromCoalsW +
+    wood.coalWPerK * (pit.tempK[pit.coals]! - wood.coalK) +
+    wood.fromGasW +
+    wood.gasWPerK * (pit.tempK[0]! - wood.gasK)
+  );
+};
 
 /** Heat that the charcoal gives now, W; nothing before the first step has been made. */
 export const charcoalHeatW = (pit: PitState, readiness: BurnReadiness): number =>
@@ -150,14 +137,15 @@ function surroundingsMidStep(pit: PitState, dtS: number): ParcelSurroundings {
   return air;
 }
 
-/** Burns all wood that has caught for `dt` seconds and leaves the mean rates in `wood`. */
+/** Burns all wood that has caught for `dt` seconds and leaves the mean rates in the workspace. */
 function burnWood(pit: PitState, dtS: number): void {
+  const { wood, woodYield: gave, parcelRates, change } = pit.workspace;
   igniteReachedWood(pit);
   const air = surroundingsMidStep(pit, dtS);
   gave.volatilesKg = gave.burntVolatilesKg = gave.charKg = gave.steamKg = 0;
   gave.coalJPerK = gave.gasJPerK = 0;
   gave.fromCoalsJ = gave.fromGasJ = gave.coversM2S = gave.flame = 0;
-  lively.skinK = lively.flame = 0;
+  change.skinK = change.flame = 0;
   let strength = 0;
   for (const p of pit.parcels) {
     if (!p.caught) continue;
@@ -165,12 +153,12 @@ function burnWood(pit: PitState, dtS: number): void {
     const { skinK, flame } = p;
     // Wood is livelier than the pit about it: it takes several small steps within one of the pit's.
     const parts = Math.min(Math.ceil(dtS / (p.settled ? WOOD_STEP.calmS : WOOD_STEP.liveS)), 16);
-    for (let i = 0; i < parts; i++) stepParcel(p, air, dtS / parts, gave);
+    for (let i = 0; i < parts; i++) stepParcel(p, air, dtS / parts, gave, parcelRates);
     const movedK = Math.abs(p.skinK - skinK);
     const flared = Math.abs(p.flame - flame);
     p.settled = movedK < WOOD_STEP.calmKPerS * dtS && flared < WOOD_STEP.calmFlamePerS * dtS;
-    lively.skinK = Math.max(lively.skinK, movedK);
-    lively.flame = Math.max(lively.flame, flared);
+    change.skinK = Math.max(change.skinK, movedK);
+    change.flame = Math.max(change.flame, flared);
     const smoke = gave.volatilesKg - gave.burntVolatilesKg - before;
     strength += smoke * WOODS[p.species].smokeStrength;
   }
@@ -209,6 +197,7 @@ function limitToAvailable(pit: PitState, burn: BurnRates, dtS: number): void {
 /** Charcoal burns, catches, goes out; wood adds its char. */
 function updateFuelPools(pit: PitState, burn: BurnRates, dtS: number): void {
   const { lit, unlit } = pit;
+  const { wood } = pit.workspace;
   pit.bedAshKg += burn.burntKgPerS * lit.ashPerKg * dtS;
   lit.kg = Math.max(lit.kg - burn.burntKgPerS * dtS, 0);
   const out = Math.min(burn.wentOutKgPerS * dtS, lit.kg);
@@ -222,6 +211,7 @@ function updateFuelPools(pit: PitState, burn: BurnRates, dtS: number): void {
 
 /** Sensible heat leaving with gas, less what fresh air brings, W, after the balance is solved. */
 function exhaustW(pit: PitState, boundary: BoundaryFlows, airK: number): number {
+  const { rhs } = pit.workspace.balance;
   let watts = 0;
   for (let z = 0; z < pit.layout.zones.length; z++) {
     watts +=
@@ -242,75 +232,3 @@ function ventUnburnt(pit: PitState, boundary: BoundaryFlows, watts: number, dtS:
   pit.unburntGasJ = now;
   pit.ledger.unburntJ += before + watts * dtS - now;
 }
-
-/** What is breathed, smelt and read after a step: humidity, smoke, the probe and the dial. */
-function updateReadings(
-  pit: PitState,
-  weather: Weather,
-  boundary: BoundaryFlows,
-  burntKgPerS: number,
-  steamKgPerS: number,
-  dtS: number,
-): void {
-  const { tempK: t, layout } = pit;
-  pit.draughtKgPerS = Math.max(boundary.inflowTotal, 1e-5);
-  const want =
-    outdoorHumidity(pit, weather) +
-    vapourKgPerS(burntKgPerS, wood.burntKgPerS, steamKgPerS) / pit.draughtKgPerS;
-  pit.humidity += (want - pit.humidity) * (1 - Math.exp((-dtS * pit.draughtKgPerS) / HUMID_GAS_KG));
-  pit.smokeGPerM3 +=
-    (smokeGPerM3Now(pit, boundary) - pit.smokeGPerM3) * (1 - Math.exp(-dtS / SENSOR_LAG.smokeS));
-  pit.smokeDose += (pit.smokeGPerM3 * pit.smokeStrength * dtS) / 60;
-  const place = layout.positions[layout.probePosition]!;
-  pit.probeK +=
-    (probeEquilibriumK(pit, place, kelvin(weather.airC)) - pit.probeK) *
-    (1 - Math.exp(-dtS / SENSOR_LAG.probeS));
-  pit.dialK += (t[layout.domeZone]! - pit.dialK) * (1 - Math.exp(-dtS / SENSOR_LAG.dialS));
-}
-
-/** Gas whose moisture the humidity stands for, kg. */
-export const HUMID_GAS_KG = 0.03;
-
-/** Vapour given off, kg/s: by burning charcoal and volatiles, and as steam. */
-export const vapourKgPerS = (charcoal: number, volatiles: number, steam: number): number =>
-  PIT_CLOSURES.waterPerChar * charcoal + PIT_CLOSURES.waterPerVolatiles * volatiles + steam;
-
-/** Humidity ratio of the air outside. */
-export const outdoorHumidity = (pit: PitState, weather: Weather): number =>
-  humidityRatio(
-    weather.relativeHumidityFraction * saturationPressure(weather.airC),
-    pit.pressurePa,
-  );
-
-/** Unburnt volatiles in the exhaust, g/m3. */
-function smokeGPerM3Now(pit: PitState, boundary: BoundaryFlows): number {
-  const m3PerS =
-    Math.max(boundary.inflowTotal, 2e-4) /
-    gasDensity(pit.tempK[pit.layout.domeZone]!, pit.pressurePa);
-  return (1000 * (wood.volatilesKgPerS - wood.burntKgPerS)) / m3PerS;
-}
-
-/** What a surface shows: its temperature, or the sky's where the lid is off. */
-const surfaceTempK = (pit: PitState, surface: Surface, airK: number): number =>
-  pit.lidOpen && typeof surface === 'number' && pit.layout.walls[surface]!.lid
-    ? airK
-    : pit.tempK[nodeOf(pit, surface)]!;
-
-/** Mean temperature of what a place sees, K. */
-export function radiantTempK(pit: PitState, place: GratePosition, airK: number): number {
-  let sum = 0;
-  for (const [surface, share] of place.viewShares) sum += share * surfaceTempK(pit, surface, airK);
-  return sum;
-}
-
-/** Temperature of the gas at a place, K. */
-export function gasTempK(pit: PitState, place: GratePosition): number {
-  let sum = 0;
-  for (const [zone, share] of place.gasShares) sum += share * pit.tempK[zone]!;
-  return sum;
-}
-
-/** What a probe at a place would read once it has settled, K: partly gas, partly what it sees. */
-export const probeEquilibriumK = (pit: PitState, place: GratePosition, airK: number): number =>
-  PROBE_GAS_FRACTION * gasTempK(pit, place) +
-  (1 - PROBE_GAS_FRACTION) * radiantTempK(pit, place, airK);

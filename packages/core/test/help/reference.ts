@@ -2,7 +2,7 @@
 import { applyAction, createCook, type Scenario } from '../../src/internals';
 import { stepThermostatFan } from '../../src/internals';
 import { weatherAt } from '../../src/internals';
-import { packPit, pitDerivative, unpackPit } from '../../src/internals';
+import { packPit, pitDerivative, unpackPit } from './derivative';
 import { removeSpentParcels } from '../../src/internals';
 import { igniteReachedWood } from '../../src/internals';
 

@@ -2,36 +2,45 @@
  * The pit as a plain system of differential equations, put together by the same functions as the
  * stepper: for holding the stepper against a solver of high accuracy. Not used while cooking.
  */
-import { LATENT_HEAT_AT_BOILING, OXYGEN_IN_AIR, WATER_SPECIFIC_HEAT } from '../air/moistAir';
-import type { Weather } from '../scenario/weather';
-import { CHAR } from '../fire/char';
 import {
-  coreHeatCapacity,
-  emptyParcelRates,
-  updateParcelRates,
-  skinHeatCapacity,
-  WOOD,
-  type WoodParcel,
-} from '../fire/woodParcel';
-import { WOOD_CHAR } from '../fire/fuelPool';
-import type { FuelPool } from '../fire/arrangement';
-import { OXYGEN_HEAT, VOLATILES_HEAT, WOOD_CHAR_YIELD } from '../fuel/catalogue';
-import { clamp, kelvin } from '../quantity/units';
-import { temperatureRates } from './heatBalance';
-import { burnRatesOf, burnReadiness } from './burnRates';
-import { SENSOR_LAG } from './closures';
-import { solveInternalFlows, oxygenRates, type OxygenSinks } from './internalFlows';
-import { solveAirflow } from './airflow';
-import { assembleHeatBalance, emptyFoodLoad, emptyWoodRates } from './assembleHeat';
-import { updateOpenings, coalHeatCapacity, type PitState } from './state';
-import {
+  assembleHeatBalance,
+  burnRatesOf,
+  burnReadiness,
+  CHAR,
   charcoalHeatW,
+  clamp,
+  coalHeatCapacity,
+  coreHeatCapacity,
+  emptyFoodLoad,
+  emptyParcelRates,
+  emptyWoodRates,
+  type FuelPool,
   HUMID_GAS_KG,
+  kelvin,
+  LATENT_HEAT_AT_BOILING,
   outdoorHumidity,
+  OXYGEN_HEAT,
+  OXYGEN_IN_AIR,
+  oxygenRates,
+  type PitState,
   probeEquilibriumK,
+  SENSOR_LAG,
+  skinHeatCapacity,
+  solveAirflow,
+  solveInternalFlows,
+  temperatureRates,
+  updateOpenings,
+  updateParcelRates,
   vapourKgPerS,
+  VOLATILES_HEAT,
+  WATER_SPECIFIC_HEAT,
+  type Weather,
+  WOOD,
+  WOOD_CHAR,
+  WOOD_CHAR_YIELD,
+  type WoodParcel,
   woodSurroundings,
-} from './step';
+} from '../../src/internals';
 
 const NO_FOOD = emptyFoodLoad(0);
 /** Extensive quantities of a pool: mass, heat, ash, moisture, pace. */
@@ -105,7 +114,7 @@ export function unpackPit(pit: PitState, y: readonly number[]): void {
 
 const rates = emptyParcelRates();
 const wood = emptyWoodRates();
-const sinks: OxygenSinks = { charPerShare: 0, wood: 0 };
+const sinks = { charPerShare: 0, wood: 0 };
 const scratch = new Float64Array(32);
 
 /** How fast the vector changes, per second. Leaves the pit's state as it found it in `y`. */

@@ -45,7 +45,11 @@ function churchillChu(wallK: number, airK: number, lengthM: number): number {
 
 /** Rows on fuel and on what a wall loses. */
 export function fireRows(): Row[] {
-  psychrolib.SetUnitSystem(psychrolib.SI);
+  return [...fuelRows(), ...wallRows(), ...humidityRows()];
+}
+
+/** Wood, charcoal, flame and radiation. */
+function fuelRows(): Row[] {
   const rows: Row[] = GRAVITY.map(([id, value]) =>
     row(`P-gravity-${id}`, `specific gravity of ${WOODS[id].name} at 12 %`, HANDBOOK, [
       {
@@ -96,6 +100,12 @@ export function fireRows(): Row[] {
       },
     ]),
   );
+  return rows;
+}
+
+/** Natural convection from walls. */
+function wallRows(): Row[] {
+  const rows: Row[] = [];
   for (const [c, length] of [
     [60, 0.3],
     [90, 0.57],
@@ -120,6 +130,13 @@ export function fireRows(): Row[] {
       ),
     );
   }
+  return rows;
+}
+
+/** Humidity against the library of formulae. */
+function humidityRows(): Row[] {
+  psychrolib.SetUnitSystem(psychrolib.SI);
+  const rows: Row[] = [];
   for (const [dry, rh] of [
     [10, 0.6],
     [30, 0.8],

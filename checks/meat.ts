@@ -67,7 +67,10 @@ export function meatRows(): Row[] {
 }
 
 /** Rows M3 to M6 and M9 to M11 of the other cuts. */
-function otherCuts(): Row[] {
+const otherCuts = (): Row[] => [...brisketRows(), ...roastAndRibRows()];
+
+/** A whole brisket on its way and at rest: M3, M9, M10, M11. */
+function brisketRows(): Row[] {
   const brisketTo = (
     wrapWith: 'paper' | 'foil',
     coreC: number,
@@ -83,28 +86,6 @@ function otherCuts(): Row[] {
   const brisket = brisketTo('paper', 95, { where: 'cool-box', minutes: 360 });
   const counter = brisketTo('paper', 95, { where: 'counter', minutes: 300 });
   const warmer = brisketTo('foil', 93, { where: 'warmer', minutes: 720, atC: 70 });
-  const roast = cook(135, {
-    cut: 'rib-roast',
-    massKg: 2.3,
-    startC: 10,
-    done: { coreC: 49 },
-    rest: { where: 'tented', minutes: 60 },
-  });
-  const short = cook(121, {
-    cut: 'beef-short-ribs',
-    massKg: 2.2,
-    wrap: { with: 'paper', when: { atMin: 240 } },
-  });
-  const ribs = (pitC: number) => cook(pitC, { cut: 'spare-ribs', massKg: 1.2 });
-  const ribsDone = (m: MeatResult): number | null =>
-    m.tenderAtMin === null ? null : m.tenderAtMin / 60;
-  const hot = cook(150, {
-    cut: 'spare-ribs',
-    massKg: 1.2,
-    wrap: { with: 'foil', when: { atMin: 120 } },
-  });
-  const at = (m: MeatResult, min: number | null): number | null =>
-    min === null ? null : (m.coreC[min] ?? null);
   const fallsTo = (m: MeatResult, c: number): number | null => {
     const from = m.doneAtMin;
     if (from === null) return null;
@@ -118,24 +99,10 @@ function otherCuts(): Row[] {
   const softer = over(warmer.tenderness);
   const lostHeld = (-100 * over(warmer.massKg)) / 6;
   const kept = brisket.doneAtMin;
-  const peak = Math.max(...roast.coreC.map((c) => c ?? -Infinity));
   return [
     row('M3', 'whole brisket 6 kg at 135 C, paper at 79 C', COMMON, [
       { what: '79 C at h', value: hoursTo(brisket, 79), low: 4.5, high: 6.5, digits: 2 },
       { what: '95 C at h', value: hoursTo(brisket, 95), low: 7, high: 10.5, digits: 2 },
-    ]),
-    row('M4', 'boneless rib roast 2.3 kg from 10 C at 135 C, loose foil', COMMON, [
-      { what: '49 C at h', value: hoursTo(roast, 49), low: 1.8, high: 2.7, digits: 2 },
-      { what: 'carry-over C', value: peak - 49, low: 2, high: 5 },
-    ]),
-    row('M5', 'three-bone beef short ribs at 121 C, paper at 4 h', COMMON, [
-      { what: 'tender at h', value: ribsDone(short), low: 6.5, high: 8.5, digits: 2 },
-      { what: 'C then', value: at(short, short.tenderAtMin), low: 91, high: 96 },
-    ]),
-    row('M6', 'spare ribs, no wrap', COMMON, [
-      { what: '121 C h', value: ribsDone(ribs(121)), low: 4.75, high: 6.25, digits: 2 },
-      { what: '135 C h', value: ribsDone(ribs(135)), low: 3.5, high: 4.75, digits: 2 },
-      { what: '150 C foil h', value: ribsDone(hot), low: 2.4, high: 3.2, digits: 2 },
     ]),
     row('M9-box', 'wrapped brisket in a dry cool box with towels', COMMON, [
       {
@@ -160,6 +127,48 @@ function otherCuts(): Row[] {
         high: 0.68,
         digits: 3,
       },
+    ]),
+  ];
+}
+
+/** Roasts and ribs: M4, M5, M6, M11. */
+function roastAndRibRows(): Row[] {
+  const roast = cook(135, {
+    cut: 'rib-roast',
+    massKg: 2.3,
+    startC: 10,
+    done: { coreC: 49 },
+    rest: { where: 'tented', minutes: 60 },
+  });
+  const short = cook(121, {
+    cut: 'beef-short-ribs',
+    massKg: 2.2,
+    wrap: { with: 'paper', when: { atMin: 240 } },
+  });
+  const ribs = (pitC: number) => cook(pitC, { cut: 'spare-ribs', massKg: 1.2 });
+  const ribsDone = (m: MeatResult): number | null =>
+    m.tenderAtMin === null ? null : m.tenderAtMin / 60;
+  const hot = cook(150, {
+    cut: 'spare-ribs',
+    massKg: 1.2,
+    wrap: { with: 'foil', when: { atMin: 120 } },
+  });
+  const at = (m: MeatResult, min: number | null): number | null =>
+    min === null ? null : (m.coreC[min] ?? null);
+  const peak = Math.max(...roast.coreC.map((c) => c ?? -Infinity));
+  return [
+    row('M4', 'boneless rib roast 2.3 kg from 10 C at 135 C, loose foil', COMMON, [
+      { what: '49 C at h', value: hoursTo(roast, 49), low: 1.8, high: 2.7, digits: 2 },
+      { what: 'carry-over C', value: peak - 49, low: 2, high: 5 },
+    ]),
+    row('M5', 'three-bone beef short ribs at 121 C, paper at 4 h', COMMON, [
+      { what: 'tender at h', value: ribsDone(short), low: 6.5, high: 8.5, digits: 2 },
+      { what: 'C then', value: at(short, short.tenderAtMin), low: 91, high: 96 },
+    ]),
+    row('M6', 'spare ribs, no wrap', COMMON, [
+      { what: '121 C h', value: ribsDone(ribs(121)), low: 4.75, high: 6.25, digits: 2 },
+      { what: '135 C h', value: ribsDone(ribs(135)), low: 3.5, high: 4.75, digits: 2 },
+      { what: '150 C foil h', value: ribsDone(hot), low: 2.4, high: 3.2, digits: 2 },
     ]),
     row('M11-ribs', 'spare ribs at 121 C, cooked over trimmed', COMMON, [
       { what: 'yield', value: (ribs(121).massKg[330] ?? 0) / 1.2, low: 0.6, high: 0.78, digits: 3 },

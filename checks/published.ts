@@ -1,4 +1,4 @@
-/** Published values that the slice's closures stand on. Sources are quoted from memory. */
+/** Published values that the model's closures stand on. Sources are quoted from memory. */
 import { cutOf, OXYGEN_HEAT } from '@ostrin/core/internals';
 import {
   boilingPoint,
@@ -18,8 +18,12 @@ const mega = (j: number): number => j / 1e6;
 
 /** Rows on air, combustion, food and safety. */
 export function publishedRows(): Row[] {
-  psychrolib.SetUnitSystem(psychrolib.SI);
-  const rows: Row[] = [
+  return [...singleValues(), ...boilingRows(), ...wetBulbRows(), ...lethalityRows()];
+}
+
+/** One value each: combustion, air and food. */
+function singleValues(): Row[] {
+  return [
     row('P-O2-char', 'heat per kg of oxygen, carbon', 'arithmetic 32.8/2.667', [
       { what: 'MJ/kg', value: mega(OXYGEN_HEAT.charcoal), low: 12.2, high: 12.4, digits: 2 },
     ]),
@@ -71,6 +75,11 @@ export function publishedRows(): Row[] {
       },
     ]),
   ];
+}
+
+/** Where water boils. */
+function boilingRows(): Row[] {
+  const rows: Row[] = [];
   for (const [metres, c] of [
     [0, 100],
     [1500, 95],
@@ -93,6 +102,13 @@ export function publishedRows(): Row[] {
       ),
     );
   }
+  return rows;
+}
+
+/** Wet bulbs against the library of formulae. */
+function wetBulbRows(): Row[] {
+  psychrolib.SetUnitSystem(psychrolib.SI);
+  const rows: Row[] = [];
   for (const [dry, rh] of [
     [12, 0.6],
     [30, 0.4],
@@ -113,6 +129,12 @@ export function publishedRows(): Row[] {
       ]),
     );
   }
+  return rows;
+}
+
+/** Death of germs against the table. */
+function lethalityRows(): Row[] {
+  const rows: Row[] = [];
   // Never faster than the table, at most a quarter slower up to 68.3 C.
   for (const [c, minutes] of [
     [54.4, 112],

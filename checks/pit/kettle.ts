@@ -75,6 +75,32 @@ export function kettleRows(): Row[] {
       { what: 'settles C', value: settled(leaky), low: 106, high: 136 },
     ]),
   );
+  rows.push(...waterRows());
+  const basket = simulate(
+    onTheDay('kettle-57', heapOf('kettle-57', { arrangement: 'side-basket' }), [
+      vents(0, 1, 1),
+      vents(25, 0.5, 0.5),
+    ]),
+  );
+  rows.push(
+    row('T4', '57 cm kettle, side basket, 12 lit, both vents 1/2', COMMON, [
+      { what: 'settles C', value: settled(basket), low: 122, high: 148 },
+      { what: 'h within', value: hoursWithin(basket.pitC, 122, 148), low: 3.5, high: 6 },
+    ]),
+  );
+  rows.push(...lidRows());
+  rows.push(
+    row('T14-kettle', 'kettle at 121 C, briquettes an hour, hours 2 to 5', COMMON, [
+      { what: 'kg/h', value: charcoalPerHour(kettle57()), low: 0.22, high: 0.45, digits: 3 },
+    ]),
+  );
+  rows.push(...chunkRows());
+  return rows;
+}
+
+/** T3: a side basket with and without water in the trough. */
+function waterRows(): Row[] {
+  const rows: Row[] = [];
   for (const waterKg of [0, 2]) {
     const run = simulate(
       onTheDay(
@@ -96,24 +122,12 @@ export function kettleRows(): Row[] {
       ),
     );
   }
-  const basket = simulate(
-    onTheDay('kettle-57', heapOf('kettle-57', { arrangement: 'side-basket' }), [
-      vents(0, 1, 1),
-      vents(25, 0.5, 0.5),
-    ]),
-  );
-  rows.push(
-    row('T4', '57 cm kettle, side basket, 12 lit, both vents 1/2', COMMON, [
-      { what: 'settles C', value: settled(basket), low: 122, high: 148 },
-      { what: 'h within', value: hoursWithin(basket.pitC, 122, 148), low: 3.5, high: 6 },
-    ]),
-  );
-  rows.push(...lidRows());
-  rows.push(
-    row('T14-kettle', 'kettle at 121 C, briquettes an hour, hours 2 to 5', COMMON, [
-      { what: 'kg/h', value: charcoalPerHour(kettle57()), low: 0.22, high: 0.45, digits: 3 },
-    ]),
-  );
+  return rows;
+}
+
+/** How long a chunk on the snake smokes white. */
+function chunkRows(): Row[] {
+  const rows: Row[] = [];
   for (const massG of [60, 100]) {
     const run = simulate(
       kettle57(HELD, { woodChunks: [{ species: 'cherry', massG, atArcDegrees: 60 }] }),

@@ -11,7 +11,7 @@ import { CookClocks } from './live/cookClocks';
 import { jsonOnly, noRoute, tellProblem } from './problems';
 import { cookRoutes } from './routes/cooks';
 import { importRoutes } from './routes/imports';
-import { keptRoutes, shelfRoutes } from './routes/savedPlans';
+import { savedPlanRoutes, shelfRoutes } from './routes/savedPlans';
 import { pitRoutes } from './routes/pits';
 import { cookStore } from './store/cooks';
 import { savedPlanStore, shelfStore } from './store/savedPlans';
@@ -25,13 +25,13 @@ export interface AppOptions {
   now?: () => number;
 }
 
-/** Everything a server needs, wired; `keeper.start()` begins the ticking. */
-export function createApp(options: AppOptions): { app: Express; keeper: CookClocks; hub: Hub } {
+/** Everything a server needs, wired; `clocks.start()` begins the ticking. */
+export function createApp(options: AppOptions): { app: Express; clocks: CookClocks; hub: Hub } {
   const { db, logger } = options;
   const store = cookStore(db);
   const hub = new Hub();
   const now = options.now ?? Date.now;
-  const keeper = new CookClocks(store, hub, now, (err) => logger.error({ err }, 'tick failed'));
+  const clocks = new CookClocks(store, hub, now, (err) => logger.error({ err }, 'tick failed'));
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger, autoLogging: { ignore: (req) => req.url === '/api/health' } }));
@@ -67,14 +67,14 @@ export function createApp(options: AppOptions): { app: Express; keeper: CookCloc
     res.json({ ok: true });
   });
   app.use('/api/pits', pitRoutes(pitStore(db)));
-  app.use('/api/plans', keptRoutes(savedPlanStore(db), now));
+  app.use('/api/plans', savedPlanRoutes(savedPlanStore(db), now));
   app.use('/api/shelf', shelfRoutes(shelfStore(db)));
-  app.use('/api/cooks', cookRoutes(store, keeper, hub));
+  app.use('/api/cooks', cookRoutes({ store, clocks, hub }));
   app.use('/api', noRoute);
 
   if (options.webDir) serveWeb(app, options.webDir);
   app.use(tellProblem);
-  return { app, keeper, hub };
+  return { app, clocks, hub };
 }
 
 /** The web export: hashed files for ever, the page for every other path. */

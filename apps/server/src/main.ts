@@ -18,8 +18,8 @@ if (process.env.OSTRIN_DEMO === '1') {
   const added = await loadDemo(db, Date.now());
   if (added > 0) process.stdout.write(`Loaded the demo world: ${added} past cooks.\n`);
 }
-const { app, keeper, hub } = createApp({ db, logger, webDir });
-await keeper.start();
+const { app, clocks, hub } = createApp({ db, logger, webDir });
+await clocks.start();
 
 // Only this machine: opening it to the home network comes with a passcode.
 const server = app.listen(port, '127.0.0.1', (error?: Error) => {
@@ -33,7 +33,7 @@ const server = app.listen(port, '127.0.0.1', (error?: Error) => {
 async function stop(): Promise<void> {
   hub.close();
   server.close();
-  await keeper.stop();
+  await clocks.stop();
   await db.destroy();
   process.exit(0);
 }

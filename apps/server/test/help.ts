@@ -25,8 +25,8 @@ export interface TestServer {
 /** Starts the API on a free port; `now` is its clock. */
 export async function startServer(file = ':memory:', now?: () => number): Promise<TestServer> {
   const db = await openDatabase(file);
-  const { app, keeper, hub } = createApp({ db, logger: pino({ level: 'silent' }), now });
-  await keeper.start();
+  const { app, clocks, hub } = createApp({ db, logger: pino({ level: 'silent' }), now });
+  await clocks.start();
   const server = await new Promise<Server>((resolve) => {
     const s = app.listen(0, '127.0.0.1', () => resolve(s));
   });
@@ -36,7 +36,7 @@ export async function startServer(file = ':memory:', now?: () => number): Promis
       hub.close();
       server.closeAllConnections();
       await new Promise((done) => server.close(done));
-      await keeper.stop();
+      await clocks.stop();
       await db.destroy();
     },
   };

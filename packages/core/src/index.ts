@@ -2,12 +2,33 @@
 export { advance, createCook, firstCoreReadingC, pitReadingC, simulate } from './cook/cook';
 export type { Cook } from './cook/state';
 export { ARRANGEMENTS, fireLitKg, fireLoadKg } from './fire/catalogue';
-export { BRIQUETTE_PITCH_M, CENTRE_LINE_FRACTION, MAX_ARC_DEGREES, piecesPerRow } from './fire/snake';
-export { type CharcoalId, CHARCOALS, type FuelId, USUAL_SPLIT_KG, type WoodId, WOODS } from './fuel/catalogue';
+export {
+  BRIQUETTE_PITCH_M,
+  CENTRE_LINE_FRACTION,
+  MAX_ARC_DEGREES,
+  piecesPerRow,
+} from './fire/snake';
+export {
+  type CharcoalId,
+  CHARCOALS,
+  type FuelId,
+  USUAL_SPLIT_KG,
+  type WoodId,
+  WOODS,
+} from './fuel/catalogue';
 export { type Cut, doneByFeel, type SafetyKind } from './meat/cut';
 export { cutOf, CUTS } from './meat/cuts';
 export type { RestWhere } from './meat/rest';
-export { doneOnPlate, SCHOOL_IDS, type SchoolId, usualDone, usualMassKg, usualRest, usualWrap, WRAP_SCHOOLS } from './meat/usualTreatment';
+export {
+  doneOnPlate,
+  SCHOOL_IDS,
+  type SchoolId,
+  usualDone,
+  usualMassKg,
+  usualRest,
+  usualWrap,
+  WRAP_SCHOOLS,
+} from './meat/usualTreatment';
 export { drawPieceVariation, type PieceVariation } from './meat/variation';
 export { type WrapId, WRAPS } from './meat/wraps';
 export { pitWith, presetOf, PRESETS } from './pit/catalogue';
@@ -18,9 +39,38 @@ export { hasSmallFirebox, splitLengthCm, splitThicknessCm, usualFire } from './p
 export { finestStep, VENT_NOTATIONS, ventMark, type VentNotation } from './pit/ventNotation';
 export { waysOut } from './plan/advice/risks';
 export type { PlanOptions } from './plan/assemble';
-export { compareVariants, type VariantChange, type VariantFigures, type VariantSources } from './plan/compare/variants';
-export type { FeedingFigures, FireFigures, FirstMove, JobFacts, PlanFigures, ProblemFacts, ProblemFigures, RiskFacts, RiskFigures, ShoppingFigures, VentFigures, WayOut } from './plan/document/figures';
-export type { Expected, GratePlan, Plan, PlanJob, PlanLog, PlannedFire, PlanVents, Problem, Risk, Shopping } from './plan/document/plan';
+export {
+  compareVariants,
+  type VariantChange,
+  type VariantFigures,
+  type VariantSources,
+} from './plan/compare/variants';
+export type {
+  FeedingFigures,
+  FireFigures,
+  FirstMove,
+  JobFacts,
+  PlanFigures,
+  ProblemFacts,
+  ProblemFigures,
+  RiskFacts,
+  RiskFigures,
+  ShoppingFigures,
+  VentFigures,
+  WayOut,
+} from './plan/document/figures';
+export type {
+  Expected,
+  GratePlan,
+  Plan,
+  PlanJob,
+  PlanLog,
+  PlannedFire,
+  PlanVents,
+  Problem,
+  Risk,
+  Shopping,
+} from './plan/document/plan';
 export { designFire } from './plan/fire/designFire';
 export type { TunedPolicy } from './plan/fire/tunePolicy';
 export { type Grate, grateOf, type PlacedPiece, placementProblem } from './plan/grate/grate';
@@ -28,12 +78,29 @@ export { fuelWorth, shoppingOf } from './plan/jobs/shopping';
 export { watchOf } from './plan/jobs/watch';
 export { plan, planSteps } from './plan/plan';
 export { piecesPerMeat } from './plan/request/amount';
-export type { PiecePlacement, Price, Request, RequestMeat, RequestPit, Stock } from './plan/request/types';
+export type {
+  PiecePlacement,
+  Price,
+  Request,
+  RequestMeat,
+  RequestPit,
+  Stock,
+} from './plan/request/types';
 export { courseOf, servedMs } from './plan/schedule/schedule';
 export { seeded, seedFrom } from './quantity/random';
 export { mean, quantile } from './quantity/statistics';
 export { epochOf, knownZone, localOf, MINUTE_MS } from './quantity/time';
-export { clamp, fromC, fromKg, METRIC, roundDigits, roundTo, spanFromK, toKg, type Units } from './quantity/units';
+export {
+  clamp,
+  fromC,
+  fromKg,
+  METRIC,
+  roundDigits,
+  roundTo,
+  spanFromK,
+  toKg,
+  type Units,
+} from './quantity/units';
 export { type CautionId, sugarCaution } from './safety/cautions';
 export { SAFE_C } from './safety/lethality';
 export { runEnsemble } from './sampling/likelyPits';
@@ -49,6 +116,15 @@ export { type Cause, diagnose, type Diagnosis, type Trend } from './tend/diagnos
 export type { Forecast } from './tend/forecast';
 export type { FuelUse } from './tend/fuelUse';
 export type { ForecastInput } from './tend/likelyCooks';
-export { actionsOf, type Entry, type EntryBody, entryProblem, foldLog, litAtMs, type Log, type LogLine } from './tend/log';
+export {
+  actionsOf,
+  type Entry,
+  type EntryBody,
+  entryProblem,
+  foldLog,
+  litAtMs,
+  type Log,
+  type LogLine,
+} from './tend/log';
 export type { Outlook, WrapOption } from './tend/outlook';
 export { summarise } from './tend/summary';

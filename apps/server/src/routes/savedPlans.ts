@@ -6,7 +6,7 @@ import { invalid, missing } from '../problems';
 import type { KeptStore, ShelfStore } from '../store/savedPlans';
 
 /** Routes under /api/plans. */
-export function keptRoutes(store: KeptStore, now: () => number): Router {
+export function savedPlanRoutes(store: KeptStore, now: () => number): Router {
   const router = Router();
   router.get('/', async (_req, res) => {
     res.json(await store.list());

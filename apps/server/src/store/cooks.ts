@@ -69,36 +69,15 @@ const readingRow = (cookId: string, r: Reading) => ({
   core_c: r.coreC,
 });
 
-/** The repository. Every method that writes returns only when the write is on disk. */
-export function cookStore(db: Knex) {
+/** The repository of cooks. Every method that writes returns only when the write is on disk. */
+export const cookStore = (db: Knex) => ({ ...readsOf(db), ...writesOf(db) });
+
+/** What is read. */
+function readsOf(db: Knex) {
   const headsWhere = async (where: (q: Knex.QueryBuilder) => void): Promise<CookHead[]> => {
     const query = db<CookRow>('cooks').orderBy('start_ms', 'desc');
     where(query);
     return (await query).map(headOf);
-  };
-
-  const insert = async (
-    trx: Knex.Transaction,
-    head: CookHead,
-    entries: Entry[],
-    readings: Reading[],
-  ): Promise<void> => {
-    await trx('cooks').insert({
-      id: head.id,
-      name: head.name,
-      pit_name: head.pitName,
-      start_ms: head.startMs,
-      finished_ms: head.finishedAt,
-      plan: JSON.stringify(head.plan),
-      clock_ms: head.clockMs,
-      speed: head.speed,
-    });
-    for (const e of entries) await trx('entries').insert(entryRow(head.id, e));
-    await trx.batchInsert(
-      'readings',
-      readings.map((r) => readingRow(head.id, r)),
-      BATCH,
-    );
   };
 
   return {
@@ -150,40 +129,6 @@ export function cookStore(db: Knex) {
       };
     },
 
-    /** Stores a new cook with all it has, or nothing. */
-    create: (head: CookHead, entries: Entry[] = [], readings: Reading[] = []): Promise<void> =>
-      db.transaction((trx) => insert(trx, head, entries, readings)),
-
-    /** Adds entries; those whose id is already there are passed over. Returns the new ones. */
-    append: (id: string, entries: readonly Entry[], finishedMs: number | null): Promise<Entry[]> =>
-      db.transaction(async (trx) => {
-        const added: Entry[] = [];
-        for (const e of entries) {
-          const known = await trx('entries').where({ id: e.id }).first('id');
-          if (known) continue;
-          await trx('entries').insert(entryRow(id, e));
-          added.push(e);
-        }
-        if (finishedMs !== null)
-          await trx('cooks').where({ id }).update({ finished_ms: finishedMs });
-        return added;
-      }),
-
-    /** Adds readings and remembers where the clock stands, in one write. */
-    addReadings: (id: string, readings: readonly Reading[], clockMs: number): Promise<void> =>
-      db.transaction(async (trx) => {
-        await trx.batchInsert(
-          'readings',
-          readings.map((r) => readingRow(id, r)),
-          BATCH,
-        );
-        await trx('cooks').where({ id }).update({ clock_ms: clockMs });
-      }),
-
-    async setClock(id: string, clockMs: number, speed: number): Promise<void> {
-      await db('cooks').where({ id }).update({ clock_ms: clockMs, speed });
-    },
-
     /** Which of these entry ids belong to another cook. */
     async foreignEntries(id: string, ids: readonly string[]): Promise<string[]> {
       const rows = await db<EntryRow>('entries')
@@ -194,5 +139,65 @@ export function cookStore(db: Knex) {
     },
   };
 }
+
+async function insert(
+  trx: Knex.Transaction,
+  head: CookHead,
+  entries: Entry[],
+  readings: Reading[],
+): Promise<void> {
+  await trx('cooks').insert({
+    id: head.id,
+    name: head.name,
+    pit_name: head.pitName,
+    start_ms: head.startMs,
+    finished_ms: head.finishedAt,
+    plan: JSON.stringify(head.plan),
+    clock_ms: head.clockMs,
+    speed: head.speed,
+  });
+  for (const e of entries) await trx('entries').insert(entryRow(head.id, e));
+  await trx.batchInsert(
+    'readings',
+    readings.map((r) => readingRow(head.id, r)),
+    BATCH,
+  );
+}
+
+/** What is written. */
+const writesOf = (db: Knex) => ({
+  /** Stores a new cook with all it has, or nothing. */
+  create: (head: CookHead, entries: Entry[] = [], readings: Reading[] = []): Promise<void> =>
+    db.transaction((trx) => insert(trx, head, entries, readings)),
+
+  /** Adds entries; those whose id is already there are passed over. Returns the new ones. */
+  append: (id: string, entries: readonly Entry[], finishedMs: number | null): Promise<Entry[]> =>
+    db.transaction(async (trx) => {
+      const added: Entry[] = [];
+      for (const e of entries) {
+        const known = await trx('entries').where({ id: e.id }).first('id');
+        if (known) continue;
+        await trx('entries').insert(entryRow(id, e));
+        added.push(e);
+      }
+      if (finishedMs !== null) await trx('cooks').where({ id }).update({ finished_ms: finishedMs });
+      return added;
+    }),
+
+  /** Adds readings and remembers where the clock stands, in one write. */
+  addReadings: (id: string, readings: readonly Reading[], clockMs: number): Promise<void> =>
+    db.transaction(async (trx) => {
+      await trx.batchInsert(
+        'readings',
+        readings.map((r) => readingRow(id, r)),
+        BATCH,
+      );
+      await trx('cooks').where({ id }).update({ clock_ms: clockMs });
+    }),
+
+  async setClock(id: string, clockMs: number, speed: number): Promise<void> {
+    await db('cooks').where({ id }).update({ clock_ms: clockMs, speed });
+  },
+});
 
 export type CookStore = ReturnType<typeof cookStore>;

@@ -115,6 +115,27 @@ export interface PitInitial {
   fanFitted: boolean;
 }
 
+/** Totals of a pit with its charcoal and its water just put in. */
+const openLedger = (lit: FuelPool, unlit: FuelPool, waterKg: number): Ledger => ({
+  releasedJ: 0,
+  wallsJ: 0,
+  exhaustJ: 0,
+  latentJ: 0,
+  foodJ: 0,
+  storedStartJ: 0,
+  givenJ: lit.kg * lit.heatJPerKg + unlit.kg * unlit.heatJPerKg,
+  givenKg: lit.kg + unlit.kg,
+  burnedKg: 0,
+  ashKg: 0,
+  unburntJ: 0,
+  charFromWoodKg: 0,
+  woodGivenKg: 0,
+  volatilesKg: 0,
+  oxygenUsedKg: 0,
+  panSteamKg: 0,
+  waterGivenKg: waterKg,
+});
+
 /** A cold pit with its fire just lit: the lit pieces glow, everything else is at air temperature. */
 export function createPitState(from: PitInitial): PitState {
   const { layout, parameters: pit, lit, unlit } = from;
@@ -180,25 +201,7 @@ export function createPitState(from: PitInitial): PitState {
     flaming: 0,
     woodBurns: false,
     previousStep: { coalK: airK, gasK: airK, oxygen: 0.23, dtS: 0 },
-    ledger: {
-      releasedJ: 0,
-      wallsJ: 0,
-      exhaustJ: 0,
-      latentJ: 0,
-      foodJ: 0,
-      storedStartJ: 0,
-      givenJ: lit.kg * lit.heatJPerKg + unlit.kg * unlit.heatJPerKg,
-      givenKg: lit.kg + unlit.kg,
-      burnedKg: 0,
-      ashKg: 0,
-      unburntJ: 0,
-      charFromWoodKg: 0,
-      woodGivenKg: 0,
-      volatilesKg: 0,
-      oxygenUsedKg: 0,
-      panSteamKg: 0,
-      waterGivenKg: pit.waterKg,
-    },
+    ledger: openLedger(lit, unlit, pit.waterKg),
     workspace: createPitWorkspace(nodes),
   };
   for (const p of from.parcels) addWoodToLedger(s, p);

@@ -12,7 +12,8 @@ import { designFire } from './fire/designFire';
 import { misplacedPiece, tooManyPieces } from './advice/problems';
 import type { PlanFigures, ProblemFigures } from './document/figures';
 import type { Request, RequestMeat } from './request/types';
-import { assemble, type PlannedPit, type PlanOptions } from './assemble';
+import { assemble, type PlanOptions } from './assemble';
+import type { PlannedPit } from './plannedPit';
 
 /** About how long before it is eaten a meal's fire is lit, min (common practice). */
 const USUAL_COOK_MIN = 600;

@@ -21,9 +21,9 @@ import { allowanceMin, latestEndMin, MAX_COOK_MIN } from './schedule';
 import {
   operatorFor,
   plannedScenario,
-  simulatePolicy,
   type MeatSchedule,
 } from '../fire/policyTrial';
+import { cleanSmokeMin, usualMeatOnMin } from './meatOn';
 import { initialPolicy } from '../fire/initialPolicy';
 import { tunePolicy, type TunedPolicy } from '../fire/tunePolicy';
 
@@ -33,19 +33,15 @@ const PITS = 8;
 const ROUGH = { early: 0.88, late: 1.18 };
 /** The weather that a fire is learnt to be held in is the mean of so long, min. */
 const LEARNT_OVER_MIN = 600;
-/** Meat goes on when the pit has stood this long after closing down and its smoke is not white, min. */
-const SETTLE_MIN = 15;
-const EARLIEST_ON_MIN = 30;
-const LATEST_ON_MIN = 90;
 /** Pieces go on so many minutes apart, min. */
 const STEP_MIN = 5;
-/** Share of the band inside which the middle of the road is left alone. */
+/** Share of the band inside which the reference cook is left alone. */
 const CALM = 0.85;
 
 export interface PitPlanOptions {
   members: number;
   chance: number;
-  /** Guides worked out before, for the same fire on the same day: asked and told. */
+  /** Policies worked out before, for the same fire on the same day: asked and told. */
   knownPolicies?: Map<string, TunedPolicy>;
 }
 
@@ -58,22 +54,7 @@ export function* planPit(
 ): Generator<number, PitPlan> {
   const rough = options.members <= 1;
   const meats = targets.map((w) => w.spec);
-  // Holding is learnt in one weather; the cook itself goes through all of it.
-  const day = meanWeather(weather, LEARNT_OVER_MIN);
-  const key = JSON.stringify([
-    { ...usual.pit, id: '', name: '' },
-    day,
-    meats.map((m) => [m.cut, m.massKg, m.count, m.at]),
-  ]);
-  let tuned = options.knownPolicies?.get(key) ?? null;
-  if (!tuned && !rough) {
-    const early: MeatSchedule = { meats, onMin: meats.map(() => usualMeatOnMin(usual)) };
-    const work = tunePolicy(usual, day, early);
-    let step = work.next();
-    for (; !step.done; step = work.next()) yield 0.25 * step.value;
-    tuned = step.value;
-    options.knownPolicies?.set(key, tuned);
-  }
+  const tuned = yield* tunedBefore(usual, weather, meats, options);
   const setup = tuned?.setup ?? usual;
   const policy = tuned?.policy ?? initialPolicy(setup);
   const onMin = rough ? usualMeatOnMin(setup) : cleanSmokeMin(setup, weather, policy);
@@ -136,32 +117,31 @@ export function* planPit(
   return plan;
 }
 
-/** When the meat usually goes on, before it has been looked at closely: half an hour after the vents are closed. */
-const usualMeatOnMin = (setup: PitSetup): number => setup.preset.bringUp.minutes + 25;
-
-/** The first five minutes at which the pit has settled and smokes clean. */
-function cleanSmokeMin(
-  setup: PitSetup,
+/** How the fire is held: worked out before, or now; null for a rough answer that has nothing to go by. */
+function* tunedBefore(
+  usual: PitSetup,
   weather: Scenario['weather'],
-  policy: ControlPolicy,
-): number {
-  const run = simulatePolicy(
-    setup,
-    plannedScenario(setup, weather, { meats: [], onMin: [] }, LATEST_ON_MIN + 15),
-    policy,
-  );
-  const target = setup.pit.pace.pitC;
-  const closed = run.pitC.findIndex(
-    (c) => (c ?? 0) >= target - Math.max(policy.closeBelowK, setup.underFan ? 8 : 0),
-  );
-  const from = Math.max(EARLIEST_ON_MIN, (closed < 0 ? 60 : run.minutes[closed]!) + SETTLE_MIN);
-  const clean = run.minutes.find(
-    (m, i) => m >= from && run.smoke[i] !== 'white' && run.smoke[i] !== 'dark',
-  );
-  return Math.min(clean ?? LATEST_ON_MIN, LATEST_ON_MIN);
+  meats: MeatSpec[],
+  options: PitPlanOptions,
+): Generator<number, TunedPolicy | null> {
+  // Holding is learnt in one weather; the cook itself goes through all of it.
+  const day = meanWeather(weather, LEARNT_OVER_MIN);
+  const key = JSON.stringify([
+    { ...usual.pit, id: '', name: '' },
+    day,
+    meats.map((m) => [m.cut, m.massKg, m.count, m.at]),
+  ]);
+  const known = options.knownPolicies?.get(key) ?? null;
+  if (known || options.members <= 1) return known;
+  const early: MeatSchedule = { meats, onMin: meats.map(() => usualMeatOnMin(usual)) };
+  const work = tunePolicy(usual, day, early);
+  let step = work.next();
+  for (; !step.done; step = work.next()) yield 0.25 * step.value;
+  options.knownPolicies?.set(key, step.value);
+  return step.value;
 }
 
-/** The middle of the road: the pit as its owner thinks it is, tended by the guide. */
+/** The reference cook: the pit as its owner thinks it is, held by the policy. */
 function runReference(
   setup: PitSetup,
   weather: Scenario['weather'],
@@ -178,7 +158,7 @@ function runReference(
   return { ...runUntilDone(scenario, { hand: operatorFor(setup, scenario, by) }), scenario };
 }
 
-/** The middle of the road at a glance, for fires that take long to compute. */
+/** The reference cook at a glance, for fires that take long to compute. */
 function runReferenceFast(
   setup: PitSetup,
   weather: Scenario['weather'],

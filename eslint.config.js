@@ -1,9 +1,81 @@
 import expo from 'eslint-config-expo/flat.js';
 import prettier from 'eslint-config-prettier';
 import globals from 'globals';
+import tseslint from 'typescript-eslint';
 
 /** Packages small and pure enough for the core. */
 const PURE = ['@date-fns/tz', 'ml-levenberg-marquardt', 'ml-matrix'];
+
+/** Folders of the core that a folder may not look into: what lies below knows nothing of what lies above. */
+const CORE = 'packages/core/src';
+const ABOVE = {
+  quantity: [
+    'air',
+    'fuel',
+    'fire',
+    'pit',
+    'meat',
+    'safety',
+    'scenario',
+    'control',
+    'cook',
+    'solvers',
+    'sampling',
+    'estimate',
+    'plan',
+    'tend',
+  ],
+  air: [
+    'fuel',
+    'fire',
+    'pit',
+    'meat',
+    'safety',
+    'scenario',
+    'control',
+    'cook',
+    'solvers',
+    'sampling',
+    'estimate',
+    'plan',
+    'tend',
+  ],
+  fire: ['pit', 'meat', 'control', 'cook', 'solvers', 'sampling', 'estimate', 'plan', 'tend'],
+  meat: ['fire', 'control', 'cook', 'solvers', 'sampling', 'estimate', 'plan', 'tend'],
+  pit: ['control', 'cook', 'solvers', 'sampling', 'estimate', 'plan', 'tend'],
+  scenario: ['control', 'cook', 'solvers', 'sampling', 'estimate', 'plan', 'tend'],
+  control: ['cook', 'solvers', 'sampling', 'estimate', 'plan', 'tend'],
+  cook: ['solvers', 'sampling', 'estimate', 'plan', 'tend'],
+  solvers: ['estimate', 'plan', 'tend'],
+  sampling: ['plan', 'tend'],
+  estimate: ['plan', 'tend'],
+  plan: ['tend'],
+};
+
+/** A zone for `import/no-restricted-paths`: files of `target` may not import from `from`. */
+const zone = (target, from, message) => ({ target, from, message });
+
+const ZONES = [
+  ...Object.entries(ABOVE).flatMap(([folder, above]) =>
+    above.map((up) =>
+      zone(
+        `${CORE}/${folder}`,
+        `${CORE}/${up}`,
+        `${folder}/ lies below ${up}/ and knows nothing of it.`,
+      ),
+    ),
+  ),
+  zone('packages/wording/src', ['packages/contract', 'apps'], 'Wording stands on the core alone.'),
+  zone('packages/contract/src', 'apps', 'The contract knows no application.'),
+  zone(
+    'apps/app',
+    ['apps/server', 'apps/cli', 'checks'],
+    'The app talks to the server by the contract.',
+  ),
+  zone('apps/server', ['apps/app', 'apps/cli', 'checks'], 'The server knows nothing of the app.'),
+];
+
+const length = (most) => ['error', { max: most, skipBlankLines: true, skipComments: true }];
 
 export default [
   {
@@ -22,12 +94,23 @@ export default [
     },
     rules: {
       'no-console': 'error',
+      'max-lines': ['error', { max: 300 }],
+      'max-lines-per-function': length(80),
+      'import/no-restricted-paths': ['error', { basePath: import.meta.dirname, zones: ZONES }],
       // The default export is how fast-check documents itself.
       'import/no-named-as-default-member': 'off',
     },
   },
   {
     files: ['**/*.ts', '**/*.tsx'],
+    plugins: { '@typescript-eslint': tseslint.plugin },
+    languageOptions: {
+      parser: tseslint.parser,
+      parserOptions: {
+        project: ['tsconfig.json', 'apps/app/tsconfig.json'],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
     rules: {
       '@typescript-eslint/no-unused-vars': [
         'error',
@@ -35,7 +118,24 @@ export default [
       ],
       '@typescript-eslint/array-type': 'off',
       '@typescript-eslint/no-redeclare': 'off',
+      '@typescript-eslint/await-thenable': 'error',
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': [
+        'error',
+        { checksVoidReturn: { attributes: false } },
+      ],
+      '@typescript-eslint/no-unnecessary-type-assertion': 'error',
+      '@typescript-eslint/restrict-plus-operands': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': [
+        'error',
+        { considerDefaultExhaustiveForUnions: true },
+      ],
     },
+  },
+  {
+    // A component is mostly markup.
+    files: ['**/*.tsx'],
+    rules: { 'max-lines-per-function': length(120) },
   },
   {
     // The core is pure: nothing of the app, the server, the browser or Node, no clock and no chance.

@@ -1,9 +1,15 @@
 /** Conduction against the series solutions for slab, cylinder and sphere, moisture switched off. */
-import { cutOf, type Cut } from '@ostrin/core/internals';
-import { stepHeat } from '@ostrin/core/internals';
-import { centreTempC, createPiece } from '@ostrin/core/internals';
-import { meatConductivity, meatDensity, meatHeat } from '@ostrin/core/internals';
-import { emptyFacePaths } from '@ostrin/core/internals';
+import {
+  centreTempC,
+  createPiece,
+  type Cut,
+  cutOf,
+  emptyFacePaths,
+  meatConductivity,
+  meatDensity,
+  meatHeat,
+  stepHeat,
+} from '@ostrin/core/internals';
 import { row, type Row } from './types';
 
 const SOURCE =

@@ -1,15 +1,18 @@
 /** Published values behind air, combustion, fuel and heat loss. Sources are quoted from memory. */
 import {
   CHARCOALS,
-  WOOD_MOISTURE_FRACTION,
+  humidityRatio,
+  outsideFilm,
+  radiationCoefficient,
+  saturationPressure,
   STOICHIOMETRIC_AIR,
+  vapourPressure,
   wetWoodHeat,
-  WOODS,
+  WOOD,
+  WOOD_MOISTURE_FRACTION,
   type WoodId,
+  WOODS,
 } from '@ostrin/core/internals';
-import { humidityRatio, saturationPressure, vapourPressure } from '@ostrin/core/internals';
-import { outsideFilm, radiationCoefficient } from '@ostrin/core/internals';
-import { WOOD } from '@ostrin/core/internals';
 import psychrolib from 'psychrolib';
 import { row, type Row } from './types';
 

@@ -1,10 +1,20 @@
 /** Published values of food and its safety, against what whole cooks of the engine say. */
-import { cutOf, simulate, type MeatResult, type MeatSpec } from '@ostrin/core/internals';
-import { humidityRatio, pressureAt, saturationPressure } from '@ostrin/core/internals';
-import { createPiece, stepPiece } from '@ostrin/core/internals';
-import { meatConductivity, meatDensity, meatHeat } from '@ostrin/core/internals';
-import { FACE_CLOSURES } from '@ostrin/core/internals';
-import { type CautionId } from '@ostrin/core/internals';
+import {
+  type CautionId,
+  createPiece,
+  cutOf,
+  FACE_CLOSURES,
+  humidityRatio,
+  meatConductivity,
+  meatDensity,
+  meatHeat,
+  type MeatResult,
+  type MeatSpec,
+  pressureAt,
+  saturationPressure,
+  simulate,
+  stepPiece,
+} from '@ostrin/core/internals';
 import psychrolib from 'psychrolib';
 import { heldCook } from './heldCook';
 import { row, type Row } from './types';

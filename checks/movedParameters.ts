@@ -1,13 +1,15 @@
 /** No knife edge: the pit's rows again with one parameter after another moved by a tenth. */
-import { PRESETS } from '@ostrin/core/internals';
-import { CHAR } from '@ostrin/core/internals';
-import { HEAP_CLOSURES } from '@ostrin/core/internals';
-import { WOOD } from '@ostrin/core/internals';
-import { PIT_CLOSURES } from '@ostrin/core/internals';
-import { HOPPER } from '@ostrin/core/internals';
-import { KAMADO } from '@ostrin/core/internals';
-import { KETTLE } from '@ostrin/core/internals';
-import { OFFSET } from '@ostrin/core/internals';
+import {
+  CHAR,
+  HEAP_CLOSURES,
+  HOPPER,
+  KAMADO,
+  KETTLE,
+  OFFSET,
+  PIT_CLOSURES,
+  PRESETS,
+  WOOD,
+} from '@ostrin/core/internals';
 import { pitRows } from './run';
 
 /** One parameter that can be moved. */

@@ -1,16 +1,22 @@
 /** Published values that the model's closures stand on. Sources are quoted from memory. */
-import { cutOf, OXYGEN_HEAT } from '@ostrin/core/internals';
 import {
   boilingPoint,
+  cutOf,
   humidityRatio,
+  logReductionsPerMin,
+  meatDensity,
+  meatHeat,
+  orificeFlow,
+  OXYGEN_HEAT,
   pressureAt,
+  SAFE_LOG_REDUCTION,
   saturationPressure,
+  stackPressure,
+  VOLATILES_HEAT,
   wetBulb,
+  WOOD_CHAR_HEAT,
+  WOOD_CHAR_YIELD,
 } from '@ostrin/core/internals';
-import { orificeFlow, stackPressure } from '@ostrin/core/internals';
-import { meatDensity, meatHeat } from '@ostrin/core/internals';
-import { logReductionsPerMin, SAFE_LOG_REDUCTION } from '@ostrin/core/internals';
-import { VOLATILES_HEAT, WOOD_CHAR_HEAT, WOOD_CHAR_YIELD } from '@ostrin/core/internals';
 import psychrolib from 'psychrolib';
 import { row, type Row } from './types';
 

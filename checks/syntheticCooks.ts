@@ -3,30 +3,28 @@
  * reads wrong and sits off the middle, a piece of another shape and cover than its cut's.
  */
 import {
-  advance,
-  createCook,
-  seeded,
-  p10p50p90,
   type Action,
+  advance,
+  coreProbeC,
+  createCook,
   type Cut,
-  type MeatSpec,
-  type Random,
-  type Scenario,
-} from '@ostrin/core/internals';
-import { heldTemperatureC } from '@ostrin/core/internals';
-import {
-  remainingScenario,
   drawLikelyPiece,
   estimatePiece,
+  heldTemperatureC,
   measuredAir,
-  runLikelyPiece,
-  tracePit,
-  type PieceEstimate,
   type MeasuredPit,
-  type ProbeReading,
+  type MeatSpec,
+  p10p50p90,
+  type PieceEstimate,
   type PitTrace,
+  type ProbeReading,
+  type Random,
+  remainingScenario,
+  runLikelyPiece,
+  type Scenario,
+  seeded,
+  tracePit,
 } from '@ostrin/core/internals';
-import { coreProbeC } from '@ostrin/core/internals';
 import { heldCook } from './heldCook';
 import { row, type Row } from './types';
 

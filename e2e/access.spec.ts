@@ -1,5 +1,5 @@
 /** No violation of WCAG 2.2 AA that axe-core finds: every place and every sheet, by day and by night, on both sizes. */
-import AxeBuilder from '@axe-core/playwright';
+import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { planned } from './help';
 

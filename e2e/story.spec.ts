@@ -1,5 +1,5 @@
 /** The whole story in a real browser: plan, start, tend in two windows, finish, take out, bring in. */
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type BrowserContext, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
@@ -39,11 +39,8 @@ function startSecondServer(port: number): ChildProcess {
   });
 }
 
-test('plan a cook, tend it, keep it', async ({ page, context }) => {
-  const faults: string[] = [];
-  page.on('pageerror', (e) => faults.push(e.message));
-
-  // Plan: a whole sentence at first sight, and an answer from the worker.
+/** Plan: a whole sentence at first sight, and an answer from the worker. */
+async function planIt(page: Page): Promise<void> {
   await page.goto('/');
   await expect(page.getByTestId('plan-sentence')).toContainText('8 people');
   const times = page.getByTestId('four-times');
@@ -66,8 +63,10 @@ test('plan a cook, tend it, keep it', async ({ page, context }) => {
   await expect(page.getByTestId('plan-sentence')).toContainText('250 F');
   await page.getByRole('radio', { name: 'C', exact: true }).click();
   await expect(times).toHaveAttribute('aria-busy', 'false');
+}
 
-  // A wish that cannot be met is refused with a way out.
+/** A wish that cannot be met is refused with a way out. */
+async function refuseTooMany(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^People/ }).click();
   await page.getByRole('radio', { name: '24', exact: true }).click();
   await page.getByRole('button', { name: 'Done', exact: true }).click();
@@ -76,9 +75,11 @@ test('plan a cook, tend it, keep it', async ({ page, context }) => {
   await page.getByRole('button', { name: /^People/ }).click();
   await page.getByRole('radio', { name: '4', exact: true }).click();
   await page.getByRole('button', { name: 'Done', exact: true }).click();
-  await expect(times).toHaveAttribute('aria-busy', 'false');
+  await expect(page.getByTestId('four-times')).toHaveAttribute('aria-busy', 'false');
+}
 
-  // Start, and tend on the strip with a fast clock.
+/** Start, and tend on the strip with a fast clock. */
+async function startAndTend(page: Page): Promise<void> {
   await page.getByTestId('start-cook').click();
   await expect(page).toHaveURL(/\/tend$/);
   await doJob(page, /Lay the snake/);
@@ -89,8 +90,10 @@ test('plan a cook, tend it, keep it', async ({ page, context }) => {
   await doJob(page, /Bowl vent/);
   await page.getByTestId('pad-meat').click();
   await expect(page.getByTestId('last-tap')).toContainText('meat on');
+}
 
-  // A second window sees the same cook, and what it logs arrives here.
+/** A second window sees the same cook, and what it logs arrives here. */
+async function watchFromSecond(page: Page, context: BrowserContext): Promise<Page> {
   const second = await context.newPage();
   await second.setViewportSize({ width: 1280, height: 800 });
   await second.goto('/tend');
@@ -99,8 +102,11 @@ test('plan a cook, tend it, keep it', async ({ page, context }) => {
   await second.getByTestId('note-text').fill('Seen from the boathouse');
   await second.getByTestId('note-save').click();
   await expect(page.getByText(/Seen from/).first()).toBeVisible();
+  return second;
+}
 
-  // One tap, undo, and a corrected time.
+/** One tap, undo, and a corrected time. */
+async function tapUndoCorrect(page: Page, second: Page): Promise<void> {
   await page.getByTestId('pad-lid').click();
   await expect(page.getByTestId('last-tap')).toContainText('lid open');
   await page.getByTestId('undo').click();
@@ -110,8 +116,10 @@ test('plan a cook, tend it, keep it', async ({ page, context }) => {
   await page.getByRole('radio', { name: '−10 min' }).click();
   await page.getByTestId('retime').click();
   await expect(second.getByText(/briquettes \(time corrected\)/)).toBeVisible();
+}
 
-  // The server goes away: said, shown as old, taps kept and sent on return.
+/** The server goes away: said, shown as old, taps kept and sent on return. */
+async function loseTheServer(page: Page, second: Page, context: BrowserContext): Promise<void> {
   await setSpeed(page, '60×');
   await context.setOffline(true);
   await page.getByTestId('pad-lid').click();
@@ -120,15 +128,19 @@ test('plan a cook, tend it, keep it', async ({ page, context }) => {
   await context.setOffline(false);
   await expect(page.getByTestId('stale')).toHaveCount(0);
   await expect(second.getByText(/lid open 60 s/).first()).toBeVisible();
+}
 
-  // Finish: the log opens with strip and figures.
+/** Finish: the log opens with strip and figures. */
+async function finish(page: Page): Promise<void> {
   await page.getByTestId('this-cook').click();
   await page.getByTestId('finish').click();
   await expect(page).toHaveURL(/\/log\//);
   await expect(page.getByTestId('figures')).toContainText('Time in band');
   await expect(page.getByRole('img', { name: /Strip of the cook/ })).toBeVisible();
+}
 
-  // Take it out, bring it in elsewhere, and find it identical.
+/** Take it out, bring it in elsewhere, and find it identical. */
+async function exportAndImport(page: Page): Promise<void> {
   const save = async (name: string): Promise<string> => {
     const [download] = await Promise.all([
       page.waitForEvent('download'),
@@ -166,6 +178,19 @@ test('plan a cook, tend it, keep it', async ({ page, context }) => {
   } finally {
     elsewhere.kill('SIGKILL');
   }
+}
+
+test('plan a cook, tend it, keep it', async ({ page, context }) => {
+  const faults: string[] = [];
+  page.on('pageerror', (e) => faults.push(e.message));
+  await planIt(page);
+  await refuseTooMany(page);
+  await startAndTend(page);
+  const second = await watchFromSecond(page, context);
+  await tapUndoCorrect(page, second);
+  await loseTheServer(page, second, context);
+  await finish(page);
+  await exportAndImport(page);
   expect(faults).toEqual([]);
 });
 

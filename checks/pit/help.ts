@@ -1,19 +1,19 @@
 /** What the pit's checks share. Temperatures at the grate, C. */
 import {
-  feedActions,
-  burnHours,
-  presetOf,
-  settledC,
-  simulate,
-  roundSwingK,
-  usualFire,
   type Action,
+  burnHours,
+  feedActions,
   type FireSpec,
   type HeapFire,
+  mean,
+  presetOf,
   type Result,
+  roundSwingK,
   type Scenario,
+  settledC,
+  simulate,
+  usualFire,
 } from '@ostrin/core/internals';
-import { mean } from '@ostrin/core/internals';
 
 export const COMMON = 'common practice';
 

@@ -1,7 +1,12 @@
 /** Trade practice: offsets on splits, and a fan on a small charcoal fire. */
-import { advance, createCook, feedActions, type Action } from '@ostrin/core/internals';
-import { WHITE_G_PER_M3 } from '@ostrin/core/internals';
-import { mean } from '@ostrin/core/internals';
+import {
+  type Action,
+  advance,
+  createCook,
+  feedActions,
+  mean,
+  WHITE_G_PER_M3,
+} from '@ostrin/core/internals';
 import { row, type Row } from '../types';
 import { COMMON, fed, heapOf, highest, onTheDay, vents } from './help';
 

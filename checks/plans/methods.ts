@@ -91,7 +91,7 @@ function ruleFire(request: Request): FireSpec {
   }
   // A snake for eight hours, whatever the weather: T1 of the checks.
   const arc = usual.arrangement === 'snake' ? { arcDegrees: 290 } : {};
-  return { ...usual, fuel: fire.fuel, ...arc } as FireSpec;
+  return { ...usual, fuel: fire.fuel, ...arc };
 }
 
 function methodOfPlan(made: Plan): Method {
@@ -140,7 +140,7 @@ function runMethod(request: Request, way: Method, seed: number): MethodOutcome {
         cut: meat.cut,
         massKg: meat.massKg!,
         startC: 4,
-        wrap: meat.wrap.with === 'none' ? undefined : (meat.wrap as never),
+        wrap: meat.wrap.with === 'none' ? undefined : meat.wrap,
         done: 'plateC' in meat.done ? { coreC: meat.done.plateC } : meat.done,
         rest: meat.rest,
       },

@@ -44,7 +44,7 @@ class FakeStream {
 
 describe('calls', () => {
   it('brings back what the server says, and its refusals in words', async () => {
-    global.fetch = jest.fn(() => reply(200, { ok: 1 })) as unknown as typeof fetch;
+    global.fetch = jest.fn(() => reply(200, { ok: 1 }));
     expect(await requestJson('/x', 'PUT', { a: 1 })).toEqual({ ok: 1 });
     expect(global.fetch).toHaveBeenCalledWith('/x', expect.objectContaining({ body: '{"a":1}' }));
     const problem = {
@@ -52,11 +52,11 @@ describe('calls', () => {
       status: 422,
       errors: [{ field: 'speed', message: 'must be at most 240' }],
     };
-    global.fetch = jest.fn(() => reply(422, problem)) as unknown as typeof fetch;
+    global.fetch = jest.fn(() => reply(422, problem));
     await expect(requestJson('/x')).rejects.toThrow('Not right. speed must be at most 240');
-    global.fetch = jest.fn(() => reply(502, '<html>')) as unknown as typeof fetch;
+    global.fetch = jest.fn(() => reply(502, '<html>'));
     await expect(requestJson('/x')).rejects.toBeInstanceOf(HttpError);
-    global.fetch = jest.fn(() => Promise.reject(new TypeError('down'))) as unknown as typeof fetch;
+    global.fetch = jest.fn(() => Promise.reject(new TypeError('down')));
     await expect(requestJson('/x')).rejects.toBeInstanceOf(ServerUnreachable);
   });
 });
@@ -67,7 +67,7 @@ describe('watching a cook', () => {
   beforeEach(() => {
     FakeStream.all = [];
     (globalThis as unknown as { EventSource: unknown }).EventSource = FakeStream;
-    global.fetch = jest.fn(() => reply(200, VIEW)) as unknown as typeof fetch;
+    global.fetch = jest.fn(() => reply(200, VIEW));
     useLive.getState().leave();
   });
 

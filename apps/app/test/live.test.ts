@@ -32,7 +32,7 @@ beforeEach(() => {
   global.fetch = jest.fn((_url: unknown, init?: RequestInit) => {
     posted.push((JSON.parse(String(init?.body)) as { entries: Entry[] }).entries);
     return answer();
-  }) as unknown as typeof fetch;
+  });
   useLive.setState({ waiting: [], entries: [], connection: 'none', lostAt: null, rejection: null });
   useLive.getState().load(view());
   useLive.getState().setConnection('live');

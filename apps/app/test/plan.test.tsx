@@ -104,7 +104,7 @@ it('says when the worker fails and when the server is away', async () => {
   expect(screen.getByText('the engine stumbled')).toBeTruthy();
   view.unmount();
   open();
-  global.fetch = jest.fn(() => Promise.reject(new TypeError('down'))) as unknown as typeof fetch;
+  global.fetch = jest.fn(() => Promise.reject(new TypeError('down')));
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, gcTime: 0 } } });
   render(
     <QueryClientProvider client={client}>

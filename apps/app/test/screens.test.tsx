@@ -65,7 +65,9 @@ describe('the slip', () => {
     fireEvent.press(screen.getByRole('radio', { name: '12' }));
     expect(usePlanDraft.getState().people).toBe(12);
     press('Done');
-    act(() => useSettings.setState({ units: { temperature: 'F', mass: 'lb' } }));
+    act(() => {
+      useSettings.setState({ units: { temperature: 'F', mass: 'lb' } });
+    });
     expect(screen.getByRole('button', { name: /^Pit: 250 F/ })).toBeTruthy();
     press(/^Pit/);
     fireEvent.press(await screen.findByRole('radio', { name: /^275 F/ }));

@@ -91,7 +91,7 @@ it('follows a correction back to when it was, and tells the same after a restart
   expect(second.map((r) => r.at)).toEqual(fresh.map((r) => r.at));
   second.forEach((r, i) => {
     if (r.pitC !== null && fresh[i]!.pitC !== null) {
-      expect(Math.abs(r.pitC - fresh[i]!.pitC!)).toBeLessThan(0.25);
+      expect(Math.abs(r.pitC - fresh[i]!.pitC)).toBeLessThan(0.25);
     }
   });
 });

@@ -157,7 +157,7 @@ function withMinute(base: ActionClass): ActionClass {
   class Timed extends base {
     atMin!: number;
     toAction(): Action {
-      return { ...this.toLog(), atMin: this.atMin } as Action;
+      return { ...this.toLog(), atMin: this.atMin };
     }
   }
   InRange(0, 2880)(Timed.prototype, 'atMin');
@@ -167,7 +167,7 @@ function withMinute(base: ActionClass): ActionClass {
 export class TimedActionDto extends ActionDto {
   @InRange(0, 2880) atMin!: number;
   toAction(): Action {
-    return { ...this.toLog(), atMin: this.atMin } as Action;
+    return { ...this.toLog(), atMin: this.atMin };
   }
 }
 

@@ -21,9 +21,9 @@ import { InRange, Nested, NestedList, Optional, OrNull } from './rules';
 
 /** Epoch milliseconds between the years 2000 and 2200. */
 const Instant = (): PropertyDecorator => (target, property) => {
-  IsInt({ message: 'must be a time in whole milliseconds' })(target, property as string);
-  Min(946684800000)(target, property as string);
-  Max(7258118400000)(target, property as string);
+  IsInt({ message: 'must be a time in whole milliseconds' })(target, property);
+  Min(946684800000)(target, property);
+  Max(7258118400000)(target, property);
 };
 
 export const ENTRY_KINDS = ['act', 'note', 'job', 'undo', 'retime', 'finish'] as const;

@@ -24,9 +24,9 @@ const MOST_ROWS = 3000;
 /** A list of short texts. */
 function ShortTexts(most: number): PropertyDecorator {
   return (target, property) => {
-    IsArray({ message: 'must be a list' })(target, property as string);
-    IsString({ each: true })(target, property as string);
-    MaxLength(most, { each: true })(target, property as string);
+    IsArray({ message: 'must be a list' })(target, property);
+    IsString({ each: true })(target, property);
+    MaxLength(most, { each: true })(target, property);
   };
 }
 

@@ -27,181 +27,177 @@ function places(
   });
 }
 
-describe('scenario/1', () => {
-  it('reads what the engine writes and fills in defaults', () => {
-    const plain = JSON.parse(JSON.stringify(kettle())) as Record<string, unknown>;
-    expect(readScenario(plain)).toEqual({ ok: true, value: plain });
-    delete (plain.cooker as Record<string, unknown>).overrides;
-    delete (plain.weather as Record<string, unknown>).rainMmPerH;
-    const read = readScenario(plain);
-    expect(read.ok && read.value.weather).toMatchObject({ rainMmPerH: 0 });
-  });
+it('scenario/1 reads what the engine writes and fills in defaults', () => {
+  const plain = JSON.parse(JSON.stringify(kettle())) as Record<string, unknown>;
+  expect(readScenario(plain)).toEqual({ ok: true, value: plain });
+  delete (plain.cooker as Record<string, unknown>).overrides;
+  delete (plain.weather as Record<string, unknown>).rainMmPerH;
+  const read = readScenario(plain);
+  expect(read.ok && read.value.weather).toMatchObject({ rainMmPerH: 0 });
+});
 
-  it('turns kilograms into pieces', () => {
-    const s = kettle({
-      actions: [{ atMin: 30, do: 'add-fuel', fuel: 'briquette', massKg: 0.26 } as never],
-    });
-    const fire = { ...s.fire!, litPieces: undefined, litMassKg: 0.26 };
-    const read = readScenario({ ...s, fire });
-    expect(read.ok && (read.value.fire as SnakeFire).litPieces).toBeCloseTo(10);
-    expect(read.ok && read.value.actions[0]).toMatchObject({
-      pieces: expect.closeTo(10) as number,
-    });
+it('scenario/1 turns kilograms into pieces', () => {
+  const s = kettle({
+    actions: [{ atMin: 30, do: 'add-fuel', fuel: 'briquette', massKg: 0.26 } as never],
   });
-
-  it('names every field that is wrong, at once', () => {
-    const bad = {
-      ...kettle(),
-      cooker: { preset: 'toaster' },
-      control: { mode: 'hoped' },
-      weather: { airC: 'warm', windMps: 1, relativeHumidityFraction: 2 },
-      actions: [{ atMin: 0, do: 'dance' }, { atMin: -1, do: 'lid-open', seconds: 0 }, 7],
-      meats: [{ id: 'a', cut: 'unicorn', massKg: 3, done: {} }],
-      surprise: 1,
-    };
-    const read = readScenario(bad);
-    expect(fields(read)).toEqual(
-      expect.arrayContaining([
-        'cooker.preset',
-        'control.mode',
-        'weather.airC',
-        'weather.relativeHumidityFraction',
-        'actions[0].do',
-        'actions[1].atMin',
-        'actions[1].seconds',
-        'actions[2]',
-        'meats[0].cut',
-        'meats[0].done',
-        'surprise',
-      ]),
-    );
-    const lines = read.ok ? '' : read.problems.map(problemLine).join('\n');
-    expect(lines).toMatch(/cooker\.preset: must be one of kettle-47/);
-    expect(lines).toMatch(/meats\[0\]\.cut: must be one of/);
+  const fire = { ...s.fire!, litPieces: undefined, litMassKg: 0.26 };
+  const read = readScenario({ ...s, fire });
+  expect(read.ok && (read.value.fire as SnakeFire).litPieces).toBeCloseTo(10);
+  expect(read.ok && read.value.actions[0]).toMatchObject({
+    pieces: expect.closeTo(10) as number,
   });
+});
 
-  it('fills in what a fire leaves out, from its cooker', () => {
-    const of = (preset: string, fire: object) => {
-      const read = readScenario({ ...kettle(), cooker: { preset }, fire });
-      expect(fields(read)).toEqual([]);
-      return read.ok ? (read.value.fire as HeapFire) : null!;
-    };
-    const bowl = of('kamado-46', { arrangement: 'bowl', fuel: 'lump' });
-    expect(bowl).toMatchObject({ massKg: 3.2, litPlace: 'top' });
-    expect(bowl.litMassKg).toBeLessThan(0.5);
-    // A coal bed is poured in lit unless it says otherwise.
-    const bed = { arrangement: 'coal-bed', fuel: 'lump', massKg: 3 };
-    expect(of('offset-heavy', bed).litMassKg).toBe(3);
-    expect(of('offset-heavy', { ...bed, litMassKg: 0.4 }).litMassKg).toBe(0.4);
-    const basket = { arrangement: 'side-basket', fuel: 'briquette', pieces: 70, litPieces: 12 };
-    expect(of('kettle-66', basket).massKg).toBeCloseTo(70 * 0.026);
+it('scenario/1 names every field that is wrong, at once', () => {
+  const bad = {
+    ...kettle(),
+    cooker: { preset: 'toaster' },
+    control: { mode: 'hoped' },
+    weather: { airC: 'warm', windMps: 1, relativeHumidityFraction: 2 },
+    actions: [{ atMin: 0, do: 'dance' }, { atMin: -1, do: 'lid-open', seconds: 0 }, 7],
+    meats: [{ id: 'a', cut: 'unicorn', massKg: 3, done: {} }],
+    surprise: 1,
+  };
+  const read = readScenario(bad);
+  expect(fields(read)).toEqual(
+    expect.arrayContaining([
+      'cooker.preset',
+      'control.mode',
+      'weather.airC',
+      'weather.relativeHumidityFraction',
+      'actions[0].do',
+      'actions[1].atMin',
+      'actions[1].seconds',
+      'actions[2]',
+      'meats[0].cut',
+      'meats[0].done',
+      'surprise',
+    ]),
+  );
+  const lines = read.ok ? '' : read.problems.map(problemLine).join('\n');
+  expect(lines).toMatch(/cooker\.preset: must be one of kettle-47/);
+  expect(lines).toMatch(/meats\[0\]\.cut: must be one of/);
+});
+
+it('scenario/1 fills in what a fire leaves out, from its cooker', () => {
+  const of = (preset: string, fire: object) => {
+    const read = readScenario({ ...kettle(), cooker: { preset }, fire });
+    expect(fields(read)).toEqual([]);
+    return read.ok ? (read.value.fire as HeapFire) : null!;
+  };
+  const bowl = of('kamado-46', { arrangement: 'bowl', fuel: 'lump' });
+  expect(bowl).toMatchObject({ massKg: 3.2, litPlace: 'top' });
+  expect(bowl.litMassKg).toBeLessThan(0.5);
+  // A coal bed is poured in lit unless it says otherwise.
+  const bed = { arrangement: 'coal-bed', fuel: 'lump', massKg: 3 };
+  expect(of('offset-heavy', bed).litMassKg).toBe(3);
+  expect(of('offset-heavy', { ...bed, litMassKg: 0.4 }).litMassKg).toBe(0.4);
+  const basket = { arrangement: 'side-basket', fuel: 'briquette', pieces: 70, litPieces: 12 };
+  expect(of('kettle-66', basket).massKg).toBeCloseTo(70 * 0.026);
+});
+
+it('scenario/1 takes splits by any of their names and says what does not fit', () => {
+  const fire = { arrangement: 'coal-bed', fuel: 'lump' };
+  const put = (fuel: object) => ({
+    ...kettle(),
+    cooker: { preset: 'offset-heavy' },
+    fire,
+    actions: [{ atMin: 30, do: 'add-fuel', ...fuel }],
   });
+  const species = (fuel: object): unknown => {
+    const read = readScenario(put(fuel));
+    return read.ok ? (read.value.actions[0] as { species?: string }).species : fields(read);
+  };
+  expect(species({ fuel: 'splits', pieces: 1, massKg: 1.2 })).toBe('oak');
+  expect(species({ fuel: 'hickory-splits', pieces: 2 })).toBe('hickory');
+  expect(species({ fuel: 'beech', massKg: 1.1 })).toBe('beech');
+  expect(species({ fuel: 'plastic', massKg: 1 })).toContain('actions[0].fuel');
+  expect(
+    fields(
+      readScenario({ ...put({ fuel: 'splits', pieces: 1 }), cooker: { preset: 'hopper-fan' } }),
+    ),
+  ).toEqual(['fire.arrangement']);
+  expect(fields(readScenario({ ...kettle(), control: { mode: 'tended' } }))).toContain(
+    'control.targetC',
+  );
+});
 
-  it('takes splits by any of their names and says what does not fit', () => {
-    const fire = { arrangement: 'coal-bed', fuel: 'lump' };
-    const put = (fuel: object) => ({
-      ...kettle(),
-      cooker: { preset: 'offset-heavy' },
-      fire,
-      actions: [{ atMin: 30, do: 'add-fuel', ...fuel }],
-    });
-    const species = (fuel: object): unknown => {
-      const read = readScenario(put(fuel));
-      return read.ok ? (read.value.actions[0] as { species?: string }).species : fields(read);
-    };
-    expect(species({ fuel: 'splits', pieces: 1, massKg: 1.2 })).toBe('oak');
-    expect(species({ fuel: 'hickory-splits', pieces: 2 })).toBe('hickory');
-    expect(species({ fuel: 'beech', massKg: 1.1 })).toBe('beech');
-    expect(species({ fuel: 'plastic', massKg: 1 })).toContain('actions[0].fuel');
-    expect(
-      fields(
-        readScenario({ ...put({ fuel: 'splits', pieces: 1 }), cooker: { preset: 'hopper-fan' } }),
-      ),
-    ).toEqual(['fire.arrangement']);
-    expect(fields(readScenario({ ...kettle(), control: { mode: 'tended' } }))).toContain(
-      'control.targetC',
-    );
+it('scenario/1 knows what is done by temperature and what needs one to rest in', () => {
+  const of = (meat: object) =>
+    fields(readScenario({ ...kettle(), meats: [{ id: 'a', cut: 'brisket', massKg: 3, ...meat }] }));
+  expect(of({ done: { tender: true }, rest: { where: 'warmer', minutes: 60, atC: 68 } })).toEqual(
+    [],
+  );
+  expect(of({ cut: 'rib-roast', done: { tender: true } })).toEqual(['meats[0].done']);
+  expect(of({ cut: 'whole-turkey', done: { coreC: 74 } })).toEqual([]);
+  expect(of({ rest: { where: 'oven', minutes: 60 } })).toEqual(['meats[0].rest.atC']);
+  expect(of({ wrap: { with: 'boat', when: { stalled: true } } })).toEqual([]);
+});
+
+it('scenario/1 reads a pit and refuses a blank name, an unknown kind and a figure that cannot be', () => {
+  const pit = { name: ' Long Tom ', preset: 'offset-heavy', overrides: { leakCm2: 18 } };
+  expect(readPit(pit)).toEqual({
+    ok: true,
+    value: {
+      name: 'Long Tom',
+      preset: 'offset-heavy',
+      overrides: { leakCm2: 18 },
+      ventWay: 'quarters',
+    },
   });
+  expect(fields(readPit({ name: ' ', preset: 'grill', overrides: { leakCm2: -1 } }))).toEqual(
+    expect.arrayContaining(['name', 'preset', 'overrides.leakCm2']),
+  );
+});
 
-  it('knows what is done by temperature and what needs one to rest in', () => {
-    const of = (meat: object) =>
-      fields(
-        readScenario({ ...kettle(), meats: [{ id: 'a', cut: 'brisket', massKg: 3, ...meat }] }),
-      );
-    expect(of({ done: { tender: true }, rest: { where: 'warmer', minutes: 60, atC: 68 } })).toEqual(
-      [],
-    );
-    expect(of({ cut: 'rib-roast', done: { tender: true } })).toEqual(['meats[0].done']);
-    expect(of({ cut: 'whole-turkey', done: { coreC: 74 } })).toEqual([]);
-    expect(of({ rest: { where: 'oven', minutes: 60 } })).toEqual(['meats[0].rest.atC']);
-    expect(of({ wrap: { with: 'boat', when: { stalled: true } } })).toEqual([]);
-  });
-
-  it('reads a pit and refuses a blank name, an unknown kind and a figure that cannot be', () => {
-    const pit = { name: ' Long Tom ', preset: 'offset-heavy', overrides: { leakCm2: 18 } };
-    expect(readPit(pit)).toEqual({
-      ok: true,
-      value: {
-        name: 'Long Tom',
-        preset: 'offset-heavy',
-        overrides: { leakCm2: 18 },
-        ventWay: 'quarters',
-      },
-    });
-    expect(fields(readPit({ name: ' ', preset: 'grill', overrides: { leakCm2: -1 } }))).toEqual(
-      expect.arrayContaining(['name', 'preset', 'overrides.leakCm2']),
-    );
-  });
-
-  it('checks what spans fields', () => {
-    const meats = [
-      { id: 'a', cut: 'mutton-shoulder', massKg: 2.5, startC: 4, wrap: { with: 'foil' } },
-    ];
-    expect(
-      fields(
-        readScenario({
-          ...kettle(),
-          meats: [...meats, ...meats],
-          actions: [
-            { atMin: 1, do: 'meat-on', meat: 'b' },
-            { atMin: 1, do: 'add-fuel', fuel: 'briquette' },
-          ],
-        }),
-      ),
-    ).toEqual(
-      expect.arrayContaining([
-        'meats[1].id',
-        'meats[0].wrap.when',
-        'actions[0].meat',
-        'actions[1].pieces',
-      ]),
-    );
-    expect(fields(readScenario({ ...kettle(), fire: undefined }))).toContain('fire');
-    expect(
-      fields(readScenario({ ...kettle(), fire: undefined, control: { mode: 'held' } })),
-    ).toContain('control.schedule');
-    expect(fields(readScenario({ ...kettle(), weather: [] }))).toContain('weather');
-  });
-
-  it('never throws, whatever it is given', () => {
-    fc.assert(
-      fc.property(fc.anything(), (value) => {
-        expect(readScenario(value).ok).toBe(false);
-        expect(readRequest(value).ok).toBe(false);
-        expect(readCookDoc(value).ok).toBe(false);
-        expect(readEntries(value, []).ok).toBe(false);
+it('scenario/1 checks what spans fields', () => {
+  const meats = [
+    { id: 'a', cut: 'mutton-shoulder', massKg: 2.5, startC: 4, wrap: { with: 'foil' } },
+  ];
+  expect(
+    fields(
+      readScenario({
+        ...kettle(),
+        meats: [...meats, ...meats],
+        actions: [
+          { atMin: 1, do: 'meat-on', meat: 'b' },
+          { atMin: 1, do: 'add-fuel', fuel: 'briquette' },
+        ],
       }),
-    );
-    fc.assert(
-      fc.property(
-        fc.constantFrom(...Object.keys(kettle()), 'actions', 'meats', 'everyMin'),
-        fc.oneof(fc.constant(null), fc.anything()),
-        (key, value) => {
-          expect(() => readScenario({ ...kettle(), [key]: value })).not.toThrow();
-        },
-      ),
-    );
-  });
+    ),
+  ).toEqual(
+    expect.arrayContaining([
+      'meats[1].id',
+      'meats[0].wrap.when',
+      'actions[0].meat',
+      'actions[1].pieces',
+    ]),
+  );
+  expect(fields(readScenario({ ...kettle(), fire: undefined }))).toContain('fire');
+  expect(
+    fields(readScenario({ ...kettle(), fire: undefined, control: { mode: 'held' } })),
+  ).toContain('control.schedule');
+  expect(fields(readScenario({ ...kettle(), weather: [] }))).toContain('weather');
+});
+
+it('scenario/1 never throws, whatever it is given', () => {
+  fc.assert(
+    fc.property(fc.anything(), (value) => {
+      expect(readScenario(value).ok).toBe(false);
+      expect(readRequest(value).ok).toBe(false);
+      expect(readCookDoc(value).ok).toBe(false);
+      expect(readEntries(value, []).ok).toBe(false);
+    }),
+  );
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...Object.keys(kettle()), 'actions', 'meats', 'everyMin'),
+      fc.oneof(fc.constant(null), fc.anything()),
+      (key, value) => {
+        expect(() => readScenario({ ...kettle(), [key]: value })).not.toThrow();
+      },
+    ),
+  );
 });
 
 describe('request/1', () => {

@@ -1,7 +1,14 @@
 import fc from 'fast-check';
-import { createDraughtNetwork, orificeFlow, solveDraught } from '../src/internals';
-import { humidityRatio, saturationPressure, vapourPressure, wetBulb } from '../src/internals';
-import { solveDense } from '../src/internals';
+import {
+  createDraughtNetwork,
+  orificeFlow,
+  solveDraught,
+  humidityRatio,
+  saturationPressure,
+  vapourPressure,
+  wetBulb,
+  solveDense,
+} from '../src/internals';
 
 describe('moist air', () => {
   it('turns vapour pressure into a ratio and back', () => {

@@ -6,8 +6,6 @@ import {
   seeded,
   simulate,
   variationAt,
-} from '../src/internals';
-import {
   drawLikelyPiece,
   estimatePiece,
   measuredAir,

@@ -1,12 +1,12 @@
 /** How often splits are fed: found, or as was wished, and weighed against the sleep it costs. */
 import {
+  bestCandidate,
   compareVariants,
   plan,
-  variantRequests,
   type Request,
   type VariantFigures,
+  variantRequests,
 } from '../src/internals';
-import { bestCandidate } from '../src/internals';
 import { request } from './scenarios';
 
 const NOW = Date.UTC(2027, 4, 13, 12);

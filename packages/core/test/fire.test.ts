@@ -10,10 +10,14 @@ import {
   snakePieces,
   usualFire,
   wetWoodHeat,
+  buildFire,
+  createParcel,
+  isSpent,
+  emptyWoodYield,
+  stepParcel,
+  addToPool,
+  fuelPoolOf,
 } from '../src/internals';
-import { buildFire } from '../src/internals';
-import { createParcel, isSpent, emptyWoodYield, stepParcel } from '../src/internals';
-import { addToPool, fuelPoolOf } from '../src/internals';
 
 describe('fuels', () => {
   it('knows at least fourteen woods and two grades of ash', () => {

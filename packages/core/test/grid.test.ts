@@ -1,6 +1,14 @@
-import { CUTS, simulate, type MeatSpec } from '../src/internals';
-import { advance, createCook } from '../src/internals';
-import { CELLS, createPiece, stepPiece, centreTempC } from '../src/internals';
+import {
+  advance,
+  CELLS,
+  centreTempC,
+  createCook,
+  createPiece,
+  CUTS,
+  type MeatSpec,
+  simulate,
+  stepPiece,
+} from '../src/internals';
 import { held } from './scenarios';
 
 const COOKS: [number, Partial<MeatSpec>][] = [

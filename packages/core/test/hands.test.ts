@@ -1,20 +1,20 @@
 /** Hands beside a fan, and the first move of a vent as it is told. */
 import {
   createSimulatedOperator,
-  epochOf,
   designFire,
+  epochOf,
+  firstMove,
+  type HeapFire,
+  initialPolicy,
   plan,
-  PRESETS,
   presetOf,
+  PRESETS,
+  type Scenario,
   simulate,
   usualFire,
-  type HeapFire,
-  type Scenario,
+  ventMark,
   type Weather,
 } from '../src/internals';
-import { ventMark } from '../src/internals';
-import { firstMove } from '../src/internals';
-import { initialPolicy } from '../src/internals';
 import { pit, request } from './scenarios';
 
 /** A hopper that is filled for an hour or two only, under its fan. */

@@ -1,17 +1,21 @@
 import fc from 'fast-check';
 import {
+  allowanceMin,
+  beforeBed,
+  bestCandidate,
+  createSimulatedOperator,
   epochOf,
   habitPolicy,
+  maxHoldMin,
+  missChances,
+  type Observation,
+  prepareJobs,
   presetOf,
   quantile,
+  thawHours,
   usualFire,
-  type Observation,
+  watchOf,
 } from '../src/internals';
-import { createSimulatedOperator } from '../src/internals';
-import { allowanceMin, missChances, maxHoldMin } from '../src/internals';
-import { bestCandidate } from '../src/internals';
-import { watchOf } from '../src/internals';
-import { beforeBed, prepareJobs, thawHours } from '../src/internals';
 import { request } from './scenarios';
 
 const minutes = fc.array(fc.integer({ min: 60, max: 1200 }), { minLength: 10, maxLength: 80 });

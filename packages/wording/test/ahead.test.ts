@@ -7,9 +7,10 @@ import {
   MINUTE_MS,
   type Plan,
   type Request,
+  shopJob,
+  shopMs,
 } from '@ostrin/core/internals';
 import { planDocument } from '@ostrin/wording';
-import { shopJob, shopMs } from '@ostrin/core/internals';
 import { request } from '../../core/test/scenarios';
 
 const ZONE = 'Europe/Ljubljana';

@@ -3,22 +3,22 @@ import fc from 'fast-check';
 import {
   areApart,
   compareVariants,
-  type VariantFigures,
+  designFire,
   epochOf,
+  fitsOnGrate,
   footprintOf,
   grateOf,
-  placedAt,
   lateIfLitAt,
-  designFire,
-  fitsOnGrate,
+  placedAt,
+  type Plan,
+  planGrate,
+  type Request,
   simulate,
+  type VariantFigures,
   variantRequests,
   WRAP_SCHOOLS,
-  type Plan,
-  type Request,
 } from '@ostrin/core/internals';
 import { onePit, planDocument } from '@ostrin/wording';
-import { planGrate } from '@ostrin/core/internals';
 import { request } from '../../core/test/scenarios';
 
 const NOW = Date.UTC(2027, 4, 13, 12);

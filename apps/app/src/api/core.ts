@@ -95,7 +95,7 @@ type WithoutId<T> = T extends unknown ? Omit<T, 'id'> : never;
 function ask<T extends FromWorker['result']>(question: WithoutId<Question>): Promise<T> {
   const id = ++lastId;
   return new Promise((resolve, reject) => {
-    send({ id, ...question } as Question, (m) => {
+    send({ id, ...question }, (m) => {
       listeners.delete(id);
       if (m.kind === 'failed') reject(new Error(m.message));
       else resolve(m.result as T);

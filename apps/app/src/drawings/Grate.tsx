@@ -103,7 +103,7 @@ export function GrateDrawing({ preset, diameterM, fire, grate, meats, size, wron
                 y={cy + p.y * m + 5}
                 size={13}
                 anchor="middle"
-                colour={theme.meats[kind % 4]!}
+                colour={theme.meats[kind % 4]}
                 bold
               >
                 {cutOf(meats[kind]?.cut ?? 'brisket').short}

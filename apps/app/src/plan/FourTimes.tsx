@@ -79,7 +79,7 @@ function EachMeat({ plan, says }: { plan: Plan; says: string }) {
   const row = (name: string, on: string, ready: string, bold: boolean) => (
     <View key={name + on} className="flex-row">
       {[name, on, ready].map((text, i) => (
-        <View key={i} className={['flex-1', 'w-[72px]', 'w-[112px]'][i]!}>
+        <View key={i} className={['flex-1', 'w-[72px]', 'w-[112px]'][i]}>
           {bold ? (
             <Figures size="text-[18px]">{text}</Figures>
           ) : (

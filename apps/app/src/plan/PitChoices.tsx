@@ -104,7 +104,7 @@ export function Fire({ pitId, fire, preset }: { pitId: string; fire: DraftFire; 
             columns={3}
             options={[
               { value: 0, label: 'Best' },
-              ...FEEDS.map((m) => ({ value: m as number, label: `${m} min` })),
+              ...FEEDS.map((m) => ({ value: m, label: `${m} min` })),
             ]}
             value={fire.everyMin ?? 0}
             onChange={(m) => change(pitId, { everyMin: m || null })}

@@ -16,7 +16,7 @@ import {
   temperatureWords,
 } from '@ostrin/wording';
 import type { PitRecord } from '@ostrin/contract/types';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { isCommonPit } from '../store/commonPit';
 import { fireOf } from '../store/fires';
@@ -84,6 +84,98 @@ const wrapWords = (meat: DraftMeat, units: Units): string =>
     ? 'left unwrapped'
     : `wrapped in ${WRAPS[meat.wrap].name} ${schoolWords(meat.wrapWhen, units)}`;
 
+/** Opens the sheet behind a word. */
+type Opening = (field: OpenedField) => void;
+
+interface MeatWordsProps {
+  meat: DraftMeat;
+  /** Pieces of it. */
+  count: number;
+  /** Its number among several meats; null where it is the only one. */
+  number: number | null;
+  last: boolean;
+  onOpen: Opening;
+}
+
+/** One meat of the sentence. */
+function MeatWords({ meat, count, number, last, onOpen }: MeatWordsProps) {
+  const units = useSettings((s) => s.units);
+  const serveAt = useDeferredDraft().serveAt;
+  const cut = cutOf(meat.cut);
+  const say = (what: string): string => (number === null ? what : `${what} of the ${cut.name}`);
+  const ask = (field: OpenedField['field']) => () => onOpen({ field, meat: meat.id });
+  return (
+    <>
+      <Word
+        label={countWords(count, cut.name, cut.plural)}
+        says={number === null ? 'Meat' : `Meat ${number}`}
+        onPress={ask('cut')}
+      />
+      <Plain>of</Plain>
+      <Word
+        label={massWords(meat.massKg, units)}
+        says={say('Mass of one piece')}
+        after=","
+        onPress={ask('mass')}
+      />
+      <Word label={wrapWords(meat, units)} says={say('Wrap')} onPress={ask('wrap')} />
+      <Plain>until</Plain>
+      <Word label={doneWords(meat, units)} says={say('Done')} after="," onPress={ask('done')} />
+      <Word
+        label={othersWords(meat, serveAt)}
+        says={say('Before and after')}
+        after={last ? ',' : ';'}
+        onPress={ask('rest')}
+      />
+      {last ? null : <Plain>and</Plain>}
+    </>
+  );
+}
+
+/** When a piece is done, in words. */
+function doneWords({ cut, doneC }: DraftMeat, units: Units): string {
+  if (doneC === null) return 'it probes tender';
+  return doneOnPlate(cutOf(cut))
+    ? `its middle is ${temperatureWords(doneC, units)} on the plate`
+    : `the middle reads ${temperatureWords(doneC, units)}`;
+}
+
+interface PitWordsProps {
+  at: DraftPit;
+  /** Its number among several pits; null where it is the only one. */
+  number: number | null;
+  last: boolean;
+  onOpen: Opening;
+}
+
+/** One pit of the sentence, after its meats. */
+function PitWords({ at: { pit, fire }, number, last, onOpen }: PitWordsProps) {
+  const units = useSettings((s) => s.units);
+  const preset = presetOf(pit.preset);
+  const say = (what: string): string => (number === null ? what : `${what} of ${pit.name}`);
+  const ask = (field: OpenedField['field']) => () => onOpen({ field, pit: pit.id });
+  return (
+    <>
+      <Plain>from</Plain>
+      <Word
+        label={isCommonPit(pit) ? `a ${preset.name}` : `${pit.name}, ${preset.name}`}
+        says={number === null ? 'Cooker' : `Cooker ${number}`}
+        onPress={ask('pit')}
+      />
+      <Plain>on</Plain>
+      <Word label={fireWords(preset.id, fire)} says={say('Fire')} after="," onPress={ask('fire')} />
+      <Plain>held at</Plain>
+      <Word
+        label={temperatureWords(fire.pitC, units)}
+        says={say('Pit')}
+        after={last ? '.' : ';'}
+        onPress={ask('pace')}
+      />
+      {last ? null : <Plain>and with</Plain>}
+    </>
+  );
+}
+
 /** The sentence, in the user's units. */
 export function PlanSentence({ yard }: { yard: readonly PitRecord[] }) {
   const draft = useDeferredDraft();
@@ -92,88 +184,7 @@ export function PlanSentence({ yard }: { yard: readonly PitRecord[] }) {
   const table = draftPitsOf(draft, yard);
   const counts = piecesPerMeat(requestOf(draft, yard, units));
   const order = table.flatMap((t) => t.meats.map((m) => m.id));
-  const several = draft.meats.length > 1;
-  const meatWords = (meat: DraftMeat, last: boolean) => {
-    const cut = cutOf(meat.cut);
-    const say = (what: string): string => (several ? `${what} of the ${cut.name}` : what);
-    const ask = (field: OpenedField['field']) => () => setOpen({ field, meat: meat.id });
-    return [
-      <Word
-        key={`${meat.id}-cut`}
-        label={countWords(counts[order.indexOf(meat.id)] ?? 1, cut.name, cut.plural)}
-        says={several ? `Meat ${draft.meats.indexOf(meat) + 1}` : 'Meat'}
-        onPress={ask('cut')}
-      />,
-      <Plain key={`${meat.id}-of`}>of</Plain>,
-      <Word
-        key={`${meat.id}-mass`}
-        label={massWords(meat.massKg, units)}
-        says={say('Mass of one piece')}
-        after=","
-        onPress={ask('mass')}
-      />,
-      <Word
-        key={`${meat.id}-wrap`}
-        label={wrapWords(meat, units)}
-        says={say('Wrap')}
-        onPress={ask('wrap')}
-      />,
-      <Plain key={`${meat.id}-until`}>until</Plain>,
-      <Word
-        key={`${meat.id}-done`}
-        label={
-          meat.doneC === null
-            ? 'it probes tender'
-            : doneOnPlate(cutOf(meat.cut))
-              ? `its middle is ${temperatureWords(meat.doneC, units)} on the plate`
-              : `the middle reads ${temperatureWords(meat.doneC, units)}`
-        }
-        says={say('Done')}
-        after=","
-        onPress={ask('done')}
-      />,
-      <Word
-        key={`${meat.id}-rest`}
-        label={othersWords(meat, draft.serveAt)}
-        says={say('Before and after')}
-        after={last ? ',' : ';'}
-        onPress={ask('rest')}
-      />,
-      ...(last ? [] : [<Plain key={`${meat.id}-and`}>and</Plain>]),
-    ];
-  };
-  const pitWords = ({ pit, fire, meats }: DraftPit, last: boolean) => {
-    const preset = presetOf(pit.preset);
-    const say = (what: string): string => (table.length > 1 ? `${what} of ${pit.name}` : what);
-    const ask = (field: OpenedField['field']) => () => setOpen({ field, pit: pit.id });
-    return [
-      ...meats.flatMap((m, i) => meatWords(m, i === meats.length - 1)),
-      <Plain key={`${pit.id}-from`}>from</Plain>,
-      <Word
-        key={`${pit.id}-pit`}
-        label={isCommonPit(pit) ? `a ${preset.name}` : `${pit.name}, ${preset.name}`}
-        says={table.length > 1 ? `Cooker ${table.findIndex((t) => t.pit === pit) + 1}` : 'Cooker'}
-        onPress={ask('pit')}
-      />,
-      <Plain key={`${pit.id}-on`}>on</Plain>,
-      <Word
-        key={`${pit.id}-fire`}
-        label={fireWords(preset.id, fire)}
-        says={say('Fire')}
-        after=","
-        onPress={ask('fire')}
-      />,
-      <Plain key={`${pit.id}-held`}>held at</Plain>,
-      <Word
-        key={`${pit.id}-pace`}
-        label={temperatureWords(fire.pitC, units)}
-        says={say('Pit')}
-        after={last ? '.' : ';'}
-        onPress={ask('pace')}
-      />,
-      ...(last ? [] : [<Plain key={`${pit.id}-with`}>and with</Plain>]),
-    ];
-  };
+  const numberOf = (i: number, of: number): number | null => (of > 1 ? i + 1 : null);
   return (
     <View>
       <View className="flex-row flex-wrap items-center gap-x-[6px]" testID="plan-sentence">
@@ -190,7 +201,26 @@ export function PlanSentence({ yard }: { yard: readonly PitRecord[] }) {
           onPress={() => setOpen({ field: 'serveAt' })}
         />
         <Plain>with</Plain>
-        {table.flatMap((t, i) => pitWords(t, i === table.length - 1))}
+        {table.map((at, k) => (
+          <Fragment key={at.pit.id}>
+            {at.meats.map((meat, i) => (
+              <MeatWords
+                key={meat.id}
+                meat={meat}
+                count={counts[order.indexOf(meat.id)] ?? 1}
+                number={numberOf(draft.meats.indexOf(meat), draft.meats.length)}
+                last={i === at.meats.length - 1}
+                onOpen={setOpen}
+              />
+            ))}
+            <PitWords
+              at={at}
+              number={numberOf(k, table.length)}
+              last={k === table.length - 1}
+              onOpen={setOpen}
+            />
+          </Fragment>
+        ))}
         <Word
           label={weatherWords(draft, units)}
           says="Weather"

@@ -5,12 +5,13 @@
 import { fromC, localOf, type Units } from '@ostrin/core';
 import { scaleLinear } from 'd3-scale';
 import { useId } from 'react';
-import Svg, { Circle, ClipPath, Defs, G, Line, Rect } from 'react-native-svg';
+import Svg, { ClipPath, Defs, G, Line, Rect } from 'react-native-svg';
 import { useTheme } from '../ui/theme';
 import { clockOf } from '../ui/words';
 import { AcrossMarks, DownMarks, LANES } from './Marks';
 import { Halo } from './Halo';
-import { lastValue, spreadLabels, type StripData } from './model';
+import type { StripData } from './model';
+import { Names, Now } from './StripNow';
 import { Traces, type Axes } from './traces';
 
 interface Props {
@@ -65,14 +66,8 @@ export function Strip({ data, width, height, down, units, timeZone, onMark }: Pr
     .domain([...data.rangeC])
     .range(down ? [m.left + 6, right - 6] : [bottom, m.top]);
   const axes: Axes = { down, t: (ms) => t(ms), c: (v) => c(v) };
-  const hours = hourTicks(data.from, data.to, down ? height / 46 : width / 74, timeZone);
-  const degrees = temperatureTicks(data.rangeC, units, down ? 4 : 8);
+  const box: Box = { left: m.left, right, top: m.top, bottom };
   const say = (ms: number): string => clockOf(localOf(ms, timeZone));
-  const nowAt = data.now === null ? null : t(data.now);
-  const clear = (at: number, room: number): boolean =>
-    nowAt === null || Math.abs(at - nowAt) > room;
-  const bandA = c(data.bandC[0]);
-  const bandB = c(data.bandC[1]);
   return (
     <Svg
       width={width}
@@ -92,76 +87,9 @@ export function Strip({ data, width, height, down, units, timeZone, onMark }: Pr
         height={bottom - m.top}
         fill={theme.sheet}
       />
-      {down ? (
-        <Rect x={bandA} y={m.top} width={bandB - bandA} height={bottom - m.top} fill={theme.band} />
-      ) : (
-        <Rect
-          x={m.left}
-          y={bandB}
-          width={right - m.left}
-          height={bandA - bandB}
-          fill={theme.band}
-        />
-      )}
-      {[bandA, bandB].map((at) => (
-        <Line
-          key={at}
-          {...(down
-            ? { x1: at, x2: at, y1: m.top, y2: bottom }
-            : { x1: m.left, x2: right, y1: at, y2: at })}
-          stroke={theme.bandEdge}
-          strokeWidth={1.5}
-        />
-      ))}
-      {degrees.map((v) => {
-        const at = c(v);
-        const text = `${Math.round(fromC(v, units.temperature))}°`;
-        return (
-          <G key={v}>
-            <Line
-              {...(down
-                ? { x1: at, x2: at, y1: m.top, y2: bottom }
-                : { x1: m.left, x2: right, y1: at, y2: at })}
-              stroke={theme.rule}
-              strokeWidth={1}
-            />
-            {down ? (
-              <Halo x={at} y={15} anchor="middle" colour={theme.soot} halo={theme.paper}>
-                {text}
-              </Halo>
-            ) : (
-              <Halo x={m.left - 8} y={at + 5} anchor="end" colour={theme.soot} halo={theme.paper}>
-                {text}
-              </Halo>
-            )}
-          </G>
-        );
-      })}
-      {hours.map((ms) => {
-        const at = t(ms);
-        return (
-          <G key={ms}>
-            <Line
-              {...(down
-                ? { x1: m.left, x2: right, y1: at, y2: at }
-                : { x1: at, x2: at, y1: m.top, y2: height - 26 })}
-              stroke={theme.rule}
-              strokeWidth={1}
-            />
-            {clear(at, down ? 20 : 48) ? (
-              down ? (
-                <Halo x={m.left - 6} y={at + 5} anchor="end" colour={theme.soot} halo={theme.paper}>
-                  {say(ms)}
-                </Halo>
-              ) : (
-                <Halo x={at} y={height - 8} anchor="middle" colour={theme.soot} halo={theme.paper}>
-                  {say(ms)}
-                </Halo>
-              )
-            ) : null}
-          </G>
-        );
-      })}
+      <Band bandC={data.bandC} axes={axes} box={box} />
+      <Degrees rangeC={data.rangeC} units={units} axes={axes} box={box} />
+      <Hours data={data} axes={axes} box={box} size={{ width, height }} timeZone={timeZone} />
       <G clipPath={`url(#${field})`}>
         <Traces traces={data.traces} axes={axes} />
       </G>
@@ -185,106 +113,126 @@ export function Strip({ data, width, height, down, units, timeZone, onMark }: Pr
         />
       )}
       <Now data={data} axes={axes} m={m} right={right} height={height} say={say} />
-      <Names data={data} axes={axes} field={{ left: m.left, right, top: m.top, bottom }} />
+      <Names data={data} axes={axes} field={box} />
     </Svg>
   );
 }
 
-interface NowProps {
-  data: StripData;
-  axes: Axes;
-  m: { left: number; top: number };
+/** The field of the traces, px. */
+interface Box {
+  left: number;
   right: number;
-  height: number;
-  say: (ms: number) => string;
+  top: number;
+  bottom: number;
 }
 
-/** The line at now, its label, and the pit's last reading on it. */
-function Now({ data, axes, m, right, height, say }: NowProps) {
+interface AxisProps {
+  axes: Axes;
+  box: Box;
+}
+
+/** A line across the field at one temperature. */
+const alongTime = (at: number, { axes, box }: AxisProps) =>
+  axes.down
+    ? { x1: at, x2: at, y1: box.top, y2: box.bottom }
+    : { x1: box.left, x2: box.right, y1: at, y2: at };
+
+/** The band that the pit is held in. */
+function Band({ bandC, axes, box }: AxisProps & { bandC: StripData['bandC'] }) {
   const theme = useTheme();
-  if (data.now === null) return null;
-  const at = axes.t(data.now);
-  // The label keeps clear of the temperature scale and of the edge.
-  const tag = Math.min(Math.max(at, m.left + 26), right - 26);
-  const pit = lastValue(data.traces[0]?.past ?? []);
-  const dot = pit
-    ? axes.down
-      ? { cx: axes.c(pit.c!), cy: at }
-      : { cx: at, cy: axes.c(pit.c!) }
-    : null;
+  const [low, high] = [axes.c(bandC[0]), axes.c(bandC[1])];
   return (
     <G>
-      <Line
-        {...(axes.down
-          ? { x1: m.left - 2, x2: right + 4, y1: at, y2: at }
-          : { x1: at, x2: at, y1: m.top - 2, y2: height - 26 })}
-        stroke={theme.ink}
-        strokeWidth={2}
-      />
       {axes.down ? (
-        <Rect x={0} y={at - 12} width={m.left - 2} height={24} rx={5} fill={theme.ink} />
+        <Rect
+          x={low}
+          y={box.top}
+          width={high - low}
+          height={box.bottom - box.top}
+          fill={theme.band}
+        />
       ) : (
-        <Rect x={tag - 25} y={1} width={50} height={24} rx={5} fill={theme.ink} />
+        <Rect
+          x={box.left}
+          y={high}
+          width={box.right - box.left}
+          height={low - high}
+          fill={theme.band}
+        />
       )}
-      <Halo
-        x={axes.down ? (m.left - 2) / 2 : tag}
-        y={axes.down ? at + 5 : 18}
-        anchor="middle"
-        colour={theme.paper}
-        halo={theme.ink}
-        bold
-      >
-        {say(data.now)}
-      </Halo>
-      {dot ? <Circle {...dot} r={6} fill={theme.pit} stroke={theme.sheet} strokeWidth={2} /> : null}
+      {[low, high].map((at) => (
+        <Line
+          key={at}
+          {...alongTime(at, { axes, box })}
+          stroke={theme.bandEdge}
+          strokeWidth={1.5}
+        />
+      ))}
     </G>
   );
 }
 
-interface NamesProps {
-  data: StripData;
-  axes: Axes;
-  field: { left: number; right: number; top: number; bottom: number };
-}
-
-/** The name of each trace at its end, moved apart where they would touch. */
-function Names({ data, axes, field }: NamesProps) {
-  const ends = data.traces.flatMap((trace) => {
-    const inside = (p: { t: number }): boolean => p.t >= data.from && p.t <= data.to;
-    const end = lastValue(trace.future.filter(inside)) ?? lastValue(trace.past.filter(inside));
-    return end ? [{ trace, end }] : [];
-  });
-  const across = ends.map(({ end }) => axes.c(end.c!));
-  const places = axes.down
-    ? spreadLabels(across, 62, field.left + 30, field.right - 30)
-    : spreadLabels(across, 19, field.top + 12, field.bottom - 4);
+/** The scale of temperatures. */
+function Degrees({
+  rangeC,
+  units,
+  axes,
+  box,
+}: AxisProps & { rangeC: StripData['rangeC']; units: Units }) {
+  const theme = useTheme();
   return (
     <G>
-      {ends.map(({ trace, end }, i) =>
-        axes.down ? (
-          <Halo
-            key={trace.key}
-            x={places[i]!}
-            y={Math.min(axes.t(end.t) - 6, field.bottom - 6)}
-            anchor="middle"
-            colour={trace.colour}
-            bold
-          >
-            {trace.label}
-          </Halo>
-        ) : (
-          <Halo
-            key={trace.key}
-            x={Math.min(axes.t(end.t), field.right - 4)}
-            y={places[i]! - 6}
-            anchor="end"
-            colour={trace.colour}
-            bold
-          >
-            {trace.label}
-          </Halo>
-        ),
-      )}
+      {temperatureTicks(rangeC, units, axes.down ? 4 : 8).map((v) => {
+        const at = axes.c(v);
+        const place = axes.down
+          ? { x: at, y: 15, anchor: 'middle' as const }
+          : { x: box.left - 8, y: at + 5, anchor: 'end' as const };
+        return (
+          <G key={v}>
+            <Line {...alongTime(at, { axes, box })} stroke={theme.rule} strokeWidth={1} />
+            <Halo {...place} colour={theme.soot} halo={theme.paper}>
+              {`${Math.round(fromC(v, units.temperature))}°`}
+            </Halo>
+          </G>
+        );
+      })}
+    </G>
+  );
+}
+
+interface HoursProps extends AxisProps {
+  data: StripData;
+  size: { width: number; height: number };
+  timeZone: string;
+}
+
+/** The hours; one that would touch the label of now is left out. */
+function Hours({ data, axes, box, size, timeZone }: HoursProps) {
+  const theme = useTheme();
+  const nowAt = data.now === null ? null : axes.t(data.now);
+  const room = axes.down ? 20 : 48;
+  const most = axes.down ? size.height / 46 : size.width / 74;
+  return (
+    <G>
+      {hourTicks(data.from, data.to, most, timeZone).map((ms) => {
+        const at = axes.t(ms);
+        const place = axes.down
+          ? { x: box.left - 6, y: at + 5, anchor: 'end' as const }
+          : { x: at, y: size.height - 8, anchor: 'middle' as const };
+        const line = axes.down
+          ? { x1: box.left, x2: box.right, y1: at, y2: at }
+          : { x1: at, x2: at, y1: box.top, y2: size.height - 26 };
+        return (
+          <G key={ms}>
+            <Line {...line} stroke={theme.rule} strokeWidth={1} />
+            {nowAt === null || Math.abs(at - nowAt) > room ? (
+              <Halo {...place} colour={theme.soot} halo={theme.paper}>
+                {clockOf(localOf(ms, timeZone))}
+              </Halo>
+            ) : null}
+          </G>
+        );
+      })}
     </G>
   );
 }

@@ -72,12 +72,12 @@ export function spreadLabels(
   let edge = low;
   for (const i of order) {
     at[i] = Math.max(wanted[i]!, edge);
-    edge = at[i]! + gap;
+    edge = at[i] + gap;
   }
   edge = high;
   for (const i of [...order].reverse()) {
     at[i] = Math.min(at[i]!, edge);
-    edge = at[i]! - gap;
+    edge = at[i] - gap;
   }
   return at;
 }

@@ -1,8 +1,7 @@
 /** The traces of a strip: past solid, future dashed with its fan, in either direction. */
 import { area, curveMonotoneX, curveMonotoneY, line } from 'd3-shape';
 import { G, Path } from 'react-native-svg';
-import type { FanPoint, Point, Trace } from './model';
-import { thin } from './model';
+import { type FanPoint, type Point, thin, type Trace } from './model';
 
 /** Where a time and a temperature lie on the paper. */
 export interface Axes {

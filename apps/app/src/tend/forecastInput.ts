@@ -24,7 +24,7 @@ export function forecastInput(
 ): ForecastInput {
   const ahead: Action[] = plan.jobs
     .filter((j) => !log.jobsDone.has(j.id))
-    .flatMap((j) => j.logs.map((a) => ({ ...a, atMin: j.atMin }) as Action));
+    .flatMap((j) => j.logs.map((a) => ({ ...a, atMin: j.atMin })));
   return {
     scenario: plan.scenarios[0]!,
     done: actionsOf(log, lit),

@@ -79,6 +79,8 @@ function applyToPit(cook: Cook, pit: PitState, action: Action): void {
     case 'fill-water':
       fillWater(pit, action.massKg);
       break;
+    default:
+    // Everything else is about the meat, the target or the fan.
   }
 }
 

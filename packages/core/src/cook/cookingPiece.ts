@@ -1,5 +1,6 @@
 /** A piece of meat in a cook: when it goes on, is wrapped, comes off, and what was noted of it. */
-import { cutOf, type Cut } from '../meat/cuts';
+import { cutOf } from '../meat/cuts';
+import { type Cut } from '../meat/cut';
 import { bark, coreProbeC, createPiece, stepPiece, tenderness } from '../meat/piece';
 import { restSurroundings, startRest } from '../meat/rest';
 import type { PieceVariation } from '../meat/variation';

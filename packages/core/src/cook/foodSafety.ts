@@ -1,5 +1,5 @@
 /** What may harm people at the table, watched minute by minute: not hot enough, too long lukewarm, held too cool. */
-import { doneByFeel, type SafetyKind } from '../meat/cuts';
+import { doneByFeel, type SafetyKind } from '../meat/cut';
 import { centreTempC } from '../meat/piece';
 import type { Piece } from '../meat/pieceState';
 import type { CautionId } from '../safety/cautions';

@@ -3,8 +3,6 @@ import { BIRDS_AND_SAUSAGES } from './birdsAndSausages';
 import type { Cut } from './cut';
 import { RED_CUTS } from './redCuts';
 
-export * from './cut';
-
 export const CUTS: Readonly<Record<string, Cut>> = { ...RED_CUTS, ...BIRDS_AND_SAUSAGES };
 
 /** The cut of that name. Throws RangeError for a name not in the catalogue. */

@@ -63,7 +63,7 @@ export function stepHeat(piece: Piece, paths: FacePaths, pressurePa: number, dtS
     diagonal[i] = diagonal[i]! - m * upper[i - 1]!;
     rhs[i] = rhs[i]! - m * rhs[i - 1]!;
   }
-  const face = rhs[cells]! / diagonal[cells]!;
+  const face = rhs[cells] / diagonal[cells];
   let above = face;
   for (let i = last; i >= 0; i--) {
     above = (rhs[i]! - upper[i]! * above) / diagonal[i]!;

@@ -4,7 +4,7 @@
  */
 import { clamp, kelvin } from '../quantity/units';
 import { logReductionsPerMin } from '../safety/lethality';
-import { usualThicknessMm, type Cut } from './cuts';
+import { usualThicknessMm, type Cut } from './cut';
 import { stepHeat } from './heat';
 import { meatDensity } from './properties';
 import { NO_VARIATION, type PieceVariation } from './variation';

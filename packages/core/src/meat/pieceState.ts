@@ -1,5 +1,5 @@
 /** A piece of meat as the engine holds it. */
-import type { Cut } from './cuts';
+import type { Cut } from './cut';
 import type { PieceVariation } from './variation';
 import { emptyFacePaths, type FacePaths } from './facePaths';
 import type { WrapId } from './wraps';

@@ -1,7 +1,7 @@
 /** What is usually done with a cut where nobody says otherwise (common practice). */
 import { roundTo } from '../quantity/units';
 import { SAFE_C } from '../safety/lethality';
-import { doneByFeel, usualThicknessMm, type Cut } from './cuts';
+import { doneByFeel, usualThicknessMm, type Cut } from './cut';
 import type { WrapId } from './wraps';
 
 /** How a piece is called done. */

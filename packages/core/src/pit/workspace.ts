@@ -2,8 +2,13 @@
  * What a step of a pit works with: records and matrices that are filled anew in every step. Each pit has its
  * own, so that several cooks can be stepped in turn.
  */
-import type { ParcelSurroundings, ParcelRates, WoodYield } from '../fire/burnParcel';
-import { emptyParcelRates, emptyWoodYield } from '../fire/burnParcel';
+import {
+  emptyParcelRates,
+  emptyWoodYield,
+  type ParcelRates,
+  type ParcelSurroundings,
+  type WoodYield,
+} from '../fire/burnParcel';
 import { CHAR } from '../fire/char';
 
 /** Most gas zones of any layout. */

@@ -65,7 +65,7 @@ export const litAtMs = (log: Log): number | null =>
 export function actionsOf(log: Log, startMs: number): Action[] {
   return log.lines.flatMap((l) =>
     l.body.kind === 'act'
-      ? [{ ...l.body.action, atMin: Math.max(0, (l.at - startMs) / MINUTE_MS) } as Action]
+      ? [{ ...l.body.action, atMin: Math.max(0, (l.at - startMs) / MINUTE_MS) }]
       : [],
   );
 }

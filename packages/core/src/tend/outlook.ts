@@ -3,7 +3,6 @@
  * is safe. Every way is run with the same likely pieces, so that only the way differs.
  */
 import { runLikelyPiece, type PieceOutcome } from '../estimate/likelyPiece';
-import type { Action } from '../scenario/actions';
 import type { MeatResult } from '../scenario/result';
 import type { MeatSpec, Scenario } from '../scenario/scenario';
 import type { CautionId } from '../safety/cautions';
@@ -149,7 +148,7 @@ function otherOptions(
   const bare: Scenario = { ...planned, meats: [{ ...meat, wrap: undefined }] };
   const wrapNow = (wrapWith: WrapId): Scenario => ({
     ...bare,
-    actions: [...bare.actions, { atMin: now, do: 'wrap', meat: meat.id, with: wrapWith } as Action],
+    actions: [...bare.actions, { atMin: now, do: 'wrap', meat: meat.id, with: wrapWith }],
   });
   return [
     wrapOptionOf('paper-now', run(wrapNow('paper'))),

@@ -1,10 +1,14 @@
 /** The same pit, solved by a solver of high accuracy instead of the stepper. */
-import { applyAction, createCook, type Scenario } from '../../src/internals';
-import { stepThermostatFan } from '../../src/internals';
-import { weatherAt } from '../../src/internals';
+import {
+  applyAction,
+  createCook,
+  igniteReachedWood,
+  removeSpentParcels,
+  type Scenario,
+  stepThermostatFan,
+  weatherAt,
+} from '../../src/internals';
 import { packPit, pitDerivative, unpackPit } from './derivative';
-import { removeSpentParcels } from '../../src/internals';
-import { igniteReachedWood } from '../../src/internals';
 
 /** The part of the solver's package used here; its own types do not pass strict checking. */
 interface Odex {

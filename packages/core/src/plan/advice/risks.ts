@@ -1,5 +1,6 @@
 /** The likeliest troubles of a plan, by its own likely cooks. */
-import { cutOf, doneByFeel } from '../../meat/cuts';
+import { cutOf } from '../../meat/cuts';
+import { doneByFeel } from '../../meat/cut';
 import { mean } from '../../quantity/statistics';
 import { roundDigits, roundTo } from '../../quantity/units';
 import type { RiskFigures, WayOut } from '../document/figures';

@@ -1,5 +1,6 @@
 /** Other ways of cooking the same meal, side by side: each planned for itself with the same likely cooks. */
-import { cutOf, doneByFeel } from '../../meat/cuts';
+import { cutOf } from '../../meat/cuts';
+import { doneByFeel } from '../../meat/cut';
 import { presetOf } from '../../pit/catalogue';
 import type { WrapId } from '../../meat/wraps';
 import { epochOf, MINUTE_MS } from '../../quantity/time';

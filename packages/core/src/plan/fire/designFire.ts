@@ -45,7 +45,7 @@ export function designFire(pit: RequestPit): PitSetup {
   const arrangement = pit.fire.arrangement ?? usualArrangement(pit, preset, fuel);
   const usual = usualFire(preset, arrangement);
   const fed = preset.traits.sideFirebox && arrangement === 'coal-bed' && !splits;
-  const fire = { ...usual, fuel } as FireSpec;
+  const fire = { ...usual, fuel };
   if (fire.arrangement === 'coal-bed' && splits) {
     const share = SPLIT_BED[hasSmallFirebox(preset) ? 'light' : 'heavy'];
     const bed = (share * preset.fullLoadKg * (pit.pace.pitC - 15)) / 106;

@@ -1,7 +1,8 @@
 /** Which pieces fit on a grate beside its fire, and where they lie. Lengths in m from the middle of the grate. */
 import { CENTRE_LINE_FRACTION } from '../../fire/snake';
 import type { ArrangementId } from '../../scenario/fireSpec';
-import { cutOf, usualThicknessMm, type Cut } from '../../meat/cuts';
+import { cutOf } from '../../meat/cuts';
+import { usualThicknessMm, type Cut } from '../../meat/cut';
 import { meatDensity } from '../../meat/properties';
 import type { Place } from '../../pit/layout';
 import type { Preset } from '../../pit/preset';

@@ -122,7 +122,7 @@ function ventJob({ setup, policy }: PitPlan, vents: VentMove, moved: number): Jo
 /** An action as the log keeps it. */
 function asLogAction(action: Action): PlanLog {
   const { atMin: _, ...log } = action;
-  return log as PlanLog;
+  return log;
 }
 
 /** Fuel that goes on at one visit, the `nth` of the cook. */

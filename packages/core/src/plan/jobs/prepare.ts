@@ -1,5 +1,6 @@
 /** What is done before the fire: thawing, brining, salting, seasoning, and by when to have shopped. */
-import { cutOf, usualThicknessMm } from '../../meat/cuts';
+import { cutOf } from '../../meat/cuts';
+import { usualThicknessMm } from '../../meat/cut';
 import { epochOf, HOUR_MS, localOf, MINUTE_MS } from '../../quantity/time';
 import { requestedMassKg } from '../request/amount';
 import type { JobFacts, ShoppingFigures } from '../document/figures';

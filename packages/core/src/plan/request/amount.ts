@@ -1,5 +1,6 @@
 /** How much meat for how many people: from the plate back to the shop. */
-import { cutOf, type Cut } from '../../meat/cuts';
+import { cutOf } from '../../meat/cuts';
+import { type Cut } from '../../meat/cut';
 import { usualMassKg } from '../../meat/usualTreatment';
 import type { Amount } from '../document/plan';
 import type { Request, RequestMeat } from './types';

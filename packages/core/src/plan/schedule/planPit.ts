@@ -18,11 +18,7 @@ import {
   type RunResult,
 } from '../../sampling/runUntilDone';
 import { allowanceMin, latestEndMin, MAX_COOK_MIN } from './schedule';
-import {
-  operatorFor,
-  plannedScenario,
-  type MeatSchedule,
-} from '../fire/policyTrial';
+import { operatorFor, plannedScenario, type MeatSchedule } from '../fire/policyTrial';
 import { cleanSmokeMin, usualMeatOnMin } from './meatOn';
 import { initialPolicy } from '../fire/initialPolicy';
 import { tunePolicy, type TunedPolicy } from '../fire/tunePolicy';

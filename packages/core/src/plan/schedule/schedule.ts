@@ -1,5 +1,6 @@
 /** When: from the serving time back through rest and window to meat on and lighting. */
-import { cutOf, doneByFeel, usualThicknessMm } from '../../meat/cuts';
+import { cutOf } from '../../meat/cuts';
+import { doneByFeel, usualThicknessMm } from '../../meat/cut';
 import { ascending, quantile } from '../../quantity/statistics';
 import { epochOf } from '../../quantity/time';
 import { clamp } from '../../quantity/units';

@@ -1,0 +1,133 @@
+import fc from 'fast-check';
+import {
+  cutOf,
+  piecesFor,
+  piecesThatFit,
+  areApart,
+  footprintOf,
+  grateOf,
+  arrangePieces,
+  fitsOnGrate,
+  VENT_NOTATIONS,
+  ventMark,
+  type PlacedPiece,
+  plan,
+  presetOf,
+  type PlanFigures,
+} from '../src/internals';
+import { request } from './scenarios';
+
+const NOW = Date.UTC(2027, 4, 14, 12);
+const quick = (part: Parameters<typeof request>[0] = {}, members = 8): PlanFigures =>
+  plan(request(part), { nowMs: NOW, members });
+
+describe('a wish that cannot be met', () => {
+  it('says so for a time that has passed or is too near', () => {
+    expect(quick({ serveAt: '2027-05-14T10:00' }).problems[0]).toMatchObject({ field: 'serveAt' });
+    const near = quick({ serveAt: '2027-05-14T16:00' });
+    const { facts } = near.problems[0]!;
+    if (facts.kind !== 'lighting-passed') throw new Error(facts.kind);
+    expect(facts.lightMs).toBeLessThan(NOW);
+    expect(facts.earliestMs).toBeGreaterThan(NOW);
+  });
+
+  it('says so when it does not fit the grate, and how many it feeds', () => {
+    const crowd = quick({ people: 300 });
+    expect(crowd.problems[0]).toMatchObject({ field: 'people' });
+    expect(crowd.problems[0]!.facts).toMatchObject({
+      kind: 'too-many-pieces',
+      fits: crowd.pieces,
+      feeds: expect.any(Number),
+    });
+    expect(crowd.pieces).toBe(
+      piecesThatFit(presetOf('kettle-57'), 'snake', cutOf('mutton-shoulder'), 2.5),
+    );
+  });
+
+  it('says so when the fire cannot get there', () => {
+    const pit = request().pits[0]!;
+    const cooker = { preset: 'kettle-57', overrides: { intakeCm2: 5, exhaustCm2: 5, leakCm2: 2 } };
+    const hot = quick({ pits: [{ ...pit, cooker, pace: { pitC: 180, bandC: 8 } }] });
+    expect(hot.problems.map((x) => x.field)).toContain('pits[0].pace.pitC');
+    const { facts } = hot.problems.find((x) => x.field.startsWith('pits'))!;
+    expect(facts).toMatchObject({ kind: 'too-cool' });
+    if (facts.kind === 'too-cool') expect(facts.settlesC).toBeLessThan(170);
+  });
+
+  it('says how large a piece is that does not fit, and what to do', () => {
+    const pit = { ...request().pits[0]!, cooker: { preset: 'kettle-47', overrides: {} } };
+    const meat = { ...request().meats[0]!, cut: 'brisket', massKg: 9 };
+    const problem = quick({ pits: [pit], meats: [meat] }).problems[0]!;
+    expect(problem.field).toBe('meats[0].massKg');
+    const { facts } = problem;
+    if (facts.kind !== 'no-room') throw new Error(facts.kind);
+    expect(facts.lengthM).toBeGreaterThan(facts.roomM!);
+  });
+
+  it('throws for names outside the catalogues', () => {
+    const meat = { ...request().meats[0]!, cut: 'shoe' };
+    expect(() => quick({ meats: [meat] })).toThrow(RangeError);
+  });
+});
+
+describe('amounts and vents', () => {
+  it('feeds everybody and never nobody', () => {
+    const cut = cutOf('mutton-shoulder');
+    for (let people = 1; people < 60; people++) {
+      const pieces = piecesFor(people, 220, cut, 2.5);
+      expect(pieces).toBeGreaterThanOrEqual(1);
+      expect(piecesFor(people + 1, 220, cut, 2.5)).toBeGreaterThanOrEqual(pieces);
+    }
+  });
+
+  it('round settings to what a person can set, and an opening never to shut', () => {
+    expect([0, 0.25, 0.5, 1].map((x) => ventMark(x, 'quarters', 60))).toEqual([0, 8, 16, 32]);
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1e-6, max: 1, noNaN: true }),
+        fc.constantFrom(...VENT_NOTATIONS),
+        fc.integer({ min: 10, max: 150 }),
+        (opening, notation, fullMm) => {
+          expect(ventMark(opening, notation, fullMm)).toBeGreaterThan(0);
+        },
+      ),
+    );
+  });
+
+  it('lays pieces on the grate, apart, never over burning fuel', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('kettle-47', 'kettle-57', 'kamado-46', 'offset-heavy', 'hopper-fan'),
+        fc.array(
+          fc.record({
+            cut: fc.constantFrom(
+              'brisket',
+              'pork-shoulder',
+              'spare-ribs',
+              'sausages',
+              'whole-turkey',
+            ),
+            share: fc.double({ min: 0, max: 1, noNaN: true }),
+          }),
+          { minLength: 1, maxLength: 8 },
+        ),
+        (id, pieces) => {
+          const preset = presetOf(id);
+          const grate = grateOf(preset, preset.fire.arrangement);
+          const laid = arrangePieces(
+            grate,
+            pieces.map(({ cut, share }) => {
+              const [low, high] = cutOf(cut).massRange;
+              return footprintOf(cut, low + share * (high - low));
+            }),
+          ).filter((p): p is PlacedPiece => p !== null);
+          expect(laid.every((p) => fitsOnGrate(grate, p))).toBe(true);
+          laid.forEach((p, i) =>
+            laid.slice(i + 1).forEach((q) => expect(areApart(p, q)).toBe(true)),
+          );
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+});

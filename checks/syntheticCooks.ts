@@ -163,7 +163,7 @@ export interface Assimilated {
   inside: number;
 }
 
-/** The same cook called done at 94 C: of tenderness only a hand can tell, of temperature a probe. */
+/** The same cook called done at 94 C: tenderness shows only by feel, temperature on a probe. */
 const byTemperature = (k: Kind): Kind => ({ ...k, meat: { ...k.meat, done: { coreC: 94 } } });
 
 /** What readings add, over `cooks` cooks of all kinds in turn. */

@@ -1,14 +1,14 @@
 /** What several browser tests do. */
 import { expect, type BrowserContext, type Page } from '@playwright/test';
 
-/** Waits for the full answer to the slip. */
+/** Waits for the full plan. */
 export const planned = (page: Page) =>
   expect(page.getByTestId('four-times')).toHaveAttribute('aria-busy', 'false');
 
 /** Closes the sheet of choices. */
 export const done = (page: Page) => page.getByRole('button', { name: 'Done', exact: true }).click();
 
-/** Opens a word of the slip and chooses from its sheet, one after another; the sheet stays open. */
+/** Opens a word of the planning sentence and chooses from its sheet, one after another; the sheet stays open. */
 export async function choose(
   page: Page,
   what: RegExp,

@@ -1,4 +1,4 @@
-/** One table from two fires: prices and shelf, a slip of two meats, pieces laid by finger, two cooks tended. */
+/** One table from two fires: prices and shelf, a plan of two meats, pieces laid by finger, two cooks tended. */
 import { expect, test, type Page } from '@playwright/test';
 import { change, choose, done, planned, printed } from './help';
 
@@ -64,7 +64,7 @@ test('pieces are laid by finger beside the fire, and never over it', async ({ pa
   await lies(page, shoulder, before, 0);
 });
 
-test('a slip of two meats on two pits is kept, opened again, started and tended fire by fire', async ({
+test('a plan of two meats on two pits is saved, opened again, started and tended fire by fire', async ({
   page,
   context,
 }) => {
@@ -93,7 +93,7 @@ test('a slip of two meats on two pits is kept, opened again, started and tended 
   await expect(page.getByText('Two fires for the crew')).toBeVisible();
   await page.getByRole('checkbox', { name: /^Two fires/ }).click();
   await expect(page.getByRole('checkbox', { name: /^Two fires/ })).toBeChecked();
-  // The slip itself is still there when the page comes back; a new one is begun when asked for.
+  // The draft is still there when the page comes back; a new one is begun when asked for.
   await page.reload();
   await planned(page);
   await expect(page.getByTestId('plan-sentence')).toContainText('chicken');

@@ -1,4 +1,4 @@
-/** Carries a wish out in its true pit: by its plan, by rules of thumb, and by a tender without either. */
+/** Cooks a request in its true pit: by its plan, by rules of thumb, and by an operator without either. */
 import {
   charcoalKg,
   createSimulatedOperator,
@@ -98,7 +98,7 @@ function methodOfPlan(made: Plan): Method {
   const zone = made.request.timeZone;
   const lit = epochOf(made.lightAt, zone);
   const min = (local: string): number => (epochOf(local, zone) - lit) / MINUTE_MS;
-  const [planned, guide] = [made.fires[0]!, made.guides[0]!];
+  const [planned, policy] = [made.fires[0]!, made.guides[0]!];
   const { pitC } = made.request.pits[0]!.pace;
   const splits = planned.feeding.filter((f) => f.what === 'splits');
   const charcoal = planned.feeding.filter((f) => f.what !== 'splits');
@@ -106,7 +106,7 @@ function methodOfPlan(made: Plan): Method {
   return {
     cooker: made.scenarios[0]!.cooker,
     fire: made.scenarios[0]!.fire!,
-    operator: (s) => createSimulatedOperator(s, pitC, policyOf(guide)),
+    operator: (s) => createSimulatedOperator(s, pitC, policyOf(policy)),
     onMin: min(made.meatOnAt[0]!),
     serveMin: min(made.serveAt),
     standbyKg: fed(charcoal) + (splits.length > 0 ? Infinity : planned.reserveKg),
@@ -151,8 +151,8 @@ function runMethod(request: Request, way: Method, seed: number): MethodOutcome {
   const random = seeded(seed);
   const drawn = drawLikelyPit(scenario, pitWith(preset, cooker.overrides), random);
   const variations = [drawPieceVariation(random)];
-  const hand = drawn.withItsProbe(way.operator(drawn.scenario));
-  const { result, endMin } = runUntilDone(drawn.scenario, { hand, spreads: variations });
+  const operator = drawn.withItsProbe(way.operator(drawn.scenario));
+  const { result, endMin } = runUntilDone(drawn.scenario, { operator, variations });
   const ready = result.meats[0]!.doneAtMin ?? LONGEST_MIN;
   const from = Math.max(SETTLED.lit, way.onMin + SETTLED.loaded);
   const judged = result.pitC.slice(from, ready + 1).map((c) => (c ?? 0) - pace.pitC);

@@ -1,6 +1,6 @@
 /**
  * The rules of thumb that plans are measured against, as the hand of somebody who goes by them (common
- * practice). The same thermometer, the same pit and the same looks as the tender who has a plan.
+ * practice). The same thermometer, the same pit and the same times of looking as the operator who has a plan.
  */
 import {
   MILD_DAY,

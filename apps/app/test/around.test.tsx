@@ -1,4 +1,4 @@
-/** A piece that comes late on the slip, and what stands round the answer. */
+/** A piece that comes late, and what stands round the plan. */
 import { type Plan, type WeatherFromHour } from '@ostrin/core';
 import { planDocument } from '@ostrin/wording';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
@@ -39,14 +39,14 @@ describe('a piece that comes late', () => {
   });
 
   it('goes into the request, comes back from it, and moves on with the week', () => {
-    const slip = { ...FIRST, meats: [{ ...FIRST.meats[0]!, notBefore: '2027-05-15T11:00' }] };
-    const request = requestOf(slip, [BOSUN], METRIC);
+    const draft = { ...FIRST, meats: [{ ...FIRST.meats[0]!, notBefore: '2027-05-15T11:00' }] };
+    const request = requestOf(draft, [BOSUN], METRIC);
     expect(request.meats[0]!.notBefore).toBe('2027-05-15T11:00');
     expect(draftOf(request, [BOSUN]).meats[0]!.notBefore).toBe('2027-05-15T11:00');
-    expect(movedToComingWeek(slip, Date.UTC(2027, 4, 17)).meats[0]!.notBefore).toBe(
+    expect(movedToComingWeek(draft, Date.UTC(2027, 4, 17)).meats[0]!.notBefore).toBe(
       '2027-05-22T11:00',
     );
-    expect(othersWords(slip.meats[0]!, slip.serveAt)).toBe(
+    expect(othersWords(draft.meats[0]!, draft.serveAt)).toBe(
       'not there before 11:00, rested in a cool box',
     );
   });
@@ -94,12 +94,12 @@ it('feeds splits as often as was chosen, and only splits', async () => {
 describe('round the answer', () => {
   let made: Plan;
   beforeAll(() => {
-    const slip = { ...FIRST, crew: ['Pell', 'Anka'] };
+    const draft = { ...FIRST, crew: ['Pell', 'Anka'] };
     const shelf = {
       fuelOnHand: [{ fuel: 'briquette' as const, massKg: 1 }],
       prices: [{ fuel: 'briquette' as const, bagKg: 4, each: 6.5 }],
     };
-    made = planDocument(requestOf(slip, [BOSUN], METRIC, shelf), {
+    made = planDocument(requestOf(draft, [BOSUN], METRIC, shelf), {
       nowMs: NOW - 86_400_000,
       members: 8,
     });

@@ -44,7 +44,7 @@ beforeEach(() => {
   usePlanDraft.setState({ ...FIRST });
 });
 
-describe('slip and request', () => {
+describe('draft and request', () => {
   const meat = fc
     .record({
       cut: fc.constantFrom(...Object.keys(CUTS)),
@@ -82,14 +82,14 @@ describe('slip and request', () => {
         (wishes, bosun, jar, weather) => {
           const named: PlanDraft['meats'] = [];
           for (const w of wishes) named.push({ ...w, id: newMeat(w.cut, null, named).id });
-          const slip = {
+          const draft = {
             ...FIRST,
             meats: named,
             fires: { bosun, jar },
             ...weather,
             crew: ['Pell', 'Anka'],
           };
-          const request = requestOf(slip, YARD, METRIC);
+          const request = requestOf(draft, YARD, METRIC);
           expect(draftOf(request, YARD)).toMatchObject(weather);
           expect(requestOf(draftOf(request, YARD), YARD, METRIC)).toEqual(request);
         },
@@ -126,7 +126,7 @@ describe('slip and request', () => {
   });
 });
 
-describe('changes of the slip', () => {
+describe('changes of the draft', () => {
   const { changeMeat, addMeat, dropMeat, movePit, changeFire } = usePlanDraft.getState();
   const meats = () => usePlanDraft.getState().meats;
 

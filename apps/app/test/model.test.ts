@@ -95,7 +95,7 @@ describe('colours', () => {
 });
 
 describe('words', () => {
-  it('says times, spans and settings as a hand can use them', () => {
+  it('says times, spans and settings as a person can use them', () => {
     expect(clockAndDay('2027-05-15T18:30')).toBe('18:30 Sat');
     expect(degrees(121.4, { temperature: 'F', mass: 'lb' })).toBe('251°');
     expect(degrees(null, { temperature: 'C', mass: 'kg' })).toBe('–');

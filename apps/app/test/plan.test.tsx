@@ -83,7 +83,7 @@ it('asks for a plan at once, shows the rough one, then the full one, and starts 
   await waitFor(() => expect(sent.some((s) => s.method === 'PUT')).toBe(true));
 });
 
-it('asks anew when the slip changes, and refuses to start what cannot be', async () => {
+it('asks anew when the draft changes, and refuses to start what cannot be', async () => {
   open();
   await waitFor(() => expect(mockAsked).toHaveLength(1));
   answer(1, true);
@@ -91,7 +91,7 @@ it('asks anew when the slip changes, and refuses to start what cannot be', async
   await waitFor(() => expect(mockAsked).toHaveLength(2));
   expect(mockAsked[1]!.request.people).toBe(60);
   answer(1, true);
-  // It is said under the slip, with what would help, and again over the button that is refused.
+  // It is said under the sentence, with what would help, and again over the button that is refused.
   expect(screen.getAllByText(/fit beside the fire/)).toHaveLength(2);
   fireEvent.press(screen.getByTestId('start-cook'));
   expect(sent.some((s) => s.method === 'PUT')).toBe(false);

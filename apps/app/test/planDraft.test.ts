@@ -1,4 +1,4 @@
-/** The slip on this device: kept while its meal is to come, begun anew when asked. */
+/** The draft on this device: kept while its meal is to come, begun anew when asked. */
 import { firstDraft, newMeat, isStillAhead, usePlanDraft } from '../src/store/planDraft';
 
 const NOW = Date.UTC(2027, 4, 14, 12);

@@ -40,7 +40,7 @@ beforeEach(() => {
   useLive.setState({ cookId: 'c', entries: [], waiting: [], plan: PLAN, connection: 'live' });
 });
 
-describe('the slip', () => {
+describe('the planning sentence', () => {
   it('is a whole, sensible sentence at first sight', () => {
     render(<PlanSentence yard={[BOSUN]} />);
     for (const word of [

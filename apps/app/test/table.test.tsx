@@ -1,4 +1,4 @@
-/** One slip with several meats, courses and pits; what is kept of it; pieces laid by hand. */
+/** One draft with several meats, courses and pits; saved plans; pieces laid by hand. */
 import { type Plan } from '@ostrin/core';
 import { onePit, planDocument } from '@ostrin/wording';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
@@ -182,7 +182,7 @@ describe('pieces on the grate', () => {
   });
 });
 
-describe('kept plans', () => {
+describe('saved plans', () => {
   const request = requestOf(FIRST, YARD, METRIC);
   const open = () =>
     show(<SavedPlans request={request} yard={YARD} onClose={() => mockNavigate('closed')} />);

@@ -91,7 +91,7 @@ describe('figures', () => {
 });
 
 describe('vents in their owner’s words', () => {
-  it('rounds to what a hand can do, and never calls an open vent shut', () => {
+  it('rounds to what a person can set, and never calls an open vent shut', () => {
     expect(ventName(0.25, 'quarters', 60)).toBe('¼');
     expect(ventName(17 / 150, 'mm', 150)).toBe('17 mm');
     expect(ventName(0.3, 'fingers', 120)).toBe('2 fingers');

@@ -1,4 +1,5 @@
 /** The one server: API and app on one port. */
+import { openApi } from '@ostrin/contract/openapi';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
@@ -63,6 +64,9 @@ export function createApp(options: AppOptions): { app: Express; clocks: CookCloc
   app.use('/api', jsonOnly);
   app.use('/api/imports', express.json({ limit: '16mb' }), importRoutes(store));
   app.use('/api', express.json({ limit: '1mb' }));
+  app.get('/api', (_req, res) => {
+    res.json(openApi());
+  });
   app.get('/api/health', (_req, res) => {
     res.json({ ok: true });
   });

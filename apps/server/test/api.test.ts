@@ -143,7 +143,7 @@ describe('the log', () => {
   });
 });
 
-describe('the stand-in thermometer', () => {
+describe('the simulated thermometer', () => {
   it('reads a cold pit, then the fire that was logged, and tells everybody who watches', async () => {
     const id = await begin();
     const view = (await call(`${server.url}/api/cooks/${id}`)).json;
@@ -236,4 +236,10 @@ describe('taking out and bringing in', () => {
       expect.arrayContaining(['id', 'name', 'plan', 'readings']),
     );
   });
+});
+
+it('describes itself at /api', async () => {
+  const { status, json } = await call(`${server.url}/api`, 'GET');
+  expect(status).toBe(200);
+  expect(json).toMatchObject({ openapi: '3.1.0', info: { title: 'Ostrin' } });
 });

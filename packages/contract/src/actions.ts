@@ -152,7 +152,7 @@ export const ACTION_TYPES = [
 
 type ActionClass = new () => ActionDto;
 
-/** The same deeds with their minute, as a scenario lists them. */
+/** The same actions with their minute, as a scenario lists them. */
 function withMinute(base: ActionClass): ActionClass {
   class Timed extends base {
     atMin!: number;

@@ -85,7 +85,7 @@ export class NewCookDto {
   @Nested(() => PlanDto) plan!: PlanDto;
 }
 
-/** Speed of the stand-in thermometer's clock. */
+/** Speed of the simulated thermometer's clock. */
 export class ClockDto {
   @InRange(1, 240) speed!: number;
 }

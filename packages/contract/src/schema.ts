@@ -9,6 +9,9 @@ import { CookDocDto } from './cook';
 import { PlanDto } from './plan';
 import { RequestDto } from './request';
 import { ScenarioDto } from './scenario';
+// Bodies of the API, so that their classes are known.
+import './pit';
+import './savedPlans';
 
 /** Documents by the name of their file. */
 export const SCHEMAS: Readonly<Record<string, new () => object>> = {
@@ -18,13 +21,13 @@ export const SCHEMAS: Readonly<Record<string, new () => object>> = {
   cook: CookDocDto,
 };
 
-type Json = Record<string, unknown>;
+export type Json = Record<string, unknown>;
 
-/** Every definition, once. */
-function definitions(): Record<string, Json> {
+/** The schema of every class that validates, by its name. `prefix` is where they refer to each other. */
+export function schemaDefinitions(prefix = '#/$defs/'): Record<string, Json> {
   const all = validationMetadatasToSchemas({
     classTransformerMetadataStorage: defaultMetadataStorage,
-    refPointerPrefix: '#/$defs/',
+    refPointerPrefix: prefix,
     additionalConverters: {
       known: (meta) => ({ type: 'string', enum: (meta.constraints as [string[]])[0] }),
       nestedObject: () => ({}),
@@ -42,7 +45,7 @@ function definitions(): Record<string, Json> {
     ['ScenarioDto', 'WeatherDto'],
     ['RequestDto', 'DayWeatherDto'],
   ] as const) {
-    const one = { $ref: `#/$defs/${name}` };
+    const one = { $ref: `${prefix}${name}` };
     const properties = all[document]!.properties as Json;
     properties.weather = { anyOf: [one, { type: 'array', items: one, minItems: 1 }] };
   }
@@ -73,7 +76,7 @@ const NULLABLE_FIELDS: Readonly<Record<string, readonly string[]>> = {
 export function schemaOf(name: string): Json {
   const cls = SCHEMAS[name];
   if (!cls) throw new RangeError(`${name}: no such document`);
-  const all = definitions();
+  const all = schemaDefinitions();
   const used = new Map<string, Json>();
   const visit = (node: unknown): void => {
     if (typeof node !== 'object' || node === null) return;

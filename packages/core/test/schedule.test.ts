@@ -135,7 +135,7 @@ describe('the best way of holding a fire', () => {
   });
 });
 
-describe('a tender', () => {
+describe('the simulated operator', () => {
   const preset = presetOf('kettle-57');
   const scenario = {
     ostrin: 'scenario/1' as const,
@@ -159,26 +159,26 @@ describe('a tender', () => {
   });
 
   it('closes down on the way up, leaves the dip of a lid alone, and moves the right way', () => {
-    const guide = habitPolicy(preset, usualFire(preset), 120);
-    const hand = createSimulatedOperator(scenario, 120, guide);
+    const policy = habitPolicy(preset, usualFire(preset), 120);
+    const operator = createSimulatedOperator(scenario, 120, policy);
     const vents = (look: Observation): number[] =>
-      hand.decide(look).flatMap((a) => (a.do === 'set-vents' ? [a.intakeFraction] : []));
+      operator.decide(look).flatMap((a) => (a.do === 'set-vents' ? [a.intakeFraction] : []));
     expect(vents(seen(0, 10))).toEqual([1]);
     expect(vents(seen(10, 80))).toEqual([]);
     const [held] = vents(seen(15, 112));
-    expect(held).toBeCloseTo(guide.hold.intake, 1);
+    expect(held).toBeCloseTo(policy.hold.intake, 1);
     for (const at of [20, 25, 30]) expect(vents(seen(at, 120))).toEqual([]);
     expect(vents(seen(35, 90, { sinceLidMin: 4 }))).toEqual([]);
-    for (const at of [40, 45, 50]) hand.decide(seen(at, 120));
+    for (const at of [40, 45, 50]) operator.decide(seen(at, 120));
     const wider = vents(seen(55, 108));
     expect(wider[0] ?? 1).toBeGreaterThan(held!);
   });
 
   it('tops up what will not last, and nothing at the end', () => {
-    const guide = { ...habitPolicy(preset, usualFire(preset), 120), untilMin: 200 };
-    const hand = createSimulatedOperator(scenario, 120, guide);
+    const policy = { ...habitPolicy(preset, usualFire(preset), 120), untilMin: 200 };
+    const operator = createSimulatedOperator(scenario, 120, policy);
     const feeds = (look: Observation): boolean =>
-      hand.decide(look).some((a) => a.do === 'add-fuel');
+      operator.decide(look).some((a) => a.do === 'add-fuel');
     for (let at = 5; at <= 60; at += 5) feeds(seen(at, 120, { unlitKg: 2 - at * 0.02 }));
     expect(feeds(seen(65, 120, { unlitKg: 0.1, litKg: 0.2 }))).toBe(true);
     for (let at = 70; at <= 190; at += 5) feeds(seen(at, 120, { unlitKg: 1 }));
@@ -187,12 +187,12 @@ describe('a tender', () => {
 
   it('opens the exhaust along with a wide intake, never all at once', () => {
     const habit = habitPolicy(preset, usualFire(preset), 120);
-    const guide = { ...habit, hold: { intake: 0.5, exhaust: 0.5 } };
-    const hand = createSimulatedOperator(scenario, 120, guide);
+    const policy = { ...habit, hold: { intake: 0.5, exhaust: 0.5 } };
+    const operator = createSimulatedOperator(scenario, 120, policy);
     const moves: [number, number][] = [];
     // A pit that stays cold whatever is opened.
     for (let at = 0; at <= 400; at += 5) {
-      for (const a of hand.decide(seen(at, at < 15 ? 40 : at < 30 ? 119 : 108))) {
+      for (const a of operator.decide(seen(at, at < 15 ? 40 : at < 30 ? 119 : 108))) {
         if (a.do === 'set-vents') moves.push([a.intakeFraction, a.exhaustFraction]);
       }
     }

@@ -44,10 +44,10 @@ const WHY = {
 };
 const HOW = 'Drag a piece to lay it elsewhere, tap it to turn it.';
 
-/** Round what a hand cannot lay finer. */
+/** Steps of a laid piece, m: a person cannot place it finer. */
 const toMm = (m: number): number => Math.round(m * 1000) / 1000;
 
-/** Where the pieces of each meat lie, as the slip keeps it. */
+/** Where the pieces of each meat lie, as the draft keeps it. */
 function placementsOf(laid: readonly PieceOnGrate[]): Map<string, PiecePlacement[]> {
   const lies = new Map<string, PiecePlacement[]>();
   for (const p of laid) {

@@ -1,4 +1,4 @@
-/** The slip's choices about one meat: which cut, how heavy, wrapped how, done when. */
+/** Choices about one meat: which cut, how heavy, wrapped how, done when. */
 import {
   CUTS,
   cutOf,
@@ -25,7 +25,7 @@ export interface MeatChoiceProps {
   meat: DraftMeat;
 }
 
-/** What changes this meat on the slip. */
+/** What changes this meat in the draft. */
 export function useChangeMeat(meat: DraftMeat): (part: Partial<DraftMeat>) => void {
   const changeMeat = usePlanDraft((s) => s.changeMeat);
   return (part) => changeMeat(meat.id, part);

@@ -1,4 +1,4 @@
-/** The slip's choices around a meat: how it is prepared, where it rests, when and on which pit. */
+/** Choices around a meat: how it is prepared, where it rests, when and on which pit. */
 import { cutOf, epochOf, localOf, MINUTE_MS, usualRest, type RestWhere } from '@ostrin/core';
 import type { PitRecord } from '@ostrin/contract/types';
 import { usualPit } from '../store/request';

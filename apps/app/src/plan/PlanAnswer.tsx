@@ -1,4 +1,4 @@
-/** The answer to a slip: the cook as expected, the fire, the vents, the jobs, and on a phone all that goes with it. */
+/** The plan on the page: the cook as expected, the fire, the vents, the jobs, and on a phone all that goes with it. */
 import { type VariantSources, type Plan } from '@ostrin/core';
 import { onePit, pitName } from '@ostrin/wording';
 import { memo, useMemo, useState } from 'react';
@@ -28,7 +28,7 @@ const PARTS = 5;
 
 interface Props {
   plan: Plan;
-  /** Whether it is the full answer to the slip as it stands. */
+  /** Whether it is the full plan for the draft as it stands. */
   settled: boolean;
   /** What to compare it with. */
   others: VariantSources;

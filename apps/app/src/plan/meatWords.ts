@@ -1,9 +1,9 @@
-/** What is said of a meat on the slip besides its cut, its wrap and when it is done. */
+/** What the planning sentence says of a meat besides its cut, its wrap and when it is done. */
 import { cutOf, usualRest, type RestWhere } from '@ostrin/core';
 import type { DraftMeat } from '../store/planDraft';
 import { clockOf } from '../ui/words';
 
-/** Where it rests, as the slip says it. */
+/** Where it rests, in the planning sentence. */
 export const REST_NAMES: Readonly<Record<RestWhere, string>> = {
   open: 'rested in the open',
   tented: 'rested under loose foil',

@@ -1,11 +1,11 @@
-/** The plan for the slip as it stands: redrawn by the worker whenever a choice changes. */
+/** The plan for the draft as it stands: worked out anew by the worker whenever a choice changes. */
 import type { Plan, Request } from '@ostrin/core';
 import { useEffect, useMemo, useState } from 'react';
 import { askPlan } from '../api/core';
 
 export interface PlanState {
   plan: Plan | null;
-  /** Whether `plan` answers the slip as it stands, and is the full one. */
+  /** Whether `plan` is the full plan for the draft as it stands. */
   settled: boolean;
   progress: number;
   failure: string | null;

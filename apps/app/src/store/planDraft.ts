@@ -1,4 +1,4 @@
-/** The slip: what a planning sentence is made of. Everything else of a request is worked out from it. */
+/** The draft of a plan: what the planning sentence is made of. Everything else of a request is worked out from it. */
 import {
   type Cut,
   MINUTE_MS,
@@ -93,7 +93,7 @@ interface PlanDraftStore extends PlanDraft {
 
 const FIRST_CUT = 'mutton-shoulder';
 export const PEOPLE_RANGE = [1, 300] as const;
-/** Kinds of meat on one slip; the plan takes more, a sentence does not. */
+/** Kinds of meat in one draft; a plan takes more, the sentence does not. */
 export const MOST_MEATS = 5;
 export const USUAL_FIRE: DraftFire = { fireId: null, species: 'cherry', pitC: 121 };
 
@@ -192,7 +192,7 @@ const withoutPlacements = (meats: DraftMeat[]): DraftMeat[] =>
 
 const zone = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
 
-/** Whether a slip from before is for a meal that is still to come. */
+/** Whether a stored draft is for a meal that is still to come; drafts for past meals are discarded. */
 export const isStillAhead = (kept: unknown, nowMs: number): kept is PlanDraft => {
   const draft = kept as PlanDraft | undefined;
   return !!draft?.meats?.length && epochOf(draft.serveAt, draft.timeZone) > nowMs;

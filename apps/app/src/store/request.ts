@@ -1,4 +1,4 @@
-/** Between the slip and the open request document, both ways. */
+/** Between the draft and the request document, both ways. */
 import {
   type Request,
   type RequestMeat,
@@ -119,7 +119,7 @@ function requestRest(meat: DraftMeat): RequestMeat['rest'] {
   return meat.rest && meat.rest !== usual.where ? { where: meat.rest, ...RESTS[meat.rest] } : usual;
 }
 
-/** The request a slip stands for, with what is on the shelf; the yard must have a pit. */
+/** The request of a draft, with what is on the shelf; the yard must have a pit. */
 export function requestOf(
   draft: PlanDraft,
   yard: readonly PitRecord[],
@@ -163,7 +163,7 @@ export function variantSourcesOf(draft: PlanDraft, yard: readonly PitRecord[]): 
   };
 }
 
-/** The slip that a request stands for, as far as a slip can say it: pits that are not in the yard become the usual one. */
+/** The draft of a request, as far as a draft can say it: pits that are not in the yard become the usual one. */
 export function draftOf(request: Request, yard: readonly PitRecord[]): PlanDraft {
   const fires: Record<string, DraftFire> = {};
   for (const p of request.pits) {

@@ -1,4 +1,4 @@
-/** The weather of a slip as a request tells it, both ways: by day, and colder in the small hours. */
+/** The weather of a draft as a request tells it, both ways: by day, and colder in the small hours. */
 import { epochOf, localOf, type Request, type Weather, type WeatherFromHour } from '@ostrin/core';
 import { WINDS, type PlanDraft } from './planDraft';
 
@@ -45,7 +45,7 @@ export function weatherOf(
   });
 }
 
-/** What a slip can say of a request's weather: its warmest and its coldest, the wind in words. */
+/** What a draft can say of a request's weather: its warmest and coldest hours, and the nearest wind. */
 export function dayAndNight(weather: Request['weather']): DayAndNight {
   const list: readonly Omit<Weather, 'atMin'>[] = Array.isArray(weather) ? weather : [weather];
   const air = list.map((w) => Math.round(w.airC));

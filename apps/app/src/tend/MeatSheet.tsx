@@ -130,7 +130,7 @@ function PieceActions({
   wrapped: boolean;
   onPut: (action: PlanLog) => void;
 }) {
-  const deeds: [string, PlanLog][] = wrapped
+  const actions: [string, PlanLog][] = wrapped
     ? [
         ['Unwrap to firm the bark', { do: 'unwrap', meat }],
         [OVEN.label, { do: 'oven-finish', meat, atC: OVEN.atC }],
@@ -147,7 +147,7 @@ function PieceActions({
     <View className="gap-2">
       <Heading>Log what you do</Heading>
       <View className="flex-row flex-wrap -mx-1">
-        {deeds.map(([label, action]) => (
+        {actions.map(([label, action]) => (
           <View key={label} className={`p-1 ${wrapped ? 'w-full' : 'w-1/2'}`}>
             <Button label={label} onPress={() => onPut(action)} />
           </View>

@@ -1,4 +1,4 @@
-/** An address that leads nowhere, an old bookmark or a slip of the finger. */
+/** An address that leads nowhere, an old bookmark or a mistyped one. */
 import { router, usePathname } from 'expo-router';
 import { ScrollView, Text, View } from 'react-native';
 import { Button } from './Button';

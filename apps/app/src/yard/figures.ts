@@ -1,4 +1,4 @@
-/** A pit's figures in plain words: what each is, how it is shown, and in what steps a hand would change it. */
+/** A pit's figures in plain words: what each is, how it is shown, and in what steps it is changed. */
 import type { CookerParameters } from '@ostrin/core';
 
 export interface Figure {

@@ -1,5 +1,5 @@
 /**
- * Plays a planned cook through on the stand-in thermometer: every curve of the demo's past cooks
+ * Plays a planned cook through on the simulated thermometer: every curve of the demo's past cooks
  * comes from here, never from a pen.
  */
 import type { CookDoc, Reading } from '@ostrin/contract';

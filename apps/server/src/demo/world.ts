@@ -98,7 +98,7 @@ const regattaLunch = (planned: Planner): Story => ({
   lateMin: { hold: 2, 'meat-on': 4 },
   notes: [
     { atMin: 180, text: 'Thin blue since the meat went on. Anka has the early watch.' },
-    { atMin: 330, text: 'Bark took its time on the lee side, turned the lid vent a hand.' },
+    { atMin: 330, text: 'Bark took its time on the lee side, opened the lid vent a quarter.' },
   ],
   extra: [{ atMin: 240, action: { do: 'lid-open', seconds: 45 } }],
   callAtC: 94,

@@ -1,6 +1,6 @@
 /**
  * Keeps the clocks of cooks under way and their thermometers read. While the server is off a
- * stand-in's clock stands still; it goes on from where it was.
+ * thermometer's clock stands still; it goes on from where it was.
  */
 import type { ClockState } from '@ostrin/contract';
 import type { Entry } from '@ostrin/core';

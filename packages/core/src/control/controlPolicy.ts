@@ -54,7 +54,7 @@ export interface ControlPolicy {
   waitMin: number;
   /** Differences from the target that are left alone, K; null: no vent is ever moved. */
   deadbandK: number | null;
-  /** Finest setting of a hand, share of the travel: of a small opening, and of a wide one. */
+  /** Finest setting, share of the travel: of a small opening, and of a wide one. */
   finest: { small: number; wide: number };
   /** How splits are fed; null where the fire is not kept on splits. */
   feed: SplitFeedPolicy | null;

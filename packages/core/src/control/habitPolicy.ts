@@ -21,7 +21,7 @@ const TOP_UP_BY_ARRANGEMENT: Partial<Record<ArrangementId, typeof USUAL_TOP_UP>>
   ring: { belowMin: 150, forMin: 120 },
   'side-basket': { belowMin: 80, forMin: 60 },
 };
-/** The finest steps of a hand, share of the travel. */
+/** The finest steps that a person can set, share of the travel. */
 const FINEST_STEP = { small: 0.005, wide: 0.02 };
 
 /** Whether a fire is usually kept on splits. */

@@ -41,7 +41,7 @@ export function observe(
   };
 }
 
-/** The same hand with a thermometer that is off by `biasK` and trembles by `noiseK`. */
+/** The same operator with a thermometer that is off by `biasK` and trembles by `noiseK`. */
 export const withProbeError = (
   operator: Operator,
   biasK: number,
@@ -52,10 +52,10 @@ export const withProbeError = (
     operator.decide({ ...observation, pitC: observation.pitC + biasK + noise() }),
 });
 
-/** What a hand does for a fire that a fan holds: fuel and ash, no vents. */
+/** What an operator does for a fire that a fan holds: fuel and ash, no vents. */
 const ALLOWED_BESIDE_FAN: ReadonlySet<Action['do']> = new Set(['add-fuel', 'add-wood', 'rake']);
 
-/** The same hand beside a thermostat fan: it fills the hopper when that runs low, and leaves the air to the fan. */
+/** The same operator beside a thermostat fan: it fills the hopper when that runs low, and leaves the air to the fan. */
 export const besideThermostatFan = (operator: Operator): Operator => ({
   ...operator,
   decide: (observation) => operator.decide(observation).filter((a) => ALLOWED_BESIDE_FAN.has(a.do)),

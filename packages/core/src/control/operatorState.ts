@@ -1,4 +1,4 @@
-/** What a tender has in mind while tending: the guide, what was seen and done, and how the probe is moving. */
+/** What an operator remembers: the policy, what was seen and done, and how the probe is moving. */
 import type { FireSpec } from '../scenario/fireSpec';
 import type { Preset } from '../pit/preset';
 import type { ControlPolicy } from './controlPolicy';

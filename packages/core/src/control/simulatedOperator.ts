@@ -121,7 +121,7 @@ function exhaustMove(operator: OperatorState, atMin: number, fold: number): Acti
   return exhaust === operator.exhaust ? [] : [setVents(operator, atMin, operator.intake, exhaust)];
 }
 
-/** The nearest opening that a hand can set. */
+/** The nearest opening that a person can set. */
 export function nearestSettableOpening({ finest }: ControlPolicy, fraction: number): number {
   const step = fraction < 0.1 ? finest.small : finest.wide;
   return clamp(roundTo(fraction, step), finest.small, 1);

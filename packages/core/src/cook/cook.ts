@@ -1,6 +1,6 @@
 /**
  * A cook that can be advanced, acted on and looked at: the one engine behind plans, forecasts, the
- * stand-in thermometer and the command line.
+ * simulated thermometer and the command line.
  */
 import { buildFire } from '../fire/catalogue';
 import { createParcel } from '../fire/woodParcel';
@@ -173,7 +173,7 @@ function closeLidAndDoorWhenDue(cook: Cook): void {
   }
 }
 
-/** Whole-minute bookkeeping of the fire: out or not, pan dry, and what a tender does about it. */
+/** Whole-minute bookkeeping of the fire: out or not, pan dry, and what an operator does about it. */
 function endPitMinute(cook: Cook): void {
   const { pit } = cook;
   if (!pit) return;

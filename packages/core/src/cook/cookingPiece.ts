@@ -25,7 +25,7 @@ export interface PieceOverrides {
   cut?: (cut: Cut) => Cut;
 }
 
-/** A guest in the fridge. */
+/** A piece in the fridge. */
 export function createCookingPiece(
   spec: MeatSpec,
   variation?: PieceVariation,
@@ -50,7 +50,7 @@ export function createCookingPiece(
   };
 }
 
-/** Steps one guest; `pit` is the air at its place, `smoke` the pit's in g/m3. Those not yet on stay cold. */
+/** Steps one piece; `pit` is the air at its place, `smoke` the pit's in g/m3. Those not yet on stay cold. */
 export function stepCookingPiece(
   cooking: CookingPiece,
   pit: Surroundings,
@@ -66,7 +66,7 @@ export function stepCookingPiece(
   }
 }
 
-/** Wraps a guest now; a covered pan gets a cupful of liquid where nothing else is said. */
+/** Wraps a piece now; a covered pan gets a cupful of liquid where nothing else is said. */
 export function wrapCookingPiece(
   cooking: CookingPiece,
   wrapWith: WrapId,
@@ -81,7 +81,7 @@ export function wrapCookingPiece(
   cooking.result.wrappedAtMin ??= atMin;
 }
 
-/** Bares a guest again: its bark firms up. */
+/** Unwraps a piece: its bark firms up. */
 export function unwrapCookingPiece(cooking: CookingPiece): void {
   wrapPiece(cooking.piece, 'none');
 }
@@ -137,7 +137,7 @@ function isWrapDue(cooking: CookingPiece, atMin: number, core: number): boolean 
   return 'stalled' in when ? cooking.stalled : bark(cooking.piece) >= 1;
 }
 
-/** Takes a guest off the pit, to its rest where one is planned. */
+/** Takes a piece off the pit, to its rest where one is planned. */
 export function takeOff(cooking: CookingPiece, atMin: number): void {
   if (cooking.stage !== 'on' && cooking.stage !== 'oven') return;
   cooking.stage = cooking.spec.rest ? 'resting' : 'off';

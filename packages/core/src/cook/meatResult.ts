@@ -30,7 +30,7 @@ export const emptyMeatResult = (id: string): MeatResult => ({
   cautions: [],
 });
 
-/** Adds one row to a guest's series. What is not on the table yet is null. */
+/** Adds one row to the series of a piece. What is not known yet is null. */
 export function recordPiece(cooking: CookingPiece): void {
   const { result: r, piece } = cooking;
   if (cooking.stage === 'waiting' || cooking.stage === 'off') {

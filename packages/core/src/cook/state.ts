@@ -1,4 +1,4 @@
-/** A cook while it goes on: its pit, its guests, its clock, and what has been told of it so far. */
+/** A cook while it goes on: its pit, its pieces, its clock, and what has happened so far. */
 import type { RestState } from '../meat/rest';
 import type { Surroundings } from '../meat/surface';
 import type { Piece } from '../meat/pieceState';

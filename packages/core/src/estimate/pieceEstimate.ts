@@ -11,7 +11,7 @@ import { NO_VARIATION, variationAt, type PieceVariation } from '../meat/variatio
 import type { Random } from '../quantity/random';
 import type { MeasuredPit, ProbeReading } from './measuredAir';
 
-/** What a probe's readings tell of; tenderness only a hand can feel. */
+/** What a probe's readings tell of; tenderness shows only by feel. */
 const FACTORS = [
   'radius',
   'heat',

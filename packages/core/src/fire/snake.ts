@@ -56,7 +56,7 @@ export function snake(
   const totalDegrees = totalKg * degreesPerKg;
   return {
     frontKgPerM: kgPerM,
-    // One hand's width of front: a 2x2 needs about ten glowing pieces to walk at full pace.
+    // Ten centimetres of front: a 2x2 needs about ten glowing pieces to walk at full pace.
     fullSpeedFrontKg: 0.075 * kgPerM,
     unreachableKg: 0.01,
     maxLitKg: Infinity,

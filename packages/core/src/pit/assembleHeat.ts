@@ -174,7 +174,7 @@ function addCoalExchange(
   addConductance(balance, coals, 0, Math.min(film, 0.8 * passing * CP_GAS));
 }
 
-/** Walls, metal and pan inside; a lid in the hand takes no part and lets what it covered see the sky. */
+/** Walls, metal and pan inside; an open lid takes no part and lets what it covered see the sky. */
 function addSurfaceExchange(
   balance: HeatBalance,
   pit: PitState,
@@ -229,7 +229,7 @@ function addPanBoiling(balance: HeatBalance, pit: PitState): void {
 const BOIL_W_PER_M2K = 8000;
 const smoothPositive = (x: number): number => 0.5 * (x + Math.sqrt(x * x + 0.25));
 
-/** Heat to the yard through the skin; a lid in the hand loses on both sides, rain cools it. */
+/** Heat to the yard through the skin; an open lid loses on both sides, rain cools it. */
 function addAmbientLosses(
   balance: HeatBalance,
   s: PitState,

@@ -31,7 +31,7 @@ const MIDDLE_WALL = 2;
 const FAR_WALL = 3;
 const BOTTOM_WALL = 4;
 
-/** Gas zones in the order of the smoke's way. */
+/** Gas zones in the order in which the smoke passes them. */
 interface Zones {
   names: string[];
   near: number;

@@ -91,7 +91,7 @@ export const drawLikelyCook = (
   spreads: scenario.meats.map(() => drawPieceVariation(random)),
 });
 
-/** Runs `count` members one after another, yielding after each. The first is the middle of the road. */
+/** Runs `count` members one after another, yielding after each. The first is the reference cook. */
 export function* runEnsemble(
   scenario: Scenario,
   parameters: CookerParameters,

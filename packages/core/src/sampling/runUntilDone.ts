@@ -24,9 +24,9 @@ export interface RunResult {
 /** Runs until every piece is done, at most to the scenario's end; `keepAir` for pieces to be laid in it again. */
 export function runUntilDone(
   scenario: Scenario,
-  options: { hand?: Operator; spreads?: PieceVariation[]; keepAir?: boolean },
+  options: { operator?: Operator; variations?: PieceVariation[]; keepAir?: boolean },
 ): RunResult {
-  const cook = createCook(scenario, { operator: options.hand, variations: options.spreads });
+  const cook = createCook(scenario, { operator: options.operator, variations: options.variations });
   const air: Surroundings[][] = scenario.meats.map(() => []);
   let at = 0;
   while (at < scenario.untilMin) {
@@ -53,10 +53,7 @@ export function runPitBriefly(
   operator: Operator,
   onMin: readonly number[],
 ): RunResult {
-  const run = runUntilDone(
-    { ...scenario, untilMin: BRIEF_RUN_MIN },
-    { hand: operator, keepAir: true },
-  );
+  const run = runUntilDone({ ...scenario, untilMin: BRIEF_RUN_MIN }, { operator, keepAir: true });
   const meats = scenario.meats.map((m, i) =>
     runPieceInAir(scenario, m, onMin[i]!, run.air[i]!, NO_VARIATION),
   );

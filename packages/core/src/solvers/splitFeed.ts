@@ -5,7 +5,7 @@ import { hasSmallFirebox } from '../pit/usualFire';
 import { mean } from '../quantity/statistics';
 import { steadyScenario, type SplitFeed, type SteadyCase } from './steadyCase';
 
-/** One way of feeding, as it turns out. */
+/** A feed of splits, and how it holds the pit. */
 export interface SplitFeedAnswer extends SplitFeed {
   meanC: number;
   /** Half of highest minus lowest within a round, K. */

@@ -34,10 +34,10 @@ export interface LikelyCooks {
   remaining: Scenario;
   /** Now, in whole minutes after lighting. */
   now: number;
-  /** The pit as computed in the middle of the road. */
+  /** The pit of the reference cook. */
   expected: PitTrace;
   estimate: PieceEstimate | null;
-  /** A pit and a piece each; the first is the middle of the road. */
+  /** A pit and a piece each; the first is the reference cook. */
   members: { drawn: LikelyPiece; measured: MeasuredPit }[];
 }
 

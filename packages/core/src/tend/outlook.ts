@@ -1,6 +1,6 @@
 /**
  * The piece on the grate, explained: where it is on its way, what wrapping now would save and cost, and what
- * is safe. Every way is run with the same likely pieces, so that only the way differs.
+ * is safe. Every option is run with the same likely pieces, so that only the option differs.
  */
 import { runLikelyPiece, type PieceOutcome } from '../estimate/likelyPiece';
 import type { MeatResult } from '../scenario/result';
@@ -10,7 +10,7 @@ import type { WrapId } from '../meat/wraps';
 import { ascending, quantile, p10p50p90 } from '../quantity/statistics';
 import { likelyCooks, type ForecastInput } from './likelyCooks';
 
-/** One way on from here. */
+/** One option from here on. */
 export interface WrapOption {
   id: 'as-planned' | 'leave-bare' | 'paper-now' | 'foil-now';
   /** Minutes after lighting at which it is done: p10, p50, p90; null when out of sight. */

@@ -1,4 +1,4 @@
-/** Other ways of cooking the same meal, side by side: each planned for itself with the same likely cooks. */
+/** Variants of a plan for the same meal: each planned for itself with the same likely cooks. */
 import { cutOf } from '../../meat/cuts';
 import { doneByFeel } from '../../meat/cut';
 import { presetOf } from '../../pit/catalogue';
@@ -64,7 +64,7 @@ interface VariantRequest {
   request: Request;
 }
 
-/** The ways worth a look: other paces, wraps, schools of when to wrap, feeds, fires, and pits of the yard. */
+/** The variants that are worth a look: other pit temperatures, wraps, times to wrap, feeds, fires, and pits. */
 export function variantRequests(request: Request, others: VariantSources = {}): VariantRequest[] {
   const pit = request.pits[0]!;
   const withPit = (p: RequestPit): Request => ({
@@ -134,7 +134,7 @@ function wrapVariants(request: Request): VariantRequest[] {
   return [...wraps, ...schools];
 }
 
-/** Plans one way after another, with as many likely cooks as the plan they stand beside; yields each row as it is known, and null between simulations. */
+/** Plans one variant after another, with as many likely cooks as the plan they stand beside; yields each row as it is known, and null between simulations. */
 export function* compareVariants(
   request: Request,
   others: VariantSources,

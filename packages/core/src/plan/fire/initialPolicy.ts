@@ -1,4 +1,4 @@
-/** The policy that tuning starts from: what a good cook would begin with, in the steps of the owner's hand. */
+/** The policy that tuning starts from: what a good cook would begin with, in steps that the owner can set. */
 import type { ControlPolicy } from '../../control/controlPolicy';
 import { habitPolicy, USUAL_TOP_UP } from '../../control/habitPolicy';
 import { finestStep } from '../../pit/ventNotation';

@@ -1,4 +1,4 @@
-/** One way of holding a fire, tried on a simulated pit. */
+/** A policy tried on a simulated pit, and how well it holds it. */
 import { simulate } from '../../cook/cook';
 import type { ControlPolicy } from '../../control/controlPolicy';
 import type { Operator } from '../../control/operator';
@@ -22,7 +22,7 @@ export interface MeatSchedule {
   onMin: number[];
 }
 
-/** The scenario of a way with its load; nobody tends it yet. */
+/** The scenario of a setup with its load; no operator yet. */
 export function plannedScenario(
   setup: PitSetup,
   weather: Scenario['weather'],
@@ -51,7 +51,7 @@ export function plannedScenario(
   };
 }
 
-/** Who tends it by a guide. */
+/** The operator that holds it by a policy. */
 export const operatorFor = (setup: PitSetup, scenario: Scenario, policy: ControlPolicy): Operator =>
   createSimulatedOperator(scenario, setup.pit.pace.pitC, policy);
 
@@ -91,7 +91,7 @@ export function scoreRun(result: Result, targetC: number, bandC: number): Holdin
   };
 }
 
-/** Runs a scenario under a guide. */
+/** Runs a scenario under a policy. */
 export const simulatePolicy = (
   setup: PitSetup,
   scenario: Scenario,

@@ -52,7 +52,7 @@ export function* tuneVents(
     ? TOP_UP_FOR_MIN.map((forMin) => ({ topUp: { belowMin: TOP_UP_BELOW_MIN, forMin } }))
     : [];
   for (const [i, option] of [...moves, ...topUps].entries()) {
-    // How it is fed is tried with the vents moved in the way that has proved best.
+    // Feeding is tried with the vent moves that have proved best.
     const base = i < moves.length ? policy : bestCandidate(made, bandC).policy;
     const candidate = { ...base, ...option };
     made.push({ policy: candidate, score: scoreInTrialPits(setup, scenario, candidate) });

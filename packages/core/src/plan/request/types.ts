@@ -13,7 +13,7 @@ export interface RequestPit {
   id: string;
   /** As its owner calls it; its id when left out. */
   name?: string;
-  /** How its vents are told; the preset's way when left out. */
+  /** How its vents are told; the preset's notation when left out. */
   ventWay?: VentNotation;
   cooker: { preset: string; overrides: Partial<CookerParameters> };
   fire: {

@@ -23,7 +23,7 @@ export interface PitPlan {
   onMin: number[];
   /** Minute of the plan's clock at which this pit is lit. */
   litMin: number;
-  /** The middle of the road, tended as planned; its scenario tells everything that is done. */
+  /** The reference cook, held as planned; its scenario tells everything that is done. */
   result: Result;
   scenario: Scenario;
   endMin: number;

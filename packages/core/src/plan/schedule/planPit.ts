@@ -151,7 +151,7 @@ function runReference(
   const deadbandK =
     policy.deadbandK === null ? null : Math.max(policy.deadbandK, CALM * setup.pit.pace.bandC);
   const by = until ? { ...policy, deadbandK, untilMin: latestEndMin(until) } : policy;
-  return { ...runUntilDone(scenario, { hand: operatorFor(setup, scenario, by) }), scenario };
+  return { ...runUntilDone(scenario, { operator: operatorFor(setup, scenario, by) }), scenario };
 }
 
 /** The reference cook at a glance, for fires that take long to compute. */
@@ -205,13 +205,13 @@ function* runLikelyCooks(
       p === 0
         ? { scenario, withItsProbe: (operator: Operator) => operator }
         : drawLikelyPit(scenario, setup.parameters, random);
-    const hand = drawn.withItsProbe(operatorFor(setup, scenario, policy));
+    const operator = drawn.withItsProbe(operatorFor(setup, scenario, policy));
     const variations = schedule.meats.map(() =>
       p === 0 ? NO_VARIATION : drawPieceVariation(random),
     );
     const run = runUntilDone(drawn.scenario, {
-      hand,
-      spreads: variations,
+      operator,
+      variations,
       keepAir: true,
     });
     runs.push(run);

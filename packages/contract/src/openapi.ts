@@ -1,0 +1,186 @@
+/** The HTTP API as an OpenAPI 3.1 document, with the bodies it takes from the classes that validate them. */
+import { schemaDefinitions, type Json } from './schema';
+import { ROUTES } from './types';
+
+/** `{id}` in a path. */
+const ID = '{id}';
+
+const JSON_TYPE = 'application/json';
+
+const body = (schema: Json): Json => ({
+  required: true,
+  content: { [JSON_TYPE]: { schema } },
+});
+const ref = (name: string): Json => ({ $ref: `#/components/schemas/${name}` });
+const answer = (description: string, schema?: Json, type = JSON_TYPE): Json => ({
+  description,
+  ...(schema ? { content: { [type]: { schema } } } : {}),
+});
+const problem = (description: string): Json =>
+  answer(description, ref('ProblemDetails'), 'application/problem+json');
+
+const OBJECT: Json = { type: 'object' };
+const listOf = (schema: Json): Json => ({ type: 'array', items: schema });
+
+/** Answers that any operation may give. */
+const COMMON = { '500': problem('Something failed on our side; nothing was stored') };
+const MISSING = { '404': problem('There is none of that id') };
+const INVALID = {
+  '400': problem('The body is not JSON'),
+  '413': problem('The body is too large'),
+  '415': problem('The body is not sent as application/json'),
+  '422': problem('Some fields are not right; each is named'),
+};
+
+interface Operation {
+  summary: string;
+  body?: Json;
+  answers: Json;
+}
+
+const operation = ({ summary, body: requestBody, answers }: Operation): Json => ({
+  summary,
+  ...(requestBody ? { requestBody } : {}),
+  responses: { ...answers, ...(requestBody ? INVALID : {}), ...COMMON },
+});
+
+const read = (summary: string, schema: Json, found: Json = {}): Json =>
+  operation({ summary, answers: { '200': answer('As stored', schema), ...found } });
+
+const ID_PARAMETER: Json = {
+  name: 'id',
+  in: 'path',
+  required: true,
+  schema: { type: 'string' },
+};
+
+/** Paths and what can be done at them. */
+function paths(): Json {
+  const stored = { '200': answer('Stored', OBJECT) };
+  const file = (type: string): Json => ({
+    '200': answer('The file', { type: 'string' }, type),
+    ...MISSING,
+  });
+  return {
+    [ROUTES.health]: { get: read('Whether the server answers', OBJECT) },
+    [ROUTES.pits]: { get: read('The pits of the yard', listOf(OBJECT)) },
+    [ROUTES.pit(ID)]: {
+      get: read('One pit', OBJECT, MISSING),
+      put: operation({
+        summary: 'Make or change a pit',
+        body: body(ref('PitDto')),
+        answers: stored,
+      }),
+    },
+    [ROUTES.plans]: { get: read('The saved plans', listOf(OBJECT)) },
+    [ROUTES.plan(ID)]: {
+      put: operation({ summary: 'Save a plan', body: body(ref('SavedPlanDto')), answers: stored }),
+      delete: operation({ summary: 'Delete a saved plan', answers: { '204': answer('Deleted') } }),
+    },
+    [ROUTES.shelf]: {
+      get: read('Fuel on the shelf, and prices', OBJECT),
+      put: operation({ summary: 'Change the shelf', body: body(ref('ShelfDto')), answers: stored }),
+    },
+    [ROUTES.cooks]: { get: read('All cooks, newest first', listOf(OBJECT)) },
+    [ROUTES.cook(ID)]: {
+      get: read('One cook with its log, its readings and its clock', OBJECT, MISSING),
+      put: operation({
+        summary: 'Begin a cook under an id of the caller, a UUID; a retry begins it once',
+        body: body(ref('NewCookDto')),
+        answers: {
+          '201': answer('Begun', OBJECT),
+          '200': answer('It was begun before', OBJECT),
+          '409': problem('The id or the pit is in use'),
+        },
+      }),
+    },
+    [ROUTES.entries(ID)]: {
+      post: operation({
+        summary: 'Add entries to the log; an id that is there already is passed over',
+        body: body(ref('EntriesDto')),
+        answers: {
+          '201': answer('Stored', OBJECT),
+          '200': answer('All were there before', OBJECT),
+          '409': problem('An id was used for something else, or the cook is finished'),
+          ...MISSING,
+        },
+      }),
+    },
+    [ROUTES.clock(ID)]: {
+      put: operation({
+        summary: "Change the speed of the simulated thermometer's clock",
+        body: body(ref('ClockDto')),
+        answers: { ...stored, ...MISSING, '409': problem('The cook is finished') },
+      }),
+    },
+    [ROUTES.events(ID)]: {
+      get: operation({
+        summary: 'Entries, readings and the clock as they come (server-sent events)',
+        answers: file('text/event-stream'),
+      }),
+    },
+    [ROUTES.json(ID)]: { get: read('The cook as one document', ref('CookDocDto'), MISSING) },
+    [ROUTES.readingsCsv(ID)]: {
+      get: operation({ summary: 'Its readings as CSV', answers: file('text/csv') }),
+    },
+    [ROUTES.actionsCsv(ID)]: {
+      get: operation({ summary: 'Its actions as CSV', answers: file('text/csv') }),
+    },
+    [ROUTES.imports]: {
+      post: operation({
+        summary: 'Import a cook: its document, or its pair of CSV files',
+        body: body({ anyOf: [ref('CookDocDto'), ref('CsvPairDto')] }),
+        answers: {
+          '201': answer('Imported', OBJECT),
+          '200': answer('It was in the log before', OBJECT),
+          '409': problem('A different cook of that id is in the log'),
+        },
+      }),
+    },
+  };
+}
+
+const PROBLEM_DETAILS: Json = {
+  type: 'object',
+  description: 'RFC 9457 problem details, with a field for every problem.',
+  required: ['type', 'title', 'status'],
+  properties: {
+    type: { type: 'string' },
+    title: { type: 'string' },
+    status: { type: 'integer' },
+    detail: { type: 'string' },
+    errors: {
+      type: 'array',
+      items: {
+        type: 'object',
+        required: ['field', 'message'],
+        properties: { field: { type: 'string' }, message: { type: 'string' } },
+      },
+    },
+  },
+};
+
+/** The whole document. */
+export function openApi(): Json {
+  const withId = Object.entries(paths()).map(([path, item]) => [
+    path,
+    path.includes(ID) ? { parameters: [ID_PARAMETER], ...(item as Json) } : item,
+  ]);
+  return {
+    openapi: '3.1.0',
+    info: {
+      title: 'Ostrin',
+      version: '0.1.0',
+      description:
+        'Cooks, their logs, pits, saved plans and the shelf. Times are epoch ms or local times.',
+      license: { name: 'MIT', identifier: 'MIT' },
+    },
+    paths: Object.fromEntries(withId) as Json,
+    components: {
+      schemas: {
+        ...schemaDefinitions('#/components/schemas/'),
+        ProblemDetails: PROBLEM_DETAILS,
+      },
+    },
+  };
+}

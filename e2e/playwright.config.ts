@@ -13,8 +13,12 @@ export default defineConfig({
   timeout: 480_000,
   expect: { timeout: 60_000 },
   workers: 1,
-  reporter: [['list'], ['json', { outputFile: path.join(root, 'test-results/e2e.json') }]],
-  outputDir: path.join(root, 'test-results/e2e'),
+  reporter: [
+    ['list'],
+    ['json', { outputFile: process.env.E2E_RESULTS ?? path.join(root, 'test-results/e2e.json') }],
+  ],
+  outputDir: process.env.E2E_OUTPUT ?? path.join(root, 'test-results/e2e'),
+  fullyParallel: true,
   use: {
     ...devices['Desktop Chrome'],
     baseURL: `http://127.0.0.1:${port}`,

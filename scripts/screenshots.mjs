@@ -38,7 +38,7 @@ async function shoot(name, place, viewport, colorScheme, before = async () => un
 const planned = (page) =>
   page.getByTestId('four-times').and(page.locator('[aria-busy=false]')).waitFor();
 
-/** The slip on another pit, worked out. */
+/** The draft on another pit, planned. */
 async function onPit(page, name) {
   await planned(page);
   await page.getByRole('button', { name: /^Cooker:/ }).click();
@@ -68,7 +68,7 @@ try {
     await page.mouse.wheel(0, 430);
     await wait(600);
   });
-  await shoot('plan-ways', '/', PHONE, 'dark', async (page) => {
+  await shoot('plan-variants', '/', PHONE, 'dark', async (page) => {
     await onPit(page, /^Long Tom/);
     await page.getByRole('button', { name: 'Compare' }).click();
     await page.getByTestId('variant-pit-tower').waitFor({ timeout: 60_000 });
@@ -82,7 +82,7 @@ try {
     await page.getByRole('button', { name: /^Open Harvest/ }).waitFor();
     await wait(400);
   };
-  await shoot('plan-kept', '/', PHONE, 'light', twoFires);
+  await shoot('plan-saved', '/', PHONE, 'light', twoFires);
   await shoot('plan-table', '/', WIDE, 'light', async (page) => {
     await twoFires(page);
     await page.getByRole('button', { name: /^Open Harvest/ }).click();
@@ -107,7 +107,7 @@ try {
   await page.getByTestId('this-cook').click();
   await page.getByRole('radio', { name: '240×' }).click();
   await page.getByRole('button', { name: 'Close' }).click();
-  // The practice pit is not quite the planned one: its vents are trimmed like any pit's, with time between moves.
+  // The simulated pit is not quite the planned one: its vents are trimmed like any pit's, with time between moves.
   const trim = async (way) => {
     await page.getByRole('button', { name: 'Log vents' }).click();
     for (let i = 0; i < 2; i++)

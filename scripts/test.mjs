@@ -1,8 +1,8 @@
 /**
- * `npm test`: types, lint, unit tests, checks and interface tests on a fresh clone. Closes with one
- * line `N passed, N failed` summed over all of them.
+ * `npm test`: types, lint, unit tests, checks and browser tests on a fresh clone, two tasks at a time. Prints
+ * the five slowest test files and closes with one line `N passed, N failed` summed over everything.
  */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import process from 'node:process';
@@ -12,16 +12,30 @@ import { buildWeb, install, quietEnv, root } from './setup.mjs';
 const results = path.join(root, 'test-results');
 let passed = 0;
 let failed = 0;
+/** Seconds that each file of tests took. */
+const times = [];
 
-function step(name, command, args) {
-  process.stdout.write(`\n== ${name}\n`);
-  const { status } = spawnSync(command, args, { cwd: root, env: quietEnv(), stdio: 'inherit' });
-  return status === 0;
+/** Runs a command; what it prints is shown as a whole when it ends. Resolves to whether it succeeded. */
+function task(name, command, args, env = {}) {
+  return new Promise((resolve) => {
+    const began = Date.now();
+    const child = spawn(command, args, { cwd: root, env: { ...quietEnv(), ...env } });
+    const said = [];
+    child.stdout.on('data', (d) => said.push(d));
+    child.stderr.on('data', (d) => said.push(d));
+    child.on('error', (error) => said.push(Buffer.from(String(error))));
+    child.on('close', (status) => {
+      const seconds = Math.round((Date.now() - began) / 1000);
+      process.stdout.write(`\n== ${name} (${seconds} s)\n`);
+      process.stdout.write(Buffer.concat(said));
+      resolve(status === 0);
+    });
+  });
 }
 
-/** A step that counts as one. */
-function one(name, command, args) {
-  if (step(name, command, args)) passed += 1;
+/** A task that counts as one. */
+async function one(name, command, args) {
+  if (await task(name, command, args)) passed += 1;
   else failed += 1;
 }
 
@@ -48,42 +62,95 @@ function chromium() {
   return false;
 }
 
+async function unitTests() {
+  await task('Unit tests', 'npx', [
+    'jest',
+    '--json',
+    '--outputFile=test-results/unit.json',
+    '--forceExit',
+  ]);
+  const unit = read('unit.json');
+  if (!unit) {
+    failed += 1;
+    return;
+  }
+  passed += unit.numPassedTests;
+  failed += unit.numFailedTests + unit.numRuntimeErrorTestSuites;
+  for (const r of unit.testResults) {
+    times.push([path.relative(root, r.name), (r.endTime - r.startTime) / 1000]);
+  }
+}
+
+let notMet = [];
+
+async function checkRows() {
+  await task('Checks', process.execPath, [
+    '--import',
+    'tsx',
+    'checks/main.ts',
+    'test-results/checks.json',
+  ]);
+  const checks = read('checks.json');
+  if (!checks) {
+    failed += 1;
+    return;
+  }
+  passed += checks.passed;
+  failed += checks.failed;
+  notMet = checks.notMet;
+}
+
+/** Browser tests in two parts, each with a server and a database of its own. */
+async function browserTests(part, parts) {
+  const out = `e2e-${part}.json`;
+  const config = ['test', '-c', 'e2e/playwright.config.ts', `--shard=${part}/${parts}`];
+  await task(`Browser tests, part ${part}`, 'npx', ['playwright', ...config], {
+    E2E_PORT: String(8641 + 10 * part),
+    E2E_RESULTS: path.join(results, out),
+    E2E_OUTPUT: path.join(results, `e2e-${part}`),
+  });
+  const e2e = read(out);
+  if (!e2e) {
+    failed += 1;
+    return;
+  }
+  passed += e2e.stats.expected + e2e.stats.flaky;
+  failed += e2e.stats.unexpected;
+  const visit = (suite) => {
+    for (const s of suite.suites ?? []) visit(s);
+    for (const spec of suite.specs ?? []) {
+      const ms = spec.tests.flatMap((t) => t.results).reduce((sum, r) => sum + r.duration, 0);
+      times.push([`e2e/${suite.file}: ${spec.title}`, ms / 1000]);
+    }
+  };
+  for (const suite of e2e.suites) visit(suite);
+}
+
 install();
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 const withBrowser = chromium();
 
-one('Types', 'npm', ['run', '-s', 'types']);
-one('Lint', 'npm', ['run', '-s', 'lint']);
-
-step('Unit tests', 'npx', ['jest', '--json', '--outputFile=test-results/unit.json', '--forceExit']);
-const unit = read('unit.json');
-if (unit) {
-  passed += unit.numPassedTests;
-  failed += unit.numFailedTests + unit.numRuntimeErrorTestSuites;
-} else failed += 1;
-
-step('Checks', process.execPath, ['--import', 'tsx', 'checks/main.ts', 'test-results/checks.json']);
-const checks = read('checks.json');
-if (checks) {
-  passed += checks.passed;
-  failed += checks.failed;
-} else failed += 1;
+const stat = async () => {
+  await one('Types', 'npm', ['run', '-s', 'types']);
+  await one('Lint', 'npm', ['run', '-s', 'lint']);
+  await checkRows();
+};
+await Promise.all([unitTests(), stat()]);
 
 if (withBrowser) {
   process.stdout.write('\n== Building the app\n');
   buildWeb();
-  step('Interface tests', 'npx', ['playwright', 'test', '-c', 'e2e/playwright.config.ts']);
-  const e2e = read('e2e.json');
-  if (e2e) {
-    passed += e2e.stats.expected + e2e.stats.flaky;
-    failed += e2e.stats.unexpected;
-  } else failed += 1;
+  await Promise.all([browserTests(1, 2), browserTests(2, 2)]);
 } else failed += 1;
 
-if (checks && checks.notMet.length > 0) {
+process.stdout.write('\nThe five slowest:\n');
+for (const [name, seconds] of times.sort((a, b) => b[1] - a[1]).slice(0, 5)) {
+  process.stdout.write(`  ${seconds.toFixed(0).padStart(4)} s  ${name}\n`);
+}
+if (notMet.length > 0) {
   process.stdout.write('\nKnown not to be met:\n');
-  for (const line of checks.notMet) process.stdout.write(`  ${line}\n`);
+  for (const line of notMet) process.stdout.write(`  ${line}\n`);
 }
 process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
 process.exitCode = failed > 0 ? 1 : 0;

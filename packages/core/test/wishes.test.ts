@@ -131,3 +131,25 @@ describe('amounts and vents', () => {
     );
   });
 });
+
+it('shops for the wood of each pit', () => {
+  const pit = request().pits[0]!;
+  const meat = request().meats[0]!;
+  const tom = {
+    id: 'tom',
+    cooker: { preset: 'offset-heavy', overrides: {} },
+    fire: { fuel: 'splits', species: 'hickory' } as const,
+    pace: { pitC: 121, bandC: 8 },
+  };
+  const made = quick({ pits: [pit, tom], meats: [meat, { ...meat, id: 'second', pit: 'tom' }] }, 1);
+  const woods = made.shopping.flatMap((s) =>
+    s.kind === 'fuel' && (s.fuel === 'splits' || s.fuel === 'chunks') ? [[s.fuel, s.species]] : [],
+  );
+  expect(woods).toEqual(
+    expect.arrayContaining([
+      ['splits', 'hickory'],
+      ['chunks', pit.fire.species ?? 'cherry'],
+    ]),
+  );
+  expect(woods).not.toContainEqual(['splits', 'cherry']);
+});

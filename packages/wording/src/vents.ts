@@ -84,12 +84,13 @@ export const openingWords = (
   fraction: number,
 ): string => ventName(fraction, notation, preset.travelMm[vent]);
 
-/** The same as short as it can be, for a chart: between two eighths the nearer one stands with a sign. */
+/** The same as short as it can be, for a chart: `¼+` is just over a quarter, `¼−` just under it. */
 export function shortOpening(pit: VentedPit, vent: 'intake' | 'exhaust', fraction: number): string {
   return openingWords(pit, vent, fraction)
-    .replace(/^between (.) and .$/, '>$1')
-    .replace(/^just over /, '>')
-    .replace(/^just under /, '<')
+    .replace(/^between (.) and (.)$/, '$1–$2')
+    .replace(/^between (.) and open$/, '$1–1')
+    .replace(/^just over (.*)$/, '$1+')
+    .replace(/^just under (.*)$/, '$1−')
     .replace(/^half a finger$/, '½ finger')
     .replace(/^a crack$/, 'crack');
 }

@@ -57,6 +57,9 @@ export function CookFigures({ cook, log }: Props) {
   );
 }
 
+/** Less than this left is none, kg. */
+const NOTHING_KG = 0.05;
+
 /** Fuel burnt, and what was left of it: saved where the vents were shut. */
 function fuelRows(
   cook: CookView,
@@ -75,9 +78,11 @@ function fuelRows(
       kg(charcoalBurntKg + woodBurntKg),
       `${kg(charcoalBurntKg)} charcoal, ${kg(woodBurntKg)} wood; planned ${planned}`,
     ],
-    saved
-      ? ['Fuel saved', kg(unburntKg), 'went out when the vents were shut']
-      : ['Fuel left', kg(unburntKg), 'still in the pit at the end of the log'],
+    unburntKg < NOTHING_KG
+      ? ['Fuel left', 'none', 'all of it was burnt']
+      : saved
+        ? ['Fuel saved', kg(unburntKg), 'went out when the vents were shut']
+        : ['Fuel left', kg(unburntKg), 'still in the pit at the end of the log'],
   ];
 }
 

@@ -18,8 +18,8 @@ export const keepUnitsTogether = (text: string): string =>
 export const clockOf = (local: string): string => local.slice(11, 16);
 /** `Sat 15 May`. */
 export const dayOf = (local: string): string => format(asDate(local), 'EEE d MMM');
-/** `Saturday 15 May`. */
-export const weekdayOf = (local: string): string => format(asDate(local), 'EEEE d MMM');
+/** `Saturday 15 May`; day and month stay on one line. */
+export const weekdayOf = (local: string): string => format(asDate(local), "EEEE d'\u00a0'MMM");
 /** `18:30 Sat`. */
 export const clockAndDay = (local: string): string =>
   `${clockOf(local)} ${format(asDate(local), 'EEE')}`;

@@ -8,7 +8,7 @@ import type { Request } from '../request/types';
 import type { FuelId, WoodId } from '../../fuel/catalogue';
 
 /** What a planned fire says of its fuel. */
-type FuelOfFire = Pick<PlannedFire, 'fuel' | 'massKg' | 'reserveKg' | 'woodChunks'> & {
+type FuelOfFire = Pick<PlannedFire, 'pit' | 'fuel' | 'massKg' | 'reserveKg' | 'woodChunks'> & {
   feeding: readonly Pick<Feeding, 'what' | 'massKg' | 'count'>[];
 };
 
@@ -62,8 +62,7 @@ export function shoppingOf(
       frozen: meat.frozen ?? false,
     };
   });
-  const species = request.pits[0]?.fire.species ?? USUAL_WOOD;
-  const fuels = [...fuelNeeded(fires)].map(([fuel, kg]) => fuelToBuy(request, fuel, kg, species));
+  const fuels = fuelsToBuy(request, fires);
   const costs = fuels.flatMap((f) => (f.bags ? [f.bags.cost] : []));
   return {
     list: [...meats, ...fuels],
@@ -81,13 +80,39 @@ export function shoppingOf(
   };
 }
 
+type FuelFigures = Extract<ShoppingFigures, { kind: 'fuel' }>;
+
+/** Wood of splits where nobody chose one (common practice). */
+const USUAL_SPLITS: WoodId = 'oak';
+
+/** Each fuel, wood by its species, less what is on the shelf. */
+function fuelsToBuy(request: Request, fires: readonly FuelOfFire[]): FuelFigures[] {
+  const need = new Map<string, { fuel: FuelId | 'chunks'; species: WoodId; kg: number }>();
+  for (const fire of fires) {
+    const chosen = request.pits.find((p) => p.id === fire.pit)?.fire.species;
+    for (const [fuel, kg] of fuelNeeded([fire])) {
+      const species = chosen ?? (fuel === 'splits' ? USUAL_SPLITS : USUAL_WOOD);
+      const key = fuel === 'splits' || fuel === 'chunks' ? `${fuel} ${species}` : fuel;
+      const line = need.get(key) ?? { fuel, species, kg: 0 };
+      need.set(key, { ...line, kg: line.kg + kg });
+    }
+  }
+  // What is on the shelf goes to the first line of its fuel that needs it.
+  const shelf = new Map((request.fuelOnHand ?? []).map((s) => [s.fuel, s.massKg]));
+  return [...need.values()].map(({ fuel, species, kg }) => {
+    const shelfKg = shelf.get(fuel) ?? null;
+    if (shelfKg !== null) shelf.set(fuel, Math.max(0, shelfKg - kg));
+    return fuelToBuy(request, fuel, kg, species, shelfKg);
+  });
+}
+
 function fuelToBuy(
   request: Request,
   fuel: FuelId | 'chunks',
   kg: number,
   species: WoodId,
-): Extract<ShoppingFigures, { kind: 'fuel' }> {
-  const shelfKg = request.fuelOnHand?.find((s) => s.fuel === fuel)?.massKg ?? null;
+  shelfKg: number | null,
+): FuelFigures {
   const price = request.prices?.find((p) => p.fuel === fuel);
   const missingKg = Math.max(0, kg - (shelfKg ?? 0));
   const count = price ? Math.ceil(missingKg / price.bagKg - 1e-6) : 0;

@@ -1,7 +1,10 @@
 /** What app, server, wording and command line use of the engine. Tests and checks enter by `internals.ts`. */
+export { type Weather, weatherAt, type WeatherFromHour } from './air/weather';
 export { advance, createCook, firstCoreReadingC, pitReadingC, simulate } from './cook/cook';
 export type { Cook } from './cook/state';
 export { ARRANGEMENTS, fireLitKg, fireLoadKg } from './fire/catalogue';
+export type { ArrangementId, FireSpec, HeapFire, SnakeFire } from './fire/fireSpec';
+export { POURED_KG_PER_M3 } from './fire/heaps';
 export {
   BRIQUETTE_PITCH_M,
   CENTRE_LINE_FRACTION,
@@ -23,6 +26,7 @@ export {
   doneOnPlate,
   SCHOOL_IDS,
   type SchoolId,
+  USUAL_RESTS,
   usualDone,
   usualMassKg,
   usualRest,
@@ -104,11 +108,9 @@ export {
 export { type CautionId, sugarCaution } from './safety/cautions';
 export { SAFE_C } from './safety/lethality';
 export { runEnsemble } from './sampling/likelyPits';
-export type { Action } from './scenario/actions';
-export type { ArrangementId, FireSpec, HeapFire, SnakeFire } from './scenario/fireSpec';
+export { type Action, USUAL_LID_S } from './scenario/actions';
 export type { Result } from './scenario/result';
 export type { Control, MeatSpec, Scenario } from './scenario/scenario';
-export { type Weather, weatherAt, type WeatherFromHour } from './scenario/weather';
 export { feedActions, MILD_DAY, type SteadyCase } from './solvers/steadyCase';
 export { type CardRow, type VentCard, ventCard } from './solvers/ventCard';
 export type { ReferenceDayId, VentAnswer } from './solvers/ventsFor';
@@ -122,6 +124,7 @@ export {
   type EntryBody,
   entryProblem,
   foldLog,
+  jobsAhead,
   litAtMs,
   type Log,
   type LogLine,

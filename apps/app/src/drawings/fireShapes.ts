@@ -4,23 +4,16 @@
  */
 import {
   CHARCOALS,
-  splitLengthCm,
-  splitThicknessCm,
+  POURED_KG_PER_M3,
   type PlannedFire,
   type Preset,
   type Units,
+  splitLengthCm,
+  splitThicknessCm,
 } from '@ostrin/core';
 import { countWords, massWords, smallMassWords } from '@ostrin/wording';
 import { CHUNK_M, type FirePiece } from './blocks';
-import {
-  boxHolder,
-  chunksIn,
-  heapOf,
-  heightOf,
-  PIECE_M,
-  POURED_KG_PER_M3,
-  roundHolder,
-} from './heap';
+import { boxHolder, chunksIn, heapOf, heightOf, PIECE_M, roundHolder } from './heap';
 
 /** A name with the spot that it is about. */
 export interface FireLabel {

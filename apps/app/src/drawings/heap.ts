@@ -1,9 +1,7 @@
 /** A heap of charcoal in what holds it, piece by piece as it is seen from the side. In metres, y downward. */
-import { clamp, seeded, type PlannedFire } from '@ostrin/core';
+import { POURED_KG_PER_M3, type PlannedFire, clamp, seeded } from '@ostrin/core';
 import { CHUNK_M, type FirePiece } from './blocks';
 
-/** Charcoal as poured, as bought, gaps included, kg/m3 (200-420, from memory). */
-export const POURED_KG_PER_M3 = 300;
 /** Width of a piece as it lies, m (common practice). */
 export const PIECE_M = 0.042;
 

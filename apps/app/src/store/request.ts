@@ -3,9 +3,9 @@ import {
   type Request,
   type RequestMeat,
   type RequestPit,
-  type RestWhere,
   SCHOOL_IDS,
   type SchoolId,
+  USUAL_RESTS,
   type Units,
   type VariantSources,
   WRAP_SCHOOLS,
@@ -29,16 +29,6 @@ import { dayAndNight, weatherOf } from './weather';
 
 const BAND_C = 8;
 const WEEK_MS = 7 * 86_400_000;
-/** How long a piece rests where it rests, min, and at what heat, C (common practice). */
-const RESTS: Readonly<Record<RestWhere, Omit<RequestMeat['rest'], 'where'>>> = {
-  open: { minutes: 10 },
-  tented: { minutes: 15 },
-  counter: { minutes: 30 },
-  'cool-box': { minutes: 60 },
-  warmer: { minutes: 90, atC: 68 },
-  oven: { minutes: 90, atC: 70 },
-};
-
 /** One pit of the table with what is cooked on it. */
 export interface DraftPit {
   pit: PitRecord;
@@ -116,7 +106,9 @@ function requestMeat(meat: DraftMeat, pit: PitRecord): RequestMeat {
 /** Where and how long it rests: as is usual for its cut where that is the place. */
 function requestRest(meat: DraftMeat): RequestMeat['rest'] {
   const usual = usualRest(cutOf(meat.cut));
-  return meat.rest && meat.rest !== usual.where ? { where: meat.rest, ...RESTS[meat.rest] } : usual;
+  return meat.rest && meat.rest !== usual.where
+    ? { where: meat.rest, ...USUAL_RESTS[meat.rest] }
+    : usual;
 }
 
 /** The request of a draft, with what is on the shelf; the yard must have a pit. */

@@ -2,17 +2,18 @@
 import type { Reading } from '@ostrin/contract/types';
 
 import {
-  cutOf,
-  epochOf,
-  litAtMs,
-  MINUTE_MS,
   type Expected,
   type Forecast,
-  type LogLine,
   type Log,
+  type LogLine,
+  MINUTE_MS,
   type Plan,
   type PlanJob,
   type Units,
+  cutOf,
+  epochOf,
+  jobsAhead,
+  litAtMs,
 } from '@ostrin/core';
 import { type VentedPit, actionWords, shortOpening, ventedPit } from '@ostrin/wording';
 import type { Theme } from '../ui/tokens';
@@ -238,15 +239,13 @@ function plannedMarks(
   forecast: Forecast | null,
 ): Mark[] {
   const byFeel = 'tender' in plan.request.meats[0]!.done;
-  return plan.jobs
-    .filter((j) => !log.jobsDone.has(j.id))
-    .map((j) => ({
-      key: `job-${j.id}`,
-      t: Math.max(jobMs(plan, j, zero, forecast), now),
-      kind: j.id.startsWith('trim-') ? 'vents' : (KIND_OF[j.do] ?? 'note'),
-      label: j.id === 'check' && !byFeel ? 'read the middle' : (shortJob(j.id) ?? j.inWords),
-      done: false,
-    }));
+  return jobsAhead(plan, log).map((j) => ({
+    key: `job-${j.id}`,
+    t: Math.max(jobMs(plan, j, zero, forecast), now),
+    kind: j.id.startsWith('trim-') ? 'vents' : (KIND_OF[j.do] ?? 'note'),
+    label: j.id === 'check' && !byFeel ? 'read the middle' : (shortJob(j.id) ?? j.inWords),
+    done: false,
+  }));
 }
 
 const JOBS_THAT_FOLLOW_THE_MEAT = new Set(['check', 'off', 'shut']);

@@ -1,11 +1,11 @@
 /** Wide screens: the jobs to come, the meat, and the log. */
-import { localOf, litAtMs, type Forecast, type Log, type Plan } from '@ostrin/core';
+import { type Forecast, type Log, type Plan, jobsAhead, litAtMs, localOf } from '@ostrin/core';
 import { Pressable, Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
 import { jobMs, lineLabel } from '../strip/fromCook';
 import { Heading } from '../ui/Title';
 import { clockOf } from '../ui/words';
-import { jobsAhead } from './actions';
+
 import { readyWords } from './Reading';
 
 interface Props {

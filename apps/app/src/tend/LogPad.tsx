@@ -1,5 +1,5 @@
 /** The log pad: Fuel, Vents, Lid, Meat, Note within reach of a thumb, and the last tap with its undo. */
-import { cutOf, type Entry, type Log, type Plan, type PlanLog } from '@ostrin/core';
+import { type Entry, type Log, type Plan, type PlanLog, USUAL_LID_S, cutOf } from '@ostrin/core';
 import { actionWords } from '@ostrin/wording';
 
 import AlignVerticalSpaceAround from 'lucide-react-native/icons/align-vertical-space-around';
@@ -15,7 +15,7 @@ import { Button } from '../ui/Button';
 import { useLayout } from '../ui/layout';
 import { useTheme } from '../ui/theme';
 import { capital } from '../ui/words';
-import { fuelTap, LID_TAP_SECONDS, logAction, nextMeat, undo, type PadKey } from './actions';
+import { fuelTap, logAction, nextMeat, undo, type PadKey } from './actions';
 import { NoteSheet } from './NoteSheet';
 import { usePadKeys } from './useKeys';
 import { VentSheet } from './VentSheet';
@@ -46,7 +46,7 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
   const put = (action: PlanLog): void => setLast(logAction(plan, log, action, now));
   const tap = (key: PadKey): void => {
     if (key === 'fuel') put(fuelTap(plan, log, now));
-    else if (key === 'lid') put({ do: 'lid-open', seconds: LID_TAP_SECONDS });
+    else if (key === 'lid') put({ do: 'lid-open', seconds: USUAL_LID_S });
     else if (key === 'meat' && meat) put(meat);
     else if (key === 'vents' || key === 'note') setSheet(key);
   };
@@ -79,7 +79,7 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
       label: 'Lid',
       hint: 'L',
       icon: <ConciergeBell {...icon} />,
-      says: `Log lid open ${LID_TAP_SECONDS} seconds`,
+      says: `Log lid open ${USUAL_LID_S} seconds`,
     },
     {
       key: 'meat',

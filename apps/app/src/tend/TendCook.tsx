@@ -1,5 +1,14 @@
 /** The cook under way: reading, next job, strip and log pad. */
-import { cutOf, diagnose, foldLog, litAtMs, MINUTE_MS, type Entry, type Plan } from '@ostrin/core';
+import {
+  type Entry,
+  MINUTE_MS,
+  type Plan,
+  cutOf,
+  diagnose,
+  foldLog,
+  jobsAhead,
+  litAtMs,
+} from '@ostrin/core';
 import { useMemo, useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { allEntries, cookClockMs, useLive } from '../store/live';
@@ -9,7 +18,7 @@ import { Strip } from '../strip/Strip';
 import { useLayout } from '../ui/layout';
 import { useTheme } from '../ui/theme';
 import { useTick } from '../ui/useTick';
-import { jobsAhead } from './actions';
+
 import { JobCard } from './JobCard';
 import { JobsAhead } from './JobsAhead';
 import { ConnectionNotice } from './ConnectionNotice';

@@ -1,27 +1,23 @@
 /** What the log pad and the job card write. One tap, one entry, sensible figures. */
 import {
-  foldLog,
-  litAtMs,
-  MINUTE_MS,
   type Entry,
   type EntryBody,
-  type LogLine,
   type Log,
+  type LogLine,
+  MINUTE_MS,
   type Plan,
   type PlanJob,
   type PlanLog,
+  foldLog,
+  jobsAhead,
+  litAtMs,
 } from '@ostrin/core';
 import { allEntries, useLive } from '../store/live';
 
-/** What one tap on Fuel and on Lid means until corrected. */
+/** Pieces that one tap on Fuel means until corrected. */
 export const FUEL_TAP_PIECES = 6;
-export const LID_TAP_SECONDS = 60;
 
 export type PadKey = 'fuel' | 'vents' | 'lid' | 'meat' | 'note';
-
-/** Jobs still to do, in order. */
-export const jobsAhead = (plan: Plan, log: Log): PlanJob[] =>
-  plan.jobs.filter((j) => !log.jobsDone.has(j.id));
 
 /** The vents as last set, shut when never. */
 export function ventsNow(log: Log): { intakeFraction: number; exhaustFraction: number } {

@@ -1,12 +1,13 @@
 /** A cook under way as the core is asked about it. */
 import {
-  actionsOf,
-  MINUTE_MS,
-  seedFrom,
   type Action,
   type ForecastInput,
   type Log,
+  MINUTE_MS,
   type Plan,
+  actionsOf,
+  jobsAhead,
+  seedFrom,
 } from '@ostrin/core';
 import type { Reading } from '@ostrin/contract/types';
 
@@ -22,9 +23,9 @@ export function forecastInput(
   lit: number,
   now: number,
 ): ForecastInput {
-  const ahead: Action[] = plan.jobs
-    .filter((j) => !log.jobsDone.has(j.id))
-    .flatMap((j) => j.logs.map((a) => ({ ...a, atMin: j.atMin })));
+  const ahead: Action[] = jobsAhead(plan, log).flatMap((j) =>
+    j.logs.map((a) => ({ ...a, atMin: j.atMin })),
+  );
   return {
     scenario: plan.scenarios[0]!,
     done: actionsOf(log, lit),

@@ -1,7 +1,8 @@
 /** The keyboard on a wide screen: letters log, space does the next job, Z takes back. */
 import type { Log, Plan } from '@ostrin/core';
+import { jobsAhead } from '@ostrin/core';
 import { useKeyDown } from '../ui/useKeyDown';
-import { doJob, jobsAhead, undo, type PadKey } from './actions';
+import { doJob, undo, type PadKey } from './actions';
 
 const PAD: Record<string, PadKey> = { f: 'fuel', v: 'vents', l: 'lid', m: 'meat', n: 'note' };
 

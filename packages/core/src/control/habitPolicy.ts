@@ -2,7 +2,7 @@
 import type { Preset } from '../pit/preset';
 import { hasSmallFirebox } from '../pit/usualFire';
 import { clamp } from '../quantity/units';
-import type { ArrangementId, FireSpec } from '../scenario/fireSpec';
+import type { ArrangementId, FireSpec } from '../fire/fireSpec';
 import type { ControlPolicy, SplitFeedPolicy } from './controlPolicy';
 
 /** How splits are fed at 135 C (common practice). */

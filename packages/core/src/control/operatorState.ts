@@ -1,5 +1,5 @@
 /** What an operator remembers: the policy, what was seen and done, and how the probe is moving. */
-import type { FireSpec } from '../scenario/fireSpec';
+import type { FireSpec } from '../fire/fireSpec';
 import type { Preset } from '../pit/preset';
 import type { ControlPolicy } from './controlPolicy';
 import type { Observation } from './operator';

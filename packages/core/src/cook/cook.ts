@@ -25,7 +25,7 @@ import {
 } from './cookingPiece';
 import { foodLoadOf, surroundings } from './grateAir';
 import { emptySeries, recordPit, resultOf } from './result';
-import { weatherAt } from '../scenario/weather';
+import { weatherAt } from '../air/weather';
 import type { Result } from '../scenario/result';
 import type { Scenario } from '../scenario/scenario';
 import { recordPiece } from './meatResult';

@@ -1,6 +1,6 @@
 /** The air at each place of the grate, and what the food lying there takes out of the pit. */
 import { pressureAt } from '../air/moistAir';
-import { weatherAt } from '../scenario/weather';
+import { weatherAt } from '../air/weather';
 import type { Surroundings } from '../meat/surface';
 import type { FoodLoad } from '../pit/assembleHeat';
 import { gasTempK, radiantTempK } from '../pit/readings';

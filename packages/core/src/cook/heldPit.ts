@@ -1,7 +1,7 @@
 /** A held pit: no fire, air at a given temperature. For studying the meat alone. */
 import { humidityRatio, pressureAt, saturationPressure } from '../air/moistAir';
 import type { Surroundings } from '../meat/surface';
-import type { Weather } from '../scenario/weather';
+import type { Weather } from '../air/weather';
 import type { Control } from '../scenario/scenario';
 
 /** What a held pit does to the meat when nothing else is said (typical of a charcoal cooker). */

@@ -7,7 +7,7 @@ import { probeEquilibriumK } from '../pit/readings';
 import type { Place } from '../pit/layout';
 import { celsius, kelvin, roundDigits } from '../quantity/units';
 import type { Cook, ResultSeries } from './state';
-import { weatherAt } from '../scenario/weather';
+import { weatherAt } from '../air/weather';
 import { type Result, type Smoke } from '../scenario/result';
 
 /** Series without a row yet, one grate series for each place. */

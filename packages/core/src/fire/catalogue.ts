@@ -3,7 +3,7 @@ import { CHARCOALS, dafFraction } from '../fuel/catalogue';
 import { bowl, coalBed, crescent, hopperFire, ring, sideBasket } from './heaps';
 import { fuelPoolOf } from './fuelPool';
 import { snake, snakePieces } from './snake';
-import type { ArrangementId, FireSpec } from '../scenario/fireSpec';
+import type { ArrangementId, FireSpec } from './fireSpec';
 import type { Arrangement, FuelPool } from './arrangement';
 
 /** What a fire needs to know of its cooker. */
@@ -75,3 +75,15 @@ export function buildFire(fire: FireSpec, pit: FireRoom): BuiltFire {
     boughtKg: totalKg,
   };
 }
+
+/** Charcoal that a heap of each arrangement keeps and that does not light, kg as bought, on the safe side. */
+const REMNANT_KG: Partial<Record<ArrangementId, number>> = {
+  bowl: 0.35,
+  ring: 0.25,
+  'side-basket': 0.1,
+  crescent: 0.1,
+  hopper: 0.15,
+};
+
+/** What is added to a load because it does not light, kg; a row of charcoal burns to its end. */
+export const remnantKg = (arrangement: ArrangementId): number => REMNANT_KG[arrangement] ?? 0;

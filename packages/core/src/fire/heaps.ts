@@ -4,8 +4,8 @@
  */
 import type { Arrangement } from './arrangement';
 
-/** Bulk density of dry ash-free fuel as poured, gaps included, kg/m3 (200-420, from memory). */
-const POURED_DAF_KG_PER_M3 = 300;
+/** Bulk density of charcoal as poured, gaps included, kg/m3 (200-420, from memory). */
+export const POURED_KG_PER_M3 = 300;
 
 /** What tells one heap from another. */
 interface HeapShape {
@@ -35,7 +35,7 @@ export const HEAP_CLOSURES = {
 
 function heap(shape: HeapShape): Arrangement {
   return {
-    frontKgPerM: POURED_DAF_KG_PER_M3 * shape.frontM2 * shape.reachFraction,
+    frontKgPerM: POURED_KG_PER_M3 * shape.frontM2 * shape.reachFraction,
     fullSpeedFrontKg: shape.fullSpeedFrontKg,
     unreachableKg: shape.unreachableKg,
     maxLitKg: shape.maxLitKg ?? Infinity,

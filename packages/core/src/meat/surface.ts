@@ -9,7 +9,7 @@ import {
   vapourPressure,
   wetBulb,
 } from '../air/moistAir';
-import { kelvin } from '../quantity/units';
+import { STEFAN_BOLTZMANN, kelvin } from '../quantity/units';
 import type { Piece } from './pieceState';
 import type { Wrap } from './wraps';
 import type { FacePaths } from './facePaths';
@@ -27,7 +27,6 @@ export interface Surroundings {
   pressurePa: number;
 }
 
-const SIGMA = 5.670374e-8;
 /** Closures of the face; each within its plausible range. */
 export const FACE_CLOSURES = {
   /** Emissivity of meat times its view of the walls (0.7-0.9). */
@@ -63,7 +62,7 @@ export function convectionWPerM2K(
 export function radiationWPerM2K(wallC: number, faceC: number): number {
   const a = kelvin(wallC);
   const b = kelvin(faceC);
-  return FACE_CLOSURES.radiation * SIGMA * (a * a + b * b) * (a + b);
+  return FACE_CLOSURES.radiation * STEFAN_BOLTZMANN * (a * a + b * b) * (a + b);
 }
 
 /** Fills `out` with the paths to a piece as it is now, in its wrap. */

@@ -1,4 +1,5 @@
 /** What is usually done with a cut where nobody says otherwise (common practice). */
+import { type RestWhere } from './rest';
 import { roundTo } from '../quantity/units';
 import { SAFE_C } from '../safety/lethality';
 import { doneByFeel, usualThicknessMm, type Cut } from './cut';
@@ -59,8 +60,21 @@ export function usualDone(cut: Cut): DoneWhen {
 export const usualWrap = (cut: Cut): WrapId =>
   doneByFeel(cut) && usualThicknessMm(cut, usualMassKg(cut)) > THIN_MM ? 'paper' : 'none';
 
+/** How long a piece usually rests in each place, min, and what that is set to, C (common practice). */
+export const USUAL_RESTS = {
+  open: { minutes: 10 },
+  tented: { minutes: 15 },
+  counter: { minutes: 30 },
+  'cool-box': { minutes: 60 },
+  warmer: { minutes: 90, atC: 68 },
+  oven: { minutes: 90, atC: 70 },
+} as const satisfies Readonly<Record<RestWhere, { minutes: number; atC?: number }>>;
+/** Rest of a thin piece in a cool box, min (common practice). */
+const THIN_REST_MIN = 15;
+
 /** A dry cool box: for an hour, or a quarter of one for thin pieces; what is done by a temperature a quarter under loose foil. */
 export function usualRest(cut: Cut): { where: 'cool-box' | 'tented'; minutes: number } {
-  if (!doneByFeel(cut)) return { where: 'tented', minutes: 15 };
-  return { where: 'cool-box', minutes: usualWrap(cut) === 'none' ? 15 : 60 };
+  if (!doneByFeel(cut)) return { where: 'tented', minutes: USUAL_RESTS.tented.minutes };
+  const minutes = usualWrap(cut) === 'none' ? THIN_REST_MIN : USUAL_RESTS['cool-box'].minutes;
+  return { where: 'cool-box', minutes };
 }

@@ -7,7 +7,7 @@ import {
   vaporisationHeat,
   vapourPressure,
 } from '../air/moistAir';
-import type { Weather } from '../scenario/weather';
+import type { Weather } from '../air/weather';
 import { CHAR, radiatingArea } from '../fire/char';
 import { celsius } from '../quantity/units';
 import {

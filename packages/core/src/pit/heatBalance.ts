@@ -2,16 +2,16 @@
  * The heat balance: conductances between nodes and to the yard, put together as G and b of
  * C dT/dt = b - G T (T above the reference). The stepper and the reference solution both use it.
  */
+import { STEFAN_BOLTZMANN } from '../quantity/units';
 import { CP_GAS } from '../air/moistAir';
 import { solveDense } from './solveDense';
 import { heatCapacityOf } from './heatStores';
 import { type PitState } from './state';
 import type { HeatBalance } from './workspace';
 
-const SIGMA = 5.670374e-8;
 /** Radiation between two black surfaces, W/m2K, at these temperatures (K). */
 export const radiationCoefficient = (a: number, b: number): number =>
-  SIGMA * (a * a + b * b) * (a + b);
+  STEFAN_BOLTZMANN * (a * a + b * b) * (a + b);
 
 /** Begins a balance for this pit, in its workspace. */
 export function beginBalance(pit: PitState): HeatBalance {

@@ -1,5 +1,6 @@
 /** What the parts of a pit store, J/K. */
-import { gasDensity, WATER_SPECIFIC_HEAT } from '../air/moistAir';
+import { CP_GAS, gasDensity, WATER_SPECIFIC_HEAT } from '../air/moistAir';
+import { CHAR } from '../fire/char';
 import type { FuelPool } from '../fire/arrangement';
 import type { Layout } from './layout';
 import type { PitState } from './state';
@@ -20,7 +21,7 @@ export function fixedHeatCapacities(
 ): Float64Array {
   const zones = layout.zones.length;
   const out = new Float64Array(nodes);
-  layout.zones.forEach((z, i) => (out[i] = gasDensity(400, pressurePa) * z.volumeM3 * 1050));
+  layout.zones.forEach((z, i) => (out[i] = gasDensity(400, pressurePa) * z.volumeM3 * CP_GAS));
   out[zones + 1] = layout.metal.jPerK;
   out[zones + 2] = layout.pan.jPerK;
   let at = zones + 3;
@@ -30,7 +31,7 @@ export function fixedHeatCapacities(
 
 /** Heat capacity of the lit coals with the ash among them, J/K. */
 export const coalHeatCapacity = (lit: FuelPool): number =>
-  (lit.kg * (1 + lit.ashPerKg) + 0.004) * 1100;
+  (lit.kg * (1 + lit.ashPerKg) + 0.004) * CHAR.specificHeat;
 
 /** Heat held in all nodes above the reference, J. */
 export function storedHeatJ(pit: PitState): number {

@@ -1,6 +1,6 @@
 /** What the catalogue says about a cooker: its figures, its layout, and how people use it. */
 import type { CharcoalId, FuelId } from '../fuel/catalogue';
-import type { ArrangementId } from '../scenario/fireSpec';
+import type { ArrangementId } from '../fire/fireSpec';
 import type { Layout } from './layout';
 import type { CookerParameters } from './parameters';
 import type { VentNotation } from './ventNotation';

@@ -1,7 +1,7 @@
 /** What is breathed, smelt and read in a pit after a step: humidity, smoke, the probe and the dial. */
 import { gasDensity, humidityRatio, saturationPressure } from '../air/moistAir';
 import { kelvin } from '../quantity/units';
-import type { Weather } from '../scenario/weather';
+import type { Weather } from '../air/weather';
 import { PIT_CLOSURES, PROBE_GAS_FRACTION, SENSOR_LAG } from './closures';
 import type { GratePosition, Surface } from './layout';
 import { nodeOf, type PitState } from './state';

@@ -3,7 +3,7 @@
  * frozen at the step's start (linearly implicit Euler), so a step costs the same whatever happens.
  */
 import { CP_GAS, OXYGEN_IN_AIR, WATER_SPECIFIC_HEAT } from '../air/moistAir';
-import type { Weather } from '../scenario/weather';
+import type { Weather } from '../air/weather';
 import { CHAR } from '../fire/char';
 import { stepParcel, type ParcelSurroundings } from '../fire/burnParcel';
 import { addToPool, WOOD_CHAR } from '../fire/fuelPool';

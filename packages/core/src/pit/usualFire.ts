@@ -1,5 +1,5 @@
 /** What is usually done with a preset: the fire built in it and how it is brought up (common practice). */
-import type { ArrangementId, FireSpec } from '../scenario/fireSpec';
+import type { ArrangementId, FireSpec } from '../fire/fireSpec';
 import { MAX_ARC_DEGREES } from '../fire/snake';
 import type { CookerParameters } from './parameters';
 import type { Preset } from './preset';

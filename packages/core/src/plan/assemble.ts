@@ -12,7 +12,8 @@ import {
 import { risksOf, waysOut } from './advice/risks';
 import { collectJobs } from './collectJobs';
 import type { PlanFigures, ProblemFigures } from './document/figures';
-import type { Amount, Plan, Ready } from './document/plan';
+import type { Amount, Request } from './request/types';
+import type { Plan, Ready } from './document/plan';
 import type { TunedPolicy } from './fire/tunePolicy';
 import { windowOf } from './jobs/job';
 import { plannedFireOf, plannedVentsOf } from './jobs/plannedFire';
@@ -20,7 +21,6 @@ import { shoppingOf } from './jobs/shopping';
 import { watchOf } from './jobs/watch';
 import type { PlannedPit, PlanClock } from './plannedPit';
 import { amountOf } from './request/amount';
-import type { Request } from './request/types';
 import { expectedOf } from './schedule/expected';
 import type { PitPlan } from './schedule/pitPlan';
 import { latestEndMin, missChances, servedMs, wantedWindow } from './schedule/schedule';

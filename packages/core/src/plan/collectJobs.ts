@@ -1,12 +1,11 @@
 /** The jobs of all pits on one clock: ahead of the fire, at the pits, at the table, and in the shop. */
 import { localOf, MINUTE_MS } from '../quantity/time';
 import type { JobFigures, ShoppingFigures } from './document/figures';
-import type { Amount } from './document/plan';
+import type { Amount, Request } from './request/types';
 import type { JobDraft } from './jobs/job';
 import { jobsAt } from './jobs/jobs';
 import { beforeBed, prepareJobs, shopJob } from './jobs/prepare';
 import type { PlannedPit, PlanClock } from './plannedPit';
-import type { Request } from './request/types';
 import { courseOf, servedMs } from './schedule/schedule';
 
 /** A job with its minute on the plan's clock. */

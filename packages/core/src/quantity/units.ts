@@ -18,6 +18,8 @@ export const METRIC: Units = { temperature: 'C', mass: 'kg' };
 export const ZERO_C_IN_K = 273.15;
 /** One avoirdupois pound in kilograms. Exact by international agreement (1959). */
 export const KG_PER_LB = 0.45359237;
+/** Stefan-Boltzmann constant, W/m2K4 (CODATA). */
+export const STEFAN_BOLTZMANN = 5.670374e-8;
 /** Standard gravity, m/s2. Exact by convention. */
 export const GRAVITY = 9.80665;
 

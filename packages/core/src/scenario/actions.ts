@@ -44,3 +44,6 @@ export type Action = { atMin: number } & (
 
 /** What is told of a cook besides what somebody did. */
 export type Happening = Action | { atMin: number; do: 'flare' | 'pan-dry' | 'fire-out' };
+
+/** How long a lid stays open for putting meat on, wrapping or feeding, s (common practice). */
+export const USUAL_LID_S = 60;

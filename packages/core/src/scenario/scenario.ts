@@ -4,8 +4,8 @@ import type { WrapId } from '../meat/wraps';
 import type { Place } from '../pit/layout';
 import type { CookerParameters } from '../pit/parameters';
 import type { Action } from './actions';
-import type { FireSpec } from './fireSpec';
-import type { Weather } from './weather';
+import type { FireSpec } from '../fire/fireSpec';
+import type { Weather } from '../air/weather';
 
 export type WrapWhen =
   { coreC: number } | { atMin: number } | { stalled: true } | { barkSet: true };

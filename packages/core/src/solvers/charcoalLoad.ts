@@ -1,7 +1,7 @@
 /** Charcoal for so many hours, and how long a pit takes to settle after a move. */
 import { simulate } from '../cook/cook';
 import type { Scenario } from '../scenario/scenario';
-import type { FireSpec } from '../scenario/fireSpec';
+import type { FireSpec } from '../fire/fireSpec';
 import { fireLoadKg } from '../fire/catalogue';
 import { arcForPieces, MAX_ARC_DEGREES } from '../fire/snake';
 import { CHARCOALS } from '../fuel/catalogue';

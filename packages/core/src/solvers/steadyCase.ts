@@ -1,8 +1,8 @@
 /** A pit with its usual fire on some day: what questions turned round are asked of. */
-import type { Weather } from '../scenario/weather';
+import type { Weather } from '../air/weather';
 import type { Action } from '../scenario/actions';
 import type { Scenario } from '../scenario/scenario';
-import type { FireSpec } from '../scenario/fireSpec';
+import type { FireSpec } from '../fire/fireSpec';
 import { CHARCOALS } from '../fuel/catalogue';
 import { presetOf } from '../pit/catalogue';
 import type { CookerParameters } from '../pit/parameters';

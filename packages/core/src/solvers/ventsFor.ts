@@ -1,6 +1,6 @@
 /** Vents for a temperature: every pair that settles there, and how each stands up to the weather. */
 import { simulate } from '../cook/cook';
-import type { Weather } from '../scenario/weather';
+import type { Weather } from '../air/weather';
 import { clamp } from '../quantity/units';
 import {
   steadyScenario,

@@ -1,7 +1,7 @@
 /** What a fire is doing and why, as a code with its figures, from readings and the log. */
 import { habitPolicy } from '../control/habitPolicy';
 import { policyOf } from '../control/policyDocument';
-import { firstMove } from '../plan/advice/firstMove';
+import { firstMove } from '../plan/fire/firstMove';
 import type { FirstMove } from '../plan/document/figures';
 import type { Plan } from '../plan/document/plan';
 import { designFire } from '../plan/fire/designFire';

@@ -4,7 +4,7 @@
  */
 import type { Action } from '../scenario/actions';
 import { MINUTE_MS } from '../quantity/time';
-import type { PlanLog } from '../plan/document/plan';
+import type { PlanJob, PlanLog } from '../plan/document/plan';
 
 /** What an entry says. `note` and `job` change no physics. */
 export type EntryBody =
@@ -56,6 +56,10 @@ export function foldLog(entries: readonly Entry[]): Log {
   const jobsDone = new Set(sorted.flatMap((l) => (l.jobId ? [l.jobId] : [])));
   return { lines: sorted, finishedAt, jobsDone };
 }
+
+/** Jobs still to do, in the order of the plan; the first is the next one. */
+export const jobsAhead = (plan: { jobs: readonly PlanJob[] }, log: Log): PlanJob[] =>
+  plan.jobs.filter((j) => !log.jobsDone.has(j.id));
 
 /** When the fire was lit on the cook's clock: the line that did the job "light". Null before that. */
 export const litAtMs = (log: Log): number | null =>

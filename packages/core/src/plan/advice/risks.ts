@@ -8,7 +8,7 @@ import { windowOf } from '../jobs/job';
 import type { RequestMeat } from '../request/types';
 import type { PitPlan } from '../schedule/pitPlan';
 import { latestEndMin, maxHoldMin } from '../schedule/schedule';
-import { firstMove } from './firstMove';
+import { firstMove } from '../fire/firstMove';
 
 /** How many are told. */
 const MOST = 3;

@@ -5,7 +5,7 @@
 import type { CharcoalId, FuelId, WoodId } from '../../fuel/catalogue';
 import type { WrapId } from '../../meat/wraps';
 import type { CautionId } from '../../safety/cautions';
-import type { FireSpec } from '../../scenario/fireSpec';
+import type { FireSpec } from '../../fire/fireSpec';
 import type { RestWhere } from '../../meat/rest';
 import type { Feeding, Plan, PlannedFire, PlanJob, PlanVents } from './plan';
 import type { RequestMeat } from '../request/types';

@@ -3,9 +3,9 @@ import type { PolicyDocument } from '../../control/policyDocument';
 import type { CharcoalId, FuelId, WoodId } from '../../fuel/catalogue';
 import type { Place } from '../../pit/layout';
 import type { Action } from '../../scenario/actions';
-import type { ArrangementId } from '../../scenario/fireSpec';
+import type { ArrangementId } from '../../fire/fireSpec';
 import type { Scenario } from '../../scenario/scenario';
-import type { Request } from '../request/types';
+import type { Amount, Request } from '../request/types';
 
 /** A job with its minute after lighting of its pit (negative: before). */
 export interface PlanJob {
@@ -117,17 +117,6 @@ export interface Problem {
   message: string;
   /** What would make it possible. */
   instead: string;
-}
-
-/** How much of one cut: from the plate back to the shop. */
-export interface Amount {
-  meat: string;
-  pieces: number;
-  /** Cooked and off the bone, trimmed and raw as bought, kg: low and high. */
-  cookedKg: [number, number];
-  trimmedKg: number;
-  rawKg: [number, number];
-  feeds: number;
 }
 
 /** Where the pieces lie, m from the middle of the grate; the fire is to the left of a long one. */

@@ -1,5 +1,5 @@
 /** The fire that a wish is built with: its arrangement, its full load, its lit part, its smoke wood. */
-import type { FireSpec, WoodChunkSpec } from '../../scenario/fireSpec';
+import type { FireSpec, WoodChunkSpec } from '../../fire/fireSpec';
 import { arcForPieces, MAX_ARC_DEGREES, snakePieces } from '../../fire/snake';
 import { CHARCOALS, type CharcoalId, type WoodId } from '../../fuel/catalogue';
 import { pitWith, presetOf } from '../../pit/catalogue';

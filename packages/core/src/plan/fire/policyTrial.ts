@@ -1,4 +1,5 @@
 /** A policy tried on a simulated pit, and how well it holds it. */
+import { USUAL_LID_S } from '../../scenario/actions';
 import { simulate } from '../../cook/cook';
 import type { ControlPolicy } from '../../control/controlPolicy';
 import type { Operator } from '../../control/operator';
@@ -6,12 +7,10 @@ import type { Action } from '../../scenario/actions';
 import type { MeatSpec, Scenario } from '../../scenario/scenario';
 import type { Result } from '../../scenario/result';
 import { createSimulatedOperator } from '../../control/simulatedOperator';
-import type { FireSpec } from '../../scenario/fireSpec';
+import type { FireSpec } from '../../fire/fireSpec';
 import { mean } from '../../quantity/statistics';
 import type { PitSetup } from './designFire';
 
-/** The lid stays open this long for putting meat on, wrapping and taking off, s. */
-export const LID_SECONDS = { on: 60, wrap: 60 };
 /** From here on a pit should stand in its band, min after lighting. */
 export const JUDGED_FROM_MIN = 75;
 const EVERY_MIN = 5;
@@ -33,7 +32,7 @@ export function plannedScenario(
   const { pit } = setup;
   const minutes = [...new Set(schedule.onMin)];
   const actions: Action[] = minutes.flatMap((atMin): Action[] => [
-    { atMin, do: 'lid-open', seconds: LID_SECONDS.on },
+    { atMin, do: 'lid-open', seconds: USUAL_LID_S },
     ...schedule.meats.flatMap((m, i): Action[] =>
       schedule.onMin[i] === atMin ? [{ atMin, do: 'meat-on', meat: m.id }] : [],
     ),

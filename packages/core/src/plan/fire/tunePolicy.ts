@@ -4,7 +4,7 @@
  */
 import type { ControlPolicy } from '../../control/controlPolicy';
 import { simulate } from '../../cook/cook';
-import type { Weather } from '../../scenario/weather';
+import type { Weather } from '../../air/weather';
 import { otherSetups, type PitSetup } from './designFire';
 import { initialPolicy } from './initialPolicy';
 import { plannedScenario, type HoldingScore, type MeatSchedule } from './policyTrial';

@@ -3,7 +3,7 @@ import type { ControlPolicy } from '../../control/controlPolicy';
 import type { Preset } from '../../pit/preset';
 import { hasSmallFirebox } from '../../pit/usualFire';
 import { mean } from '../../quantity/statistics';
-import type { Weather } from '../../scenario/weather';
+import type { Weather } from '../../air/weather';
 import type { PitSetup } from './designFire';
 import { initialPolicy } from './initialPolicy';
 import { plannedScenario, simulatePolicy, type MeatSchedule } from './policyTrial';

@@ -4,7 +4,7 @@ import { nearestSettableOpening } from '../../control/simulatedOperator';
 import { clamp } from '../../quantity/units';
 import type { Result } from '../../scenario/result';
 import type { Scenario } from '../../scenario/scenario';
-import type { Weather } from '../../scenario/weather';
+import type { Weather } from '../../air/weather';
 import type { PitSetup } from './designFire';
 import { initialPolicy } from './initialPolicy';
 import { JUDGED_FROM_MIN, plannedScenario, simulatePolicy, type MeatSchedule } from './policyTrial';

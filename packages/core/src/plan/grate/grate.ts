@@ -1,6 +1,6 @@
 /** Which pieces fit on a grate beside its fire, and where they lie. Lengths in m from the middle of the grate. */
 import { CENTRE_LINE_FRACTION } from '../../fire/snake';
-import type { ArrangementId } from '../../scenario/fireSpec';
+import type { ArrangementId } from '../../fire/fireSpec';
 import { cutOf } from '../../meat/cuts';
 import { usualThicknessMm, type Cut } from '../../meat/cut';
 import { meatDensity } from '../../meat/properties';

@@ -1,9 +1,8 @@
 /** Jobs at the fire: laying, lighting, vents, feeding, shutting down. */
 import type { CharcoalId } from '../../fuel/catalogue';
-import { charcoalKg, type Action } from '../../scenario/actions';
+import { type Action, USUAL_LID_S, charcoalKg } from '../../scenario/actions';
 import { lastOffMin, type JobDraft } from './job';
 import type { PitPlan } from '../schedule/pitPlan';
-import { LID_SECONDS } from '../fire/policyTrial';
 import type { PlanLog } from '../document/plan';
 
 /** Time to lay a fire, and to get charcoal glowing, min (common practice 15-20 for the coals). */
@@ -145,9 +144,7 @@ function feedJob(plan: PitPlan, actions: Action[], nth: number, ifSlow: boolean)
       ifSlow,
     },
     logs: [
-      ...(sideFirebox || gravityFed
-        ? []
-        : [{ do: 'lid-open' as const, seconds: LID_SECONDS.wrap }]),
+      ...(sideFirebox || gravityFed ? [] : [{ do: 'lid-open' as const, seconds: USUAL_LID_S }]),
       ...actions.filter((a) => a.do !== 'set-vents').map(asLogAction),
     ],
   };

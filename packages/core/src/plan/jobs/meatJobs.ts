@@ -1,6 +1,6 @@
 /** Jobs with the meat: on, wrapped, probed, off to rest. */
+import { USUAL_LID_S } from '../../scenario/actions';
 import { p10p50p90 } from '../../quantity/statistics';
-import { LID_SECONDS } from '../fire/policyTrial';
 import type { RequestMeat } from '../request/types';
 import type { PitPlan } from '../schedule/pitPlan';
 import { windowOf, type JobDraft } from './job';
@@ -18,7 +18,7 @@ export function meatJobs(plan: PitPlan, meat: RequestMeat, i: number, pieces: nu
       do: 'meat-on',
       facts: { kind: 'meat-on', cut, pieces },
       logs: [
-        { do: 'lid-open', seconds: LID_SECONDS.on },
+        { do: 'lid-open', seconds: USUAL_LID_S },
         { do: 'meat-on', meat: meat.id },
       ],
     },
@@ -34,7 +34,7 @@ export function meatJobs(plan: PitPlan, meat: RequestMeat, i: number, pieces: nu
       do: 'wrap',
       facts: { kind: 'wrap', cut, pieces, with: wrapWith, when: meat.wrap.when },
       logs: [
-        { do: 'lid-open', seconds: LID_SECONDS.wrap },
+        { do: 'lid-open', seconds: USUAL_LID_S },
         { do: 'wrap', meat: meat.id, with: wrapWith },
       ],
     });

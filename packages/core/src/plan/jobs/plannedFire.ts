@@ -12,7 +12,7 @@ import { plannedVentMoves } from './fireJobs';
 import { lastOffMin } from './job';
 import { latestEndMin } from '../schedule/schedule';
 import { scoreRun } from '../fire/policyTrial';
-import { firstMove } from '../advice/firstMove';
+import { firstMove } from '../fire/firstMove';
 import type { FeedingFigures, FireFigures, VentFigures } from '../document/figures';
 
 /** Reserve of charcoal at hand for wind and cold: at least this share of the load (common practice: a handful to a quarter). */

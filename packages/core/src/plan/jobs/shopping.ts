@@ -2,9 +2,9 @@
 import { roundDigits } from '../../quantity/units';
 import { requestedMassKg } from '../request/amount';
 import type { ShoppingFigures } from '../document/figures';
-import type { Amount, Feeding, PlannedFire } from '../document/plan';
+import type { Amount, Request } from '../request/types';
+import type { Feeding, PlannedFire } from '../document/plan';
 import { USUAL_WOOD } from '../fire/designFire';
-import type { Request } from '../request/types';
 import type { FuelId, WoodId } from '../../fuel/catalogue';
 
 /** What a planned fire says of its fuel. */

@@ -2,8 +2,7 @@
 import { cutOf } from '../../meat/cuts';
 import { type Cut } from '../../meat/cut';
 import { usualMassKg } from '../../meat/usualTreatment';
-import type { Amount } from '../document/plan';
-import type { Request, RequestMeat } from './types';
+import type { Amount, Request, RequestMeat } from './types';
 
 /** Cooked, edible mass one trimmed piece gives, kg: low and high of the usual range. */
 export const edibleKg = (cut: Cut, massKg: number): [number, number] => [

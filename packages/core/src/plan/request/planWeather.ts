@@ -1,5 +1,5 @@
 /** The weather of a request, over the hours of one cook. */
-import type { Weather, WeatherFromHour } from '../../scenario/weather';
+import type { Weather, WeatherFromHour } from '../../air/weather';
 import { epochOf, MINUTE_MS } from '../../quantity/time';
 
 /**

@@ -1,6 +1,6 @@
 /** The request document as plain types; names as in the open format (docs/formats.md). */
-import type { Weather, WeatherFromHour } from '../../scenario/weather';
-import type { ArrangementId } from '../../scenario/fireSpec';
+import type { Weather, WeatherFromHour } from '../../air/weather';
+import type { ArrangementId } from '../../fire/fireSpec';
 import type { RestWhere } from '../../meat/rest';
 import type { FuelId, WoodId } from '../../fuel/catalogue';
 import type { WrapId } from '../../meat/wraps';
@@ -95,4 +95,15 @@ export interface Request {
   crew?: string[];
   /** Units for what is said in words; C and kg when left out. Numbers stay in C and kg. */
   units?: Units;
+}
+
+/** How much of one cut: from the plate back to the shop. */
+export interface Amount {
+  meat: string;
+  pieces: number;
+  /** Cooked and off the bone, trimmed and raw as bought, kg: low and high. */
+  cookedKg: [number, number];
+  trimmedKg: number;
+  rawKg: [number, number];
+  feeds: number;
 }

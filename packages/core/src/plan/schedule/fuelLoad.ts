@@ -1,19 +1,12 @@
 /** How much fuel one pit is given: what is laid, and what splits are stacked. */
-import { fireLoadKg } from '../../fire/catalogue';
+import { fireLoadKg, remnantKg } from '../../fire/catalogue';
 import { ascending, quantile } from '../../quantity/statistics';
 import { withFuelLoad, type PitSetup } from '../fire/designFire';
 import type { PitPlan } from './pitPlan';
 import { ascendingNeverLast, latestEndMin, MAX_COOK_MIN } from './schedule';
 
-/** Charcoal over what a middling pit burns in a slow cook (9 in 10), and what a heap keeps that will not light, kg. */
+/** Charcoal over what a middling pit burns in a slow cook (9 in 10). */
 const CHARCOAL_MARGIN = 1.03;
-const UNREACHABLE_KG = {
-  bowl: 0.35,
-  ring: 0.25,
-  'side-basket': 0.1,
-  crescent: 0.1,
-  hopper: 0.15,
-} as const;
 /** Reserve of splits over what nearly all likely cooks take. */
 const SPLIT_MARGIN = 1.03;
 
@@ -26,10 +19,7 @@ export function sizeFire(plan: PitPlan): PitSetup['fire'] {
     ...plan.readyMin.map((r) => Math.min(quantile(ascendingNeverLast(r), 0.9), MAX_COOK_MIN)),
   );
   const needKg = quantile(ascending(plan.charcoalKgPerMin), 0.5) * endMin;
-  const remnant =
-    fire.arrangement in UNREACHABLE_KG
-      ? UNREACHABLE_KG[fire.arrangement as keyof typeof UNREACHABLE_KG]
-      : 0;
+  const remnant = remnantKg(fire.arrangement);
   const most = fireLoadKg(fire, parameters.diameterM);
   return withFuelLoad(fire, Math.min(needKg * CHARCOAL_MARGIN + remnant, most), parameters);
 }

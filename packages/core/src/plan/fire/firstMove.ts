@@ -1,9 +1,13 @@
 /** What to try first when a pit settles off its target. */
-import { withHoldingIntake, type VentOpenings } from '../../control/controlPolicy';
+import {
+  withHoldingIntake,
+  type ControlPolicy,
+  type VentOpenings,
+} from '../../control/controlPolicy';
 import { ventMark } from '../../pit/ventNotation';
 import { clamp } from '../../quantity/units';
 import type { FirstMove } from '../document/figures';
-import type { PitPlan } from '../schedule/pitPlan';
+import type { PitSetup } from './designFire';
 
 /** Larger and larger moves, for notations that tell a small one like none; times the move that is due. */
 const LARGER = [1, 1.5, 2.25, 3.4, 5];
@@ -12,11 +16,14 @@ const MOST_E_FOLDS = 0.6;
 /** The exhaust of a fire on splits that runs high: half shut brings it down within minutes (common practice). */
 const DAMPED_EXHAUST = 0.5;
 
+/** A pit with its fire, and how it is held. */
+interface HeldPit {
+  setup: PitSetup;
+  policy: ControlPolicy;
+}
+
 /** The first move when the pit stands `offK` over (or, negative, under) its target, K. */
-export function firstMove(
-  { setup, policy }: Pick<PitPlan, 'setup' | 'policy'>,
-  offK: number,
-): FirstMove {
+export function firstMove({ setup, policy }: HeldPit, offK: number): FirstMove {
   const high = offK > 0;
   if (setup.underFan) return { do: 'look-at-fan', whenHigh: high };
   if (setup.onSplits) {
@@ -34,7 +41,7 @@ export function firstMove(
 }
 
 /** A setting as its owner's notation tells it apart from others. */
-function told({ pit, preset }: PitPlan['setup'], { intake, exhaust }: VentOpenings): string {
+function told({ pit, preset }: PitSetup, { intake, exhaust }: VentOpenings): string {
   const notation = pit.ventWay ?? preset.ventNotation;
   const { travelMm } = preset;
   return `${ventMark(intake, notation, travelMm.intake)} ${ventMark(exhaust, notation, travelMm.exhaust)}`;

@@ -11,37 +11,57 @@ import type {
 
 /** One pair of readings; null where the thermometer said nothing. `at` is the cook's clock. */
 export interface Reading {
+  /** Cook's clock, epoch ms. */
   at: number;
+  /** Pit, C; null where the probe was silent. */
   pitC: number | null;
+  /** Middle of the meat, C; null where the probe was silent or not in. */
   coreC: number | null;
 }
 
 /** The same as plain data, as the app and the exports hold it. */
 export interface CookDoc {
+  /** Kind and version of the document. */
   ostrin: 'cook/1';
+  /** Its id. */
   id: string;
+  /** What the cook is called. */
   name: string;
+  /** The pit it is cooked on, as its owner calls it. */
   pitName: string;
+  /** When it was planned to be lit, epoch ms. */
   startMs: number;
+  /** The plan of its pit. */
   plan: Plan;
+  /** The log, in the order in which it was written. */
   entries: Entry[];
+  /** Readings, in order of time. */
   readings: Reading[];
 }
 
 /** A pit of the yard: its preset with the owner's figures laid over it, and how its vents are told. */
 export interface PitRecord {
+  /** Its id. */
   id: string;
+  /** What its owner calls it. */
   name: string;
+  /** A preset of the catalogue. */
   preset: string;
+  /** Parameters that differ from the preset. */
   overrides: Partial<CookerParameters>;
+  /** Notation in which its vents are told. */
   ventWay: VentNotation;
 }
 
 /** A wish that is kept under a name, to be planned again. */
 export interface SavedPlan {
+  /** Its id. */
   id: string;
+  /** What it is called. */
   name: string;
+  /** Whether it is starred. */
   favourite: boolean;
+  /** The request it answers. */
   request: Request;
   /** When it was last kept, epoch ms. */
   changedAt: number;
@@ -49,27 +69,41 @@ export interface SavedPlan {
 
 /** Fuel on the shelf and what it costs; a fuel that is not listed is not known. */
 export interface Shelf {
+  /** Fuel on the shelf. */
   fuelOnHand: Stock[];
+  /** What fuel costs. */
   prices: Price[];
 }
 
 /** One row of the list of cooks. */
 export interface CookSummary {
+  /** Its id. */
   id: string;
+  /** What it is called. */
   name: string;
+  /** The pit it is cooked on, as its owner calls it. */
   pitName: string;
+  /** When it is lit by its plan, epoch ms. */
   startMs: number;
+  /** When it was finished, cook's clock, epoch ms; null while it goes on. */
   finishedAt: number | null;
+  /** People at the table. */
   people: number;
+  /** The cut of its first meat. */
   cut: string;
+  /** Number of pieces. */
   pieces: number;
 }
 
 /** Where a cook's clock stands: `cookMs` at the server's `realMs`, going `speed` times as fast. */
 export interface ClockState {
+  /** Cook's clock at `realMs`, epoch ms. */
   cookMs: number;
+  /** The server's clock, epoch ms. */
   realMs: number;
+  /** How many times as fast as life it goes, 1 to 240. */
   speed: number;
+  /** Whether it goes on; a finished cook's stands still. */
   running: boolean;
 }
 
@@ -101,9 +135,14 @@ export const ROUTES = {
 
 /** RFC 9457 problem details, with a field for every problem. */
 export interface ProblemDetails {
+  /** A URI for the kind of problem. */
   type: string;
+  /** What went wrong, in short. */
   title: string;
+  /** The HTTP status. */
   status: number;
+  /** More about this occurrence. */
   detail?: string;
+  /** Each field that is wrong, and how. */
   errors?: { field: string; message: string }[];
 }

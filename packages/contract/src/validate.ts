@@ -6,6 +6,7 @@ import { validateSync, type ValidationError } from 'class-validator';
 export interface FieldProblem {
   /** Path such as `meats[0].massKg`; empty for the document as a whole. */
   field: string;
+  /** What is wrong. */
   message: string;
 }
 

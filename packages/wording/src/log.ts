@@ -6,7 +6,9 @@ import { settingWords, ventName, type VentedPit } from './vents';
 
 /** Whose actions are told: the reader's units, and the pit, where it is known. */
 export interface Telling {
+  /** Units of the reader. */
   units: Units;
+  /** The pit whose vents are told; null where it is not known. */
   pit: VentedPit | null;
 }
 

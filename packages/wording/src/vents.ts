@@ -67,7 +67,9 @@ function quarterName(thirtySeconds: number): string {
 
 /** A pit as far as its vents are told: its preset and its owner's notation. */
 export interface VentedPit {
+  /** The preset of the pit. */
   preset: Preset;
+  /** Notation in which its vents are told. */
   notation: VentNotation;
 }
 

@@ -5,7 +5,9 @@
 
 /** One hole in the pit's skin. Areas are free areas, heights above the intake. */
 export interface Opening {
+  /** Area, m2. */
   areaM2: number;
+  /** Height over the ground, m. */
   heightM: number;
   /** Wind pressure coefficient, share of the dynamic pressure (from memory, -0.6 to 0.8). */
   windPressureCoefficient: number;
@@ -32,6 +34,7 @@ export const stackPressure = (heightM: number, outsideK: number, insideK: number
 
 /** A pressure network with room for its flows, reused from step to step. */
 export interface DraughtNetwork {
+  /** All openings. */
   openings: Opening[];
   /** Buoyancy of the gas column from the intake up to each opening, Pa; filled by the caller. */
   buoyancyPa: Float64Array;

@@ -1,15 +1,22 @@
 /** The weather at the pit. */
 export interface Weather {
+  /** From when on, min after lighting; from the start when left out. */
   atMin?: number;
+  /** Air temperature, C. */
   airC: number;
+  /** Wind at 10 m, m/s. */
   windMps: number;
+  /** Relative humidity, 0 to 1. */
   relativeHumidityFraction: number;
+  /** Height over the sea, m. */
   altitudeM: number;
+  /** Rain, mm/h. */
   rainMmPerH: number;
 }
 
 /** Weather that holds from an hour of the day on, told in wall-clock time. */
 export interface WeatherFromHour extends Omit<Weather, 'atMin'> {
+  /** Local time from which it holds. */
   at: string;
 }
 

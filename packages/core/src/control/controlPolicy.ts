@@ -4,7 +4,9 @@ import { clamp } from '../quantity/units';
 
 /** Both vents as shares of their handles' travel, 0 shut to 1 fully open. */
 export interface VentOpenings {
+  /** Intake, 0 shut to 1 fully open. */
   intake: number;
+  /** Exhaust, 0 shut to 1 fully open. */
   exhaust: number;
 }
 
@@ -16,9 +18,11 @@ export interface SplitFeedPolicy {
   kg: number;
   /** Lightest and heaviest split that may be picked instead, kg. */
   lightestKg: number;
+  /** Heaviest split that may be picked, kg. */
   heaviestKg: number;
   /** Least and most time between two splits, min. */
   leastMin: number;
+  /** Most time between two splits, min. */
   mostMin: number;
   /** Glowing coals that carry a split, kg as bought: with fewer, a little charcoal goes on too. */
   bedKg: number;

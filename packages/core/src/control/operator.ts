@@ -6,10 +6,13 @@ import type { Action } from '../scenario/actions';
 
 /** What a cook sees at a whole minute: the thermometer, the clock and a look at the fuel. */
 export interface Observation {
+  /** Minutes after lighting. */
   atMin: number;
+  /** What the probe reads, C. */
   pitC: number;
   /** Charcoal not yet reached by the fire, and glowing, kg as bought. */
   unlitKg: number;
+  /** Charcoal that glows, kg as bought. */
   litKg: number;
   /** Splits and chunks not yet burnt, kg dry. */
   woodKg: number;

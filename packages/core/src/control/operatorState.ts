@@ -6,19 +6,31 @@ import type { Observation } from './operator';
 import type { Action } from '../scenario/actions';
 
 export interface OperatorState {
+  /** Target of the pit, C. */
   targetC: number;
+  /** How the fire is held. */
   policy: ControlPolicy;
+  /** The cooker. */
   preset: Preset;
+  /** The fire as it is built. */
   fire: FireSpec;
+  /** Whether the pit has come up and the vents were closed down. */
   hasComeUp: boolean;
+  /** Intake, 0 shut to 1 fully open. */
   intake: number;
+  /** Exhaust, 0 shut to 1 fully open. */
   exhaust: number;
+  /** When a vent was last moved, min after lighting. */
   lastMoveMin: number;
+  /** When fuel was last put on, min after lighting. */
   lastFeedMin: number;
+  /** Mass of the usual split by now, kg. */
   splitKg: number;
+  /** What the probe read, the latest last. */
   history: (Observation & { spentKg: number })[];
   /** Charcoal put on so far, and what is burnt a minute when all is well, kg. */
   addedKg: number;
+  /** How fast the charcoal burns, kg/min. */
   burnKgPerMin: number;
 }
 

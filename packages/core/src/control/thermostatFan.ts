@@ -14,8 +14,11 @@ const CONTROLLER = {
 } as const;
 
 export interface ThermostatFan {
+  /** Whether it is switched on. */
   on: boolean;
+  /** Target of the pit, C. */
   targetC: number;
+  /** The controller's integral term. */
   integral: number;
 }
 

@@ -21,7 +21,9 @@ const STALL = { perMin: 4 / 60, fromC: 60, toC: 85, windowMin: 20 };
 
 /** How pieces are made where not from the catalogue as usual. */
 export interface PieceOverrides {
+  /** Cells that the piece is cut into. */
   cells?: number;
+  /** A cut that takes the place of the catalogue's. */
   cut?: (cut: Cut) => Cut;
 }
 

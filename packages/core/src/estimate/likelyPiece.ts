@@ -13,6 +13,7 @@ export interface PieceOutcome {
   pitC: (atMin: number) => number;
   /** Minute at which it is done and at which it is tender; NaN when never. */
   doneAtMin: number;
+  /** Minute at which it is tender; NaN when never. */
   tenderAtMin: number;
 }
 

@@ -10,15 +10,21 @@ import type { Surroundings } from '../meat/surface';
 
 /** What the thermometers said at a minute; null where one was silent. */
 export interface ProbeReading {
+  /** Minutes after lighting. */
   atMin: number;
+  /** What the pit's probe reads, C; null where it is silent. */
   pitC: number | null;
+  /** Middle of the piece, C; null while it is not on. */
   coreC: number | null;
 }
 
 /** A pit as computed, minute by minute: the air at the grate and what its probe reads, C; and all of its result. */
 export interface PitTrace {
+  /** The air at the grate, minute by minute. */
   air: Surroundings[];
+  /** The pit at its probe, minute by minute, C. */
   pitC: number[];
+  /** The run behind it. */
   result: Result;
 }
 
@@ -46,6 +52,7 @@ export function tracePit(
 export interface MeasuredPit {
   /** `biasK` is what the thermometer itself reads too little. */
   air: (biasK?: number) => AirTrace;
+  /** What its probe reads, C. */
   pitC: (atMin: number) => number;
 }
 

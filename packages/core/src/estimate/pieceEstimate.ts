@@ -46,18 +46,25 @@ const MIN_READINGS = 3;
 export interface EstimateInput {
   /** The cook as it was really done, its piece under the probe first among its meats. */
   scenario: Scenario;
+  /** Air measured at the grate. */
   measured: MeasuredPit;
+  /** Readings of pit and meat. */
   readings: readonly ProbeReading[];
+  /** Now, minutes after lighting. */
   nowMin: number;
 }
 
 /** The most probable piece and how sure that is, in standard deviations of the spreads. */
 export interface PieceEstimate {
+  /** How far each factor lies from the catalogue, standard deviations. */
   z: number[];
   /** Matrix whose product with independent normals gives the doubt. */
   covarianceFactor: number[][];
+  /** How it differs from the catalogue. */
   variation: PieceVariation;
+  /** How much hotter the pit is at the piece than its probe reads, K. */
   pitBiasK: number;
+  /** How far the probe's tip sits from the middle, mm. */
   probeOffsetMm: number;
   /** Ten-minute means it stands on. */
   readings: number;
@@ -161,8 +168,11 @@ export function estimatePiece(input: EstimateInput): PieceEstimate | null {
 
 /** One piece drawn from what is known of it; `pace` stretches the time still to go by what the model leaves out. */
 export interface LikelyPiece {
+  /** How it differs from the catalogue. */
   variation: PieceVariation;
+  /** How much hotter the pit is at the piece than its probe reads, K. */
   pitBiasK: number;
+  /** How much slower than computed it goes on; 1 is as computed. */
   pace: number;
 }
 

@@ -21,6 +21,7 @@ export interface Arrangement {
 
 /** Where a piece of wood lies in the charcoal. */
 export interface WoodPlace {
+  /** Along a snake, degrees from its lit end. */
   atArcDegrees?: number;
   /** 0 on top to 1 at the bottom. */
   depthFraction?: number;
@@ -28,9 +29,14 @@ export interface WoodPlace {
 
 /** Fuel of one make-up, or a mixture: kg dry ash-free, heat per kg, ash and moisture per kg. */
 export interface FuelPool {
+  /** Mass, kg dry and ash-free. */
   kg: number;
+  /** Heat of combustion, J/kg. */
   heatJPerKg: number;
+  /** Ash, kg for each kg. */
   ashPerKg: number;
+  /** Moisture, kg for each kg. */
   moisturePerKg: number;
+  /** How fast fire walks through it; 1 is the usual. */
   paceFactor: number;
 }

@@ -8,9 +8,13 @@ const BOIL_K = 373.15;
 
 /** What surrounds a parcel. Temperatures K, oxygen kg/kg, `open`: the lid or door stands open. */
 export interface ParcelSurroundings {
+  /** Temperature of the coals, K. */
   coalK: number;
+  /** Temperature of the gas over them, K. */
   gasK: number;
+  /** Oxygen, kg for each kg of gas. */
   oxygen: number;
+  /** Whether lid or door stands open. */
   open: boolean;
   /** Share of the wood's underside that glowing fuel touches, 0 to 1: little fuel heats little wood. */
   contact: number;
@@ -20,19 +24,29 @@ export interface ParcelSurroundings {
 export interface ParcelRates {
   /** Face left, m2; skin's dry mass, kg. */
   areaM2: number;
+  /** Dry mass of the skin, kg. */
   skinDryKg: number;
   /** Pyrolysis per kg of skin, 1/s, and of the piece, kg/s. */
   pyrolysisPerS: number;
+  /** Wood that chars, kg/s. */
   pyrolysedKgPerS: number;
+  /** Steam from the skin, kg/s. */
   skinSteamKgPerS: number;
+  /** Steam from the core, kg/s. */
   coreSteamKgPerS: number;
   /** Core feeding the skin, as a share of the core's water per second. */
   waterFeedKgPerS: number;
+  /** Conductance from the coals, W/K. */
   coalWPerK: number;
+  /** Conductance from the gas, W/K. */
   gasWPerK: number;
+  /** Heat from its own flame, W. */
   flameW: number;
+  /** Heat from skin to core, W. */
   intoCoreW: number;
+  /** Where the flame tends, 0 to 1. */
   flameTarget: number;
+  /** Share of the volatiles that burns, 0 to 1. */
   burntFraction: number;
 }
 
@@ -123,17 +137,25 @@ export const coreHeatCapacity = (parcel: WoodParcel, skinDryKg: number): number 
 
 /** What a step of all parcels gave and took, over the step: kg and J, counts included. */
 export interface WoodYield {
+  /** Volatiles given off, kg. */
   volatilesKg: number;
+  /** Volatiles burnt, kg. */
   burntVolatilesKg: number;
+  /** Char made, kg. */
   charKg: number;
+  /** Steam given off, kg. */
   steamKg: number;
+  /** Heat taken from the coals, J. */
   fromCoalsJ: number;
+  /** Heat taken from the gas, J. */
   fromGasJ: number;
   /** The conductances behind them times time, J/K. */
   coalJPerK: number;
+  /** The conductance from the gas times time, J/K. */
   gasJPerK: number;
   /** Face of wood lying over the coals times time, m2 s, and the liveliest flame. */
   coversM2S: number;
+  /** The liveliest flame, 0 to 1. */
   flame: number;
 }
 

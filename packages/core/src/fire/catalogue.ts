@@ -40,9 +40,13 @@ export const ARRANGEMENTS: readonly ArrangementId[] = [
 
 /** A fire as it is built: how it lies, what is lit, what is not, and its mass as bought, kg. */
 export interface BuiltFire {
+  /** How the fire lies. */
   arrangement: Arrangement;
+  /** Charcoal that glows. */
   lit: FuelPool;
+  /** Charcoal that does not glow yet. */
   unlit: FuelPool;
+  /** Charcoal in it, kg as bought. */
   boughtKg: number;
 }
 

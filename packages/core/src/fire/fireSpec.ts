@@ -5,7 +5,9 @@ export type ArrangementId =
   'snake' | 'side-basket' | 'crescent' | 'bowl' | 'ring' | 'coal-bed' | 'hopper';
 
 export interface WoodChunkSpec {
+  /** A wood of the catalogue. */
   species: WoodId;
+  /** Mass of one chunk, g. */
   massG: number;
   /** Where it lies on a snake, degrees from the lit end. */
   atArcDegrees?: number;
@@ -17,25 +19,39 @@ export interface WoodChunkSpec {
 
 /** A snake of briquettes, described by how it lies. */
 export interface SnakeFire {
+  /** How the fire lies. */
   arrangement: 'snake';
+  /** What burns. */
   fuel: CharcoalId;
+  /** Rows side by side. */
   side: number;
+  /** Rows on top of each other. */
   layers: number;
+  /** How far it goes round the rim, degrees. */
   arcDegrees: number;
+  /** Pieces that are lit before they are put in. */
   litPieces: number;
+  /** When the lit part is put in, min after lighting. */
   litAtMin: number;
+  /** Smoke wood. */
   woodChunks: WoodChunkSpec[];
 }
 
 /** Any other fire, described by what was weighed in. */
 export interface HeapFire {
+  /** How the fire lies. */
   arrangement: Exclude<ArrangementId, 'snake'>;
+  /** What burns. */
   fuel: CharcoalId;
   /** All charcoal, the lit part included. */
   massKg: number;
+  /** Part that is lit, kg as bought. */
   litMassKg: number;
+  /** Where the lit part lies. */
   litPlace: 'top' | 'middle';
+  /** When the lit part is put in, min after lighting. */
   litAtMin: number;
+  /** Smoke wood. */
   woodChunks: WoodChunkSpec[];
 }
 

@@ -11,6 +11,7 @@ export interface SnakeGeometry {
   side: number;
   /** Rows one on another. */
   layers: number;
+  /** Length of the arc, degrees. */
   arcDegrees: number;
 }
 

@@ -43,19 +43,31 @@ export const WOOD = {
 
 /** One piece or several alike. It lies cold until the fire reaches it. */
 export interface WoodParcel {
+  /** A wood of the catalogue. */
   species: WoodId;
+  /** Where it lies. */
   place: WoodPlace;
+  /** How many alike it stands for. */
   count: number;
   /** Split or chunk: a split lies across the bed and counts as heat. */
   split: boolean;
+  /** Area, m2. */
   areaM2: number;
+  /** Half its thickness, m. */
   radiusM: number;
+  /** Dry mass at the start, kg. */
   initialDryKg: number;
+  /** Dry mass left, kg. */
   dryKg: number;
+  /** Water in the skin, kg. */
   skinWaterKg: number;
+  /** Water in the core, kg. */
   coreWaterKg: number;
+  /** Temperature of the skin, K. */
   skinK: number;
+  /** Temperature of the core, K. */
   coreK: number;
+  /** Whether it has caught fire. */
   caught: boolean;
   /** 0 smouldering to 1 in flame. */
   flame: number;
@@ -65,11 +77,17 @@ export interface WoodParcel {
 
 /** How a parcel is made. */
 export interface ParcelSpec {
+  /** A wood of the catalogue. */
   species: WoodId;
+  /** Mass, kg. */
   massKg: number;
+  /** Moisture, share of the wet mass. */
   moistureFraction: number;
+  /** How many alike it stands for. */
   count?: number;
+  /** Whether it is a split; else a chunk. */
   split?: boolean;
+  /** Where it lies. */
   place?: WoodPlace;
   /** Temperature it is brought at, K; pre-warmed splits lie on the firebox. */
   startK: number;

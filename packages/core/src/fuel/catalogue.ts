@@ -2,6 +2,7 @@
 
 /** Charcoal as bought. Masses of `daf` are dry and ash-free. */
 export interface Charcoal {
+  /** What it is called. */
   name: string;
   /** Usual mass of one piece, kg. */
   pieceKg: number;
@@ -52,6 +53,7 @@ export const dafFraction = (charcoal: Charcoal): number =>
 
 /** Wood for smoke and for heat. */
 export interface Wood {
+  /** What it is called. */
   name: string;
   /** Oven-dry mass over volume at 12 % moisture: Wood Handbook (FPL), from memory. */
   specificGravity: number;

@@ -5,15 +5,21 @@ import type { Composition } from './properties';
 export type SafetyKind = 'red' | 'poultry' | 'minced';
 
 export interface Cut {
+  /** Its name in documents. */
   id: string;
+  /** What it is called. */
   name: string;
+  /** What several are called. */
   plural: string;
   /** As it is called beside its line in a chart. */
   short: string;
+  /** What it is made of. */
   composition: Composition;
   /** Mass at which `radiusMm` was taken, kg, and the power of mass that the radius goes with. */
   referenceKg: number;
+  /** How its radius grows with its mass: exponent. */
   radiusExponent: number;
+  /** Half its thickness at the reference mass, mm. */
   referenceRadiusMm: number;
   /** Shape: face area goes with r to this power (0 slab, 1 cylinder, 2 sphere). */
   shapeExponent: number;
@@ -35,6 +41,7 @@ export interface Cut {
   lengthOverWidth: number;
   /** Sensible masses of one piece, kg. */
   massRange: readonly [number, number];
+  /** Middles at which it is usually called done, C. */
   doneRangeC: readonly [number, number];
 }
 

@@ -6,11 +6,13 @@ export interface FacePaths {
   airShare: number;
   /** Overall coefficient from surroundings to the evaporating front, W/m2K, and the temperature that drives it. */
   overallWPerM2K: number;
+  /** Temperature that drives the heat, C. */
   drivingC: number;
   /** From surroundings to the face of the cap, m2K/W. */
   coverResistance: number;
   /** Resistance to vapour, m2sPa/kg; Infinity switches evaporation off. */
   vapourResistance: number;
+  /** Vapour pressure of the surroundings, Pa. */
   vapourPa: number;
 }
 

@@ -28,7 +28,9 @@ const BARK_SOFTENING = { most: 0.75, afterMin: 90, firmsTimes: 3 };
 export interface PieceOptions {
   /** Whole thickness through the thickest part; the cut's usual one when left out. */
   thicknessMm?: number;
+  /** How the piece differs from the catalogue. */
   variation?: PieceVariation;
+  /** Cells that the piece is cut into. */
   cells?: number;
 }
 

@@ -6,16 +6,25 @@ import type { WrapId } from './wraps';
 
 /** Make with `createPiece`. */
 export interface Piece {
+  /** The cut it is of. */
   cut: Cut;
+  /** How it differs from the catalogue. */
   variation: PieceVariation;
+  /** Mass when raw, kg. */
   rawKg: number;
+  /** Half its thickness, m. */
   radiusM: number;
   /** Whole face, and the part of it that no fat or bone covers, m2. */
   faceM2: number;
+  /** Face that no fat or bone covers, m2. */
   bareM2: number;
+  /** Temperature of each cell, C. */
   tempC: Float64Array;
+  /** Water in each cell, kg for each kg raw. */
   water: Float64Array;
+  /** Highest temperature so far of each cell, C. */
   hottestC: Float64Array;
+  /** Minutes at 93 C that each cell has had the worth of. */
   collagenDose: Float64Array;
   /** Share of the raw mass in each cell. */
   cellMassFraction: Float64Array;
@@ -23,26 +32,35 @@ export interface Piece {
   shapeFactorsM: Float64Array;
   /** How much of the outermost millimetres lies in each cell (sums to 1), and what they weigh, kg. */
   skinFraction: Float64Array;
+  /** Mass of the outermost millimetres, kg. */
   skinKg: number;
   /** How far the centre lies beyond the innermost cell, as a share of the step to the next. */
   centreExtrapolation: number;
   /** Of the bare face, C. */
   faceC: number;
+  /** What it is wrapped in. */
   wrap: WrapId;
   /** Water that the dried crust has lost, kg/m2: how far the drying front has gone in. */
   crustWaterDeficit: number;
+  /** Thickness of the dried crust, m. */
   crustM: number;
+  /** Water evaporated so far, kg. */
   evaporatedKg: number;
+  /** Juice dripped so far, kg. */
   drippedKg: number;
+  /** Fat rendered so far, kg. */
   fatLostKg: number;
+  /** Water that lies on the face, kg. */
   filmKg: number;
   /** Water sprayed or brushed on, kg. */
   sprayedKg: number;
   /** Liquid standing in the wrap: poured in or dripped; it is not part of the piece's mass. */
   liquidKg: number;
+  /** Minutes at 93 C that the face has had the worth of. */
   browningMin: number;
   /** Best bark so far (1 = set), and minutes of foil that have softened it since. */
   bestBark: number;
+  /** Minutes in a wrap that have softened the bark. */
   softenedMin: number;
   /** Salmonella reduction at the slowest point, log10. */
   logReduction: number;
@@ -50,9 +68,11 @@ export interface Piece {
   heatW: number;
   /** Share of that heat that came from the air and not from the walls. */
   convectiveFraction: number;
+  /** Vapour given off in the last step, kg/s. */
   vapourKgPerS: number;
   /** Heat taken since it was made and heat spent on evaporation, J. */
   heatInJ: number;
+  /** Heat spent on evaporation since it was made, J. */
   latentJ: number;
   /** What a step works with; it says nothing about the piece between steps. */
   workspace: PieceWorkspace;
@@ -60,14 +80,21 @@ export interface Piece {
 
 /** Arrays over the cells (and the face) that are filled anew in every step. */
 export interface PieceWorkspace {
+  /** Below the diagonal, W/K. */
   lower: Float64Array;
+  /** The diagonal, W/K. */
   diagonal: Float64Array;
+  /** Above the diagonal, W/K. */
   upper: Float64Array;
+  /** The right-hand side, W. */
   rhs: Float64Array;
   /** Mass of each cell, kg; water beyond what it can hold, kg per kg raw; what flows outward per unit of that, kg/s. */
   massKg: Float64Array;
+  /** Water beyond what each cell can hold, kg for each kg raw. */
   excessWater: Float64Array;
+  /** Flow outward from each cell for a unit of excess, kg/s. */
   outflowKgPerS: Float64Array;
+  /** How heat and vapour reach the face. */
   paths: FacePaths;
 }
 

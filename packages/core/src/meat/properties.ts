@@ -2,9 +2,13 @@
 
 /** Mass fractions of raw meat; they sum to 1. */
 export interface Composition {
+  /** Water, share of the mass. */
   water: number;
+  /** Protein, share of the mass. */
   protein: number;
+  /** Fat, share of the mass. */
   fat: number;
+  /** Ash, share of the mass. */
   ash: number;
 }
 

@@ -20,7 +20,9 @@ export type RestWhere = 'open' | 'tented' | 'counter' | 'cool-box' | 'warmer' | 
 
 /** A resting place; `boxC` follows the meat when it is a box. */
 export interface RestState {
+  /** The kind of place. */
   where: RestWhere;
+  /** Air in a cool box, C. */
   boxC: number;
   /** Of a warmer or an oven. */
   atC: number;

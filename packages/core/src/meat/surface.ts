@@ -16,14 +16,17 @@ import type { FacePaths } from './facePaths';
 
 /** What the piece sits in during one step. */
 export interface Surroundings {
+  /** Air temperature, C. */
   airC: number;
   /** Mean temperature of what it sees, C. */
   wallC: number;
   /** Humidity ratio of the air, kg/kg. */
   humidity: number;
+  /** Speed of the air at the face, m/s. */
   airSpeedMps: number;
   /** Air drawn through the cooker, kg/s; a tight cooker slows its own drying. Infinity outdoors. */
   draughtKgPerS: number;
+  /** Air pressure, Pa. */
   pressurePa: number;
 }
 

@@ -3,15 +3,23 @@ import type { Random } from '../quantity/random';
 
 /** Multipliers on what differs from piece to piece; 1 is the catalogue. `holdingK` is added, in K. */
 export interface PieceVariation {
+  /** On its thickness. */
   radius: number;
+  /** On the heat it takes. */
   heat: number;
+  /** On its evaporation. */
   evaporation: number;
+  /** On how fast juice flows. */
   juice: number;
+  /** On how much of it drips. */
   drip: number;
   /** Share of the water that cooked protein lets go of. */
   shrink: number;
+  /** On the resistance of its crust. */
   crust: number;
+  /** On the resistance of a paper wrap. */
   paper: number;
+  /** On how long it takes to be tender. */
   tender: number;
   /** Shift of the temperature at which protein lets go of its water, K. */
   holdingK: number;

@@ -3,6 +3,7 @@
 export type WrapId = 'none' | 'paper' | 'foil' | 'boat' | 'pan';
 
 export interface Wrap {
+  /** What it is called. */
   name: string;
   /** Resistance to heat, m2K/W. */
   heatResistance: number;

@@ -37,8 +37,11 @@ import type {
  * the place sees, W; vapour given, kg/s.
  */
 export interface FoodLoad {
+  /** Taken from the gas at each position, W. */
   fromGasW: number[];
+  /** Taken from what each position sees, W. */
   fromWallsW: number[];
+  /** Vapour given off, kg/s. */
   vapourKgPerS: number;
 }
 

@@ -2,6 +2,7 @@
 
 /** One opening in the cooker's walls. */
 export interface OpeningSpec {
+  /** What moves it. */
   kind: 'intake' | 'exhaust' | 'leak' | 'lid' | 'door' | 'fan';
   /** Index of the gas zone it opens into. */
   zone: number;
@@ -29,6 +30,7 @@ export interface Film {
 
 /** A wall as nodes from inside to outside, joined by conductances. */
 export interface Wall {
+  /** What it is called. */
   name: string;
   /** Heat capacities of the nodes from the inside out, J/K. */
   heatStoresJPerK: readonly number[];
@@ -51,7 +53,9 @@ export type Surface = number | 'coals' | 'metal' | 'pan';
 
 /** Grey radiation between two surfaces. */
 export interface RadiationLink {
+  /** One surface. */
   a: Surface;
+  /** The other. */
   b: Surface;
   /** Exchange area times effective emissivity, m2. */
   m2: number;
@@ -63,6 +67,7 @@ export type Place = (typeof PLACES)[number];
 
 /** A place where a probe or a piece of meat may sit. Both lists of shares sum to one. */
 export interface GratePosition {
+  /** Its name. */
   at: Place;
   /** Which gas zones its air comes from, with their shares. */
   gasShares: readonly (readonly [zone: number, share: number])[];
@@ -74,12 +79,15 @@ export interface GratePosition {
 export interface Layout {
   /** Gas zones along the way of the smoke; zone 0 holds the fire. */
   zones: readonly { name: string; volumeM3: number }[];
+  /** All openings. */
   openings: readonly OpeningSpec[];
+  /** The walls. */
   walls: readonly Wall[];
   /** Grates, deflector and loose metal as one body: heat capacity, J/K, and films to the gas. */
   metal: { jPerK: number; films: readonly Film[] };
   /** Water pan: heat capacity when empty, J/K, water surface, m2, and films to the gas. */
   pan: { jPerK: number; m2: number; films: readonly Film[] };
+  /** Which surfaces radiate to each other. */
   radiationLinks: readonly RadiationLink[];
   /** What the coals radiate to; shares sum to one. */
   coalViewFractions: readonly (readonly [Surface, number])[];
@@ -103,6 +111,7 @@ export interface Layout {
   closedVentFraction: number;
   /** Power from the exhaust handle's travel to its free area. */
   exhaustExponent: number;
+  /** Places where probes and meat sit. */
   positions: readonly GratePosition[];
   /** Gas zone of the dial in the lid. */
   domeZone: number;

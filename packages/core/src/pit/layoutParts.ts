@@ -15,17 +15,21 @@ export type OpeningPlace = readonly [
 
 /** The openings of a cooker by their purpose. */
 export interface OpeningPlaces {
+  /** Where the intake is. */
   intake: OpeningPlace;
   /** Gaps with their share of all leaks; the shares sum to one. */
   leaks: readonly (readonly [share: number, place: OpeningPlace])[];
+  /** Where the exhaust is. */
   exhaust: OpeningPlace;
   /** Whether the exhaust comes off with the lid. */
   exhaustInLid: boolean;
+  /** Where the lid leaks. */
   lid: OpeningPlace;
   /** Area laid open when the lid is off, m2. */
   lidM2: number;
   /** Fire door; left out where there is none. */
   door?: OpeningPlace;
+  /** Where the fan blows. */
   fan: OpeningPlace;
 }
 

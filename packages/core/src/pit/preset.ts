@@ -33,6 +33,7 @@ export type MeatPlacement =
 export interface FireChoice {
   /** Its name in saved drafts and in the wording package. */
   id: string;
+  /** What it burns. */
   fuel: FuelId;
   /** How it lies; as is usual for the cooker when left out. */
   arrangement?: ArrangementId;
@@ -42,6 +43,7 @@ export interface FireChoice {
 export interface HoldingHabit {
   /** Intake that holds `atC`, share of the handle's travel. */
   intake: number;
+  /** The temperature that `intake` holds, C. */
   atC: number;
   /** What opening the intake by a factor e is worth, K. */
   kelvinPerEFold: number;
@@ -71,16 +73,23 @@ export interface CookerTraits {
   slowToCool: boolean;
   /** Most people's first cooker: proposed where nobody chose one. */
   commonFirstCooker: boolean;
+  /** Where meat is put. */
   meatPlacement: MeatPlacement;
 }
 
 /** A line of the catalogue. */
 export interface Preset {
+  /** Its name in documents. */
   id: string;
+  /** What it is called. */
   name: string;
+  /** Its family: layout and drawing. */
   family: Family;
+  /** Its parameters. */
   parameters: CookerParameters;
+  /** Makes the layout from parameters. */
   layout: (parameters: CookerParameters) => Layout;
+  /** Traits that decide what is done at it. */
   traits: CookerTraits;
   /** Plausible range of each figure that an owner may change: [low, high]. */
   plausibleRanges: Partial<Record<keyof CookerParameters, readonly [number, number]>>;
@@ -104,6 +113,7 @@ export interface Preset {
   fireChoices: readonly FireChoice[];
   /** Vents while it is brought up, shares of the travel, and for how long, min (common practice). */
   bringUp: { intake: number; exhaust: number; minutes: number };
+  /** How its vents are commonly first set. */
   holding: HoldingHabit;
   /** Settings that its vent card shows, tight to wide: [intake, exhaust], shares of the travel. */
   cardSettings: readonly (readonly [number, number])[];

@@ -8,7 +8,9 @@ export const CERAMIC = { conductivity: 0.9, heat: 900, density: 2200 } as const;
 
 /** Stores and joins of one wall. */
 export interface WallNodes {
+  /** Heat store of each node, J/K. */
   heatStoresJPerK: number[];
+  /** Conductance from each node to the next, W/K. */
   conductancesWPerK: number[];
 }
 

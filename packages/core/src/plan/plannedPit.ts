@@ -3,7 +3,9 @@ import type { RequestMeat } from './request/types';
 import type { PitPlan } from './schedule/pitPlan';
 
 export interface PlannedPit {
+  /** What was worked out for it. */
   cook: PitPlan;
+  /** The meats on it. */
   meats: RequestMeat[];
   /** Pieces of each meat. */
   pieces: number[];

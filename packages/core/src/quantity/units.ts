@@ -8,7 +8,9 @@ export type MassUnit = 'kg' | 'lb';
 
 /** The units a user reads and writes. */
 export interface Units {
+  /** Of temperatures. */
   temperature: TemperatureUnit;
+  /** Of masses; lengths go with it. */
   mass: MassUnit;
 }
 

@@ -10,12 +10,19 @@ import { ascending, quantile } from '../quantity/statistics';
 
 /** Relative spreads of a pit, of its day (air in K), and of a thermometer: what it is off and trembles by, K. */
 export interface PitVariationSd {
+  /** Of its leaks, relative. */
   leakCm2: number;
+  /** Of the heat lost through its walls, relative. */
   wallLossFactor: number;
+  /** Of how fast fire walks, relative. */
   spreadFactor: number;
+  /** Of the wind, relative. */
   windMps: number;
+  /** Of the air, K. */
   airK: number;
+  /** Of what a thermometer is off by, K. */
   probeBiasK: number;
+  /** Of how its readings scatter, K. */
   probeNoiseK: number;
 }
 
@@ -43,8 +50,11 @@ const TRIMMED_PIT_SD: PitVariationSd = {
 
 /** A scenario in another pit, on another day, and a way to look at it through another thermometer. */
 export interface LikelyPit {
+  /** The scenario that is simulated. */
   scenario: Scenario;
+  /** What its thermometer is off by, K. */
   probeBiasK: number;
+  /** The same operator, reading its thermometer. */
   withItsProbe: (operator: Operator) => Operator;
 }
 

@@ -14,6 +14,7 @@ const CHECK_EVERY_MIN = 30;
 const BRIEF_RUN_MIN = 150;
 
 export interface RunResult {
+  /** What came of it. */
   result: Result;
   /** The air that each piece lay in, minute by minute. */
   air: Surroundings[][];

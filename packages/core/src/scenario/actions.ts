@@ -5,14 +5,21 @@ import type { Place } from '../pit/layout';
 
 /** Charcoal or splits put on. `massKg` is all of it; charcoal may be counted in pieces instead. */
 export interface AddFuel {
+  /** The kind of action. */
   do: 'add-fuel';
+  /** What is put on. */
   fuel: CharcoalId | 'splits';
+  /** Pieces of it. */
   pieces: number;
+  /** All of it, kg; by its pieces when left out. */
   massKg?: number;
+  /** Whether it glows already. */
   lit: boolean;
   /** Splits: wood, moisture (wet basis), and whether they lay warming on the firebox. */
   species?: WoodId;
+  /** Moisture of splits, share of the wet mass. */
   moistureFraction?: number;
+  /** Whether splits lay warming on the firebox. */
   preheated?: boolean;
 }
 

@@ -11,13 +11,17 @@ export type WrapWhen =
   { coreC: number } | { atMin: number } | { stalled: true } | { barkSet: true };
 
 export interface MeatSpec {
+  /** Its name in actions. */
   id: string;
+  /** A cut of the catalogue. */
   cut: string;
   /** How many alike pieces this stands for; 1 when left out. */
   count?: number;
   /** Mass of one piece. */
   massKg: number;
+  /** Thickness through the thickest part, mm; the cut's usual one when left out. */
   thicknessMm?: number;
+  /** Temperature when it goes on, C. */
   startC: number;
   /** Its place on the grate; where the probe sits when left out. */
   at?: Place;
@@ -27,6 +31,7 @@ export interface MeatSpec {
   probedEarly?: boolean;
   /** Left out `when`: wrapped by hand only. `liquidKg` goes into a boat or pan. */
   wrap?: { with: WrapId; when?: WrapWhen; liquidKg?: number };
+  /** When it is done. */
   done?: { coreC: number } | { tender: true };
   /** `atC` of a warmer or an oven. */
   rest?: { where: RestWhere; minutes: number; atC?: number };
@@ -44,13 +49,22 @@ export type Control =
     };
 
 export interface Scenario {
+  /** Kind and version of the document. */
   ostrin: 'scenario/1';
+  /** The cooker. */
   cooker: { preset: string; overrides: Partial<CookerParameters> };
+  /** The fire; none where the air is given. */
   fire?: FireSpec;
+  /** The weather. */
   weather: Weather | Weather[];
+  /** What holds the pit. */
   control: Control;
+  /** What is done, in any order. */
   actions: Action[];
+  /** The meats. */
   meats: MeatSpec[];
+  /** Length of the cook, min. */
   untilMin: number;
+  /** Minutes from one row of the result to the next. */
   everyMin: number;
 }

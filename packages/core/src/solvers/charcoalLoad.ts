@@ -11,11 +11,15 @@ import { steadyScenario, charcoalPieces, settledC, type SteadyCase } from './ste
 
 /** A load of charcoal and what it does. */
 export interface CharcoalAnswer {
+  /** Load, kg as bought. */
   massKg: number;
+  /** Number of pieces. */
   pieces: number;
   /** For a snake. */
   arcDegrees: number | null;
+  /** How long it lasts, h. */
   lastsHours: number;
+  /** Where the pit settles, C. */
   settlesC: number;
   /** Whether it fits; when not, this is the full load and what that lasts. */
   enough: boolean;

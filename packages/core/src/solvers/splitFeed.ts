@@ -7,9 +7,11 @@ import { steadyScenario, type SplitFeed, type SteadyCase } from './steadyCase';
 
 /** A feed of splits, and how it holds the pit. */
 export interface SplitFeedAnswer extends SplitFeed {
+  /** Mean of the pit, C. */
   meanC: number;
   /** Half of highest minus lowest within a round, K. */
   swingK: number;
+  /** Wood burnt, kg/h. */
   kgPerHour: number;
 }
 

@@ -10,10 +10,13 @@ import { usualFire } from '../pit/usualFire';
 import { mean } from '../quantity/statistics';
 
 export interface SteadyCase {
+  /** A preset of the catalogue. */
   preset: string;
+  /** Parameters that differ from the preset. */
   overrides: Partial<CookerParameters>;
   /** The usual fire of the preset when left out. */
   fire?: FireSpec;
+  /** The day. */
   weather: Weather;
 }
 
@@ -28,7 +31,9 @@ export const MILD_DAY: Weather = {
 
 /** Splits of a steady feed: mass and interval. */
 export interface SplitFeed {
+  /** Mass of one split, kg. */
   massKg: number;
+  /** Minutes from one to the next. */
   intervalMin: number;
 }
 

@@ -15,13 +15,18 @@ import { withWeather, REFERENCE_DAYS, settledAtC, type ReferenceDayId } from './
 export interface CardRow {
   /** The fan's set point where a fan drives the fire; its vents are then left alone. */
   targetC: number | null;
+  /** Intake, 0 shut to 1 fully open. */
   intakeFraction: number;
+  /** Exhaust, 0 shut to 1 fully open. */
   exhaustFraction: number;
+  /** Where it settles on each day, C. */
   settlesC: number[];
 }
 
 export interface VentCard {
+  /** The days. */
   days: { id: ReferenceDayId; airC: number; windMps: number }[];
+  /** Settings, tight to wide. */
   rows: CardRow[];
   /** The feed that an offset was kept on. */
   feed: SplitFeed | null;

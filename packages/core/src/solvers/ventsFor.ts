@@ -12,8 +12,11 @@ import {
 
 /** A pair of vents that settles at the target. */
 export interface VentPair {
+  /** Intake, 0 shut to 1 fully open. */
   intakeFraction: number;
+  /** Exhaust, 0 shut to 1 fully open. */
   exhaustFraction: number;
+  /** Where the pit settles, C. */
   settlesC: number;
   /** Where the same setting settles on other days: lowest and highest, C. */
   bandC: [low: number, high: number];
@@ -21,7 +24,9 @@ export interface VentPair {
 
 /** What can be had of a target. */
 export interface VentAnswer {
+  /** Target of the pit, C. */
   targetC: number;
+  /** Settings that settle there; empty where none does. */
   pairs: VentPair[];
   /** The coolest and hottest that the pit settles at over all settings tried, C. */
   reachC: [low: number, high: number];

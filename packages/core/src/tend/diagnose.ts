@@ -10,7 +10,9 @@ import type { LogLine } from './log';
 
 /** A reading of the pit, C, at an instant of the cook's clock, epoch ms; null where the probe was silent. */
 export interface PitReading {
+  /** Cook's clock, epoch ms. */
   at: number;
+  /** Pit, C; null where the probe was silent. */
   pitC: number | null;
 }
 
@@ -35,10 +37,13 @@ export type Cause =
   | { code: 'too-little-air'; move: FirstMove };
 
 export interface Diagnosis {
+  /** How it moves. */
   trend: Trend;
   /** Change over the last ten minutes, K; null without enough readings. */
   changeK: number | null;
+  /** Where it stands in its band. */
   place: BandPlace;
+  /** Why, and what to do. */
   cause: Cause;
 }
 
@@ -46,7 +51,9 @@ export interface Diagnosis {
 export interface DiagnosisInput {
   /** The plan of the pit; its first pit is the one that is tended. */
   plan: Pick<Plan, 'request' | 'guides'>;
+  /** Readings, in order of time. */
   readings: readonly PitReading[];
+  /** The log. */
   lines: readonly LogLine[];
   /** The cook's clock, epoch ms. */
   nowMs: number;

@@ -12,13 +12,21 @@ import { clamp } from '../quantity/units';
 import { likelyCooks, type ForecastInput } from './likelyCooks';
 
 export interface Forecast {
+  /** First minute of the forecast, after lighting. */
   fromMin: number;
+  /** Minutes from one to the next. */
   everyMin: number;
+  /** Pit in the middle of the likely cooks, C. */
   pitC: (number | null)[];
+  /** Low end of the pit, 1 in 10, C. */
   pitLowC: (number | null)[];
+  /** High end of the pit, 9 in 10, C. */
   pitHighC: (number | null)[];
+  /** Middle of the meat in the middle of the likely cooks, C. */
   coreC: (number | null)[];
+  /** Low end of the middle, 1 in 10, C. */
   coreLowC: (number | null)[];
+  /** High end of the middle, 9 in 10, C. */
   coreHighC: (number | null)[];
   /** Minutes after lighting at which the meat is done: p10, p50, p90; null when not in sight. */
   readyMin: [number, number, number] | null;
@@ -26,7 +34,9 @@ export interface Forecast {
   wrapMin: number | null;
   /** How far the reading stands above (+) or below (-) what was expected at this moment, in K. */
   pitDifferenceK: number | null;
+  /** How far the meat stands from the plan, K; null where it is not read. */
   coreDifferenceK: number | null;
+  /** Charcoal left, 0 to 1; null where it is not known. */
   fuelLeftFraction: number | null;
   /** What the probe has told of the piece; null while that is too little. */
   learned: { readings: number; offK: number; probeOffMm: number } | null;

@@ -7,8 +7,11 @@ import { actionsOf, litAtMs, type Log } from './log';
 export interface FuelUse {
   /** Charcoal laid and put on, and splits and chunks, kg as bought. */
   charcoalGivenKg: number;
+  /** Splits and chunks put on, kg dry. */
   woodGivenKg: number;
+  /** Charcoal burnt, kg as bought. */
   charcoalBurntKg: number;
+  /** Wood burnt, kg dry. */
   woodBurntKg: number;
   /** Not burnt when the cook ended, charcoal and wood together, kg. */
   unburntKg: number;

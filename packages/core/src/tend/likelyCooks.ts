@@ -25,7 +25,9 @@ import { remainingScenario, type CookInProgress } from './remainingScenario';
 export interface ForecastInput extends CookInProgress {
   /** What the thermometers said, minutes after lighting, in order. */
   readings: ProbeReading[];
+  /** Likely cooks that are run. */
   members: number;
+  /** Seed of the draws. */
   seed: number;
 }
 
@@ -36,6 +38,7 @@ export interface LikelyCooks {
   now: number;
   /** The pit of the reference cook. */
   expected: PitTrace;
+  /** The piece as its readings tell it; null without readings. */
   estimate: PieceEstimate | null;
   /** A pit and a piece each; the first is the reference cook. */
   members: { drawn: LikelyPiece; measured: MeasuredPit }[];

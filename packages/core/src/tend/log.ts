@@ -20,16 +20,24 @@ export type Entry = { id: string; at: number; jobId?: string } & EntryBody;
 
 /** A line of the log as it stands after undo and corrections. */
 export interface LogLine {
+  /** Id of its entry. */
   id: string;
+  /** Cook's clock, epoch ms. */
   at: number;
+  /** The job that it did; left out when it did none. */
   jobId?: string;
+  /** What it says. */
   body: Extract<EntryBody, { kind: 'act' | 'note' | 'job' }>;
+  /** Whether its time was corrected. */
   corrected: boolean;
 }
 
 export interface Log {
+  /** The lines that hold, in order of time. */
   lines: LogLine[];
+  /** When it was finished, cook's clock, epoch ms; null while it goes on. */
   finishedAt: number | null;
+  /** Ids of the jobs that were done. */
   jobsDone: ReadonlySet<string>;
 }
 

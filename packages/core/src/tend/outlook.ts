@@ -12,19 +12,24 @@ import { likelyCooks, type ForecastInput } from './likelyCooks';
 
 /** One option from here on. */
 export interface WrapOption {
+  /** What is done. */
   id: 'as-planned' | 'leave-bare' | 'paper-now' | 'foil-now';
   /** Minutes after lighting at which it is done: p10, p50, p90; null when out of sight. */
   readyMin: [number, number, number] | null;
   /** Cooked over raw mass, and bark (1 = set), when done; middle values. */
   yieldFraction: number | null;
+  /** Bark when it is done; 1 is set. */
   bark: number | null;
 }
 
 export interface Outlook {
+  /** Now, minutes after lighting. */
   nowMin: number;
   /** What the middle reads, or is expected to where no probe is in; C. */
   coreC: number | null;
+  /** Face, C; null while it is not on. */
   surfaceC: number | null;
+  /** Where it is on its way. */
   phase:
     | 'not-on'
     | 'warming'
@@ -37,11 +42,15 @@ export interface Outlook {
     | 'rested';
   /** Mass gone so far, kg a piece. */
   lostKg: number | null;
+  /** Bark; 1 is set. */
   bark: number | null;
+  /** Tenderness; 1 probes tender. */
   tenderness: number | null;
   /** From when to when it stalls, middle values; null when it hardly does. */
   stallMin: [number, number] | null;
+  /** Ways of wrapping from here on. */
   options: WrapOption[];
+  /** What is safe. */
   safety: {
     /** Minute by which nine in ten of the likely pieces are safe; null when not in sight. */
     safeByMin: number | null;

@@ -4,11 +4,13 @@ import type { Scenario } from '../scenario/scenario';
 
 /** What is known of a cook under way. */
 export interface CookInProgress {
+  /** The scenario of the plan. */
   scenario: Scenario;
   /** What was done, minutes after lighting. */
   done: Action[];
   /** What is still planned, minutes after lighting. */
   ahead: Action[];
+  /** Now, minutes after lighting. */
   nowMin: number;
 }
 

@@ -7,15 +7,23 @@ import { litAtMs, type Log } from './log';
 export interface CookFigures {
   /** Share of the settled time spent inside the band, 0..1; null without readings. */
   inBandFraction: number | null;
+  /** Mean of the pit while settled, C; null without readings. */
   averageC: number | null;
   /** From closing down (or the first reading in the band) to taking the meat off, min. */
   settledMin: number;
+  /** Minutes below the band. */
   minutesBelow: number;
+  /** Minutes above the band. */
   minutesAbove: number;
+  /** Highest reading while settled, C; null without readings. */
   highestC: number | null;
+  /** When it was lit, epoch ms. */
   lit: { planned: number; actual: number | null };
+  /** When the meat went on, epoch ms. */
   meatOn: { planned: number; actual: number | null };
+  /** When the meat came off, epoch ms. */
   off: { planned: number; actual: number | null };
+  /** Times the lid was opened. */
   lidOpenings: number;
 }
 

@@ -15,7 +15,9 @@ import { fetchWords } from './shopping';
 
 /** What a job says. */
 export interface JobWords {
+  /** The sentence. */
   inWords: string;
+  /** How it is done, in a sentence or two. */
   detail: string;
 }
 

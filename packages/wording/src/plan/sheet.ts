@@ -6,8 +6,11 @@ import { capital, countWords, massWords, spanOfTime } from '../quantities';
 export interface SheetLine {
   /** The job it tells, the first of a round. */
   job: string;
+  /** When, local time. */
   at: string;
+  /** The sentence. */
   inWords: string;
+  /** How it is done, in a sentence or two. */
   detail: string;
 }
 

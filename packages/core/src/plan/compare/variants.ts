@@ -25,22 +25,33 @@ export type VariantChange =
 
 /** One variant as it would go, without its sentences. */
 export interface VariantFigures {
+  /** Its id: what differs, and how. */
   id: string;
+  /** What differs. */
   change: VariantChange;
+  /** The request it answers. */
   request: Request;
+  /** When the first fire is lit, local time. */
   lightAt: string;
+  /** When the first meat is ready, local time: 1 and 9 in 10. */
   ready: [string, string];
+  /** From meat on to ready, min. */
   cookMin: number;
+  /** Fuel in all, kg. */
   fuelKg: number;
   /** Worth of that fuel at the user's prices, whether it is bought or on the shelf. */
   cost: number | null;
+  /** Visits to the pit. */
   visits: number;
+  /** Longest stretch without a visit, min. */
   longestFreeMin: number;
   /** Share of the time in which the first pit stands in its band. */
   inBandFraction: number | null;
   /** Of the first piece when it is done, 0 to 1 and over; null where it was not run. */
   bark: number | null;
+  /** Tenderness; 1 probes tender. */
   tenderness: number | null;
+  /** Chance of being late, 0 to 1. */
   chanceLateFraction: number;
   /** The same when it is lit at the time of the plan it is compared with. */
   lateIfLitAsPlannedFraction: number;
@@ -50,6 +61,7 @@ export interface VariantFigures {
 
 /** What a meal can be compared with besides its own pit and fire. */
 export interface VariantSources {
+  /** Other pits. */
   pits?: readonly RequestPit[];
   /** Other fires of the first pit, by the names of their choices. */
   fires?: readonly { id: string; fire: RequestPit['fire'] }[];

@@ -64,6 +64,7 @@ export type JobFacts =
   | { kind: 'shop'; fetch: ShoppingFigures[] };
 
 export interface JobFigures extends Omit<PlanJob, 'inWords' | 'detail'> {
+  /** Its figures, by kind. */
   facts: JobFacts;
 }
 
@@ -74,6 +75,7 @@ export interface FireFigures extends Omit<PlannedFire, 'inWords' | 'feeding'> {
   spec: FireSpec;
   /** Pieces that lengthen a snake by an hour; null for other fires. */
   hourPieces: number | null;
+  /** How it is fed. */
   feeding: FeedingFigures[];
 }
 
@@ -151,9 +153,11 @@ export type RiskFacts =
   | { kind: 'fan-or-hopper-fails' };
 
 export interface RiskFigures {
+  /** The pit it is about. */
   pit: string;
   /** How likely, 0 to 1. */
   chanceFraction: number;
+  /** Its figures, by kind. */
   facts: RiskFacts;
 }
 
@@ -191,6 +195,7 @@ export type ProblemFacts =
 export interface ProblemFigures {
   /** The field of the request that it is about. */
   field: string;
+  /** Its figures, by kind. */
   facts: ProblemFacts;
 }
 
@@ -202,12 +207,20 @@ export interface PlanFigures extends Omit<
   Plan,
   'jobs' | 'fires' | 'vents' | 'shopping' | 'risks' | 'planB' | 'problems' | 'cautions'
 > {
+  /** The jobs. */
   jobs: JobFigures[];
+  /** The fires, one for each pit. */
   fires: FireFigures[];
+  /** Vent settings in order of time. */
   vents: VentFigures[];
+  /** What to have and to buy. */
   shopping: ShoppingFigures[];
+  /** The likeliest troubles. */
   risks: RiskFigures[];
+  /** Ways out, in the order to try. */
   planB: WayOut[];
+  /** What stands in the way; empty where nothing does. */
   problems: ProblemFigures[];
+  /** Cautions, each once. */
   cautions: CautionId[];
 }

@@ -11,13 +11,19 @@ import type { RequestPit } from '../request/types';
 
 /** A pit with the fire that is to be built in it, loaded full. */
 export interface PitSetup {
+  /** The pit as the request says it. */
   pit: RequestPit;
+  /** Its preset. */
   preset: Preset;
+  /** Its parameters. */
   parameters: CookerParameters;
+  /** The fire as it is built. */
   fire: FireSpec;
   /** Whether it is kept on splits, on a thermostat fan, or on charcoal put on little by little. */
   onSplits: boolean;
+  /** Whether a thermostat fan holds it. */
   underFan: boolean;
+  /** Whether charcoal is put on little by little. */
   handFed: boolean;
 }
 

@@ -17,7 +17,9 @@ const EVERY_MIN = 5;
 
 /** What lies on the grate and when it goes on. */
 export interface MeatSchedule {
+  /** The meats. */
   meats: MeatSpec[];
+  /** When each goes on, min after lighting. */
   onMin: number[];
 }
 
@@ -56,11 +58,13 @@ export const operatorFor = (setup: PitSetup, scenario: Scenario, policy: Control
 
 /** How well a pit was held from `JUDGED_FROM_MIN` on. */
 export interface HoldingScore {
+  /** Mean of the pit, C. */
   meanC: number;
   /** Root mean square of what it was off, K. */
   rmsK: number;
   /** Share of the time outside the band, and white smoke's share. */
   outFraction: number;
+  /** Share of the time with white smoke. */
   whiteFraction: number;
   /** Moves and feedings an hour. */
   visitsPerHour: number;

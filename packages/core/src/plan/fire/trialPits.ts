@@ -33,7 +33,9 @@ export const SELECTION: Readonly<Record<'vents' | 'splits', Selection>> = {
 
 /** A policy with how it did. */
 export interface Candidate {
+  /** The policy. */
   policy: ControlPolicy;
+  /** How well it held. */
   score: HoldingScore;
 }
 

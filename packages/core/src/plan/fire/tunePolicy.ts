@@ -16,6 +16,7 @@ import { tuneVents } from './tuneVents';
 export interface TunedPolicy {
   /** The pit as it is best set up for it. */
   setup: PitSetup;
+  /** The policy that held best. */
   policy: ControlPolicy;
   /** Where the owner's own pit settles under it, C. */
   settlesC: number;

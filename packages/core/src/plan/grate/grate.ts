@@ -20,24 +20,32 @@ const ROUND_CORNERS = 0.16;
 
 /** Ground that may be used. */
 export interface Grate {
+  /** Whether it is round; else a rectangle. */
   round: boolean;
   /** Diameter, or length and depth of a long one. */
   lengthM: number;
+  /** Depth of a rectangle, m. */
   depthM: number;
   /** Round grates: nothing beyond this radius, and nothing left of this line (a basket's side). */
   clearRadiusM: number;
+  /** Where the free part begins, m from the middle. */
   clearFromX: number;
+  /** Places on it. */
   places: readonly Place[];
 }
 
 /** A piece's ground. */
 export interface Footprint {
+  /** Length, m. */
   lengthM: number;
+  /** Width, m. */
   widthM: number;
 }
 
 export interface PlacedPiece extends Footprint {
+  /** Along the grate from its middle, m. */
   x: number;
+  /** Across the grate from its middle, m. */
   y: number;
 }
 

@@ -15,7 +15,9 @@ import type { GratePlan } from '../document/plan';
 import type { RequestMeat } from '../request/types';
 
 export interface PiecesToPlace {
+  /** The meat. */
   meat: RequestMeat;
+  /** Number of pieces. */
   pieces: number;
   /** Where the meat stands in the request. */
   index: number;
@@ -23,8 +25,11 @@ export interface PiecesToPlace {
 
 /** A piece that cannot lie where it was wished. */
 export interface MisplacedPiece {
+  /** Where its meat stands in the request. */
   index: number;
+  /** Which of its pieces. */
   piece: number;
+  /** What is wrong. */
   why: 'off-ground' | 'touching';
 }
 

@@ -25,7 +25,9 @@ export function plannedVentMoves(plan: PitPlan): VentMove[] {
 
 /** When everything is off: at the earliest (1 in 10), and in the middle, min after lighting. */
 export interface OffTimes {
+  /** At the earliest, 1 in 10. */
   firstMin: number;
+  /** In the middle of the likely cooks. */
   lastMin: number;
 }
 

@@ -10,12 +10,15 @@ import type { VentNotation } from '../../pit/ventNotation';
 import type { Units } from '../../quantity/units';
 
 export interface RequestPit {
+  /** Its id in the request. */
   id: string;
   /** As its owner calls it; its id when left out. */
   name?: string;
   /** How its vents are told; the preset's notation when left out. */
   ventWay?: VentNotation;
+  /** The cooker. */
   cooker: { preset: string; overrides: Partial<CookerParameters> };
+  /** What it burns. */
   fire: {
     fuel: FuelId;
     arrangement?: ArrangementId;
@@ -23,23 +26,30 @@ export interface RequestPit {
     /** How often splits are fed, min; as holds the pit best when left out. */
     everyMin?: number;
   };
+  /** The temperature it is held at, C, and how far it may stray, K. */
   pace: { pitC: number; bandC: number };
 }
 
 /** A place on the grate, the piece lengthwise or turned by a quarter. */
 export interface PiecePlacement {
+  /** Along the grate from its middle, m. */
   x: number;
+  /** Across the grate from its middle, m. */
   y: number;
+  /** Whether it lies across the grate. */
   turned?: boolean;
 }
 
 export interface RequestMeat {
+  /** Its id in the request. */
   id: string;
+  /** A cut of the catalogue. */
   cut: string;
   /** Mass of one piece, trimmed, kg; as usually bought when left out. */
   massKg?: number;
   /** Pieces wanted; from people and appetite when left out. */
   pieces?: number;
+  /** Thickness through the thickest part, mm; the cut's usual one when left out. */
   thicknessMm?: number;
   /** The pit it lies on; the first when left out. */
   pit?: string;
@@ -49,6 +59,7 @@ export interface RequestMeat {
   lie?: PiecePlacement[];
   /** When this course is eaten; with everything else when left out. */
   serveAt?: string;
+  /** What it is wrapped in, and when. */
   wrap: {
     with: WrapId;
     when?: { coreC: number } | { barkSet: true } | { stalled: true } | { atMin: number };
@@ -56,10 +67,13 @@ export interface RequestMeat {
   };
   /** The middle when it is taken off, probe tender, or the middle on the plate after its rest, C. */
   done: { coreC: number } | { tender: true } | { plateC: number };
+  /** Where it rests and for how long, min. */
   rest: { where: RestWhere; minutes: number; atC?: number };
   /** It is not there before: bought, brought or thawed late. */
   notBefore?: string;
+  /** Whether it is frozen now. */
   frozen?: boolean;
+  /** Whether it is injected: not intact. */
   injected?: boolean;
   /** Salted or brined ahead, or seasoned just before. */
   prepare?: 'dry-brine' | 'brine' | 'season';
@@ -67,29 +81,42 @@ export interface RequestMeat {
 
 /** Fuel on the shelf, and what it costs where it is bought. */
 export interface Stock {
+  /** The fuel. */
   fuel: FuelId | 'chunks';
+  /** How much there is, kg. */
   massKg: number;
 }
 export interface Price {
+  /** The fuel. */
   fuel: FuelId | 'chunks';
   /** What a bag (or a bundle) holds, kg, and costs, in the user's own money. */
   bagKg: number;
+  /** What a bag costs, in the user's own money. */
   each: number;
 }
 
 export interface Request {
+  /** Kind and version of the document. */
   ostrin: 'request/1';
+  /** When the meal is served, local time. */
   serveAt: string;
+  /** Time zone of all local times, an IANA name. */
   timeZone: string;
+  /** People at the table. */
   people: number;
   /** Cooked, edible meat a head, g. */
   appetiteG: number;
+  /** The pits; at least one. */
   pits: RequestPit[];
+  /** The meats. */
   meats: RequestMeat[];
   /** The same all along, or from hours on: a cold night, a windy afternoon. */
   weather: Weather | WeatherFromHour[];
+  /** Wanted chance of being on time, 0 to 1. */
   chanceOnTimeFraction: number;
+  /** Fuel on the shelf. */
   fuelOnHand?: Stock[];
+  /** What fuel costs. */
   prices?: Price[];
   /** Who shares the watch. */
   crew?: string[];
@@ -99,11 +126,16 @@ export interface Request {
 
 /** How much of one cut: from the plate back to the shop. */
 export interface Amount {
+  /** The meat, by its id. */
   meat: string;
+  /** Number of pieces. */
   pieces: number;
   /** Cooked and off the bone, trimmed and raw as bought, kg: low and high. */
   cookedKg: [number, number];
+  /** Trimmed and raw, kg. */
   trimmedKg: number;
+  /** As bought, kg: low and high. */
   rawKg: [number, number];
+  /** People it feeds. */
   feeds: number;
 }

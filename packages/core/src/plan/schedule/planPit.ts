@@ -35,7 +35,9 @@ const STEP_MIN = 5;
 const CALM = 0.85;
 
 export interface PitPlanOptions {
+  /** Likely cooks; 1 gives a rough answer. */
   members: number;
+  /** Wanted chance of being on time, 0 to 1. */
   chance: number;
   /** Policies worked out before, for the same fire on the same day: asked and told. */
   knownPolicies?: Map<string, TunedPolicy>;

@@ -57,14 +57,17 @@ function PitOfYard({ at, yard, others }: WhichPitProps) {
   );
 }
 
+/** What the first pit is called until its owner names it. */
+const FIRST_NAME = 'My pit';
+
 /** Every kind of pit; the chosen one goes into the yard and is planned for. */
 function FirstPit() {
   const save = useSavePit();
   const movePit = usePlanDraft((s) => s.movePit);
   const choose = (id: string): void => {
-    const { name, ventNotation } = presetOf(id);
+    const { ventNotation } = presetOf(id);
     save.mutate(
-      { id, name: `The ${name}`, preset: id, overrides: {}, ventWay: ventNotation },
+      { id, name: FIRST_NAME, preset: id, overrides: {}, ventWay: ventNotation },
       { onSuccess: () => movePit(COMMON_PIT.id, id, COMMON_PIT.id) },
     );
   };

@@ -86,12 +86,6 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
         <Button label="Saved plans" onPress={() => setSheet('saved')} />
       </View>
       <PlanSentence yard={yard} />
-      {isCommonPit(yard[0]!) ? (
-        <Note>
-          Your yard is empty, so this is planned for a common kettle. Touch the cooker in the
-          sentence to choose yours: it goes into the yard.
-        </Note>
-      ) : null}
       {draft.meats.length < MOST_MEATS ? (
         <Button label="Add another meat" onPress={() => setSheet('add')} />
       ) : null}
@@ -111,6 +105,12 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
       {sheet === 'add' ? <PlanSheet opened={{ field: 'add' }} yard={yard} onClose={close} /> : null}
     </>
   );
+  const hint = isCommonPit(yard[0]!) ? (
+    <Note>
+      Your yard is empty, so this is planned for a common kettle. Touch the cooker in the sentence
+      to choose yours: it goes into the yard.
+    </Note>
+  ) : null;
   const answer = drawn ? (
     <Answer plan={drawn} settled={still} others={others} />
   ) : (
@@ -125,6 +125,7 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
               <View className="w-[440px] gap-4">
                 {head}
                 <FourTimes plan={plan} settled={settled} progress={progress} />
+                {hint}
                 <StartCook plan={plan} ready={settled && !blocked} />
                 {drawn ? (
                   <View className="gap-6">
@@ -145,6 +146,7 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
             <View className="px-5 pt-4 gap-3">{head}</View>
             <FourTimes plan={plan} settled={settled} progress={progress} />
             <View className="px-5 gap-5">
+              {hint}
               {answer}
               <SettingsRow />
               <Safety />

@@ -7,7 +7,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import process from 'node:process';
 import { findChromium } from './browser.mjs';
-import { buildWeb, install, quietEnv, root } from './setup.mjs';
+import { install, quietEnv, root } from './setup.mjs';
 
 const results = path.join(root, 'test-results');
 let passed = 0;
@@ -67,6 +67,7 @@ async function unitTests() {
     'jest',
     '--json',
     '--outputFile=test-results/unit.json',
+    '--maxWorkers=2',
     '--forceExit',
   ]);
   const unit = read('unit.json');
@@ -131,16 +132,15 @@ rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 const withBrowser = chromium();
 
-const stat = async () => {
+const withoutBrowser = async () => {
   await one('Types', 'npm', ['run', '-s', 'types']);
   await one('Lint', 'npm', ['run', '-s', 'lint']);
   await checkRows();
+  if (withBrowser) await task('Building the app', process.execPath, ['scripts/buildOnce.mjs']);
 };
-await Promise.all([unitTests(), stat()]);
+await Promise.all([unitTests(), withoutBrowser()]);
 
 if (withBrowser) {
-  process.stdout.write('\n== Building the app\n');
-  buildWeb();
   await Promise.all([browserTests(1, 2), browserTests(2, 2)]);
 } else failed += 1;
 

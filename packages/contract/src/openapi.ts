@@ -54,91 +54,95 @@ const ID_PARAMETER: Json = {
   schema: { type: 'string' },
 };
 
-/** Paths and what can be done at them. */
-function paths(): Json {
-  const stored = { '200': answer('Stored', OBJECT) };
-  const file = (type: string): Json => ({
-    '200': answer('The file', { type: 'string' }, type),
-    ...MISSING,
-  });
-  return {
-    [ROUTES.health]: { get: read('Whether the server answers', OBJECT) },
-    [ROUTES.pits]: { get: read('The pits of the yard', listOf(OBJECT)) },
-    [ROUTES.pit(ID)]: {
-      get: read('One pit', OBJECT, MISSING),
-      put: operation({
-        summary: 'Make or change a pit',
-        body: body(ref('PitDto')),
-        answers: stored,
-      }),
-    },
-    [ROUTES.plans]: { get: read('The saved plans', listOf(OBJECT)) },
-    [ROUTES.plan(ID)]: {
-      put: operation({ summary: 'Save a plan', body: body(ref('SavedPlanDto')), answers: stored }),
-      delete: operation({ summary: 'Delete a saved plan', answers: { '204': answer('Deleted') } }),
-    },
-    [ROUTES.shelf]: {
-      get: read('Fuel on the shelf, and prices', OBJECT),
-      put: operation({ summary: 'Change the shelf', body: body(ref('ShelfDto')), answers: stored }),
-    },
-    [ROUTES.cooks]: { get: read('All cooks, newest first', listOf(OBJECT)) },
-    [ROUTES.cook(ID)]: {
-      get: read('One cook with its log, its readings and its clock', OBJECT, MISSING),
-      put: operation({
-        summary: 'Begin a cook under an id of the caller, a UUID; a retry begins it once',
-        body: body(ref('NewCookDto')),
-        answers: {
-          '201': answer('Begun', OBJECT),
-          '200': answer('It was begun before', OBJECT),
-          '409': problem('The id or the pit is in use'),
-        },
-      }),
-    },
-    [ROUTES.entries(ID)]: {
-      post: operation({
-        summary: 'Add entries to the log; an id that is there already is passed over',
-        body: body(ref('EntriesDto')),
-        answers: {
-          '201': answer('Stored', OBJECT),
-          '200': answer('All were there before', OBJECT),
-          '409': problem('An id was used for something else, or the cook is finished'),
-          ...MISSING,
-        },
-      }),
-    },
-    [ROUTES.clock(ID)]: {
-      put: operation({
-        summary: "Change the speed of the simulated thermometer's clock",
-        body: body(ref('ClockDto')),
-        answers: { ...stored, ...MISSING, '409': problem('The cook is finished') },
-      }),
-    },
-    [ROUTES.events(ID)]: {
-      get: operation({
-        summary: 'Entries, readings and the clock as they come (server-sent events)',
-        answers: file('text/event-stream'),
-      }),
-    },
-    [ROUTES.json(ID)]: { get: read('The cook as one document', ref('CookDocDto'), MISSING) },
-    [ROUTES.readingsCsv(ID)]: {
-      get: operation({ summary: 'Its readings as CSV', answers: file('text/csv') }),
-    },
-    [ROUTES.actionsCsv(ID)]: {
-      get: operation({ summary: 'Its actions as CSV', answers: file('text/csv') }),
-    },
-    [ROUTES.imports]: {
-      post: operation({
-        summary: 'Import a cook: its document, or its pair of CSV files',
-        body: body({ anyOf: [ref('CookDocDto'), ref('CsvPairDto')] }),
-        answers: {
-          '201': answer('Imported', OBJECT),
-          '200': answer('It was in the log before', OBJECT),
-          '409': problem('A different cook of that id is in the log'),
-        },
-      }),
-    },
-  };
-}
+const STORED = { '200': answer('Stored', OBJECT) };
+
+const file = (type: string): Json => ({
+  '200': answer('The file', { type: 'string' }, type),
+  ...MISSING,
+});
+
+/** The yard, saved plans and the shelf. */
+const yardPaths = (): Json => ({
+  [ROUTES.health]: { get: read('Whether the server answers', OBJECT) },
+  [ROUTES.pits]: { get: read('The pits of the yard', listOf(OBJECT)) },
+  [ROUTES.pit(ID)]: {
+    get: read('One pit', OBJECT, MISSING),
+    put: operation({
+      summary: 'Make or change a pit',
+      body: body(ref('PitDto')),
+      answers: STORED,
+    }),
+  },
+  [ROUTES.plans]: { get: read('The saved plans', listOf(OBJECT)) },
+  [ROUTES.plan(ID)]: {
+    put: operation({ summary: 'Save a plan', body: body(ref('SavedPlanDto')), answers: STORED }),
+    delete: operation({ summary: 'Delete a saved plan', answers: { '204': answer('Deleted') } }),
+  },
+  [ROUTES.shelf]: {
+    get: read('Fuel on the shelf, and prices', OBJECT),
+    put: operation({ summary: 'Change the shelf', body: body(ref('ShelfDto')), answers: STORED }),
+  },
+});
+
+/** Cooks and their logs. */
+const cookPaths = (): Json => ({
+  [ROUTES.cooks]: { get: read('All cooks, newest first', listOf(OBJECT)) },
+  [ROUTES.cook(ID)]: {
+    get: read('One cook with its log, its readings and its clock', OBJECT, MISSING),
+    put: operation({
+      summary: 'Begin a cook under an id of the caller, a UUID; a retry begins it once',
+      body: body(ref('NewCookDto')),
+      answers: {
+        '201': answer('Begun', OBJECT),
+        '200': answer('It was begun before', OBJECT),
+        '409': problem('The id or the pit is in use'),
+      },
+    }),
+  },
+  [ROUTES.entries(ID)]: {
+    post: operation({
+      summary: 'Add entries to the log; an id that is there already is passed over',
+      body: body(ref('EntriesDto')),
+      answers: {
+        '201': answer('Stored', OBJECT),
+        '200': answer('All were there before', OBJECT),
+        '409': problem('An id was used for something else, or the cook is finished'),
+        ...MISSING,
+      },
+    }),
+  },
+  [ROUTES.clock(ID)]: {
+    put: operation({
+      summary: "Change the speed of the simulated thermometer's clock",
+      body: body(ref('ClockDto')),
+      answers: { ...STORED, ...MISSING, '409': problem('The cook is finished') },
+    }),
+  },
+  [ROUTES.events(ID)]: {
+    get: operation({
+      summary: 'Entries, readings and the clock as they come (server-sent events)',
+      answers: file('text/event-stream'),
+    }),
+  },
+  [ROUTES.json(ID)]: { get: read('The cook as one document', ref('CookDocDto'), MISSING) },
+  [ROUTES.readingsCsv(ID)]: {
+    get: operation({ summary: 'Its readings as CSV', answers: file('text/csv') }),
+  },
+  [ROUTES.actionsCsv(ID)]: {
+    get: operation({ summary: 'Its actions as CSV', answers: file('text/csv') }),
+  },
+  [ROUTES.imports]: {
+    post: operation({
+      summary: 'Import a cook: its document, or its pair of CSV files',
+      body: body({ anyOf: [ref('CookDocDto'), ref('CsvPairDto')] }),
+      answers: {
+        '201': answer('Imported', OBJECT),
+        '200': answer('It was in the log before', OBJECT),
+        '409': problem('A different cook of that id is in the log'),
+      },
+    }),
+  },
+});
 
 const PROBLEM_DETAILS: Json = {
   type: 'object',
@@ -162,7 +166,7 @@ const PROBLEM_DETAILS: Json = {
 
 /** The whole document. */
 export function openApi(): Json {
-  const withId = Object.entries(paths()).map(([path, item]) => [
+  const withId = Object.entries({ ...yardPaths(), ...cookPaths() }).map(([path, item]) => [
     path,
     path.includes(ID) ? { parameters: [ID_PARAMETER], ...(item as Json) } : item,
   ]);

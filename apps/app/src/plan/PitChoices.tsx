@@ -180,7 +180,7 @@ export function Crew() {
           aria-label={`Name of the ${WATCHES[i]!.toLowerCase()}`}
           placeholder={WATCHES[i]}
           onChangeText={(text) => change({ crew: crew.map((c, k) => (k === i ? text : c)) })}
-          className="min-h-[52px] rounded-lg border border-edge bg-paper px-4 font-sans text-[17px] text-ink placeholder:text-soot"
+          className="min-h-[52px] rounded-lg border border-edge bg-paper px-4 font-sans text-[17px] text-ink"
         />
       ))}
       <Note>The hours are shared evenly and handed over where it is quiet.</Note>

@@ -9,7 +9,6 @@ import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Notice } from '../ui/Notice';
 import { Sheet } from '../ui/Sheet';
-import { useTheme } from '../ui/theme';
 import { capital } from '../ui/words';
 
 /** An id for a name: plain letters, not yet taken. */
@@ -38,7 +37,6 @@ export function AddPitSheet({
   const [preset, setPreset] = useState('kettle-57');
   const [name, setName] = useState('');
   const save = useSavePit();
-  const theme = useTheme();
   const add = (): void => {
     const id = idFor(name, taken);
     save.mutate(
@@ -61,7 +59,6 @@ export function AddPitSheet({
             onChangeText={setName}
             maxLength={40}
             placeholder="the Bosun"
-            placeholderTextColor={theme.soot}
             aria-label="What you call it"
             className="min-h-[52px] rounded-lg border border-edge bg-sheet px-4 font-sans text-ink text-[17px]"
           />

@@ -241,7 +241,7 @@ function addAmbientLosses(
   airRel: number,
 ): void {
   const { layout, parameters: pit, tempK: t } = s;
-  const forced = forcedFilmCubed(YARD_WIND_FRACTION * weather.windMps);
+  const forced = forcedFilmCubed(s, YARD_WIND_FRACTION * weather.windMps);
   for (let i = 0; i < layout.walls.length; i++) {
     const wall = layout.walls[i]!;
     const node = s.outer[i]!;

@@ -16,10 +16,9 @@ export const radiationCoefficient = (a: number, b: number): number =>
 /** Begins a balance for this pit, in its workspace. */
 export function beginBalance(pit: PitState): HeatBalance {
   const { balance } = pit.workspace;
-  balance.matrix.fill(0);
-  balance.rhs.fill(0);
-  balance.toYard.fill(0);
-  balance.yardRel.fill(0);
+  const { n, matrix, rhs, toYard, yardRel } = balance;
+  for (let i = 0; i < n * n; i++) matrix[i] = 0;
+  for (let i = 0; i < n; i++) rhs[i] = toYard[i] = yardRel[i] = 0;
   return balance;
 }
 
@@ -120,8 +119,15 @@ export function temperatureRates(pit: PitState, bedGrowth: number, out: Float64A
   }
 }
 
-/** The cube of the forced film in such a wind: all walls of a step share it, W/m2K cubed. */
-export const forcedFilmCubed = (windMps: number): number => (5.7 * Math.pow(windMps, 0.6)) ** 3;
+/** The cube of the forced film in such a wind, (W/m2K) cubed. All walls share it, and the wind seldom changes. */
+export function forcedFilmCubed(pit: PitState, windMps: number): number {
+  const { wind } = pit.workspace;
+  if (windMps !== wind.mps) {
+    wind.mps = windMps;
+    wind.filmCubed = (5.7 * Math.pow(windMps, 0.6)) ** 3;
+  }
+  return wind.filmCubed;
+}
 
 /** Heat lost to the yard from a wall, W/m2K: natural and forced joined by cubes, plus radiation. */
 export function outsideFilm(

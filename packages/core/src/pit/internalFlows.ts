@@ -44,6 +44,12 @@ export function solveInternalFlows(
 export const zoneGasKg = (pit: PitState, zone: number): number =>
   gasDensity(400, pit.pressurePa) * pit.layout.zones[zone]!.volumeM3;
 
+/** Gas carried from zone `a` to zone `b`, kg/s: it takes its oxygen along. */
+function move(matrix: Float64Array, n: number, a: number, b: number, kgPerS: number): void {
+  matrix[a * n + a]! += kgPerS;
+  matrix[b * n + a]! -= kgPerS;
+}
+
 /**
  * The oxygen balance as a linear system: what leaves (matrix) and what comes (supply), kg/s of gas.
  * Wood's sink falls off with the oxygen that is there, so that no share goes below zero.
@@ -58,10 +64,6 @@ function assembleOxygenBalance(
   const { matrix, supply } = pit.workspace.oxygenBalance;
   const n = layout.zones.length;
   for (let i = 0; i < n * n; i++) matrix[i] = 0;
-  const move = (a: number, b: number, kg: number): void => {
-    matrix[a * n + a]! += kg;
-    matrix[b * n + a]! -= kg;
-  };
   for (let z = 0; z < n; z++) {
     supply[z] = boundary.inflow[z]! * OXYGEN_IN_AIR;
     matrix[z * n + z]! += boundary.outflow[z]!;
@@ -69,17 +71,17 @@ function assembleOxygenBalance(
   const bypass = flows.recirculated - flows.recirculatedThroughCoals;
   for (let z = 0; z < n - 1; z++) {
     const on = flows.onward[z]! - (z === 0 ? bypass : 0);
-    if (on >= 0) move(z, z + 1, on);
-    else move(z + 1, z, -on);
+    if (on >= 0) move(matrix, n, z, z + 1, on);
+    else move(matrix, n, z + 1, z, -on);
   }
   if (layout.recirculation) {
-    move(layout.recirculation.from, 0, flows.recirculatedThroughCoals);
-    if (layout.recirculation.from !== 1) move(layout.recirculation.from, 1, bypass);
+    move(matrix, n, layout.recirculation.from, 0, flows.recirculatedThroughCoals);
+    if (layout.recirculation.from !== 1) move(matrix, n, layout.recirculation.from, 1, bypass);
   }
   for (let i = 0; i < layout.mixing.length; i++) {
     const m = layout.mixing[i]!;
-    move(m.a, m.b, flows.mixing[i]!);
-    move(m.b, m.a, flows.mixing[i]!);
+    move(matrix, n, m.a, m.b, flows.mixing[i]!);
+    move(matrix, n, m.b, m.a, flows.mixing[i]!);
   }
   matrix[0]! +=
     sinks.charPerShare + (layout.flameFractionInFireZone * sinks.wood) / Math.max(oxygen[0]!, 0.02);

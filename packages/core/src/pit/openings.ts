@@ -1,20 +1,26 @@
 /** The areas of a pit's openings, from its handles, ash, lid and doors. */
 import type { PitState } from './state';
 
+/** Area of an opening in series with what lets air through to the coals, m2. */
+const throughBed = (areaM2: number, freeM2: number): number =>
+  areaM2 > 0 ? 1 / Math.hypot(1 / areaM2, 1 / freeM2) : 0;
+
 /** Puts the handles' positions, the ash, lid and doors into the network's areas. */
 export function updateOpenings(pit: PitState): void {
   const { layout, network: net } = pit;
-  const travel = (f: number): number => Math.max(f, layout.closedVentFraction);
   const free =
     layout.grateFreeAreaM2 > 0
       ? layout.grateFreeAreaM2 / (1 + (pit.bedAshKg / layout.ashHalvingKg) ** 2)
       : Infinity;
-  const throughBed = (a: number): number => (a > 0 ? 1 / Math.hypot(1 / a, 1 / free) : 0);
-  layout.openings.forEach((h, i) => {
+  for (let i = 0; i < layout.openings.length; i++) {
+    const h = layout.openings[i]!;
     const o = net.openings[i]!;
     switch (h.kind) {
       case 'intake':
-        o.areaM2 = throughBed(h.areaM2 * travel(pit.intakeFraction));
+        o.areaM2 = throughBed(
+          h.areaM2 * Math.max(pit.intakeFraction, layout.closedVentFraction),
+          free,
+        );
         break;
       case 'exhaust':
         o.areaM2 =
@@ -35,12 +41,12 @@ export function updateOpenings(pit: PitState): void {
       case 'fan':
         // Its flap falls shut when the fan rests, but never tight (common practice: a twelfth).
         o.areaM2 = pit.fanFitted
-          ? throughBed(h.areaM2 * Math.max(Math.min(5 * pit.fanDuty, 1), 0.08))
+          ? throughBed(h.areaM2 * Math.max(Math.min(5 * pit.fanDuty, 1), 0.08), free)
           : 0;
         break;
       default:
         o.areaM2 = h.areaM2;
     }
     o.pushPa = h.kind === 'fan' ? pit.parameters.fanPa * pit.fanDuty * pit.fanDuty : 0;
-  });
+  }
 }

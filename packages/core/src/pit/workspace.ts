@@ -181,6 +181,8 @@ export interface PitWorkspace {
   parcelRates: ParcelRates;
   /** What all parcels gave. */
   woodYield: WoodYield;
+  /** The wind of the last step, m/s, and the forced film that it makes outside, (W/m2K) cubed. */
+  wind: { mps: number; filmCubed: number };
   /** Largest change of a node's temperature in a step, K; of a skin's, K, and of a flame. */
   change: { nodeK: number; skinK: number; flame: number };
 }
@@ -227,6 +229,7 @@ export function createPitWorkspace(nodes: number): PitWorkspace {
     parcelAir: { coalK: 0, gasK: 0, oxygen: 0, open: false, contact: 1 },
     parcelRates: emptyParcelRates(),
     woodYield: emptyWoodYield(),
+    wind: { mps: 0, filmCubed: 0 },
     change: { nodeK: 0, skinK: 0, flame: 0 },
   };
 }

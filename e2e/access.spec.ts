@@ -76,3 +76,28 @@ test('every sheet of Plan and the pages behind Yard and Log', async ({ page }) =
   await sound(page, 'Add a pit');
   await close(page);
 });
+
+test('every sheet of Tend, and a past cook', async ({ page }) => {
+  await page.goto('/');
+  await planned(page);
+  await page.getByTestId('start-cook').click();
+  await expect(page.getByTestId('job-card')).toBeVisible();
+  await sound(page, 'Tend');
+  for (const button of [
+    page.getByTestId('this-cook'),
+    page.getByTestId('meat-reading'),
+    page.getByRole('button', { name: 'Log vents' }),
+    page.getByRole('button', { name: 'Log a note' }),
+    page.getByRole('button', { name: 'Why?' }),
+  ]) {
+    await button.click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await sound(page, String(button));
+    await page.getByRole('button', { name: 'Close' }).first().click();
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+  }
+  await page.getByTestId('this-cook').click();
+  await page.getByTestId('finish').click();
+  await expect(page.getByTestId('figures')).toContainText('Fuel');
+  await sound(page, 'A past cook');
+});

@@ -53,9 +53,12 @@ describe('wraps, in order by construction', () => {
 
   it('never lets foil be slower than a boat, a boat than paper, paper than nothing (to a minute)', () => {
     for (const cut of ['pork-shoulder', 'brisket', 'spare-ribs']) {
-      const times = (['foil', 'boat', 'paper', 'none'] as const).map((w) => to88(cut, w));
+      // A piece that never gets there takes for ever.
+      const times = (['foil', 'boat', 'paper', 'none'] as const)
+        .map((w) => to88(cut, w))
+        .map((min) => (min < 0 ? Infinity : min));
       for (let i = 1; i < times.length; i++) {
-        expect([cut, times[i]! + 1 >= times[i - 1]! || times[i] === -1]).toEqual([cut, true]);
+        expect(times[i]!).toBeGreaterThanOrEqual(times[i - 1]! - 1);
       }
     }
   });

@@ -1,15 +1,16 @@
 /** What somebody does: one class for each `do`, told apart by that field. */
 import 'reflect-metadata';
 import {
-  CHARCOALS,
-  PLACES,
-  USUAL_SPLIT_KG,
-  WOODS,
-  WRAPS,
   type Action,
+  CHARCOALS,
   type CharcoalId,
+  PLACES,
   type Place,
   type PlanLog,
+  USUAL_SPLIT_KG,
+  USUAL_SPLIT_WOOD,
+  WOODS,
+  WRAPS,
   type WoodId,
   type WrapId,
 } from '@ostrin/core';
@@ -89,7 +90,7 @@ export class AddFuelDto extends ActionDto {
     return {
       do: 'add-fuel',
       fuel: 'splits',
-      species: this.species ?? (named in WOODS ? (named as WoodId) : 'oak'),
+      species: this.species ?? (named in WOODS ? (named as WoodId) : USUAL_SPLIT_WOOD),
       pieces: this.pieces ?? Math.max(1, Math.round((this.massKg ?? 0) / USUAL_SPLIT_KG)),
       massKg: this.massKg ?? (this.pieces ?? 0) * USUAL_SPLIT_KG,
       ...(this.moistureFraction !== undefined && { moistureFraction: this.moistureFraction }),

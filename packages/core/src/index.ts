@@ -15,7 +15,9 @@ export {
   type CharcoalId,
   CHARCOALS,
   type FuelId,
+  USUAL_CHUNK_WOOD,
   USUAL_SPLIT_KG,
+  USUAL_SPLIT_WOOD,
   type WoodId,
   WOODS,
 } from './fuel/catalogue';
@@ -110,7 +112,7 @@ export { SAFE_C } from './safety/lethality';
 export { runEnsemble } from './sampling/likelyPits';
 export { type Action, USUAL_LID_S } from './scenario/actions';
 export type { Result } from './scenario/result';
-export type { Control, MeatSpec, Scenario } from './scenario/scenario';
+export type { Control, MeatSpec, Scenario, WrapWhen } from './scenario/scenario';
 export { feedActions, MILD_DAY, type SteadyCase } from './solvers/steadyCase';
 export { type CardRow, type VentCard, ventCard } from './solvers/ventCard';
 export type { ReferenceDayId, VentAnswer } from './solvers/ventsFor';
@@ -125,6 +127,7 @@ export {
   entryProblem,
   foldLog,
   jobsAhead,
+  lastVents,
   litAtMs,
   type Log,
   type LogLine,

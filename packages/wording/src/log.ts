@@ -1,5 +1,13 @@
 /** What was done, in words. */
-import { METRIC, WOODS, WRAPS, type Entry, type PlanLog, type Units } from '@ostrin/core';
+import {
+  type Entry,
+  METRIC,
+  type PlanLog,
+  USUAL_SPLIT_WOOD,
+  type Units,
+  WOODS,
+  WRAPS,
+} from '@ostrin/core';
 import { PLACE_WORDS } from './places';
 import { countWords, massWords, smallMassWords, temperatureWords } from './quantities';
 import { settingWords, ventName, type VentedPit } from './vents';
@@ -31,7 +39,7 @@ export function actionWords(a: PlanLog, { units, pit }: Telling = UNKNOWN): stri
       return a.openFraction > 0 ? 'Fire door open' : 'Fire door shut';
     case 'add-fuel':
       return a.fuel === 'splits'
-        ? `${countWords(Math.round(a.pieces), 'split', 'splits')} of ${WOODS[a.species ?? 'oak'].name}, ${massWords(a.massKg ?? 0, units)}`
+        ? `${countWords(Math.round(a.pieces), 'split', 'splits')} of ${WOODS[a.species ?? USUAL_SPLIT_WOOD].name}, ${massWords(a.massKg ?? 0, units)}`
         : `${Math.round(a.pieces)} ${a.lit ? 'lit ' : ''}${a.fuel === 'lump' ? 'lumps of charcoal' : 'briquettes'}`;
     case 'rake':
       return 'Coals raked';

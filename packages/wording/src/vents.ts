@@ -105,8 +105,8 @@ export function settingWords(pit: VentedPit, intake: number, exhaust: number): s
 
 /** What a notation is called where it is chosen. */
 export const NOTATION_NAMES: Readonly<Record<VentNotation, string>> = {
-  quarters: 'quarters',
-  mm: 'millimetres',
-  fingers: 'fingers',
-  clock: 'a clock face',
+  quarters: 'Fractions',
+  mm: 'Millimetres',
+  fingers: 'Fingers',
+  clock: 'Clock',
 };

@@ -13,6 +13,7 @@ import { wordPlan, wordVariant } from '@ostrin/wording';
 import { forecast, fuelUse, meatOutlook } from '@ostrin/core/lookAhead';
 import type { FromWorker, ToWorker } from './messages';
 
+// The types know `self` as a page's window; in a worker it speaks these messages and nothing else.
 const scope = self as unknown as {
   postMessage(message: FromWorker): void;
   onmessage: ((event: MessageEvent<ToWorker>) => void) | null;

@@ -1,6 +1,6 @@
 /** Variants of the plan beside it: other pit temperatures, wraps, fires, and pits of the yard. */
 import { METRIC, type VariantSources, type Plan, type Units } from '@ostrin/core';
-import { type PlanVariant, massWords, spanOfTime } from '@ostrin/wording';
+import { type PlanVariant, capital, massWords, spanOfTime } from '@ostrin/wording';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { usePits } from '../api/queries';
@@ -9,7 +9,7 @@ import { usePlanDraft } from '../store/planDraft';
 import { Button } from '../ui/Button';
 import { useLayout } from '../ui/layout';
 import { Heading } from '../ui/Title';
-import { capital, clockAndDay, clockOf } from '../ui/words';
+import { clockAndDay, clockOf } from '../ui/words';
 import { Paragraph, SmallText } from '../ui/Text';
 import { useVariants } from './useVariants';
 

@@ -1,7 +1,8 @@
 /** The four times that matter, on one dark strip. */
 import { cutOf, type Plan } from '@ostrin/core';
+import { capital } from '@ostrin/wording';
 import { Text, View } from 'react-native';
-import { capital, clockOf } from '../ui/words';
+import { clockOf } from '../ui/words';
 
 interface Props {
   plan: Plan | null;

@@ -12,14 +12,13 @@ import {
   type Units,
   type WrapId,
 } from '@ostrin/core';
-import { countWords, massWords, schoolWords, temperatureWords } from '@ostrin/wording';
+import { capital, countWords, massWords, schoolWords, temperatureWords } from '@ostrin/wording';
 import { useSettings } from '../store/settings';
 import { stepMass, usualMasses, usePlanDraft, withCut, type DraftMeat } from '../store/planDraft';
 import { Button } from '../ui/Button';
 import { Choice, Stepper } from '../ui/Choice';
 import { Note } from '../ui/Notice';
 import { Subhead } from '../ui/Title';
-import { capital } from '../ui/words';
 
 export interface MeatChoiceProps {
   meat: DraftMeat;

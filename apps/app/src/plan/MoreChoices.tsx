@@ -1,12 +1,13 @@
 /** Choices around a meat: how it is prepared, where it rests, when and on which pit. */
 import { cutOf, epochOf, localOf, MINUTE_MS, usualRest, type RestWhere } from '@ostrin/core';
 import type { PitRecord } from '@ostrin/contract/types';
+import { capital } from '@ostrin/wording';
 import { usualPit } from '../store/request';
 import { usePlanDraft } from '../store/planDraft';
 import { Choice, Stepper } from '../ui/Choice';
 import { Note } from '../ui/Notice';
 import { Subhead } from '../ui/Title';
-import { capital, clockAndDay } from '../ui/words';
+import { clockAndDay } from '../ui/words';
 import { useChangeMeat, type MeatChoiceProps } from './MeatChoices';
 import { REST_NAMES } from './meatWords';
 import { pitOptions } from './PitChoices';

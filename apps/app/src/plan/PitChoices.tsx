@@ -1,6 +1,6 @@
 /** Choices about a pit: which one, what it burns, how hot it is held, and who watches it. */
 import { PRESETS, WOODS, presetOf, sugarCaution } from '@ostrin/core';
-import { cautionWords, fireChoiceWords, temperatureWords } from '@ostrin/wording';
+import { capital, cautionWords, fireChoiceWords, temperatureWords } from '@ostrin/wording';
 import type { PitRecord } from '@ostrin/contract/types';
 import { useState } from 'react';
 import { TextInput } from 'react-native';
@@ -20,7 +20,6 @@ import {
 import { Choice, Stepper } from '../ui/Choice';
 import { Note, Notice } from '../ui/Notice';
 import { Subhead } from '../ui/Title';
-import { capital } from '../ui/words';
 
 /** Pits of the yard as choices. */
 export const pitOptions = (yard: readonly PitRecord[]) =>

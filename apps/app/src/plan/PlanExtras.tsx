@@ -1,10 +1,10 @@
 /** What goes with a plan besides its fire and its jobs: the watch, the shopping, what could go wrong, what is safe. */
 import { fuelWorth, METRIC, type Plan } from '@ostrin/core';
-import { countWords, massWords, pitName, spanOfTime } from '@ostrin/wording';
+import { capital, countWords, massWords, pitName, spanOfTime } from '@ostrin/wording';
 import { memo } from 'react';
 import { Text, View } from 'react-native';
 import { Heading } from '../ui/Title';
-import { capital, clockOf } from '../ui/words';
+import { clockOf } from '../ui/words';
 import { Paragraph, SmallText } from '../ui/Text';
 
 /** When somebody must be there, and who. */

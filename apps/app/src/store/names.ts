@@ -1,6 +1,6 @@
 /** What plans and cooks are called. */
 import { cutOf, type Plan, type Request } from '@ostrin/core';
-import { capital } from '../ui/words';
+import { capital } from '@ostrin/wording';
 
 /** `Mutton shoulder and turkey for 18`. */
 export function titleOf({ request }: { request: Request }): string {

@@ -6,6 +6,7 @@ import {
   type RequestMeat,
   type RestWhere,
   type SchoolId,
+  USUAL_CHUNK_WOOD,
   WOODS,
   type WoodId,
   type WrapId,
@@ -95,7 +96,7 @@ const FIRST_CUT = 'mutton-shoulder';
 export const PEOPLE_RANGE = [1, 300] as const;
 /** Kinds of meat in one draft; a plan takes more, the sentence does not. */
 export const MOST_MEATS = 5;
-export const USUAL_FIRE: DraftFire = { fireId: null, species: 'cherry', pitC: 121 };
+export const USUAL_FIRE: DraftFire = { fireId: null, species: USUAL_CHUNK_WOOD, pitC: 121 };
 
 /** Appetites on offer, g of cooked meat a head. */
 export const APPETITES = [

@@ -1,7 +1,6 @@
 /** The log pad: Fuel, Vents, Lid, Meat, Note within reach of a thumb, and the last tap with its undo. */
 import { type Entry, type Log, type Plan, type PlanLog, USUAL_LID_S, cutOf } from '@ostrin/core';
-import { actionWords } from '@ostrin/wording';
-
+import { actionWords, capital } from '@ostrin/wording';
 import AlignVerticalSpaceAround from 'lucide-react-native/icons/align-vertical-space-around';
 import Beef from 'lucide-react-native/icons/beef';
 import Boxes from 'lucide-react-native/icons/boxes';
@@ -14,7 +13,6 @@ import { lineLabel } from '../strip/fromCook';
 import { Button } from '../ui/Button';
 import { useLayout } from '../ui/layout';
 import { useTheme } from '../ui/theme';
-import { capital } from '../ui/words';
 import { fuelTap, logAction, nextMeat, undo, type PadKey } from './actions';
 import { NoteSheet } from './NoteSheet';
 import { usePadKeys } from './useKeys';

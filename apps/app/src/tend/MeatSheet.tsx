@@ -12,14 +12,14 @@ import {
   type PlanLog,
   type Units,
 } from '@ostrin/core';
-import { cautionWords, massWords, phaseWords, safetyWords } from '@ostrin/wording';
+import { capital, cautionWords, massWords, phaseWords, safetyWords } from '@ostrin/wording';
 import { Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { Sheet } from '../ui/Sheet';
 import { Heading } from '../ui/Title';
-import { capital, clockOf, degrees } from '../ui/words';
+import { clockOf, degrees } from '../ui/words';
 import { logAction } from './actions';
 import { useOutlook } from './useOutlook';
 import { WrapOptions } from './WrapOptions';

@@ -1,4 +1,5 @@
 /** Tend: the reading, the next job, the strip and the log pad of the cook under way. */
+import { capital } from '@ostrin/wording';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
@@ -7,7 +8,6 @@ import { useLive } from '../store/live';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Title } from '../ui/Title';
-import { capital } from '../ui/words';
 import { useLiveCook } from './useLiveCook';
 import { TendCook } from './TendCook';
 

@@ -1,12 +1,11 @@
 /** Vents in the pit's own words: one tap on a usual setting logs it, finer ones are set step by step. */
 import { finestStep, type Log, type Plan, type PlanLog } from '@ostrin/core';
-import { ventName, ventNames, ventedPit } from '@ostrin/wording';
+import { capital, ventName, ventNames, ventedPit } from '@ostrin/wording';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Stepper } from '../ui/Choice';
 import { Sheet } from '../ui/Sheet';
-import { capital } from '../ui/words';
 import { ventsNow } from './actions';
 
 const QUARTERS = [0, 0.25, 0.5, 0.75, 1];

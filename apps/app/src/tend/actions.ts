@@ -10,6 +10,7 @@ import {
   type PlanLog,
   foldLog,
   jobsAhead,
+  lastVents,
   litAtMs,
 } from '@ostrin/core';
 import { allEntries, useLive } from '../store/live';
@@ -20,13 +21,8 @@ export const FUEL_TAP_PIECES = 6;
 export type PadKey = 'fuel' | 'vents' | 'lid' | 'meat' | 'note';
 
 /** The vents as last set, shut when never. */
-export function ventsNow(log: Log): { intakeFraction: number; exhaustFraction: number } {
-  for (const logLine of [...log.lines].reverse()) {
-    if (logLine.body.kind === 'act' && logLine.body.action.do === 'set-vents')
-      return logLine.body.action;
-  }
-  return { intakeFraction: 0, exhaustFraction: 0 };
-}
+export const ventsNow = (log: Log): { intakeFraction: number; exhaustFraction: number } =>
+  lastVents(log.lines) ?? { intakeFraction: 0, exhaustFraction: 0 };
 
 /** A planned feed is due from so long before its time on: a tap on Fuel then means that feed, min. */
 const FEED_DUE_MIN = 20;

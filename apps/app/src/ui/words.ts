@@ -5,9 +5,6 @@ import { format } from 'date-fns/format';
 /** A wall-clock text as a Date whose own fields show that clock, for date-fns. */
 const asDate = (local: string): Date => new Date(`${local}:00`);
 
-/** A name at the head of a line. */
-export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-
 /** A text whose figures are not parted from their units at the end of a line. */
 export const keepUnitsTogether = (text: string): string =>
   text

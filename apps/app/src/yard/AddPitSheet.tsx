@@ -1,6 +1,7 @@
 /** A new pit: what kind it is, and what it is called. */
 import { PRESETS, presetOf } from '@ostrin/core';
 import type { PitRecord } from '@ostrin/contract/types';
+import { capital } from '@ostrin/wording';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { Text, TextInput, View } from 'react-native';
@@ -9,7 +10,6 @@ import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Notice } from '../ui/Notice';
 import { Sheet } from '../ui/Sheet';
-import { capital } from '../ui/words';
 
 /** An id for a name: plain letters, not yet taken. */
 export function idFor(name: string, taken: readonly { id: string }[]): string {

@@ -6,7 +6,7 @@ import {
   type CookerParameters,
   type VentNotation,
 } from '@ostrin/core';
-import { massWords } from '@ostrin/wording';
+import { NOTATION_NAMES, capital, massWords } from '@ostrin/wording';
 import type { PitRecord } from '@ostrin/contract/types';
 import { Link } from 'expo-router';
 import { useState } from 'react';
@@ -19,18 +19,10 @@ import { Choice } from '../ui/Choice';
 import { useLayout } from '../ui/layout';
 import { Notice } from '../ui/Notice';
 import { Heading, Title } from '../ui/Title';
-import { capital } from '../ui/words';
 import { FigureSheet } from './FigureSheet';
 import { figuresOf, figureWords, type Figure } from './figures';
 import { useVentCard } from './useVentCard';
 import { CardLegend, CardTable, VentCardChart } from './VentCard';
-
-const WAYS: Readonly<Record<VentNotation, string>> = {
-  quarters: 'Fractions',
-  mm: 'Millimetres',
-  fingers: 'Fingers',
-  clock: 'Clock',
-};
 
 export function PitScreen({ id }: { id: string }) {
   const pits = usePits();
@@ -185,7 +177,7 @@ function CardPart({ pit, onWay }: { pit: PitRecord; onWay: (way: VentNotation) =
           <Choice
             label="How its vents are told"
             columns={2}
-            options={VENT_NOTATIONS.map((w) => ({ value: w, label: WAYS[w] }))}
+            options={VENT_NOTATIONS.map((w) => ({ value: w, label: NOTATION_NAMES[w] }))}
             value={pit.ventWay}
             onChange={onWay}
           />

@@ -1,6 +1,7 @@
 /** Yard: the pits, and making a new one. */
 import { presetOf } from '@ostrin/core';
 import type { PitRecord } from '@ostrin/contract/types';
+import { capital } from '@ostrin/wording';
 import { Link } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
@@ -9,7 +10,6 @@ import { PitDrawing } from '../drawings/PitDrawing';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { Title } from '../ui/Title';
-import { capital } from '../ui/words';
 import { AddPitSheet } from './AddPitSheet';
 import { Shelf } from './Shelf';
 

@@ -1,7 +1,7 @@
 /** How one fuel of the shelf stands, and a shelf with one fuel changed. */
 import { CHARCOALS, type FuelId } from '@ostrin/core';
 import type { Shelf as ShelfDoc } from '@ostrin/contract/types';
-import { capital } from '../ui/words';
+import { capital } from '@ostrin/wording';
 
 export type ShelfFuel = FuelId | 'chunks';
 export const SHELF_FUELS: readonly ShelfFuel[] = ['briquette', 'lump', 'splits', 'chunks'];

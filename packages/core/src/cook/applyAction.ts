@@ -5,8 +5,9 @@ import { addToPool, fuelPoolOf } from '../fire/fuelPool';
 import {
   CHARCOALS,
   CHUNK_MOISTURE_FRACTION,
-  WOOD_MOISTURE_FRACTION,
   USUAL_SPLIT_KG,
+  USUAL_SPLIT_WOOD,
+  WOOD_MOISTURE_FRACTION,
   type WoodId,
 } from '../fuel/catalogue';
 import { spritzPiece } from '../meat/treatments';
@@ -143,7 +144,7 @@ function putOnSplits(pit: PitState, action: AddFuel): void {
   const count = Math.max(1, Math.round(action.pieces));
   const massKg = (action.massKg ?? count * USUAL_SPLIT_KG) / count;
   const parcel = createParcel({
-    species: action.species ?? 'oak',
+    species: action.species ?? USUAL_SPLIT_WOOD,
     massKg,
     moistureFraction: action.moistureFraction ?? WOOD_MOISTURE_FRACTION.seasoned,
     count,

@@ -114,3 +114,7 @@ export const VOLATILES_HEAT =
 
 /** Air that 1 kg of carbon needs, kg: O2 2.667 kg/kg over 0.232 in air (combustion textbooks). */
 export const STOICHIOMETRIC_AIR = 2.667 / 0.232;
+
+/** Wood of smoke chunks and of splits where nobody chose one (common practice). */
+export const USUAL_CHUNK_WOOD: WoodId = 'cherry';
+export const USUAL_SPLIT_WOOD: WoodId = 'oak';

@@ -22,6 +22,9 @@ export const WRAP_SCHOOLS = {
 export type SchoolId = keyof typeof WRAP_SCHOOLS;
 export const SCHOOL_IDS = Object.keys(WRAP_SCHOOLS) as SchoolId[];
 
+/** When a piece is wrapped where nobody says otherwise. */
+export const USUAL_WRAP_WHEN = WRAP_SCHOOLS['core-74'];
+
 /** The school that a condition belongs to; null for one of its own. */
 export const schoolOf = (when: object): SchoolId | null =>
   SCHOOL_IDS.find((id) => sameCondition(WRAP_SCHOOLS[id], when)) ?? null;

@@ -1,4 +1,5 @@
 /** Plans a meal backwards from its serving time: every pit of the request, and what it all needs. */
+import { USUAL_WRAP_WHEN } from '../meat/usualTreatment';
 import { epochOf, MINUTE_MS } from '../quantity/time';
 import { requestedMassKg, piecesPerMeat } from './request/amount';
 import { servedMs, wantedWindow } from './schedule/schedule';
@@ -130,7 +131,7 @@ function pieceTarget(
     wrap:
       meat.wrap.with === 'none'
         ? undefined
-        : { ...meat.wrap, when: meat.wrap.when ?? { coreC: 74 } },
+        : { ...meat.wrap, when: meat.wrap.when ?? USUAL_WRAP_WHEN },
     done: undefined,
     rest: meat.rest,
   };

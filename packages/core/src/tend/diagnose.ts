@@ -6,7 +6,7 @@ import type { FirstMove } from '../plan/document/figures';
 import type { Plan } from '../plan/document/plan';
 import { designFire } from '../plan/fire/designFire';
 import { MINUTE_MS } from '../quantity/time';
-import type { LogLine } from './log';
+import { lastVents, type LogLine } from './log';
 
 /** A reading of the pit, C, at an instant of the cook's clock, epoch ms; null where the probe was silent. */
 export interface PitReading {
@@ -17,6 +17,8 @@ export interface PitReading {
 }
 
 export type Trend = 'unlit' | 'coming-up' | 'steady' | 'rising' | 'falling';
+/** The trend of a fire that has come up. */
+type SteadiedTrend = 'steady' | 'rising' | 'falling';
 export type BandPlace = 'below' | 'in' | 'above';
 
 /** Why a pit does what it does, and what to do about it. */
@@ -132,13 +134,13 @@ function bandPlace(readings: readonly PitReading[], targetC: number, bandC: numb
 }
 
 /** The trend now, remembering the minutes before: it starts above one threshold and ends under a lower one. */
-function steadiedTrend(
-  readings: readonly PitReading[],
-  nowMs: number,
-): 'steady' | 'rising' | 'falling' {
-  let trend: 'steady' | 'rising' | 'falling' = 'steady';
+function steadiedTrend(readings: readonly PitReading[], nowMs: number): SteadiedTrend {
+  // Older readings say nothing about it: they are left out once, not for every minute.
+  const fromMs = nowMs - (TREND_MEMORY_MIN + TREND_MIN) * MINUTE_MS;
+  const recent = readings.filter((r) => r.at > fromMs && r.at <= nowMs);
+  let trend: SteadiedTrend = 'steady';
   for (let ago = TREND_MEMORY_MIN; ago >= 0; ago--) {
-    const change = recentChangeK(readings, nowMs - ago * MINUTE_MS) ?? 0;
+    const change = recentChangeK(recent, nowMs - ago * MINUTE_MS) ?? 0;
     if (change >= MOVING_K.from) trend = 'rising';
     else if (change <= -MOVING_K.from) trend = 'falling';
     else if (trend === 'rising' && change < MOVING_K.until) trend = 'steady';
@@ -147,11 +149,7 @@ function steadiedTrend(
   return trend;
 }
 
-function causeOf(
-  input: DiagnosisInput,
-  trend: 'steady' | 'rising' | 'falling',
-  place: BandPlace,
-): Cause {
+function causeOf(input: DiagnosisInput, trend: SteadiedTrend, place: BandPlace): Cause {
   const { fuelLeftFraction } = input;
   const sinceMin = (match: (l: LogLine) => boolean): number => minutesSince(input, match);
   const did = (what: string) => (l: LogLine) => l.body.kind === 'act' && l.body.action.do === what;
@@ -190,11 +188,7 @@ function moveNow({ plan, lines, nowMs }: DiagnosisInput, sign: 1 | -1): FirstMov
   const policy = document
     ? policyOf(document)
     : habitPolicy(setup.preset, setup.fire, pit.pace.pitC, setup.onSplits);
-  const set = [...lines]
-    .reverse()
-    .find((l) => l.at <= nowMs && l.body.kind === 'act' && l.body.action.do === 'set-vents');
-  const action =
-    set?.body.kind === 'act' && set.body.action.do === 'set-vents' ? set.body.action : null;
+  const action = lastVents(lines.filter((l) => l.at <= nowMs));
   const hold = action
     ? { intake: action.intakeFraction, exhaust: action.exhaustFraction }
     : policy.hold;

@@ -65,6 +65,14 @@ export function foldLog(entries: readonly Entry[]): Log {
   return { lines: sorted, finishedAt, jobsDone };
 }
 
+/** Both vents as they were last set; null when they never were. */
+export function lastVents(lines: readonly LogLine[]): Extract<PlanLog, { do: 'set-vents' }> | null {
+  for (const { body } of [...lines].reverse()) {
+    if (body.kind === 'act' && body.action.do === 'set-vents') return body.action;
+  }
+  return null;
+}
+
 /** Jobs still to do, in the order of the plan; the first is the next one. */
 export const jobsAhead = (plan: { jobs: readonly PlanJob[] }, log: Log): PlanJob[] =>
   plan.jobs.filter((j) => !log.jobsDone.has(j.id));

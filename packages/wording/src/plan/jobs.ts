@@ -3,9 +3,9 @@ import {
   cutOf,
   WRAPS,
   type JobFacts,
-  type RequestMeat,
   type RequestPit,
   type Units,
+  type WrapWhen,
 } from '@ostrin/core';
 import { charcoalWords, layWords, lightWords, splitWords } from '../fires';
 import { PLACEMENT_WORDS, REST_WORDS } from '../places';
@@ -170,13 +170,10 @@ function meatJobWords(facts: MeatFacts, pit: RequestPit, units: Units): JobWords
   }
 }
 
-/** The middle at which a piece is wrapped where nothing else was said, C. */
-const WRAP_AT_C = 74;
-
 /** When a piece is wrapped, as a sentence. */
-function wrapWhenWords(when: RequestMeat['wrap']['when'], units: Units): string {
-  if (!when || 'coreC' in when) {
-    return `When the middle reads ${temperatureWords(when?.coreC ?? WRAP_AT_C, units)}.`;
+function wrapWhenWords(when: WrapWhen, units: Units): string {
+  if ('coreC' in when) {
+    return `When the middle reads ${temperatureWords(when.coreC, units)}.`;
   }
   if ('stalled' in when) return 'When the middle has stopped climbing.';
   return 'atMin' in when ? 'At this time.' : 'When nothing comes off on a finger.';

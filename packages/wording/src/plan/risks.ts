@@ -9,7 +9,7 @@ import {
   fromKg,
   roundDigits,
 } from '@ostrin/core';
-import { spanOfTime, spanWords, temperatureWords } from '../quantities';
+import { inHundred, spanOfTime, spanWords, temperatureWords } from '../quantities';
 import type { VentedPit } from '../vents';
 import { firstMoveWords } from './moves';
 
@@ -31,10 +31,15 @@ export const riskWords = (
   units: Units,
 ): Risk => ({
   chanceFraction,
-  ...risk(facts, pit, units),
+  ...risk(facts, chanceFraction, pit, units),
 });
 
-function risk(facts: RiskFacts, pit: VentedPit, units: Units): Omit<Risk, 'chanceFraction'> {
+function risk(
+  facts: RiskFacts,
+  chance: number,
+  pit: VentedPit,
+  units: Units,
+): Omit<Risk, 'chanceFraction'> {
   const at = (c: number): string => temperatureWords(c, units);
   const by = (k: number): string => spanWords(k, units);
   switch (facts.kind) {
@@ -45,7 +50,7 @@ function risk(facts: RiskFacts, pit: VentedPit, units: Units): Omit<Risk, 'chanc
           facts.first.do === 'other-splits'
             ? firstMoveWords(pit, facts.first)
             : `${firstMoveWords(pit, facts.first)} Then wait ${Math.round(facts.waitMin)} minutes before the next move.`,
-        why: `In ${facts.inHundred} of 100 likely pits (other leaks, wind, thermometer).`,
+        why: `In ${inHundred(chance)} of 100 likely pits (other leaks, wind, thermometer).`,
       };
     case 'white-split':
       return {
@@ -76,7 +81,7 @@ function risk(facts: RiskFacts, pit: VentedPit, units: Units): Omit<Risk, 'chanc
         move: facts.keep
           ? `Plan to hold it ${KEEP_WORDS[facts.keep.where]}: then ${facts.keep.inHundred} of 100 are in time and still good.`
           : `Slow its last hour down: close the vents a step when its middle is ${by(SLOW_DOWN_K)} short. Or serve sooner.`,
-        why: `In ${facts.inHundred} of 100 likely cooks: pieces of one cut differ by ${spanOfTime(facts.spreadMin)}, and it waits well for ${waits} only.`,
+        why: `In ${inHundred(chance)} of 100 likely cooks: pieces of one cut differ by ${spanOfTime(facts.spreadMin)}, and it waits well for ${waits} only.`,
       };
     }
     case 'pan-dry':

@@ -68,7 +68,6 @@ function settlesOff(plan: PitPlan): Risk[] {
         targetC,
         first: firstMove(plan, high ? bandC : -bandC),
         waitMin: policy.waitMin,
-        inHundred: inHundred(chanceFraction),
       },
     },
   ];
@@ -157,7 +156,6 @@ function earlyRisk(plan: PitPlan, meat: RequestMeat, i: number): Risk[] {
           best.share > inside(holdMin) + BETTER_BY.thanNow
             ? { where: best.where, inHundred: inHundred(best.share) }
             : null,
-        inHundred: inHundred(early),
         spreadMin: Math.round(p90 - p10),
       },
     },

@@ -4,7 +4,13 @@ import { doneByFeel } from '../../meat/cut';
 import { presetOf } from '../../pit/catalogue';
 import type { WrapId } from '../../meat/wraps';
 import { epochOf, MINUTE_MS } from '../../quantity/time';
-import { SCHOOL_IDS, schoolOf, WRAP_SCHOOLS, type SchoolId } from '../../meat/usualTreatment';
+import {
+  SCHOOL_IDS,
+  type SchoolId,
+  USUAL_WRAP_WHEN,
+  WRAP_SCHOOLS,
+  schoolOf,
+} from '../../meat/usualTreatment';
 import { fuelNeeded, fuelWorth } from '../jobs/shopping';
 import type { PlanOptions } from '../assemble';
 import { planSteps } from '../plan';
@@ -126,7 +132,7 @@ function otherFeedIntervals(pit: RequestPit): readonly number[] {
 function wrapVariants(request: Request): VariantRequest[] {
   const meat = request.meats[0]!;
   if (!doneByFeel(cutOf(meat.cut))) return [];
-  const when = meat.wrap.when ?? WRAP_SCHOOLS['core-74'];
+  const when = meat.wrap.when ?? USUAL_WRAP_WHEN;
   const wrapped = (wrap: RequestMeat['wrap']): Request => ({
     ...request,
     meats: request.meats.map((m, i) => (i === 0 ? { ...m, wrap } : m)),

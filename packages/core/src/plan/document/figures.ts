@@ -8,7 +8,7 @@ import type { CautionId } from '../../safety/cautions';
 import type { FireSpec } from '../../fire/fireSpec';
 import type { RestWhere } from '../../meat/rest';
 import type { Feeding, Plan, PlannedFire, PlanJob, PlanVents } from './plan';
-import type { RequestMeat } from '../request/types';
+import type { WrapWhen } from '../../scenario/scenario';
 
 /** The first move when a pit settles off its target. */
 export type FirstMove =
@@ -52,7 +52,7 @@ export type JobFacts =
     }
   | { kind: 'shut-down'; underFan: boolean }
   | ({ kind: 'meat-on' } & Pieces)
-  | ({ kind: 'wrap'; with: WrapId; when: RequestMeat['wrap']['when'] } & Pieces)
+  | ({ kind: 'wrap'; with: WrapId; when: WrapWhen } & Pieces)
   /** `plateC`: what it climbs to while it rests; null where nobody asked for it. */
   | ({ kind: 'check'; done: { coreC: number } | { tender: true }; plateC: number | null } & Pieces)
   | ({ kind: 'meat-off'; rest: { where: RestWhere; minutes: number } } & Pieces)
@@ -120,7 +120,6 @@ export type RiskFacts =
       targetC: number;
       first: FirstMove;
       waitMin: number;
-      inHundred: number;
     }
   | { kind: 'white-split' }
   | {
@@ -145,7 +144,6 @@ export type RiskFacts =
       holdMin: number;
       /** A place that keeps it longer, and how many in a hundred are in time there; null where none helps. */
       keep: { where: 'cool-box' | 'oven' | 'warmer'; inHundred: number } | null;
-      inHundred: number;
       spreadMin: number;
     }
   | { kind: 'pan-dry'; atMin: number; first: FirstMove }

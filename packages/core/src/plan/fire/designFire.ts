@@ -1,7 +1,7 @@
 /** The fire that a wish is built with: its arrangement, its full load, its lit part, its smoke wood. */
 import type { FireSpec, WoodChunkSpec } from '../../fire/fireSpec';
 import { arcForPieces, MAX_ARC_DEGREES, snakePieces } from '../../fire/snake';
-import { CHARCOALS, type CharcoalId, type WoodId } from '../../fuel/catalogue';
+import { CHARCOALS, type CharcoalId, USUAL_CHUNK_WOOD, type WoodId } from '../../fuel/catalogue';
 import { pitWith, presetOf } from '../../pit/catalogue';
 import type { CookerParameters } from '../../pit/parameters';
 import type { Preset } from '../../pit/preset';
@@ -40,7 +40,6 @@ const CHUNKS = { count: 4, massG: 60, apartDegrees: 22 };
 /** Share of the load burnt when the first chunk catches, and from one to the next (common practice). */
 const BURIED = { first: 0.05, apart: 0.15 };
 const IN_PAN = { first: 0.03, apart: 0.05 };
-export const USUAL_WOOD: WoodId = 'cherry';
 
 /** The fire of a request's pit. Throws RangeError for names outside the catalogues. */
 export function designFire(pit: RequestPit): PitSetup {
@@ -62,7 +61,9 @@ export function designFire(pit: RequestPit): PitSetup {
   }
   if (fire.arrangement === 'ring')
     fire.litMassKg = RING_LIT_KG[parameters.waterKg > 0 ? 'wet' : 'dry'];
-  fire.woodChunks = splits ? [] : placeChunks(fire, parameters, pit.fire.species ?? USUAL_WOOD);
+  fire.woodChunks = splits
+    ? []
+    : placeChunks(fire, parameters, pit.fire.species ?? USUAL_CHUNK_WOOD);
   return {
     pit,
     preset,

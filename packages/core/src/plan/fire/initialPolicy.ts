@@ -1,8 +1,9 @@
 /** The policy that tuning starts from: what a good cook would begin with, in steps that the owner can set. */
+import { USUAL_CHUNK_WOOD } from '../../fuel/catalogue';
 import type { ControlPolicy } from '../../control/controlPolicy';
 import { habitPolicy, USUAL_TOP_UP } from '../../control/habitPolicy';
 import { finestStep } from '../../pit/ventNotation';
-import { USUAL_WOOD, type PitSetup } from './designFire';
+import { type PitSetup } from './designFire';
 
 /** Chunks with each top-up of a firebox fed with charcoal by hand (common practice: one or two). */
 const TOP_UP_CHUNKS = { massG: 60, count: 1 };
@@ -23,6 +24,6 @@ export function initialPolicy(setup: PitSetup): ControlPolicy {
     ...(preset.traits.sideFirebox && !onSplits ? { topUp: USUAL_TOP_UP } : {}),
     feed: habit.feed && species ? { ...habit.feed, species } : habit.feed,
     finest: { small: Math.min(step, COARSEST_SMALL_STEP), wide: step },
-    chunks: handFed ? { species: species ?? USUAL_WOOD, ...TOP_UP_CHUNKS } : null,
+    chunks: handFed ? { species: species ?? USUAL_CHUNK_WOOD, ...TOP_UP_CHUNKS } : null,
   };
 }

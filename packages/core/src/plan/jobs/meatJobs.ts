@@ -32,7 +32,7 @@ export function meatJobs(plan: PitPlan, meat: RequestMeat, i: number, pieces: nu
       atMin: w50,
       spanMin: [w10, w90],
       do: 'wrap',
-      facts: { kind: 'wrap', cut, pieces, with: wrapWith, when: meat.wrap.when },
+      facts: { kind: 'wrap', cut, pieces, with: wrapWith, when: plan.targets[i]!.spec.wrap!.when! },
       logs: [
         { do: 'lid-open', seconds: USUAL_LID_S },
         { do: 'wrap', meat: meat.id, with: wrapWith },

@@ -1,11 +1,10 @@
 /** What is needed, what is on the shelf, what to buy, and what that costs. */
+import { USUAL_CHUNK_WOOD, USUAL_SPLIT_WOOD, type FuelId, type WoodId } from '../../fuel/catalogue';
 import { roundDigits } from '../../quantity/units';
 import { requestedMassKg } from '../request/amount';
 import type { ShoppingFigures } from '../document/figures';
 import type { Amount, Request } from '../request/types';
 import type { Feeding, PlannedFire } from '../document/plan';
-import { USUAL_WOOD } from '../fire/designFire';
-import type { FuelId, WoodId } from '../../fuel/catalogue';
 
 /** What a planned fire says of its fuel. */
 type FuelOfFire = Pick<PlannedFire, 'pit' | 'fuel' | 'massKg' | 'reserveKg' | 'woodChunks'> & {
@@ -82,16 +81,13 @@ export function shoppingOf(
 
 type FuelFigures = Extract<ShoppingFigures, { kind: 'fuel' }>;
 
-/** Wood of splits where nobody chose one (common practice). */
-const USUAL_SPLITS: WoodId = 'oak';
-
 /** Each fuel, wood by its species, less what is on the shelf. */
 function fuelsToBuy(request: Request, fires: readonly FuelOfFire[]): FuelFigures[] {
   const need = new Map<string, { fuel: FuelId | 'chunks'; species: WoodId; kg: number }>();
   for (const fire of fires) {
     const chosen = request.pits.find((p) => p.id === fire.pit)?.fire.species;
     for (const [fuel, kg] of fuelNeeded([fire])) {
-      const species = chosen ?? (fuel === 'splits' ? USUAL_SPLITS : USUAL_WOOD);
+      const species = chosen ?? (fuel === 'splits' ? USUAL_SPLIT_WOOD : USUAL_CHUNK_WOOD);
       const key = fuel === 'splits' || fuel === 'chunks' ? `${fuel} ${species}` : fuel;
       const line = need.get(key) ?? { fuel, species, kg: 0 };
       need.set(key, { ...line, kg: line.kg + kg });

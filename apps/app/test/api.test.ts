@@ -3,13 +3,7 @@ import { act, renderHook } from '@testing-library/react-native';
 import { requestJson, HttpError, ServerUnreachable } from '../src/api/http';
 import { useLive } from '../src/store/live';
 import { useLiveCook } from '../src/tend/useLiveCook';
-
-const reply = (status: number, body: unknown): Promise<Response> =>
-  Promise.resolve({
-    ok: status < 400,
-    status,
-    text: () => Promise.resolve(typeof body === 'string' ? body : JSON.stringify(body)),
-  } as Response);
+import { reply } from './help';
 
 const COOK = '22222222-2222-4222-8222-222222222222';
 const clock = { cookMs: 5000, realMs: 0, speed: 60, running: true };
@@ -66,7 +60,7 @@ describe('watching a cook', () => {
 
   beforeEach(() => {
     FakeStream.all = [];
-    (globalThis as unknown as { EventSource: unknown }).EventSource = FakeStream;
+    Object.assign(globalThis, { EventSource: FakeStream });
     global.fetch = jest.fn(() => reply(200, VIEW));
     useLive.getState().leave();
   });

@@ -1,5 +1,5 @@
 /** A piece that comes late, and what stands round the plan. */
-import { type Plan, type WeatherFromHour } from '@ostrin/core';
+import { METRIC, type Plan, type WeatherFromHour } from '@ostrin/core';
 import { planDocument } from '@ostrin/wording';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { Cautions, Risks, Shopping, Watch } from '../src/plan/PlanExtras';
@@ -11,7 +11,6 @@ import { movedToComingWeek, requestOf, draftOf } from '../src/store/request';
 import { firstDraft, usePlanDraft } from '../src/store/planDraft';
 import { BOSUN } from './help';
 
-const METRIC = { temperature: 'C', mass: 'kg' } as const;
 const NOW = Date.UTC(2027, 4, 14, 12);
 const FIRST = firstDraft(NOW, 'UTC');
 const meat = () => usePlanDraft.getState().meats[0]!;

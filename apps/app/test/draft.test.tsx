@@ -1,4 +1,4 @@
-import { CUTS, SCHOOL_IDS, type PiecePlacement } from '@ostrin/core';
+import { METRIC, CUTS, SCHOOL_IDS, type PiecePlacement } from '@ostrin/core';
 import fc from 'fast-check';
 import { firesOf } from '../src/store/fires';
 import { titleOf } from '../src/store/names';
@@ -10,7 +10,6 @@ import {
   draftPitsOf,
 } from '../src/store/request';
 import {
-  firstDraft,
   newMeat,
   PACES,
   SMOKE_WOODS,
@@ -18,27 +17,7 @@ import {
   WINDS,
   type PlanDraft,
 } from '../src/store/planDraft';
-import { BOSUN } from './help';
-
-const METRIC = { temperature: 'C', mass: 'kg' } as const;
-const JAR = {
-  id: 'jar',
-  name: 'Clay Jar',
-  preset: 'kamado-46',
-  overrides: {},
-  ventWay: 'mm',
-} as const;
-const YARD = [BOSUN, JAR];
-const NOW = Date.UTC(2027, 4, 14);
-const FIRST = firstDraft(NOW, 'UTC');
-const TWO: PlanDraft = {
-  ...FIRST,
-  people: 12,
-  meats: [
-    { ...FIRST.meats[0]!, pieces: 1 },
-    { ...newMeat('whole-chicken', 'jar', FIRST.meats), pieces: 1, prepare: 'dry-brine' },
-  ],
-};
+import { BOSUN, FIRST, TWO, YARD } from './help';
 
 beforeEach(() => {
   usePlanDraft.setState({ ...FIRST });

@@ -1,6 +1,7 @@
 import type { Entry, Plan } from '@ostrin/core';
 import { allEntries, cookClockMs, mergeReadings, useLive } from '../src/store/live';
 import type { CookView } from '../src/api/queries';
+import { reply } from './help';
 
 const COOK = '11111111-1111-4111-8111-111111111111';
 const view = (part: Partial<CookView> = {}): CookView => ({
@@ -19,8 +20,6 @@ const view = (part: Partial<CookView> = {}): CookView => ({
 
 let posted: Entry[][] = [];
 let answer: () => Promise<Response>;
-const reply = (status: number, body: string): Promise<Response> =>
-  Promise.resolve({ ok: status < 400, status, text: () => Promise.resolve(body) } as Response);
 const ok = () => reply(201, '{"stored":[]}');
 const settle = async (): Promise<void> => {
   for (let i = 0; i < 12; i++) await new Promise((done) => setTimeout(done, 0));

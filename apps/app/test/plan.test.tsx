@@ -5,7 +5,7 @@ import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-
 import type { PlanListener } from '../src/api/core';
 import { PlanScreen } from '../src/plan/PlanScreen';
 import { firstDraft, usePlanDraft } from '../src/store/planDraft';
-import { BOSUN } from './help';
+import { answerCalls, BOSUN, reply, type Call } from './help';
 // Fetched later in the browser; compiled now, not while a test waits for it.
 import '../src/plan/PlanSheet';
 
@@ -29,18 +29,13 @@ const ANSWERS: Record<string, unknown> = {
   '/api/plans': [],
   '/api/shelf': { fuelOnHand: [], prices: [] },
 };
-let sent: { path: string; method: string; body?: unknown }[] = [];
+let sent: Call[] = [];
 
 function open() {
-  global.fetch = jest.fn((path: string, init?: RequestInit) => {
-    sent.push({ path, method: init?.method ?? 'GET', body: init?.body });
-    const body = ANSWERS[path] ?? { id: 'x' };
-    return Promise.resolve({
-      ok: true,
-      status: 200,
-      text: () => Promise.resolve(JSON.stringify(body)),
-    });
-  }) as unknown as typeof fetch;
+  answerCalls((call) => {
+    sent.push(call);
+    return reply(200, ANSWERS[call.path] ?? { id: 'x' });
+  });
   const client = new QueryClient({ defaultOptions: { queries: { gcTime: 0 } } });
   return render(
     <QueryClientProvider client={client}>
@@ -128,5 +123,5 @@ it('plans for a common kettle while the yard is empty, and puts the chosen pit i
   await waitFor(() => expect(sent.some((s) => s.method === 'PUT')).toBe(true));
   const put = sent.find((s) => s.method === 'PUT')!;
   expect(put.path).toMatch(/^\/api\/pits\/kamado/);
-  expect(JSON.parse(put.body as string)).toMatchObject({ overrides: {} });
+  expect(put.body).toMatchObject({ overrides: {} });
 });

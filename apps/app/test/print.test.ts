@@ -1,5 +1,5 @@
 /** The printed page: set as large as it stands on one page, told whole, safe to put into HTML. */
-import { type Plan, type Request } from '@ostrin/core';
+import { METRIC, type Plan, type Request } from '@ostrin/core';
 import { planDocument } from '@ostrin/wording';
 import fc from 'fast-check';
 import { pointsFor, sheetHtml } from '../src/plan/printSheet';
@@ -7,7 +7,6 @@ import { requestOf } from '../src/store/request';
 import { firstDraft, newMeat } from '../src/store/planDraft';
 import { BOSUN } from './help';
 
-const METRIC = { temperature: 'C', mass: 'kg' } as const;
 const NOW = Date.UTC(2027, 4, 14, 12);
 const TOM = {
   id: 'tom',

@@ -1,4 +1,4 @@
-import { cutOf, foldLog, piecesPerMeat, type Entry } from '@ostrin/core';
+import { METRIC, cutOf, foldLog, piecesPerMeat, type Entry } from '@ostrin/core';
 import { planDocument } from '@ostrin/wording';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { useState } from 'react';
@@ -25,7 +25,6 @@ import { BOSUN } from './help';
 import '../src/plan/PlanSheet';
 import '../src/ui/FieldsForm';
 
-const METRIC = { temperature: 'C', mass: 'kg' } as const;
 const wish = requestOf({ ...firstDraft(Date.UTC(2027, 4, 14), 'UTC') }, [BOSUN], METRIC);
 const PLAN = planDocument(wish, { nowMs: 0, members: 1 });
 const T0 = Date.UTC(2027, 4, 15, 8);
@@ -34,7 +33,7 @@ const log = () => foldLog(allEntries(useLive.getState()));
 const press = (name: string | RegExp) => fireEvent.press(screen.getByRole('button', { name }));
 
 beforeEach(() => {
-  global.fetch = jest.fn(() => new Promise(() => undefined)) as unknown as typeof fetch;
+  global.fetch = jest.fn(() => new Promise<Response>(() => undefined));
   usePlanDraft.setState(firstDraft(Date.UTC(2027, 4, 14), 'UTC'));
   useSettings.setState({ units: METRIC });
   useLive.setState({ cookId: 'c', entries: [], waiting: [], plan: PLAN, connection: 'live' });
@@ -250,6 +249,7 @@ describe('bringing in and keys', () => {
 
   it('leaves keys alone while somebody types or a control has focus', () => {
     const key = (k: string, tagName: string | null, ctrlKey = false) =>
+      // Only what `taken` reads of an event, which this world without a page cannot make.
       taken({ key: k, ctrlKey, target: tagName ? { tagName } : null } as unknown as KeyboardEvent);
     expect(key('f', 'TEXTAREA')).toBe(true);
     expect(key('f', 'DIV')).toBe(false);

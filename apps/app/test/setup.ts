@@ -1,6 +1,7 @@
 /** What the browser has and the test's world lacks. */
 import { webcrypto } from 'node:crypto';
 
+// The types promise a whole browser, so that what is lacking can only be seen and set by name.
 const globals = globalThis as unknown as Record<string, unknown>;
 if (!globalThis.crypto?.randomUUID) globals.crypto = webcrypto;
 const kept = new Map<string, string>();

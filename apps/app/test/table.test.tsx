@@ -1,5 +1,5 @@
 /** One draft with several meats, courses and pits; saved plans; pieces laid by hand. */
-import { type Plan } from '@ostrin/core';
+import { METRIC, type Plan } from '@ostrin/core';
 import { onePit, planDocument } from '@ostrin/wording';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
@@ -10,65 +10,32 @@ import { othersWords } from '../src/plan/meatWords';
 import { PlanSentence } from '../src/plan/PlanSentence';
 import { StartCook } from '../src/plan/StartCook';
 import { requestOf } from '../src/store/request';
-import { firstDraft, newMeat, usePlanDraft, type PlanDraft } from '../src/store/planDraft';
-import { BOSUN } from './help';
+import { usePlanDraft } from '../src/store/planDraft';
+import { answerCalls, FIRST, NOW, reply, TWO, YARD, type Call } from './help';
 import '../src/plan/PlanSheet';
 import '../src/ui/FieldsForm';
 
 const mockNavigate = jest.fn();
 jest.mock('expo-router', () => ({ router: { navigate: (to: string) => mockNavigate(to) } }));
-jest.mock('../src/api/core', () => ({ askWays: () => () => undefined }));
+jest.mock('../src/api/core', () => ({ askVariants: () => () => undefined }));
 
-const METRIC = { temperature: 'C', mass: 'kg' } as const;
-const JAR = {
-  id: 'jar',
-  name: 'Clay Jar',
-  preset: 'kamado-46',
-  overrides: {},
-  ventWay: 'mm',
-} as const;
-const YARD = [BOSUN, JAR];
-const NOW = Date.UTC(2027, 4, 14);
-const FIRST = firstDraft(NOW, 'UTC');
-const TWO: PlanDraft = {
-  ...FIRST,
-  people: 12,
-  meats: [
-    { ...FIRST.meats[0]!, pieces: 1 },
-    { ...newMeat('whole-chicken', 'jar', FIRST.meats), pieces: 1, prepare: 'dry-brine' },
-  ],
-};
-
-interface Sent {
-  path: string;
-  method: string;
-  body: any;
-}
-let sent: Sent[] = [];
+let sent: Call[] = [];
 let kept: unknown[] = [];
 let refuse: string | null = null;
 
 function show(page: React.ReactElement) {
-  global.fetch = jest.fn((path: string, init?: RequestInit) => {
-    const method = init?.method ?? 'GET';
-    const body = init?.body ? JSON.parse(String(init.body)) : undefined;
-    if (method !== 'GET') sent.push({ path, method, body });
-    const no = method === 'PUT' && body?.pitName === refuse;
-    const answer = no
-      ? { title: `${refuse} is still cooking`, status: 409 }
-      : path === '/api/plans'
-        ? kept
-        : path === '/api/pits'
-          ? YARD
-          : path === '/api/cooks'
-            ? []
-            : { id: 'x' };
-    return Promise.resolve({
-      ok: !no,
-      status: no ? 409 : 200,
-      text: () => Promise.resolve(JSON.stringify(answer)),
-    });
-  }) as unknown as typeof fetch;
+  answerCalls((call) => {
+    const { path, method, body } = call;
+    if (method !== 'GET') sent.push(call);
+    if (method === 'PUT' && body?.pitName === refuse)
+      return reply(409, { title: `${refuse} is still cooking`, status: 409 });
+    const lists: Record<string, unknown> = {
+      '/api/plans': kept,
+      '/api/pits': YARD,
+      '/api/cooks': [],
+    };
+    return reply(200, lists[path] ?? { id: 'x' });
+  });
   const client = new QueryClient({ defaultOptions: { queries: { gcTime: 0, retry: false } } });
   return render(<QueryClientProvider client={client}>{page}</QueryClientProvider>);
 }

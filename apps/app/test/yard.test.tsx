@@ -1,4 +1,4 @@
-import { presetOf, PRESETS, ventCard, VENT_NOTATIONS, type SteadyCase } from '@ostrin/core';
+import { METRIC, presetOf, PRESETS, ventCard, VENT_NOTATIONS, type SteadyCase } from '@ostrin/core';
 import { ventName } from '@ostrin/wording';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
@@ -10,7 +10,7 @@ import { PitScreen } from '../src/yard/PitScreen';
 import { shelfItemOf, withShelfItem } from '../src/yard/shelfItems';
 import { settingWords } from '../src/yard/VentCard';
 import { YardScreen } from '../src/yard/YardScreen';
-import { BOSUN } from './help';
+import { answerCalls, BOSUN, reply } from './help';
 // Parts that are fetched later are compiled now, not while a test waits for them.
 import '../src/ui/FieldsForm';
 
@@ -26,7 +26,6 @@ jest.mock('expo-router', () => ({
   Link: ({ children }: { children: React.ReactNode }) => children,
 }));
 
-const METRIC = { temperature: 'C', mass: 'kg' } as const;
 let yard: unknown[] = [];
 let sent: { path: string; body: unknown }[] = [];
 const SHELF = {
@@ -36,19 +35,10 @@ const SHELF = {
 const LEAKY = { ...BOSUN, overrides: { leakCm2: 14 } } as const;
 
 function open(page: React.ReactElement) {
-  global.fetch = jest.fn((path: string, init?: RequestInit) => {
-    if (init?.method === 'PUT') sent.push({ path, body: JSON.parse(String(init.body)) });
-    return Promise.resolve({
-      ok: true,
-      status: 200,
-      text: () =>
-        Promise.resolve(
-          JSON.stringify(
-            init?.body ? JSON.parse(String(init.body)) : path === '/api/shelf' ? SHELF : yard,
-          ),
-        ),
-    });
-  }) as unknown as typeof fetch;
+  answerCalls(({ path, method, body }) => {
+    if (method === 'PUT') sent.push({ path, body });
+    return reply(200, body ?? (path === '/api/shelf' ? SHELF : yard));
+  });
   const client = new QueryClient({ defaultOptions: { queries: { gcTime: 0, retry: false } } });
   return render(<QueryClientProvider client={client}>{page}</QueryClientProvider>);
 }

@@ -78,7 +78,7 @@ function ours(shapeN: number, bi: number, fos: readonly number[]): [number, numb
   const k = meatConductivity(composition, composition.water, 20.5);
   const diffusivity =
     k / (meatDensity(composition, 5) * meatHeat(composition, composition.water, 20.5));
-  const paths = { ...emptyFacePaths(), overallWPerM2K: (bi * k) / piece.radiusM, drivingC: 21 };
+  const paths = { ...emptyFacePaths(), outsideWPerM2K: (bi * k) / piece.radiusM, drivingC: 21 };
   const dt = 5;
   let fo = 0;
   return fos.map((until) => {

@@ -1,13 +1,34 @@
+import fc from 'fast-check';
 import {
+  boilingPointC,
+  createPiece,
   CUTS,
   cutOf,
   doneByFeel,
+  emptyFacePaths,
+  type Piece,
+  pieceMassKg,
+  pressureAt,
   simulate,
+  stepPiece,
+  updateFacePaths,
   usualThicknessMm,
+  WATER,
+  waterResidualKg,
   type MeatSpec,
+  wrapPiece,
+  WRAPS,
   type WrapId,
 } from '../src/internals';
 import { held } from './scenarios';
+
+/** Resistance to vapour of a wrapped piece in a usual pit, m2sPa/kg. */
+function vapourResistanceOf(piece: Piece): number {
+  const paths = emptyFacePaths();
+  const air = { airC: 121, wallC: 113, humidity: 0.02, airSpeedMps: 0.32, draughtKgPerS: 5e-3 };
+  updateFacePaths({ ...air, pressurePa: pressureAt(0) }, piece, WRAPS[piece.wrap], paths);
+  return paths.vapourResistance;
+}
 
 const of = (pitC: number, meat: Partial<MeatSpec>) => simulate(held(pitC, meat)).meats[0]!;
 const firstAt = (c: readonly (number | null)[], level: number): number =>
@@ -64,10 +85,54 @@ describe('wraps, in order by construction', () => {
   });
 
   it('has to warm the liquid in a covered pan first, and still beats leaving it bare', () => {
+    const inPan = (cut: string, liquidKg: number): number =>
+      firstAt(
+        of(125, {
+          cut,
+          massKg: cutOf(cut).referenceKg,
+          wrap: { with: 'pan', when: { coreC: 70 }, liquidKg },
+        }).coreC,
+        88,
+      );
     for (const cut of ['pork-shoulder', 'brisket']) {
-      expect(to88(cut, 'pan')).toBeGreaterThan(to88(cut, 'foil'));
-      expect(to88(cut, 'pan')).toBeLessThan(to88(cut, 'none'));
+      expect(inPan(cut, 1.5)).toBeGreaterThan(inPan(cut, 0.1));
+      expect(inPan(cut, 1.5)).toBeLessThan(to88(cut, 'none'));
     }
+  });
+
+  it('keeps the middle of any wet piece at the boiling point of its altitude, in any wrap and pit', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...Object.keys(CUTS)),
+        fc.constantFrom<WrapId>('none', 'paper', 'foil', 'boat', 'pan'),
+        fc.integer({ min: 110, max: 230 }),
+        fc.integer({ min: 0, max: 3000 }),
+        (id, wrap, pitC, altitudeM) => {
+          const cut = cutOf(id);
+          const piece = createPiece(cut, (cut.massRange[0] + cut.massRange[1]) / 2, 4);
+          const pressurePa = pressureAt(altitudeM);
+          const air = { airC: pitC, wallC: pitC, humidity: 0.02, airSpeedMps: 0.32 };
+          wrapPiece(piece, wrap, wrap === 'pan' ? 0.5 : 0);
+          for (let minute = 0; minute < 600; minute++) {
+            stepPiece(piece, { ...air, draughtKgPerS: 5e-3, pressurePa }, 60);
+            if (piece.water[0]! > WATER.residual + 0.01)
+              expect(piece.tempC[0]!).toBeLessThanOrEqual(boilingPointC(pressurePa) + 0.5);
+          }
+          // Nothing leaves that was not there: what is left weighs more than what never leaves.
+          expect(pieceMassKg(piece)).toBeGreaterThan(0.2 * piece.rawKg);
+          expect(Math.abs(waterResidualKg(piece))).toBeLessThan(1e-9);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  it('lets paper breathe when fresh and shuts it with the fat that soaks it', () => {
+    const piece = createPiece(cutOf('brisket'), 6, 60);
+    wrapPiece(piece, 'paper');
+    const fresh = vapourResistanceOf(piece);
+    piece.fatLostKg = 0.1;
+    expect(vapourResistanceOf(piece)).toBeGreaterThan(2 * fresh);
   });
 });
 

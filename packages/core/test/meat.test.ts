@@ -46,14 +46,14 @@ it('a shoulder is quickest in foil and slowest bare', () => {
   expect(paper).toBeLessThanOrEqual(bare);
 });
 
-it('a shoulder stalls longer in dry air than in humid air', () => {
+it('a shoulder is through its stall later in dry air than in humid air', () => {
   const dry = held(114);
   const humid = {
     ...dry,
     control: { ...dry.control, pitHumidity: { dewPointC: 60 } },
   } as typeof dry;
-  expect(minutesTo(simulate(humid).meats[0]!, 75)).toBeLessThan(
-    minutesTo(simulate(dry).meats[0]!, 75),
+  expect(minutesTo(simulate(humid).meats[0]!, 85)).toBeLessThan(
+    minutesTo(simulate(dry).meats[0]!, 85),
   );
 });
 

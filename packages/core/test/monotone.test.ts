@@ -78,12 +78,17 @@ describe('more humid air', () => {
   };
   const pit = fc.integer({ min: 108, max: 130 });
 
-  it('is at the stall sooner, and through it sooner where a pan boils', () => {
+  it('is at the stall sooner, and in a slow pit through it sooner where a pan boils', () => {
     fc.assert(
-      fc.property(big, pit, fc.integer({ min: 5, max: 30 }), (id, at, dew) => {
-        expect(to(id, at, dew + 20, 65)).toBeLessThanOrEqual(to(id, at, dew, 65) + SLACK);
-        expect(to(id, at, 66, 78)).toBeLessThanOrEqual(to(id, at, dew, 78) + SLACK);
-      }),
+      fc.property(
+        big,
+        fc.integer({ min: 108, max: 121 }),
+        fc.integer({ min: 5, max: 30 }),
+        (id, at, dew) => {
+          expect(to(id, at, dew + 20, 60)).toBeLessThanOrEqual(to(id, at, dew, 60) + SLACK);
+          expect(to(id, at, 66, 90)).toBeLessThanOrEqual(to(id, at, dew, 90) + SLACK);
+        },
+      ),
       { numRuns: 25 },
     );
   });
@@ -91,7 +96,7 @@ describe('more humid air', () => {
   it('is never more than a thirtieth later through it: a dry pit grows a crust that holds water back', () => {
     fc.assert(
       fc.property(big, pit, fc.integer({ min: 5, max: 30 }), (id, at, dew) => {
-        expect(to(id, at, dew + 25, 78)).toBeLessThanOrEqual(1.033 * to(id, at, dew, 78));
+        expect(to(id, at, dew + 25, 90)).toBeLessThanOrEqual(1.033 * to(id, at, dew, 90));
       }),
       { numRuns: 25 },
     );

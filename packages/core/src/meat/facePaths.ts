@@ -4,12 +4,16 @@
 export interface FacePaths {
   /** Share of the heat that comes by convection. */
   airShare: number;
-  /** Overall coefficient from surroundings to the evaporating front, W/m2K, and the temperature that drives it. */
-  overallWPerM2K: number;
   /** Temperature that drives the heat, C. */
   drivingC: number;
-  /** From surroundings to the face of the cap, m2K/W. */
-  coverResistance: number;
+  /** From the surroundings to the meat's bare outside, or to the wrap all round it, W/m2K. */
+  outsideWPerM2K: number;
+  /** Outside of the wrap, m2; 0 where there is none. */
+  wrapM2: number;
+  /** From the room inside the wrap to what lies in it, m2K/W; 0 where there is no wrap. */
+  gapResistance: number;
+  /** Through the crust to the evaporating front, m2K/W. */
+  crustResistance: number;
   /** Resistance to vapour, m2sPa/kg; Infinity switches evaporation off. */
   vapourResistance: number;
   /** Vapour pressure of the surroundings, Pa. */
@@ -19,9 +23,11 @@ export interface FacePaths {
 /** Paths to be filled. */
 export const emptyFacePaths = (): FacePaths => ({
   airShare: 0.5,
-  overallWPerM2K: 0,
   drivingC: 0,
-  coverResistance: 0,
+  outsideWPerM2K: 0,
+  wrapM2: 0,
+  gapResistance: 0,
+  crustResistance: 0,
   vapourResistance: Infinity,
   vapourPa: 0,
 });

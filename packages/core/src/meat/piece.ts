@@ -10,13 +10,13 @@ import { meatDensity } from './properties';
 import { NO_VARIATION, type PieceVariation } from './variation';
 import { updateFacePaths, type Surroundings } from './surface';
 import { SKIN_DEPTH_M, stepWater, WATER } from './water';
-import { createPieceWorkspace, type Piece } from './pieceState';
+import { collagenTurned, createPieceWorkspace, type Piece } from './pieceState';
 import { WRAPS } from './wraps';
 
 /** Cells of a piece; halved or doubled, times change by less than a hundredth. */
 export const CELLS = 12;
 /** Share of the fat that ends in the drip tray when collagen is fully turned (0.2-0.6). */
-export const RENDERING = { fat: 0.54 };
+export const RENDERING = { fat: 0.7 };
 const GAS_CONSTANT = 8.314;
 const C93_K = 366.15;
 /** What "set" means for bark: crust, m, and browning minutes at 93 C (common practice, fitted at wrap times). */
@@ -46,7 +46,12 @@ function createGrid(
   massKg: number,
 ): Pick<
   Piece,
-  'cellMassFraction' | 'shapeFactorsM' | 'skinFraction' | 'skinKg' | 'centreExtrapolation'
+  | 'cellMassFraction'
+  | 'shapeFactorsM'
+  | 'skinFraction'
+  | 'skinKg'
+  | 'centreExtrapolation'
+  | 'meanSquare'
 > {
   const share = new Float64Array(cells);
   const skin = new Float64Array(cells);
@@ -77,6 +82,7 @@ function createGrid(
     shapeFactorsM: joinsM,
     skinFraction: skin,
     skinKg: skinShare * massKg,
+    meanSquare: Float64Array.from({ length: cells }, (_, i) => square(i)),
     centreExtrapolation: square(0) / (square(1) - square(0)),
   };
 }
@@ -111,6 +117,7 @@ export function createPiece(
     evaporatedKg: 0,
     drippedKg: 0,
     fatLostKg: 0,
+    fatLostAtWrapKg: 0,
     filmKg: 0,
     sprayedKg: 0,
     liquidKg: 0,
@@ -120,6 +127,7 @@ export function createPiece(
     logReduction: 0,
     heatW: 0,
     convectiveFraction: 0.5,
+    steamKg: 0,
     vapourKgPerS: 0,
     heatInJ: 0,
     latentJ: 0,
@@ -151,7 +159,7 @@ function stepDoneness(piece: Piece, dtS: number): void {
     const t = piece.tempC[i]!;
     if (t > 40)
       piece.collagenDose[i] = piece.collagenDose[i]! + minutes * rateRelativeTo93C(t, 120e3);
-    turned += piece.cellMassFraction[i]! * (1 - Math.exp(-piece.collagenDose[i]! / 40));
+    turned += piece.cellMassFraction[i]! * collagenTurned(piece, i);
   }
   piece.fatLostKg = Math.max(
     piece.fatLostKg,
@@ -178,15 +186,24 @@ export const centreTempC = (piece: Piece): number =>
  * probe in the middle does when `offM` is left out.
  */
 export function coreProbeC(piece: Piece, offM = 0): number {
-  const dr = piece.radiusM / piece.tempC.length;
-  const half = 7.5e-3;
-  const low = Math.max(offM - half, 0);
-  const high = Math.min(offM + half, piece.radiusM);
-  let sum = 0;
-  for (let i = Math.floor(low / dr); i < piece.tempC.length && i * dr < high; i++) {
-    sum += piece.tempC[i]! * (Math.min((i + 1) * dr, high) - Math.max(i * dr, low));
-  }
-  return sum / (high - low);
+  const low = Math.max(offM - PROBE_HALF_M, 0);
+  const high = Math.min(offM + PROBE_HALF_M, piece.radiusM);
+  // Simpson's rule over two intervals.
+  const at = (share: number): number => temperatureAtC(piece, low + share * (high - low));
+  return (at(0) + 4 * at(0.25) + 2 * at(0.5) + 4 * at(0.75) + at(1)) / 12;
+}
+
+/** Half the length over which a probe feels, m. */
+const PROBE_HALF_M = 7.5e-3;
+
+/** Temperature `r` m from the centre, C: between the places where the cells' means lie, linear in the square of r. */
+function temperatureAtC({ tempC, meanSquare, radiusM }: Piece, r: number): number {
+  const square = (r / radiusM) ** 2;
+  const last = tempC.length - 1;
+  let i = 0;
+  while (i < last - 1 && meanSquare[i + 1]! < square) i++;
+  const along = (square - meanSquare[i]!) / (meanSquare[i + 1]! - meanSquare[i]!);
+  return tempC[i]! + Math.min(along, 1) * (tempC[i + 1]! - tempC[i]!);
 }
 
 /** Mass now, kg. */

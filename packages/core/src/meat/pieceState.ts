@@ -34,6 +34,8 @@ export interface Piece {
   skinFraction: Float64Array;
   /** Mass of the outermost millimetres, kg. */
   skinKg: number;
+  /** Mean square of each cell's distance from the centre, as a share of the half thickness squared. */
+  meanSquare: Float64Array;
   /** How far the centre lies beyond the innermost cell, as a share of the step to the next. */
   centreExtrapolation: number;
   /** Of the bare face, C. */
@@ -50,6 +52,8 @@ export interface Piece {
   drippedKg: number;
   /** Fat rendered so far, kg. */
   fatLostKg: number;
+  /** Fat rendered before it was wrapped, kg: what came after soaks the wrap. */
+  fatLostAtWrapKg: number;
   /** Water that lies on the face, kg. */
   filmKg: number;
   /** Water sprayed or brushed on, kg. */
@@ -68,6 +72,8 @@ export interface Piece {
   heatW: number;
   /** Share of that heat that came from the air and not from the walls. */
   convectiveFraction: number;
+  /** Water that boiled inside in the last step, kg. */
+  steamKg: number;
   /** Vapour given off in the last step, kg/s. */
   vapourKgPerS: number;
   /** Heat taken since it was made and heat spent on evaporation, J. */
@@ -77,6 +83,13 @@ export interface Piece {
   /** What a step works with; it says nothing about the piece between steps. */
   workspace: PieceWorkspace;
 }
+
+/** Minutes at 93 C in which most of the collagen turns to gelatine. */
+const COLLAGEN_MIN = 40;
+
+/** Share of cell `i`'s collagen that has turned to gelatine, 0 to 1. */
+export const collagenTurned = ({ collagenDose }: Piece, i: number): number =>
+  1 - Math.exp(-collagenDose[i]! / COLLAGEN_MIN);
 
 /** Arrays over the cells (and the face) that are filled anew in every step. */
 export interface PieceWorkspace {
@@ -88,6 +101,8 @@ export interface PieceWorkspace {
   upper: Float64Array;
   /** The right-hand side, W. */
   rhs: Float64Array;
+  /** Heat that warms each cell by a degree, J/K. */
+  capacityJPerK: Float64Array;
   /** Mass of each cell, kg; water beyond what it can hold, kg per kg raw; what flows outward per unit of that, kg/s. */
   massKg: Float64Array;
   /** Water beyond what each cell can hold, kg for each kg raw. */
@@ -104,6 +119,7 @@ export const createPieceWorkspace = (cells: number): PieceWorkspace => ({
   diagonal: new Float64Array(cells + 1),
   upper: new Float64Array(cells + 1),
   rhs: new Float64Array(cells + 1),
+  capacityJPerK: new Float64Array(cells),
   massKg: new Float64Array(cells),
   excessWater: new Float64Array(cells),
   outflowKgPerS: new Float64Array(cells),

@@ -33,6 +33,7 @@ function wetFace(piece: Piece, kgPerM2: number): number {
 /** Wraps a piece, bares it (`none`), or pours `liquidKg` of liquid at `liquidC` into what holds it. */
 export function wrapPiece(piece: Piece, wrap: WrapId, liquidKg = 0, liquidC = 20): void {
   piece.wrap = wrap;
+  piece.fatLostAtWrapKg = piece.fatLostKg;
   piece.liquidKg = liquidKg;
   // The liquid lies against the face and is warmed with it.
   if (liquidKg > 0) piece.faceC = liquidC;

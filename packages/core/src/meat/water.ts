@@ -5,40 +5,69 @@
  */
 import { clamp } from '../quantity/units';
 import { meatDensity } from './properties';
-import type { Piece } from './pieceState';
+import { collagenTurned, type Piece } from './pieceState';
 
 /** One parameter set for all cuts. */
 export const WATER = {
   /** Water left in dried-out meat, kg per kg raw. */
-  residual: 0.07,
+  residual: 0.066,
   /** Conductivity of squeezed-out juice through the meat, m2/s (2e-8 to 2e-7). */
-  juiceM2PerS: 6.75e-8,
+  juiceM2PerS: 5.2e-8,
   /** Bound water creeping to the front, m2/s. */
-  boundM2PerS: 4.7e-10,
+  boundM2PerS: 4.5e-10,
   /** Most water the face can carry before it runs off, kg/m2. */
   maxFilmKgPerM2: 0.06,
   /** Share of the water that protein lets go of when fully cooked, where, and how sharply. */
-  shrinkFraction: 0.4,
-  shrinkC: 67,
-  shrinkWidth: 8,
+  shrinkFraction: 0.388,
+  shrinkC: 71,
+  shrinkWidth: 5.5,
+  /** Share that goes as collagen turns to gelatine and the fibres fall apart. */
+  collagenFraction: 0.073,
   /** Share of the juice at a bare face that drips off. */
-  bareDripFraction: 0.2,
+  bareDripFraction: 0.13,
 };
 /** Bound water creeps to the front from this far below the face, m. */
 export const SKIN_DEPTH_M = 5e-3;
 /** A crust goes in no farther than this share of the half thickness, and is at least so thin for creeping, m. */
 const MAX_CRUST_FRACTION = 0.4;
 const MIN_CRUST_M = 5e-4;
+/** A crust has lost at least so much water, kg per kg raw: what cooked meat holds beyond the residue. */
+const LEAST_DRYING = 0.25;
+/** Over the last of that depth the face dries out. */
+const DRYING_OUT_FRACTION = 0.1;
+
+/** The deepest crust as meat under each m2 of face, m: a shell of a round piece holds less than a slab. */
+function deepestCrustM({ radiusM, cut }: Piece): number {
+  const n = cut.shapeExponent + 1;
+  return (radiusM / n) * (1 - Math.pow(1 - MAX_CRUST_FRACTION, n));
+}
+
+/** Share of cell `i` that lies under the crust: what is in the crust has lost its water already, as the deficit. */
+export function underCrustFraction({ crustM, radiusM, tempC }: Piece, i: number): number {
+  const cellM = radiusM / tempC.length;
+  return 1 - clamp((crustM - (tempC.length - 1 - i) * cellM) / cellM, 0, 1);
+}
+
+/** How much of the face still has water to give, 0 to 1: none where the crust is as deep as it goes. */
+export function wetFraction(piece: Piece): number {
+  if (piece.filmKg > 0 || piece.liquidKg > 0) return 1;
+  const most = deepestCrustM(piece);
+  return clamp((most - piece.crustM) / (DRYING_OUT_FRACTION * most), 0, 1);
+}
 
 /** Shrinking protein presses juice out; meat that has cooled by this much from its hottest presses no more, K. */
 const EXPULSION_ENDS_K = 3;
 
-/** Water (kg per kg raw) that a piece heated to `c` at most can hold there; irreversible. */
-const holdingCapacity = (piece: Piece, c: number): number => {
-  const letGo = WATER.shrinkFraction * piece.variation.shrink;
+/**
+ * Water (kg per kg raw) that cell `i` can hold: less the hotter it has been, as protein shrinks, and less again as its
+ * collagen turns; irreversible.
+ */
+function holdingCapacity(piece: Piece, i: number): number {
   const at = WATER.shrinkC + piece.variation.holdingK;
-  return piece.cut.composition.water * (1 - letGo / (1 + Math.exp(-(c - at) / WATER.shrinkWidth)));
-};
+  const shrunk = 1 / (1 + Math.exp(-(piece.hottestC[i]! - at) / WATER.shrinkWidth));
+  const letGo = WATER.shrinkFraction * shrunk + WATER.collagenFraction * collagenTurned(piece, i);
+  return piece.cut.composition.water * (1 - letGo * piece.variation.shrink);
+}
 
 /**
  * Moves water for `dt` seconds: juice flows outward, drips (share `drains`) or wets the face, `e` kg per s
@@ -59,14 +88,15 @@ export function stepWater(
   const dripped = arrived * drains;
   drainJuice(piece, dripped, pools);
   piece.filmKg += arrived - dripped + bound;
-  piece.vapourKgPerS = wanted / dtS;
+  piece.vapourKgPerS = (wanted + piece.steamKg) / dtS;
   // Liquid standing in the wrap boils off before anything is asked of the meat.
   const fromPool = Math.min(piece.liquidKg, wanted);
   piece.liquidKg -= fromPool;
   piece.filmKg -= wanted - fromPool;
   piece.evaporatedKg += wanted - fromPool;
-  const dries = density * Math.max(skinWater - WATER.residual, 0.1);
-  if (piece.filmKg < 0) recedeDryingFront(piece, MAX_CRUST_FRACTION * piece.radiusM * dries);
+  // A crust that boils dry under its front gets no deeper for it.
+  const dries = density * Math.max(skinWater - WATER.residual, LEAST_DRYING);
+  if (piece.filmKg < 0) recedeDryingFront(piece, deepestCrustM(piece) * dries);
   else rewetCrust(piece, pools);
   piece.crustM = piece.crustWaterDeficit / dries;
 }
@@ -89,7 +119,7 @@ function expelJuice(piece: Piece, density: number, dtS: number): number {
   for (let i = 0; i <= last; i++) {
     if (tempC[i]! > hottestC[i]!) hottestC[i] = tempC[i]!;
     massKg[i] = rawKg * share[i]!;
-    excessWater[i] = water[i]! - holdingCapacity(piece, hottestC[i]!);
+    excessWater[i] = water[i]! - holdingCapacity(piece, i);
     if (excessWater[i]! > 0) loose = true;
   }
   if (!loose) return 0;
@@ -147,15 +177,12 @@ function diffuseBoundWater(
 ): number {
   const free = Math.max(skinWater - WATER.residual, 0);
   const flow = (WATER.boundM2PerS * density * free) / Math.max(piece.crustM, MIN_CRUST_M);
-  // In a wrap the face stays wet: nothing creeps there beyond what leaves it or the crust lacks.
-  const lacking =
-    piece.wrap === 'none'
-      ? Infinity
-      : Math.max(
-          wanted + piece.crustWaterDeficit * piece.bareM2 - piece.filmKg - piece.liquidKg,
-          0,
-        );
-  const kg = Math.min(flow * piece.bareM2 * dtS, 0.05 * free * piece.skinKg, lacking);
+  // A wet face draws nothing: no more creeps there than leaves it or the crust lacks.
+  const wet = piece.filmKg + piece.liquidKg;
+  const lacking = Math.max(wanted + piece.crustWaterDeficit * piece.bareM2 - wet, 0);
+  // What the crust has lost lies in the skin's cells and cannot leave twice.
+  const available = Math.max(free * piece.skinKg - piece.crustWaterDeficit * piece.bareM2, 0);
+  const kg = Math.min(flow * piece.bareM2 * dtS, 0.05 * free * piece.skinKg, lacking, available);
   const left = 1 - kg / (Math.max(skinWater, 1e-9) * piece.skinKg);
   // Each cell gives in proportion to how much of it lies in the skin and to its water.
   for (let i = piece.tempC.length - 1; i >= 0 && piece.skinFraction[i]! > 0; i--) {

@@ -5,10 +5,16 @@ export type WrapId = 'none' | 'paper' | 'foil' | 'boat' | 'pan';
 export interface Wrap {
   /** What it is called. */
   name: string;
-  /** Resistance to heat, m2K/W. */
-  heatResistance: number;
-  /** Vapour permeance, kg/m2sPa; Infinity for none. */
+  /** Share of the pit's radiation that it takes up; bright foil little (0.1-0.4), paper nearly all. */
+  radiationShare: number;
+  /** From the damp room inside it to the meat, m2K/W: vapour, touch and a few millimetres of air (0.01-0.1). */
+  gapResistance: number;
+  /** Its outside over the meat's: a pan's is larger; 0 for no wrap. */
+  outsideOverFace: number;
+  /** Vapour permeance when fresh, kg/m2sPa; Infinity for none. */
   permeance: number;
+  /** Vapour permeance when fat has soaked it, kg/m2sPa. */
+  soakedPermeance: number;
   /** Share of the juice that drains away inside the wrap instead of wetting the face. */
   drainedFraction: number;
   /** How fast it softens bark, foil 1 (common practice: paper keeps most of it). */
@@ -17,51 +23,59 @@ export interface Wrap {
   holdsLiquid: boolean;
 }
 
-/**
- * Resistance of a wrap, m2K/W: a few millimetres of still air (0.04-0.1), and bright foil that hardly takes
- * part in radiation (another 0.06-0.08). Fitted within that, and one figure for all wraps, so that only vapour
- * sets their order.
- */
-const WRAP_HEAT_RESISTANCE = 0.1435;
-
 /** A boat lies between paper and foil by construction, a covered pan beside foil. */
 export const WRAPS: Readonly<Record<WrapId, Wrap>> = {
   none: {
     name: 'no wrap',
-    heatResistance: 0,
+    radiationShare: 1,
+    gapResistance: 0,
+    outsideOverFace: 0,
     permeance: Infinity,
+    soakedPermeance: Infinity,
     drainedFraction: 0,
     barkSofteningRate: 0,
     holdsLiquid: false,
   },
   paper: {
     name: 'paper',
-    heatResistance: WRAP_HEAT_RESISTANCE,
-    permeance: 2e-10,
+    radiationShare: 0.9,
+    gapResistance: 0.12,
+    outsideOverFace: 1.05,
+    permeance: 3.8e-9,
+    soakedPermeance: 1.9e-10,
     drainedFraction: 0.3,
     barkSofteningRate: 0.25,
     holdsLiquid: false,
   },
   foil: {
     name: 'foil',
-    heatResistance: WRAP_HEAT_RESISTANCE,
+    radiationShare: 0.24,
+    gapResistance: 0.035,
+    outsideOverFace: 1.05,
     permeance: 2e-11,
+    soakedPermeance: 2e-11,
     drainedFraction: 0,
     barkSofteningRate: 1,
     holdsLiquid: true,
   },
   boat: {
     name: 'a foil boat',
-    heatResistance: WRAP_HEAT_RESISTANCE,
+    radiationShare: 0.6,
+    gapResistance: 0.06,
+    outsideOverFace: 1,
     permeance: 1e-10,
+    soakedPermeance: 1e-10,
     drainedFraction: 0.1,
     barkSofteningRate: 0.5,
     holdsLiquid: true,
   },
   pan: {
     name: 'a covered pan',
-    heatResistance: WRAP_HEAT_RESISTANCE,
+    radiationShare: 0.5,
+    gapResistance: 0.016,
+    outsideOverFace: 2.2,
     permeance: 4e-11,
+    soakedPermeance: 4e-11,
     drainedFraction: 0,
     barkSofteningRate: 1.3,
     holdsLiquid: true,

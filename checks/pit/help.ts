@@ -72,23 +72,37 @@ export function charcoalPerHour(scenario: Scenario): number {
   return (burned(300) - burned(120)) / 3;
 }
 
+/** Charcoal that an offset is lit with, kg: what people use (common practice). */
+export const OFFSET_BED_KG = { 'offset-heavy': 2, 'offset-heavy-reverse': 2, 'offset-light': 1 };
+type Offset = keyof typeof OFFSET_BED_KG;
+
+/** An offset with its bed of charcoal lit, vents wide open, then what is done to it. */
+export function offsetScenario(
+  preset: Offset,
+  actions: Action[],
+  part: Partial<Scenario> = {},
+): Scenario {
+  const bedKg = OFFSET_BED_KG[preset];
+  const fire = heapOf(preset, { arrangement: 'coal-bed', massKg: bedKg, litMassKg: bedKg });
+  return onTheDay(preset, fire, [vents(0, 1, 1), ...actions], part);
+}
+
+/** Minute from which an offset is judged: its charcoal is through by then. */
+export const SETTLED_MIN = 300;
+
 /** An offset on a steady feed: mean, near against far end, over whole rounds once its charcoal is through. */
 export function fed(
-  preset: string,
-  bedKg: number,
+  preset: Offset,
   massKg: number,
   intervalMin: number,
   extra: Action[] = [],
 ): { result: Result; meanC: number; nearMinusFar: number; swingK: number } {
-  const from = 205;
+  const from = SETTLED_MIN;
   const to = from + 4 * intervalMin;
   const result = simulate(
-    onTheDay(
-      preset,
-      heapOf(preset, { arrangement: 'coal-bed', massKg: bedKg, litMassKg: bedKg }),
-      [vents(0, 1, 1), ...feedActions({ massKg, intervalMin }, to), ...extra],
-      { untilMin: to },
-    ),
+    offsetScenario(preset, [...feedActions({ massKg, intervalMin }, to), ...extra], {
+      untilMin: to,
+    }),
   );
   const at = (name: string): number =>
     between(result.grate.find((g) => g.at === name)!.C, from, to);

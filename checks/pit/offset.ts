@@ -8,21 +8,21 @@ import {
   WHITE_G_PER_M3,
 } from '@ostrin/core/internals';
 import { row, type Row } from '../types';
-import { COMMON, fed, heapOf, highest, onTheDay, vents } from './help';
+import { COMMON, fed, heapOf, highest, onTheDay, SETTLED_MIN, vents } from './help';
 
-const HEAVY = { bedKg: 3, splitKg: 1.25 };
-const LIGHT = { bedKg: 1.5, splitKg: 0.45 };
+const HEAVY_SPLIT_KG = 1.25;
+const LIGHT_SPLIT_KG = 0.45;
 
 /** Rows T8, T9, T11, T12, T15 and the offset's part of T14. */
 export function offsetRows(): Row[] {
-  const often = fed('offset-heavy', HEAVY.bedKg, HEAVY.splitKg, 40);
-  const rarely = fed('offset-heavy', HEAVY.bedKg, HEAVY.splitKg, 65);
-  const middle = fed('offset-heavy', HEAVY.bedKg, HEAVY.splitKg, 50);
-  const lightOften = fed('offset-light', LIGHT.bedKg, LIGHT.splitKg, 25);
-  const lightRarely = fed('offset-light', LIGHT.bedKg, LIGHT.splitKg, 40);
-  const reverse = fed('offset-heavy-reverse', HEAVY.bedKg, 1.35, 50);
+  const often = fed('offset-heavy', HEAVY_SPLIT_KG, 40);
+  const rarely = fed('offset-heavy', HEAVY_SPLIT_KG, 65);
+  const middle = fed('offset-heavy', HEAVY_SPLIT_KG, 50);
+  const lightOften = fed('offset-light', LIGHT_SPLIT_KG, 25);
+  const lightRarely = fed('offset-light', LIGHT_SPLIT_KG, 40);
+  const reverse = fed('offset-heavy-reverse', 1.35, 50);
   // Wood an hour that holds 135 C, between the two feeds that straddle it.
-  const perHour = (min: number): number => (HEAVY.splitKg * 60) / min;
+  const perHour = (min: number): number => (HEAVY_SPLIT_KG * 60) / min;
   const share = (135 - rarely.meanC) / (often.meanC - rarely.meanC);
   const rate = perHour(65) + share * (perHour(40) - perHour(65));
   return [
@@ -44,9 +44,6 @@ export function offsetRows(): Row[] {
         { what: 'C each 40 min', value: lightRarely.meanC, low: -Infinity, high: 135 },
       ],
     ),
-    row('T8-swing', 'heavy offset, 1.25 kg splits each 50 min: half the swing of a round', COMMON, [
-      { what: '+- C', value: middle.swingK, low: 0, high: 15 },
-    ]),
     row('T14-offset', 'heavy offset at 135 C, wood an hour', COMMON, [
       { what: 'kg/h', value: rate, low: 1.2, high: 2.6, digits: 2 },
     ]),
@@ -67,10 +64,10 @@ export function offsetRows(): Row[] {
  * all moments of a round at which it stands near 150 are tried, and read as if it stood at 150.
  */
 function damperRow(): Row {
-  const run = (extra: Action[]) => fed('offset-heavy', HEAVY.bedKg, 1.45, 50, extra).result.pitC;
+  const run = (extra: Action[]) => fed('offset-heavy', 1.45, 50, extra).result.pitC;
   const open = run([]);
   const after: number[] = [];
-  for (let at = 280; at < 330; at += 2) {
+  for (let at = SETTLED_MIN; at < SETTLED_MIN + 50; at += 2) {
     const now = open[at]!;
     if (Math.abs(now - 150) > 6) continue;
     after.push(run([vents(at, 1, 0.5)])[at + 10]! + 150 - now);

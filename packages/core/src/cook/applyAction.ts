@@ -154,6 +154,9 @@ function putOnSplits(pit: PitState, action: AddFuel): void {
   if (action.preheated) {
     parcel.skinK = PREWARMED_SPLIT.skinK;
     parcel.coreK = PREWARMED_SPLIT.coreK;
+    // The whole face has dried, not only the part that burns first.
+    const skinKg = parcel.skinWaterKg / parcel.burningFraction;
+    parcel.coreWaterKg -= (1 - PREWARMED_SPLIT.waterLeft) * (skinKg - parcel.skinWaterKg);
     parcel.skinWaterKg *= PREWARMED_SPLIT.waterLeft;
   }
   if (action.lit) parcel.flame = 1;

@@ -5,6 +5,8 @@ import { clamp } from '../quantity/units';
 import { isSpent, WOOD, type WoodParcel } from './woodParcel';
 
 const BOIL_K = 373.15;
+/** A flame heats its wood in proportion to the oxygen over the least that it lives on (from memory), kg/kg. */
+const FLAME_AIR = { least: 0.1, usual: 0.18 };
 
 /** What surrounds a parcel. Temperatures K, oxygen kg/kg, `open`: the lid or door stands open. */
 export interface ParcelSurroundings {
@@ -22,7 +24,7 @@ export interface ParcelSurroundings {
 
 /** Rates of one piece, per second: what both the stepper and the reference solution are made of. */
 export interface ParcelRates {
-  /** Face left, m2; skin's dry mass, kg. */
+  /** Face that takes part, m2. */
   areaM2: number;
   /** Dry mass of the skin, kg. */
   skinDryKg: number;
@@ -34,8 +36,12 @@ export interface ParcelRates {
   skinSteamKgPerS: number;
   /** Steam from the core, kg/s. */
   coreSteamKgPerS: number;
-  /** Core feeding the skin, as a share of the core's water per second. */
+  /** Dry wood that joins the skin, as it chars inward and the fire spreads over the face, kg/s. */
+  joinsKgPerS: number;
+  /** Water that comes with it, kg/s. */
   waterFeedKgPerS: number;
+  /** How fast the share of the face that takes part grows, 1/s. */
+  spreadPerS: number;
   /** Conductance from the coals, W/K. */
   coalWPerK: number;
   /** Conductance from the gas, W/K. */
@@ -64,7 +70,9 @@ export const emptyParcelRates = (): ParcelRates => ({
   pyrolysedKgPerS: 0,
   skinSteamKgPerS: 0,
   coreSteamKgPerS: 0,
+  joinsKgPerS: 0,
   waterFeedKgPerS: 0,
+  spreadPerS: 0,
   coalWPerK: 0,
   gasWPerK: 0,
   flameW: 0,
@@ -80,7 +88,8 @@ export function updateParcelRates(
   rates: ParcelRates,
 ): void {
   const left = Math.max(parcel.dryKg / parcel.initialDryKg, 1e-6);
-  rates.areaM2 = parcel.areaM2 * Math.pow(left, 0.5);
+  const wholeM2 = parcel.areaM2 * Math.pow(left, 0.5);
+  rates.areaM2 = wholeM2 * parcel.burningFraction;
   const density = WOODS[parcel.species].specificGravity * 1000;
   rates.skinDryKg = Math.min(rates.areaM2 * WOOD.skinM * density, parcel.dryKg);
   rates.pyrolysisPerS =
@@ -88,28 +97,39 @@ export function updateParcelRates(
     Math.exp(clamp(-WOOD.activationK * (1 / parcel.skinK - 1 / WOOD.rateK), -60, 5));
   rates.pyrolysedKgPerS = rates.pyrolysisPerS * rates.skinDryKg;
   const coreDry = Math.max(parcel.dryKg - rates.skinDryKg, 1e-9);
+  // What lies on the coals burns first; its flame lights the rest of the face.
+  const reaches = WOOD.faceFractionOnCoals + (1 - WOOD.faceFractionOnCoals) * parcel.flame;
+  rates.spreadPerS = Math.max(reaches - parcel.burningFraction, 0) / WOOD.faceSpreadS;
+  rates.joinsKgPerS =
+    rates.pyrolysedKgPerS + (rates.skinDryKg * rates.spreadPerS) / parcel.burningFraction;
   rates.waterFeedKgPerS =
-    (rates.pyrolysedKgPerS * parcel.coreWaterKg) / (coreDry + rates.skinDryKg * 0.1);
+    (rates.joinsKgPerS * parcel.coreWaterKg) / (coreDry + rates.skinDryKg * 0.1);
   rates.skinSteamKgPerS = boilRateKgPerS(parcel.skinK, parcel.skinWaterKg);
   rates.coreSteamKgPerS = boilRateKgPerS(parcel.coreK, parcel.coreWaterKg);
   const shield = 1 / (1 + WOOD.charShield * (1 - left));
-  rates.coalWPerK =
-    WOOD.coalWPerM2K * WOOD.faceFractionOnCoals * rates.areaM2 * shield * air.contact;
-  rates.gasWPerK = WOOD.gasWPerM2K * rates.areaM2 * shield;
+  rates.coalWPerK = WOOD.coalWPerM2K * WOOD.faceFractionOnCoals * wholeM2 * shield * air.contact;
+  // The underside lies against the coals; the rest of what burns stands in the gas.
+  const inGas = parcel.burningFraction - WOOD.faceFractionOnCoals;
+  rates.gasWPerK = WOOD.gasWPerM2K * wholeM2 * inGas * shield;
   rates.flameW =
     WOOD.flameWPerM2 *
     rates.areaM2 *
     shield *
     parcel.flame *
+    clamp((air.oxygen - FLAME_AIR.least) / (FLAME_AIR.usual - FLAME_AIR.least), 0, 1.6) *
     clamp((1100 - parcel.skinK) / 400, 0, 1);
   rates.intoCoreW = coreConductance(parcel, rates.areaM2) * (parcel.skinK - parcel.coreK);
   const flux = ((1 - WOOD_CHAR_YIELD) * rates.pyrolysedKgPerS) / rates.areaM2;
-  // Once it burns, a flame feeds on less.
-  const critical = WOOD.criticalFlux * (1 - 0.6 * parcel.flame);
+  // Once it burns, a flame feeds on less; steam thins what it feeds on.
+  const steam = (rates.skinSteamKgPerS + rates.coreSteamKgPerS) / rates.areaM2;
+  const critical =
+    (WOOD.criticalFlux + WOOD.steamThins * Math.max(steam, 0)) * (1 - 0.6 * parcel.flame);
   const limit = air.open ? 0.1 : clamp(0.155 - 0.055 * ((air.gasK - 350) / 400), 0.1, 0.155);
+  // Hot coals light a flame; once there it keeps itself alight.
+  const pilot = smoothStep(air.coalK, WOOD.pilotK, 20);
   // Smooth steps: an honest fire does not switch, and the reference solution needs slopes.
   rates.flameTarget =
-    smoothStep(air.coalK, WOOD.pilotK, 20) *
+    (pilot + (1 - pilot) * parcel.flame) *
     smoothStep(air.oxygen, limit, 0.012) *
     smoothStep(flux, critical, 0.35 * critical);
   const smoulder =
@@ -124,8 +144,15 @@ export function updateParcelRates(
 const smoothStep = (x: number, at: number, width: number): number =>
   1 / (1 + Math.exp(clamp(-(x - at) / (0.4 * width), -40, 40)));
 
-const coreConductance = (parcel: WoodParcel, areaM2: number): number =>
-  (WOOD.conductivity * areaM2) / (0.4 * parcel.radiusM + WOOD.skinM);
+/**
+ * Skin to core, W/K. A core dries from the outside in: while it is wet its cold, boiling front lies close under the
+ * skin, and goes in as the water leaves.
+ */
+function coreConductance(parcel: WoodParcel, areaM2: number): number {
+  const wet = parcel.coreWaterKg / Math.max(parcel.initialCoreWaterKg, 1e-9);
+  const depth = WOOD.frontStart + (WOOD.frontEnd - WOOD.frontStart) * (1 - Math.sqrt(wet));
+  return (WOOD.conductivity * areaM2) / (depth * parcel.radiusM + WOOD.skinM);
+}
 
 /** Heat capacities of skin and core, J/K. */
 export const skinHeatCapacity = (parcel: WoodParcel, skinDryKg: number): number =>
@@ -200,7 +227,7 @@ export function stepParcel(
   const cCore = coreHeatCapacity(parcel, r.skinDryKg);
   const skinBoil = boilRateSlope(parcel.skinK, parcel.skinWaterKg) * LATENT_HEAT_AT_BOILING;
   const coreBoil = boilRateSlope(parcel.coreK, parcel.coreWaterKg) * LATENT_HEAT_AT_BOILING;
-  const feed = r.pyrolysedKgPerS * WOOD.specificHeat + r.waterFeedKgPerS * WATER_SPECIFIC_HEAT;
+  const feed = r.joinsKgPerS * WOOD.specificHeat + r.waterFeedKgPerS * WATER_SPECIFIC_HEAT;
   // Two unknowns, skin and core, coupled by conduction; boiling linearised at the step's start.
   const pyrolysisW = r.pyrolysedKgPerS * WOOD.pyrolysisJPerKg;
   const pyrolysisSlope = (pyrolysisW * WOOD.activationK) / (parcel.skinK * parcel.skinK);
@@ -248,7 +275,8 @@ export function stepParcel(
   out.volatilesKg += n * volatiles;
   out.charKg += n * gone * WOOD_CHAR_YIELD;
   out.burntVolatilesKg += n * volatiles * r.burntFraction;
-  out.coversM2S += n * WOOD.faceFractionOnCoals * r.areaM2 * dtS;
+  parcel.burningFraction = Math.min(parcel.burningFraction + r.spreadPerS * dtS, 1);
+  out.coversM2S += (n * WOOD.faceFractionOnCoals * r.areaM2 * dtS) / parcel.burningFraction;
   out.flame = Math.max(out.flame, parcel.flame);
 }
 

@@ -29,7 +29,7 @@ export const HEAP_CLOSURES = {
   bowlExposed: 0.45,
   ringReach: 0.07,
   ringExposed: 0.6,
-  bedExposed: 1,
+  bedExposed: 0.6,
   hopperExposed: 0.9,
 };
 

@@ -16,27 +16,45 @@ export const WOOD = {
   rateK: 623,
   activationK: 12000,
   /** From coals: radiation and contact over the share of the face that lies on them, W/m2K (30-120). */
-  coalWPerM2K: 45,
+  coalWPerM2K: 70,
   faceFractionOnCoals: 0.36,
   gasWPerM2K: 12,
-  /** How much its own char holds heat off as it burns down: 1 / (1 + shield x share gone) (1-4). */
-  charShield: 2.2,
+  /** How long a flame takes to light the rest of the face, s (20-120). */
+  faceSpreadS: 60,
+  /** How much its own char holds heat off as it burns down: 1 / (1 + shield x share gone) (2-12). */
+  charShield: 10,
   /** Heat from its own flame back to the skin, W/m2 net of what its char skin holds off (2-15 kW/m2). */
-  flameWPerM2: 5500,
+  flameWPerM2: 5000,
+  /** Share of a flame's heat that shines on walls, coals and grates instead of warming its gas (0.3-0.4). */
+  flameRadiantFraction: 0.35,
+  /** Share of that which falls back on the coals (0.1-0.4). */
+  flameOnCoalsFraction: 0.2,
   /** Heat that pyrolysis takes, J/kg (2e5 to 6e5). */
   pyrolysisJPerKg: 4e5,
   conductivity: 0.25,
   specificHeat: 1700,
+  /** How deep the drying front lies under the skin, share of the half thickness: at first, and when the core is dry. */
+  frontStart: 0.3,
+  frontEnd: 0.55,
   /** A flame needs this much of volatiles, kg/m2s (1-4 g/m2s), a pilot this hot, K, and this long, s. */
-  criticalFlux: 0.9e-3,
+  criticalFlux: 0.8e-3,
+  /** How much more volatiles a flame needs for each kg of steam among them, kg/kg (0.2-1). */
+  steamThins: 0.32,
   pilotK: 773,
-  flameLagS: 40,
+  flameLagS: 20,
   /** Share of volatiles burnt in flame, and while smouldering over hot coals in full air. */
   burntFractionInFlame: 0.985,
   burntFractionSmouldering: 0.965,
-  splitBurntFractionSmouldering: 0.6,
+  splitBurntFractionSmouldering: 0.3,
   /** Skin temperature from which smouldering volatiles burn among the coals instead of rising cold, K. */
   clearsK: 575,
+  /**
+   * Length over thickness, and a split's face over that of a squared billet: 1.25 kg is 40 cm long and 65 mm thick,
+   * and a wedge (from memory).
+   */
+  splitSlenderness: 6.3,
+  splitFaceFactor: 1.1,
+  chunkSlenderness: 1.4,
   /** How briskly skin water boils off, W/K per kg of it. */
   boilWPerKgK: 4000,
 };
@@ -63,6 +81,8 @@ export interface WoodParcel {
   skinWaterKg: number;
   /** Water in the core, kg. */
   coreWaterKg: number;
+  /** Water in the core at the start, kg: how far it has dried from the outside in. */
+  initialCoreWaterKg: number;
   /** Temperature of the skin, K. */
   skinK: number;
   /** Temperature of the core, K. */
@@ -71,6 +91,8 @@ export interface WoodParcel {
   caught: boolean;
   /** 0 smouldering to 1 in flame. */
   flame: number;
+  /** Share of its face that takes part: at first what lies on the coals. */
+  burningFraction: number;
   /** Whether it burns on evenly, so that longer steps do. */
   settled: boolean;
 }
@@ -93,19 +115,17 @@ export interface ParcelSpec {
   startK: number;
 }
 
-/** Slenderness of a split (length over thickness) and of a chunk. */
-const SLENDERNESS = { split: 4.5, chunk: 1.4 };
-
 /** A parcel of `massKg` a piece as weighed, wet. */
 export function createParcel(spec: ParcelSpec): WoodParcel {
   const split = spec.split ?? false;
   const dry = spec.massKg * (1 - spec.moistureFraction);
   const volume = dry / (WOODS[spec.species].specificGravity * 1000);
-  // A squared billet: thickness a, length a x slenderness.
-  const slender = split ? SLENDERNESS.split : SLENDERNESS.chunk;
+  const slender = split ? WOOD.splitSlenderness : WOOD.chunkSlenderness;
+  const faceFactor = split ? WOOD.splitFaceFactor : 1;
   const a = Math.cbrt(volume / slender);
-  const areaM2 = a * a * (4 * slender + 2);
-  const skinShare = Math.min((areaM2 * WOOD.skinM) / volume, 0.8);
+  const areaM2 = faceFactor * a * a * (4 * slender + 2);
+  const burningFraction = split ? WOOD.faceFractionOnCoals : 1;
+  const skinShare = Math.min((burningFraction * areaM2 * WOOD.skinM) / volume, 0.8);
   const water = spec.massKg * spec.moistureFraction;
   return {
     species: spec.species,
@@ -118,10 +138,13 @@ export function createParcel(spec: ParcelSpec): WoodParcel {
     dryKg: dry,
     skinWaterKg: water * skinShare,
     coreWaterKg: water * (1 - skinShare),
+    initialCoreWaterKg: water * (1 - skinShare),
     skinK: spec.startK,
     coreK: spec.startK,
     caught: false,
     flame: 0,
+    // A chunk lies among the coals, a split across them.
+    burningFraction,
     settled: false,
   };
 }

@@ -26,13 +26,18 @@ export function solveAirflow(pit: PitState, airK: number, forecastWindMps: numbe
   }
   solveDraught(net, 0.5 * outside * windMps * windMps, outside);
   let below = 0;
+  let among = 0;
   for (let i = 0; i < holes.length; i++) {
     const { zone, kind } = holes[i]!;
     const f = net.flow[i]!;
     if (f > 0) {
       gas.inflow[zone]! += f;
       // Air let in by a door passes over the coals as much as through them.
-      if (zone === 0) below += kind === 'door' ? 0.5 * f : f;
+      if (zone === 0) {
+        const passes = kind === 'door' ? 0.5 * f : f;
+        below += passes;
+        among += kind === 'fan' ? f : layout.bedAirFraction * passes;
+      }
     } else gas.outflow[zone]! -= f;
   }
   if (pit.lidOpen) addLidExchange(pit, airK, windMps, outside);
@@ -40,6 +45,7 @@ export function solveAirflow(pit: PitState, airK: number, forecastWindMps: numbe
   gas.inflowTotal = 0;
   for (let z = 0; z < zones; z++) gas.inflowTotal += gas.inflow[z]!;
   gas.throughBed = below;
+  gas.amongCoals = among;
   return gas;
 }
 

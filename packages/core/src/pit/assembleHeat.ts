@@ -9,6 +9,7 @@ import {
 } from '../air/moistAir';
 import type { Weather } from '../air/weather';
 import { CHAR, radiatingArea } from '../fire/char';
+import { WOOD } from '../fire/woodParcel';
 import { celsius } from '../quantity/units';
 import {
   beginBalance,
@@ -102,11 +103,12 @@ function addFuelHeat(
   addSink(balance, pit.coals, wood.fromCoalsW, wood.coalWPerK, wood.coalK - pit.referenceK);
   addSink(balance, 0, wood.fromGasW, wood.gasWPerK, wood.gasK - pit.referenceK);
   const next = layout.zones.length > 1 ? 1 : 0;
+  const shines = WOOD.flameRadiantFraction * wood.heatW;
+  const warms = wood.heatW - shines;
   rhs[0]! +=
-    (1 - burn.bedHeatFraction) * burn.heatW +
-    layout.flameFractionInFireZone * wood.heatW +
-    charGone;
-  rhs[next]! += (1 - layout.flameFractionInFireZone) * wood.heatW;
+    (1 - burn.bedHeatFraction) * burn.heatW + layout.flameFractionInFireZone * warms + charGone;
+  rhs[next]! += (1 - layout.flameFractionInFireZone) * warms;
+  addFlameRadiation(balance, pit, shines);
   rhs[pit.inner[layout.ashWallIndex]!]! += ashGone + outGone;
   for (let i = 0; i < food.fromGasW.length; i++) {
     if (food.fromGasW[i] === 0 && food.fromWallsW[i] === 0) continue;
@@ -114,6 +116,15 @@ function addFuelHeat(
     for (const [zone, share] of gas) rhs[zone]! -= share * food.fromGasW[i]!;
     for (const [surface, share] of seen) rhs[nodeOf(pit, surface)]! -= share * food.fromWallsW[i]!;
   }
+}
+
+/** A flame shines on the coals under it and on what they see. */
+function addFlameRadiation({ rhs }: HeatBalance, pit: PitState, watts: number): void {
+  if (watts === 0) return;
+  const onCoals = WOOD.flameOnCoalsFraction * watts;
+  const seen = pit.layout.flameViewFractions ?? pit.layout.coalViewFractions;
+  rhs[pit.coals]! += onCoals;
+  for (const [surface, view] of seen) rhs[nodeOf(pit, surface)]! += view * (watts - onCoals);
 }
 
 /** Gas: in from the yard, onward, mixed, back round, and out again. */

@@ -21,11 +21,24 @@ export function burnReadiness(pit: PitState, boundary: BoundaryFlows): BurnReadi
   ready.layerK = pit.tempK[pit.coals]! + pit.layerExcessK;
   const re =
     (layout.coalFlowFactor * boundary.throughBed * 0.05) / (layout.coalFlowAreaM2 * 4.2e-5);
-  ready.unitKgPerS = lit.kg * burnPerS(ready.layerK, sherwood(re), OXYGEN_IN_AIR);
   ready.unburntFraction = unburntFraction(pit.oxygen[0]!);
   ready.heatJPerKg = lit.heatJPerKg * (1 - ready.unburntFraction);
   ready.oxygenPerKg = ready.heatJPerKg / OXYGEN_HEAT.charcoal;
+  const wanted = lit.kg * burnPerS(ready.layerK, sherwood(re), OXYGEN_IN_AIR);
+  ready.unitKgPerS =
+    wanted / (1 + usedAir(pit, boundary, (wanted * ready.oxygenPerKg) / OXYGEN_IN_AIR));
   return ready;
+}
+
+/**
+ * How much slower a deep bed burns than its coals would one by one: coals under coals get used air. `wantsKgPerS`
+ * is the gas whose oxygen they would take; only a share of the intake's air goes through an open bed.
+ */
+function usedAir({ layout, lit }: PitState, boundary: BoundaryFlows, wantsKgPerS: number): number {
+  if (layout.bedAirFraction === 1) return 0;
+  // Small pieces catch sooner for the same reason that they lie closer: briquettes let most air through.
+  const drawnKgPerS = (CHAR.openBedAir * Math.pow(lit.kg, 2 / 3)) / lit.paceFactor ** 2;
+  return wantsKgPerS / (boundary.amongCoals + drawnKgPerS + 1e-9);
 }
 
 /** Burning, catching and going out at the oxygen now in the fire's zone. The record is in the pit's workspace. */

@@ -14,8 +14,11 @@ export const PIT_CLOSURES = {
   woodHides: 0.6,
 };
 
-/** Wind at a pit's height in a yard, share of what a forecast says for 10 m (0.4-0.7). */
-export const YARD_WIND_FRACTION = 0.55;
+/**
+ * Wind at a pit's height in a yard, share of what a forecast says for 10 m: ln(1 m / z) over ln(10 m / z) with a
+ * roughness z of 0.1 to 0.5 m for gardens and houses gives 0.5 to 0.23 (log law of the wind, from memory).
+ */
+export const YARD_WIND_FRACTION = 0.4;
 
 /** Probe and dial lags, s (common practice: a grate probe 45, a dome dial 90). */
 export const SENSOR_LAG = { probeS: 45, dialS: 90, smokeS: 20 } as const;

@@ -1,6 +1,6 @@
 /** Hopper cookers: charcoal falls from a hopper to a small fire under a fan or a damper. */
 import type { Film, Layout } from './layout';
-import { openingsOf, position, wallOf } from './layoutParts';
+import { openingsOf, position, wallOf, WIND_AT } from './layoutParts';
 import type { CookerParameters } from './parameters';
 import type { Preset } from './preset';
 import { doubleSteelWall } from './walls';
@@ -23,18 +23,18 @@ function openings(parameters: CookerParameters) {
   const fire = (h: number): number[] => [h, 0, 0];
   const near = [FIRE_BOX_M, g - FIRE_BOX_M, 0];
   return openingsOf(parameters, {
-    intake: [FIRE, 0, 0.15, fire(0)],
+    intake: [FIRE, 0, WIND_AT.low, fire(0)],
     leaks: [
-      [0.35, [FIRE, 0.2, 0.1, fire(0.2)]],
-      [0.3, [NEAR, g, 0.3, near]],
-      [0.35, [FAR, g + 0.2, -0.3, [FIRE_BOX_M, half, half + 0.2]]],
+      [0.35, [FIRE, 0.2, WIND_AT.low, fire(0.2)]],
+      [0.3, [NEAR, g, WIND_AT.windward, near]],
+      [0.35, [FAR, g + 0.2, WIND_AT.lee, [FIRE_BOX_M, half, half + 0.2]]],
     ],
-    exhaust: [FAR, top, -0.4, [FIRE_BOX_M, half, top - FIRE_BOX_M - half]],
+    exhaust: [FAR, top, WIND_AT.top, [FIRE_BOX_M, half, top - FIRE_BOX_M - half]],
     exhaustInLid: false,
     lid: [NEAR, g, 0, near],
     lidM2: 0.4 * diameterM * lengthM,
-    door: [FIRE, 0.1, 0.15, fire(0.1)],
-    fan: [FIRE, 0, 0.1, fire(0)],
+    door: [FIRE, 0.1, WIND_AT.low, fire(0.1)],
+    fan: [FIRE, 0, WIND_AT.low, fire(0)],
   });
 }
 
@@ -90,6 +90,7 @@ export function hopperLayout(parameters: CookerParameters): Layout {
     flameFractionInFireZone: 0.6,
     ashWallIndex: FIRE_WALL,
     coalFlowAreaM2: 0.02,
+    bedAirFraction: 1,
     coalFlowFactor: 4,
     grateFreeAreaM2: parameters.bedCm2 * 1e-4,
     ashHalvingKg: 0.8,

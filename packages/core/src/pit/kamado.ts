@@ -1,6 +1,6 @@
 /** Kamados: thick ceramic or insulated double walls; all air passes through the coals. */
 import type { Layout } from './layout';
-import { lidWallOf, openingsOf, position, sectionM2, wallOf } from './layoutParts';
+import { lidWallOf, openingsOf, position, sectionM2, wallOf, WIND_AT } from './layoutParts';
 import type { CookerParameters } from './parameters';
 import type { Preset } from './preset';
 import { ceramicWall, doubleSteelWall } from './walls';
@@ -22,17 +22,17 @@ function openings(parameters: CookerParameters) {
     Math.max(h - 1.2 * g, 0),
   ];
   return openingsOf(parameters, {
-    intake: [FIRE, 0, 0.1, column(0)],
+    intake: [FIRE, 0, WIND_AT.low, column(0)],
     leaks: [
-      [0.4, [FIRE, 0.05, 0.1, column(0.05)]],
-      [0.3, [GRATE, seam, 0.1, column(seam)]],
-      [0.3, [DOME, top - 0.02, -0.2, column(top - 0.02)]],
+      [0.4, [FIRE, 0.05, WIND_AT.low, column(0.05)]],
+      [0.3, [GRATE, seam, WIND_AT.low, column(seam)]],
+      [0.3, [DOME, top - 0.02, WIND_AT.top, column(top - 0.02)]],
     ],
-    exhaust: [DOME, top, -0.2, column(top)],
+    exhaust: [DOME, top, WIND_AT.top, column(top)],
     exhaustInLid: true,
     lid: [DOME, seam, 0, column(seam)],
     lidM2: 0.5 * sectionM2(diameterM),
-    fan: [FIRE, 0, 0.1, column(0)],
+    fan: [FIRE, 0, WIND_AT.low, column(0)],
   });
 }
 
@@ -96,6 +96,7 @@ export function kamadoLayout(parameters: CookerParameters): Layout {
     flameFractionInFireZone: 0.7,
     ashWallIndex: BASE,
     coalFlowAreaM2: 0.06,
+    bedAirFraction: 1,
     coalFlowFactor: 4,
     grateFreeAreaM2: parameters.bedCm2 * 1e-4,
     ashHalvingKg: 0.25,

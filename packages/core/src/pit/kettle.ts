@@ -1,6 +1,6 @@
 /** Kettles. Lengths scale with the diameter, areas with its square. */
 import type { Layout } from './layout';
-import { lidWallOf, openingsOf, position, wallOf } from './layoutParts';
+import { lidWallOf, openingsOf, position, wallOf, WIND_AT } from './layoutParts';
 import type { CookerParameters } from './parameters';
 import type { Preset } from './preset';
 import { singleSteelWall } from './walls';
@@ -45,18 +45,18 @@ function openings(parameters: CookerParameters) {
   ];
   const topLeak = 1 - KETTLE.leakLow - KETTLE.leakWindward - KETTLE.leakLee;
   return openingsOf(parameters, {
-    intake: [FIRE, 0, 0.15, column(0)],
+    intake: [FIRE, 0, WIND_AT.low, column(0)],
     leaks: [
-      [KETTLE.leakLow, [FIRE, 0.06, 0.1, column(0.06)]],
-      [KETTLE.leakWindward, [GRATE, seam, 0.5, column(seam)]],
-      [KETTLE.leakLee, [GRATE, seam, -0.35, column(seam)]],
-      [topLeak, [DOME, top - 0.02, -0.4, column(top - 0.02)]],
+      [KETTLE.leakLow, [FIRE, 0.06, WIND_AT.low, column(0.06)]],
+      [KETTLE.leakWindward, [GRATE, seam, WIND_AT.windward, column(seam)]],
+      [KETTLE.leakLee, [GRATE, seam, WIND_AT.lee, column(seam)]],
+      [topLeak, [DOME, top - 0.02, WIND_AT.top, column(top - 0.02)]],
     ],
-    exhaust: [DOME, top, -0.4, column(top)],
+    exhaust: [DOME, top, WIND_AT.top, column(top)],
     exhaustInLid: true,
     lid: [DOME, seam, 0, column(seam)],
     lidM2: lidOpeningM2(diameterM),
-    fan: [FIRE, 0, 0.1, column(0)],
+    fan: [FIRE, 0, WIND_AT.low, column(0)],
   });
 }
 
@@ -123,6 +123,7 @@ export function kettleLayout(parameters: CookerParameters): Layout {
     flameFractionInFireZone: 0.5,
     ashWallIndex: BOWL,
     coalFlowAreaM2: 0.02,
+    bedAirFraction: 1,
     coalFlowFactor: 1,
     grateFreeAreaM2: parameters.bedCm2 * 1e-4,
     ashHalvingKg: 1.6,

@@ -91,6 +91,8 @@ export interface Layout {
   radiationLinks: readonly RadiationLink[];
   /** What the coals radiate to; shares sum to one. */
   coalViewFractions: readonly (readonly [Surface, number])[];
+  /** What a wood flame radiates to beside the coals under it, where that is not what they do; shares sum to one. */
+  flameViewFractions?: readonly (readonly [Surface, number])[];
   /** Gas that falls back to the fire: from which zone, plume height, m, and its share that passes the coals. */
   recirculation: { from: number; heightM: number; throughCoals: number } | null;
   /** Two-way exchange between zones: as a share of the draught, and at rest, kg/s. */
@@ -103,6 +105,8 @@ export interface Layout {
   coalFlowAreaM2: number;
   /** How much more air moves about the coals where all of it passes through them (1 open fire, 4 kamado). */
   coalFlowFactor: number;
+  /** Share of the intake's air that goes among the coals: 1 all of it; in an open firebox most goes by. A fan's all does. */
+  bedAirFraction: number;
   /** Free area under the coals in series with the intake, m2; 0: not in series. */
   grateFreeAreaM2: number;
   /** Ash among the coals that halves that area, kg. */

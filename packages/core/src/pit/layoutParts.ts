@@ -5,6 +5,13 @@ import type { WallNodes } from './walls';
 
 const M2_PER_CM2 = 1e-4;
 
+/**
+ * Pressure of the wind at a hole as a share of its dynamic pressure, the same on every cooker: low down and turned
+ * out of the wind as people do, at a seam to windward and to leeward, and on top, where wind sucks. A cylinder in
+ * the open has 1 in front and -0.3 to -0.5 behind and above; a hole faces any way (from memory).
+ */
+export const WIND_AT = { low: 0.1, windward: 0.4, lee: -0.3, top: -0.25 } as const;
+
 /** Where an opening is: gas zone, height above the intake, m, wind pressure coefficient, gas column by zone, m. */
 export type OpeningPlace = readonly [
   zone: number,

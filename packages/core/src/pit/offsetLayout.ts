@@ -1,6 +1,6 @@
 /** Offsets: a firebox beside a long chamber; ordinary, or with reverse flow under a plate. */
 import type { Film, GratePosition, Layout, RadiationLink, Surface, Wall } from './layout';
-import { openingsOf, position, wallOf } from './layoutParts';
+import { openingsOf, position, wallOf, WIND_AT } from './layoutParts';
 import type { CookerParameters } from './parameters';
 import { singleSteelWall } from './walls';
 
@@ -16,9 +16,13 @@ export const OFFSET = {
   alongReverse: 2,
   /** How a reverse-flow plate's heat is shared out over near, middle and far. */
   plateShares: [0.65, 0.25, 0.1],
+  /** Share of the intake's air that goes through the coals; the rest passes over and beside them (0.05-0.3). */
+  bedAirFraction: 0.07,
   /** Shares of what the coals radiate to; the rest goes to the metal. */
   viewFirebox: 0.87,
   viewChamber: 0.08,
+  /** Share of a flame's radiation that goes through the throat: flames reach for the chamber (0.1-0.5). */
+  flameInChamber: 0.35,
 };
 
 /** Height of the firebox, m. */
@@ -62,18 +66,18 @@ function openings(parameters: CookerParameters, { names, middle, last }: Zones) 
   const chamberTop = g + 0.15;
   const atGrate = column(FIREBOX_M, g - FIREBOX_M, 0);
   return openingsOf(parameters, {
-    intake: [FIREBOX, 0, 0.25, column(0, 0, 0)],
+    intake: [FIREBOX, 0, WIND_AT.low, column(0, 0, 0)],
     leaks: [
-      [0.4, [FIREBOX, FIREBOX_M, 0.2, column(FIREBOX_M, 0, 0)]],
-      [0.3, [middle, g, 0.3, atGrate]],
-      [0.3, [middle, chamberTop, -0.3, column(FIREBOX_M, chamberTop - FIREBOX_M, 0)]],
+      [0.4, [FIREBOX, FIREBOX_M, WIND_AT.low, column(FIREBOX_M, 0, 0)]],
+      [0.3, [middle, g, WIND_AT.windward, atGrate]],
+      [0.3, [middle, chamberTop, WIND_AT.lee, column(FIREBOX_M, chamberTop - FIREBOX_M, 0)]],
     ],
-    exhaust: [last, top, -0.4, column(FIREBOX_M, g - FIREBOX_M, top - g)],
+    exhaust: [last, top, WIND_AT.top, column(FIREBOX_M, g - FIREBOX_M, top - g)],
     exhaustInLid: false,
     lid: [middle, g, 0, atGrate],
     lidM2: 0.35 * diameterM * lengthM,
-    door: [FIREBOX, 0.1, 0.25, column(0.1, 0, 0)],
-    fan: [FIREBOX, 0, 0.1, column(0, 0, 0)],
+    door: [FIREBOX, 0.1, WIND_AT.low, column(0.1, 0, 0)],
+    fan: [FIREBOX, 0, WIND_AT.low, column(0, 0, 0)],
   });
 }
 
@@ -155,6 +159,11 @@ export function offsetLayout(parameters: CookerParameters, reverse: boolean): La
       [reverse ? 'metal' : NEAR_WALL, OFFSET.viewChamber],
       ['metal', 1 - OFFSET.viewFirebox - OFFSET.viewChamber],
     ],
+    flameViewFractions: [
+      [0, 1 - OFFSET.flameInChamber],
+      [reverse ? 'metal' : NEAR_WALL, 0.6 * OFFSET.flameInChamber],
+      ['metal', 0.4 * OFFSET.flameInChamber],
+    ],
     recirculation: null,
     mixing: reverse
       ? [
@@ -168,6 +177,7 @@ export function offsetLayout(parameters: CookerParameters, reverse: boolean): La
     flameFractionInFireZone: 0.85,
     ashWallIndex: 0,
     coalFlowAreaM2: 0.08,
+    bedAirFraction: OFFSET.bedAirFraction,
     coalFlowFactor: 1,
     grateFreeAreaM2: 0,
     ashHalvingKg: 2,

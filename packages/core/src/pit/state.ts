@@ -134,14 +134,16 @@ export interface PitState {
   workspace: PitWorkspace;
 }
 
-/** Node of a surface. */
+/** Node of a surface. Where no pan is in, what would see it sees the grates behind it. */
 export const nodeOf = (pit: PitState, surface: Surface): number =>
   surface === 'coals'
     ? pit.coals
     : surface === 'metal'
       ? pit.metal
       : surface === 'pan'
-        ? pit.pan
+        ? pit.panIn
+          ? pit.pan
+          : pit.metal
         : pit.inner[surface]!;
 
 /** What a pit is made from. Pools are taken over, not copied. */

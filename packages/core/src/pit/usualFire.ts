@@ -31,7 +31,7 @@ const LIT_KG: Readonly<Record<Exclude<ArrangementId, 'snake'>, number>> = {
 };
 export const SNAKE_LIT_PIECES = 12;
 /** Charcoal that an offset's fire is started on, share of what its firebox holds. */
-const COAL_BED_FRACTION = 0.42;
+const COAL_BED_FRACTION = 0.32;
 
 /** The fire usually built in a preset: its arrangement and charcoal, full load; no smoke wood. */
 export function usualFire(preset: Preset, arrangement = preset.fire.arrangement): FireSpec {

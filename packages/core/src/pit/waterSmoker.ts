@@ -1,6 +1,6 @@
 /** Vertical water smoker: a charcoal ring at the bottom, the water pan over it, the grates, the dome. */
 import type { Layout } from './layout';
-import { lidWallOf, openingsOf, position, sectionM2, wallOf } from './layoutParts';
+import { lidWallOf, openingsOf, position, sectionM2, wallOf, WIND_AT } from './layoutParts';
 import type { CookerParameters } from './parameters';
 import type { Preset } from './preset';
 import { singleSteelWall } from './walls';
@@ -13,7 +13,7 @@ const BARREL = 1;
 const LID = 2;
 
 /** Closures of the inside: films, W/m2K (5-16), and shares of what the coals radiate to. */
-const INSIDE = { film: 11, panFilm: 9, viewPan: 0.3, viewWall: 0.6 };
+const INSIDE = { film: 7.3, panFilm: 6.4, viewPan: 0.19, viewWall: 0.66 };
 
 function openings(parameters: CookerParameters) {
   const { grateHeightM: g, exhaustHeightM: top, seamHeightM: seam, diameterM } = parameters;
@@ -23,19 +23,19 @@ function openings(parameters: CookerParameters) {
     Math.max(h - 1.2 * g, 0),
   ];
   return openingsOf(parameters, {
-    intake: [FIRE, 0, 0.15, column(0)],
+    intake: [FIRE, 0, WIND_AT.low, column(0)],
     leaks: [
-      [0.45, [FIRE, 0.15, 0.2, column(0.15)]],
-      [0.15, [GRATE, seam, 0.5, column(seam)]],
-      [0.15, [GRATE, seam, -0.35, column(seam)]],
-      [0.25, [DOME, top - 0.03, -0.4, column(top - 0.03)]],
+      [0.45, [FIRE, 0.15, WIND_AT.low, column(0.15)]],
+      [0.15, [GRATE, seam, WIND_AT.windward, column(seam)]],
+      [0.15, [GRATE, seam, WIND_AT.lee, column(seam)]],
+      [0.25, [DOME, top - 0.03, WIND_AT.top, column(top - 0.03)]],
     ],
-    exhaust: [DOME, top, -0.4, column(top)],
+    exhaust: [DOME, top, WIND_AT.top, column(top)],
     exhaustInLid: true,
     lid: [DOME, seam, 0, column(seam)],
     lidM2: 0.75 * sectionM2(diameterM),
-    door: [FIRE, 0.3, 0.1, column(0.3)],
-    fan: [FIRE, 0, 0.1, column(0)],
+    door: [FIRE, 0.3, WIND_AT.low, column(0.3)],
+    fan: [FIRE, 0, WIND_AT.low, column(0)],
   });
 }
 
@@ -93,6 +93,7 @@ export function waterSmokerLayout(parameters: CookerParameters): Layout {
     flameFractionInFireZone: 0.8,
     ashWallIndex: BOTTOM,
     coalFlowAreaM2: 0.05,
+    bedAirFraction: 1,
     coalFlowFactor: 2,
     grateFreeAreaM2: parameters.bedCm2 * 1e-4,
     ashHalvingKg: 1.6,
@@ -142,11 +143,11 @@ const POSITIONS = [
 const PARAMETERS: CookerParameters = {
   diameterM: 0.47,
   lengthM: 0,
-  intakeCm2: 60,
+  intakeCm2: 50,
   exhaustCm2: 22,
   doorCm2: 350,
   bedCm2: 400,
-  leakCm2: 5,
+  leakCm2: 4,
   wallLossFactor: 1,
   spreadFactor: 1,
   waterKg: 4,

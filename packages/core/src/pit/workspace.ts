@@ -24,6 +24,8 @@ export interface BoundaryFlows {
   inflowTotal: number;
   /** Air that passes the coals on its way in. */
   throughBed: number;
+  /** The part of it that goes among the coals and not past them, kg/s. */
+  amongCoals: number;
 }
 
 /** Flows between gas zones, kg/s. */
@@ -206,6 +208,7 @@ export function createPitWorkspace(nodes: number): PitWorkspace {
       outflow: new Float64Array(MAX_ZONES),
       inflowTotal: 0,
       throughBed: 0,
+      amongCoals: 0,
     },
     flows: {
       onward: new Float64Array(MAX_ZONES),

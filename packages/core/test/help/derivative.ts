@@ -45,7 +45,7 @@ import {
 const NO_FOOD = emptyFoodLoad(0);
 /** Extensive quantities of a pool: mass, heat, ash, moisture, pace. */
 const POOL_SIZE = 5;
-const PARCEL_SIZE = 6;
+const PARCEL_SIZE = 7;
 
 /** Length of the state vector of this pit as it is now. */
 export const vectorLength = (pit: PitState): number =>
@@ -77,6 +77,7 @@ export function packPit(pit: PitState): number[] {
       p.skinK,
       p.coreK,
       p.flame,
+      p.burningFraction,
     ]),
   ];
 }
@@ -109,6 +110,7 @@ export function unpackPit(pit: PitState, y: readonly number[]): void {
     p.skinK = next();
     p.coreK = next();
     p.flame = next();
+    p.burningFraction = clamp(next(), WOOD.faceFractionOnCoals, 1);
   }
 }
 
@@ -173,7 +175,7 @@ export function pitDerivative(pit: PitState, weather: Weather, y: readonly numbe
   return out;
 }
 
-/** Rates of one parcel, as its six entries; adds what it gives to the sums. */
+/** Rates of one parcel, as its seven entries; adds what it gives to the sums. */
 function parcelDerivative(pit: PitState, parcel: WoodParcel): number[] {
   if (!parcel.caught) return Array<number>(PARCEL_SIZE).fill(0);
   const air = woodSurroundings(pit);
@@ -189,8 +191,8 @@ function parcelDerivative(pit: PitState, parcel: WoodParcel): number[] {
   sum.steam += n * (r.skinSteamKgPerS + r.coreSteamKgPerS);
   sum.coals += n * fromCoals;
   sum.gas += n * fromGas;
-  sum.covers += n * WOOD.faceFractionOnCoals * r.areaM2;
-  const feed = r.pyrolysedKgPerS * WOOD.specificHeat + r.waterFeedKgPerS * WATER_SPECIFIC_HEAT;
+  sum.covers += (n * WOOD.faceFractionOnCoals * r.areaM2) / parcel.burningFraction;
+  const feed = r.joinsKgPerS * WOOD.specificHeat + r.waterFeedKgPerS * WATER_SPECIFIC_HEAT;
   const skinW =
     fromCoals +
     fromGas -
@@ -206,6 +208,7 @@ function parcelDerivative(pit: PitState, parcel: WoodParcel): number[] {
     skinW / skinHeatCapacity(parcel, r.skinDryKg),
     coreW / coreHeatCapacity(parcel, r.skinDryKg),
     (r.flameTarget - parcel.flame) / WOOD.flameLagS,
+    r.spreadPerS,
   ];
 }
 

@@ -31,7 +31,11 @@ const LONGEST_MIN = 1500;
 
 /** How one way went in one true pit. */
 export interface MethodOutcome {
-  /** Squares and minutes over the judged time, to be pooled. */
+  /** Squares and minutes from the minute the meat went on, the bring-up's faults included, to be pooled. */
+  onSquares: number;
+  onMinutes: number;
+  onOutMin: number;
+  /** Squares and minutes over the settled time, to be pooled. */
   squares: number;
   minutes: number;
   outMin: number;
@@ -156,7 +160,10 @@ function runMethod(request: Request, way: Method, seed: number): MethodOutcome {
   const ready = result.meats[0]!.doneAtMin ?? LONGEST_MIN;
   const from = Math.max(SETTLED.lit, way.onMin + SETTLED.loaded);
   const judged = result.pitC.slice(from, ready + 1).map((c) => (c ?? 0) - pace.pitC);
-  const squares = judged.reduce((sum, k) => sum + k * k, 0);
+  const sumSquares = (of: number[]): number => of.reduce((sum, k) => sum + k * k, 0);
+  const outOf = (of: number[]): number => of.filter((k) => Math.abs(k) > pace.bandC).length;
+  const squares = sumSquares(judged);
+  const sinceOn = result.pitC.slice(way.onMin, ready + 1).map((c) => (c ?? 0) - pace.pitC);
   const latest = way.serveMin - meat.rest.minutes;
   const earliest = way.serveMin - maxHoldMin(meat);
   const { fuel } = result;
@@ -171,9 +178,12 @@ function runMethod(request: Request, way: Method, seed: number): MethodOutcome {
     0,
   );
   return {
+    onSquares: sumSquares(sinceOn),
+    onMinutes: sinceOn.length,
+    onOutMin: outOf(sinceOn),
     squares,
     minutes: judged.length,
-    outMin: judged.filter((k) => Math.abs(k) > pace.bandC).length,
+    outMin: outOf(judged),
     rmsK: Math.sqrt(squares / Math.max(judged.length, 1)),
     loadedKg: fuel.startedKg + (onSplits ? fuel.addedKg * share + way.stackedKg : addedKg),
     neededKg: onSplits ? fuel.startedKg + fuel.addedKg * share + wood : charcoal,

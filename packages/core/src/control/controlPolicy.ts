@@ -50,6 +50,11 @@ export interface ControlPolicy {
   closeBelowK: number;
   /** Vents that hold the target. */
   hold: VentOpenings;
+  /**
+   * Closed down in two steps while cold walls take up heat: first the holding intake so many times as wide, then,
+   * that many minutes later, the holding one. Left out: closed down at once.
+   */
+  soak?: { times: number; forMin: number };
   /** The exhaust is opened this many times as far as the intake; null: it stays as it is. */
   exhaustPerIntake: number | null;
   /** What opening the intake by a factor e is worth, K. */
@@ -58,8 +63,11 @@ export interface ControlPolicy {
   waitMin: number;
   /** Differences from the target that are left alone, K; null: no vent is ever moved. */
   deadbandK: number | null;
-  /** Finest setting, share of the travel: of a small opening, and of a wide one. */
-  finest: { small: number; wide: number };
+  /**
+   * Finest setting, share of the travel: of a small opening, and of a wide one; and the least move that is worth a
+   * visit (none where it is left out).
+   */
+  finest: { small: number; wide: number; move?: number };
   /** How splits are fed; null where the fire is not kept on splits. */
   feed: SplitFeedPolicy | null;
   /** Charcoal that lasts less than `belowMin` is topped up for `forMin`; null: nothing can be put on. */

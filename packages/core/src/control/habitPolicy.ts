@@ -7,8 +7,8 @@ import type { ControlPolicy, SplitFeedPolicy } from './controlPolicy';
 
 /** How splits are fed at 135 C (common practice). */
 const SPLIT_FEEDS = {
-  heavy: { kg: 1.25, leastMin: 40, mostMin: 65, lightestKg: 1, heaviestKg: 1.5, bedKg: 0.5 },
-  light: { kg: 0.45, leastMin: 25, mostMin: 40, lightestKg: 0.35, heaviestKg: 0.7, bedKg: 0.25 },
+  heavy: { kg: 1.25, leastMin: 35, mostMin: 80, lightestKg: 0.7, heaviestKg: 1.7, bedKg: 0.5 },
+  light: { kg: 0.45, leastMin: 20, mostMin: 45, lightestKg: 0.25, heaviestKg: 0.7, bedKg: 0.25 },
 } as const;
 
 /** Charcoal that lasts less than 40 minutes is topped up by an hour's worth (common practice). */
@@ -89,7 +89,7 @@ function splitHabit(preset: Preset, targetC: number): SplitFeedPolicy {
     skipOverK: 10,
     learnPerK: 1 / 120,
     nowPerK: 1 / 60,
-    learnFromMin: 150,
-    dampOverK: 14,
+    learnFromMin: 90,
+    dampOverK: 8,
   };
 }

@@ -20,6 +20,12 @@ export interface OperatorState {
   intake: number;
   /** Exhaust, 0 shut to 1 fully open. */
   exhaust: number;
+  /** When the pit had come up, min after lighting, and whether its walls have taken up their heat since. */
+  cameUpMin: number;
+  /** Whether the vents stand as they are to hold. */
+  soaked: boolean;
+  /** Moves of a vent in the first hours, the closing down included. */
+  earlyMoves: number;
   /** When a vent was last moved, min after lighting. */
   lastMoveMin: number;
   /** When fuel was last put on, min after lighting. */

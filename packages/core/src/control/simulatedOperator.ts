@@ -28,6 +28,12 @@ const LID_S = 40;
 const HEAT_LEFT_IN_COALS = 0.5;
 /** The pit is not judged for so long after its lid was off, min. */
 const AFTER_LID_MIN = 15;
+/** Walls have taken up their heat when the pit stands so far over its target, K. */
+const SOAKED_OVER_K = 3;
+/** So many moves of a vent at most while a charcoal fire settles, unless the pit is far off (common practice). */
+const EARLY = { untilMin: 120, moves: 2, unlessOffK: 20 };
+/** Where an opening is small, a move is this share of it at least. */
+const SMALL_SHARE = 0.25;
 /** From this intake on, share of the travel, the exhaust holds the fire back and is opened along with it. */
 const WIDE_INTAKE = 0.6;
 
@@ -46,6 +52,9 @@ export function createSimulatedOperator(
     preset,
     fire,
     hasComeUp: false,
+    cameUpMin: 0,
+    soaked: !by.soak,
+    earlyMoves: 0,
     intake: by.up.intake,
     exhaust: by.up.exhaust,
     lastMoveMin: 0,
@@ -86,11 +95,22 @@ function holdByVents(operator: OperatorState, observation: Observation): Action[
   if (!operator.hasComeUp) {
     if (under > policy.closeBelowK) return topUp(operator, observation, 0);
     operator.hasComeUp = true;
-    return [setIntake(operator, atMin, policy.hold.intake)];
+    operator.cameUpMin = atMin;
+    operator.earlyMoves = 1;
+    return [setIntake(operator, atMin, policy.hold.intake * (policy.soak?.times ?? 1))];
   }
   const done = topUp(operator, observation, under);
   if (done.length > 0) return done;
   const deadbandK = policy.deadbandK ?? Infinity;
+  if (!operator.soaked) {
+    const over = Math.min(deadbandK, SOAKED_OVER_K);
+    if (atMin - operator.cameUpMin < policy.soak!.forMin && under > -over) return [];
+    operator.soaked = true;
+    operator.earlyMoves++;
+    return [setIntake(operator, atMin, policy.hold.intake)];
+  }
+  const early = atMin < EARLY.untilMin && Math.abs(under) < EARLY.unlessOffK;
+  if (early && operator.earlyMoves >= EARLY.moves) return [];
   if (atMin - operator.lastMoveMin < policy.waitMin || Math.abs(under) < deadbandK) return [];
   // After the lid was open the pit recovers without a move.
   if (observation.sinceLidMin < AFTER_LID_MIN) return [];
@@ -100,10 +120,18 @@ function holdByVents(operator: OperatorState, observation: Observation): Action[
   const fold = clamp((policy.gain * expected) / (0.9 * policy.kelvinPerEFold), -0.5, 0.5);
   const damp = exhaustMove(operator, atMin, fold);
   if (damp) return damp;
-  const intake = clamp(operator.intake * Math.exp(fold), 0.015, 1);
-  return nearestSettableOpening(policy, intake) === operator.intake
-    ? []
-    : [setIntake(operator, atMin, intake)];
+  const intake = worthwhileIntake(operator, clamp(operator.intake * Math.exp(fold), 0.015, 1));
+  if (intake === operator.intake) return [];
+  operator.earlyMoves++;
+  return [setIntake(operator, atMin, intake)];
+}
+
+/** The intake that a person would set where `wanted` is due: nothing that is not worth a visit. */
+function worthwhileIntake({ policy, intake }: OperatorState, wanted: number): number {
+  const least = Math.min(policy.finest.move ?? 0, SMALL_SHARE * intake);
+  const by = wanted - intake;
+  if (Math.abs(by) < 0.5 * least) return intake;
+  return nearestSettableOpening(policy, intake + Math.sign(by) * Math.max(Math.abs(by), least));
 }
 
 /** A leaky pit with its intake nearly shut is held back by the exhaust, which is opened again first. Null: not now. */

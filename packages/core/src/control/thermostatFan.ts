@@ -20,26 +20,55 @@ export interface ThermostatFan {
   targetC: number;
   /** The controller's integral term. */
   integral: number;
+  /** How fast it turns now, share of full speed. */
+  duty: number;
+  /** What it read at its last turn, K, and how long ago that is, s; 0 before the first. */
+  lastK: number;
+  sinceS: number;
 }
 
 export const createThermostatFan = (targetC: number): ThermostatFan => ({
   on: true,
   targetC,
   integral: 0,
+  duty: 0,
+  lastK: 0,
+  sinceS: 0,
 });
 
-/** One turn of the controller: reads the pit probe, sets the fan's mean duty. */
+/** The controller turns this often, s. */
+const TURN_S = 2;
+
+/**
+ * The controller's turns over the coming `dtS` seconds, with the pit probe carried on as it moved over the last
+ * step; sets the fan's mean duty over them.
+ */
 export function stepThermostatFan(fan: ThermostatFan, pit: PitState, dtS: number): void {
-  const under = fan.targetC - celsius(pit.probeK);
-  let want = 0;
-  if (fan.on && !pit.lidOpen) {
-    // The integral only winds while the proportional part leaves it room.
-    if (Math.abs(under) < 25) {
-      fan.integral = clamp(fan.integral + CONTROLLER.perKS * under * dtS, 0, 1);
-    }
-    want = clamp(CONTROLLER.perK * under + fan.integral, 0, 1);
-    if (want < CONTROLLER.leastDuty || under < -CONTROLLER.restsAboveK) want = 0;
+  const perS = fan.sinceS > 0 ? (pit.probeK - fan.lastK) / fan.sinceS : 0;
+  const turns = Math.max(Math.round(dtS / TURN_S), 1);
+  const turnS = dtS / turns;
+  let sum = 0;
+  for (let i = 0; i < turns; i++) {
+    turnFan(fan, fan.targetC - celsius(pit.probeK + perS * i * turnS), pit.lidOpen, turnS);
+    sum += fan.duty;
   }
-  pit.fanDuty += (want - pit.fanDuty) * (1 - Math.exp(-dtS / CONTROLLER.followS));
-  if (pit.fanDuty < 1e-4) pit.fanDuty = 0;
+  fan.lastK = pit.probeK;
+  fan.sinceS = dtS;
+  pit.fanDuty = sum / turns;
+}
+
+/** One turn: the pit stands `under` K below the target. */
+function turnFan(fan: ThermostatFan, under: number, lidOpen: boolean, turnS: number): void {
+  let want = 0;
+  if (fan.on && !lidOpen) {
+    // The integral only winds while the proportional part leaves it room.
+    if (Math.abs(under) < 25)
+      fan.integral = clamp(fan.integral + CONTROLLER.perKS * under * turnS, 0, 1);
+    // It slows down to rest over the last kelvin, or it would hunt.
+    const awake = clamp(under + CONTROLLER.restsAboveK, 0, 1);
+    want = awake * clamp(CONTROLLER.perK * under + fan.integral, 0, 1);
+    if (want < CONTROLLER.leastDuty) want = 0;
+  }
+  fan.duty += (want - fan.duty) * (1 - Math.exp(-turnS / CONTROLLER.followS));
+  if (fan.duty < 1e-4) fan.duty = 0;
 }

@@ -38,12 +38,13 @@ export const STEP = {
   afterEventS: 2,
   mostS: 60,
   mostLivelyS: 12,
-  mostFannedS: 8,
+  mostFannedS: 12,
   mostWetS: 25,
   leastS: 1,
   growth: 1.4,
   calmK: 1.5,
   wildK: 4,
+  wildFannedK: 2.5,
 };
 /** Below this much lit fuel (kg dry ash-free) the fire is out. */
 const OUT_KG = 0.012;
@@ -219,7 +220,8 @@ function step(cook: Cook, dtS: number): void {
   if (cook.pit) {
     if (cook.fan) stepThermostatFan(cook.fan, cook.pit, dtS);
     const change = stepPit(cook.pit, weather, foodLoadOf(cook), dtS);
-    if (change > STEP.wildK) cook.stepS = Math.max(cook.stepS / 2, STEP.leastS);
+    if (change > (cook.fan ? STEP.wildFannedK : STEP.wildK))
+      cook.stepS = Math.max(cook.stepS / 2, STEP.leastS);
     else if (change < STEP.calmK) cook.stepS *= STEP.growth;
     cook.stepS = Math.min(cook.stepS, maxStepS(cook, cook.pit));
   } else cook.stepS = Math.min(cook.stepS * STEP.growth, STEP.mostS);

@@ -2,7 +2,7 @@
 import { USUAL_CHUNK_WOOD } from '../../fuel/catalogue';
 import type { ControlPolicy } from '../../control/controlPolicy';
 import { habitPolicy, USUAL_TOP_UP } from '../../control/habitPolicy';
-import { finestStep } from '../../pit/ventNotation';
+import { finestStep, leastMove } from '../../pit/ventNotation';
 import { type PitSetup } from './designFire';
 
 /** Chunks with each top-up of a firebox fed with charcoal by hand (common practice: one or two). */
@@ -23,7 +23,11 @@ export function initialPolicy(setup: PitSetup): ControlPolicy {
     // Whatever lies in a side firebox, its charcoal is topped up like an ordinary charcoal fire's.
     ...(preset.traits.sideFirebox && !onSplits ? { topUp: USUAL_TOP_UP } : {}),
     feed: habit.feed && species ? { ...habit.feed, species } : habit.feed,
-    finest: { small: Math.min(step, COARSEST_SMALL_STEP), wide: step },
+    finest: {
+      small: Math.min(step, COARSEST_SMALL_STEP),
+      wide: step,
+      move: leastMove(notation, intake),
+    },
     chunks: handFed ? { species: species ?? USUAL_CHUNK_WOOD, ...TOP_UP_CHUNKS } : null,
   };
 }

@@ -11,8 +11,12 @@ import type { FireSpec } from '../../fire/fireSpec';
 import { mean } from '../../quantity/statistics';
 import type { PitSetup } from './designFire';
 
-/** From here on a pit should stand in its band, min after lighting. */
-export const JUDGED_FROM_MIN = 75;
+/** From here on a pit should stand in its band where nothing lies on it, min after lighting. */
+const JUDGED_FROM_MIN = 75;
+
+/** From when a run is judged, min after lighting: from the minute the first meat goes on. */
+export const judgedFromMin = (happened: Result['happened']): number =>
+  happened.find((a) => a.do === 'meat-on')?.atMin ?? JUDGED_FROM_MIN;
 const EVERY_MIN = 5;
 
 /** What lies on the grate and when it goes on. */
@@ -56,7 +60,7 @@ export function plannedScenario(
 export const operatorFor = (setup: PitSetup, scenario: Scenario, policy: ControlPolicy): Operator =>
   createSimulatedOperator(scenario, setup.pit.pace.pitC, policy);
 
-/** How well a pit was held from `JUDGED_FROM_MIN` on. */
+/** How well a pit was held from the minute the meat went on. */
 export interface HoldingScore {
   /** Mean of the pit, C. */
   meanC: number;
@@ -74,15 +78,16 @@ const VISIT_ACTIONS = new Set(['set-vents', 'add-fuel', 'add-wood', 'fill-water'
 
 /** Judges a run against its target. */
 export function scoreRun(result: Result, targetC: number, bandC: number): HoldingScore {
-  const from = result.minutes.findIndex((m) => m >= JUDGED_FROM_MIN);
+  const fromMin = judgedFromMin(result.happened);
+  const from = result.minutes.findIndex((m) => m >= fromMin);
   const pitC = result.pitC.slice(from).filter((c): c is number => c !== null);
   const smoke = result.smoke.slice(from);
   const visits = new Set(
     result.happened
-      .filter((a) => VISIT_ACTIONS.has(a.do) && a.atMin >= JUDGED_FROM_MIN)
+      .filter((a) => VISIT_ACTIONS.has(a.do) && a.atMin >= fromMin)
       .map((a) => a.atMin),
   );
-  const hours = Math.max(((result.minutes.at(-1) ?? 0) - JUDGED_FROM_MIN) / 60, 0.1);
+  const hours = Math.max(((result.minutes.at(-1) ?? 0) - fromMin) / 60, 0.1);
   return {
     meanC: mean(pitC),
     rmsK: Math.sqrt(mean(pitC.map((c) => (c - targetC) ** 2))),

@@ -7,7 +7,7 @@ import type { Scenario } from '../../scenario/scenario';
 import type { Weather } from '../../air/weather';
 import type { PitSetup } from './designFire';
 import { initialPolicy } from './initialPolicy';
-import { JUDGED_FROM_MIN, plannedScenario, simulatePolicy, type MeatSchedule } from './policyTrial';
+import { judgedFromMin, plannedScenario, simulatePolicy, type MeatSchedule } from './policyTrial';
 import {
   bestCandidate,
   scoreInTrialPits,
@@ -21,6 +21,14 @@ import type { TunedPolicy } from './tunePolicy';
 const TOP_UP_FOR_MIN = [40, 25];
 /** Such a firebox is topped up when its charcoal lasts less than this, min. */
 const TOP_UP_BELOW_MIN = 40;
+/** Where the intake stood before this says little about where it holds, min after lighting. */
+const SETTLED_MIN = 75;
+/** How far and how long the intake stays open beyond holding while walls take up heat: tried. */
+const SOAKS = [
+  { times: 1.6, forMin: 40 },
+  { times: 2.2, forMin: 40 },
+  { times: 1.6, forMin: 80 },
+];
 /** Plausible worth of opening the intake by a factor e, K. */
 const KELVIN_PER_E_FOLD = { least: 12, most: 150 };
 
@@ -31,6 +39,7 @@ const moveOptions = (first: ControlPolicy): Partial<ControlPolicy>[] => [
   { gain: 0.9, waitMin: first.waitMin + 15 },
   { gain: 0.4, waitMin: first.waitMin + 5 },
   { gain: 0.6, waitMin: first.waitMin, closeBelowK: first.closeBelowK + 8 },
+  ...SOAKS.map((soak) => ({ gain: 0.9, waitMin: first.waitMin, soak, closeBelowK: 4 })),
 ];
 
 /** Tunes a setup held by its vents. Yields the share done. */
@@ -94,7 +103,8 @@ function settledPolicy(
 /** Where the operator kept the intake once settled: the mean of its logarithm over time. */
 function meanHeldIntake(run: Result, otherwise: number): number {
   const end = run.minutes.at(-1)!;
-  let at = JUDGED_FROM_MIN;
+  const from = Math.max(judgedFromMin(run.happened), SETTLED_MIN);
+  let at = from;
   let intake = otherwise;
   let sum = 0;
   for (const a of run.happened) {
@@ -106,5 +116,5 @@ function meanHeldIntake(run: Result, otherwise: number): number {
     intake = Math.max(a.intakeFraction, 0.005);
   }
   sum += Math.log(intake) * (end - at);
-  return Math.exp(sum / (end - JUDGED_FROM_MIN));
+  return Math.exp(sum / (end - from));
 }

@@ -18,7 +18,7 @@ import { pieceRows, sweepRows } from './wraps';
  */
 export const NOT_MET: Readonly<Record<string, number>> = {
   // Two half splits laid at once burn down sooner than one whole; in turn they swing less than half as much.
-  'T8-halves': 4,
+  'T8-halves': 4.5,
   // Its vents, and not its coals, set a throttled kettle's heat: what caught while the lid was off adds a degree.
   'D-lid': 4.2,
   // 0.22 h early: a shoulder that reads 74 C by 6 h at 121 C is not slower at 135 C in foil.

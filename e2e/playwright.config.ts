@@ -30,7 +30,7 @@ export default defineConfig({
     },
   },
   webServer: {
-    command: `"${process.execPath}" --import tsx apps/server/src/main.ts`,
+    command: `"${process.execPath}" apps/server/dist/main.js`,
     cwd: root,
     url: `http://127.0.0.1:${port}/api/health`,
     timeout: 60_000,
@@ -40,7 +40,6 @@ export default defineConfig({
       OSTRIN_DB: path.join(scratch, 'e2e.sqlite'),
       OSTRIN_DEMO: '1',
       LOG_LEVEL: 'warn',
-      TSX_TSCONFIG_PATH: path.join(root, 'apps/server/tsconfig.json'),
     },
   },
 });

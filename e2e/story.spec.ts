@@ -26,14 +26,13 @@ const reading = async (page: Page): Promise<number> =>
   Number.parseInt((await page.getByTestId('pit-reading').textContent()) ?? '', 10);
 
 function startSecondServer(port: number): ChildProcess {
-  return spawn(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts'], {
+  return spawn(process.execPath, ['apps/server/dist/main.js'], {
     cwd: root,
     env: {
       ...process.env,
       PORT: String(port),
       OSTRIN_DB: ':memory:',
       LOG_LEVEL: 'silent',
-      TSX_TSCONFIG_PATH: path.join(root, 'apps/server/tsconfig.json'),
     },
     stdio: 'ignore',
   });

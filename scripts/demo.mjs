@@ -1,11 +1,12 @@
 /** `npm run demo`: installs, builds, loads the demo world and starts the one server. */
 import { spawn } from 'node:child_process';
 import process from 'node:process';
-import { buildWeb, install, quietEnv, root } from './setup.mjs';
+import { buildNode, buildWeb, install, quietEnv, root, serverMain } from './setup.mjs';
 
 install();
+buildNode();
 buildWeb();
-const server = spawn(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts'], {
+const server = spawn(process.execPath, [serverMain], {
   cwd: root,
   env: { ...quietEnv(), OSTRIN_DEMO: '1', LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn' },
   stdio: 'inherit',

@@ -2,15 +2,16 @@
 import { spawn } from 'node:child_process';
 import process from 'node:process';
 import { setTimeout as wait } from 'node:timers/promises';
-import { quietEnv, root } from './setup.mjs';
+import { buildNode, quietEnv, root, serverMain } from './setup.mjs';
 
 const LOOK_MS = 200;
 const MOST_LOOKS = 300;
 
 /** Starts it on `port`; resolves once it answers, with its address and how to stop it. */
 export async function demoServer(port) {
+  buildNode();
   const url = `http://127.0.0.1:${port}`;
-  const server = spawn(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts'], {
+  const server = spawn(process.execPath, [serverMain], {
     cwd: root,
     env: {
       ...quietEnv(),

@@ -78,10 +78,10 @@ function* sources(folder) {
   }
 }
 
-/** State of everything the web export is made from. */
-function sourceDigest() {
+/** State of all sources in these folders. */
+function digestOf(folders) {
   const hash = createHash('sha256');
-  for (const folder of ['apps/app', 'packages']) {
+  for (const folder of folders) {
     for (const file of [...sources(path.join(root, folder))].sort()) {
       const { size, mtimeMs } = statSync(file);
       hash.update(`${file} ${size} ${mtimeMs}\n`);
@@ -90,9 +90,27 @@ function sourceDigest() {
   return hash.digest('hex');
 }
 
+/** State of everything that server and command line are made from. */
+const nodeDigest = () => digestOf(['packages', 'apps/server', 'apps/cli', 'checks', 'scripts']);
+
+/** Builds server and command line when their sources have changed since the last time. */
+export function buildNode() {
+  const now = nodeDigest();
+  const there = ['server', 'cli'].every((app) =>
+    existsSync(path.join(root, 'apps', app, 'dist/main.js')),
+  );
+  if (there && stamped('node', now)) return;
+  run(process.execPath, ['scripts/buildNode.mjs'], { quiet: true });
+  stamp('node', now);
+}
+
+/** Where the built server and command line start. */
+export const serverMain = path.join(root, 'apps/server/dist/main.js');
+export const cliMain = path.join(root, 'apps/cli/dist/main.js');
+
 /** Builds the web export when its sources have changed since the last time. */
 export function buildWeb() {
-  const now = sourceDigest();
+  const now = digestOf(['apps/app', 'packages']);
   if (existsSync(path.join(root, 'apps/app/dist/index.html')) && stamped('web', now)) return;
   process.stderr.write('Building the app (about a minute).\n');
   run(process.execPath, ['scripts/build.mjs'], { quiet: true });

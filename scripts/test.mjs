@@ -7,7 +7,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import process from 'node:process';
 import { findChromium } from './browser.mjs';
-import { install, quietEnv, root } from './setup.mjs';
+import { buildNode, install, quietEnv, root } from './setup.mjs';
 
 const results = path.join(root, 'test-results');
 let passed = 0;
@@ -128,6 +128,7 @@ async function browserTests(part, parts) {
 }
 
 install();
+buildNode();
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 const withBrowser = chromium();

@@ -97,8 +97,8 @@ function coldLoadK(): number {
     ).pitC as number[];
   const empty = run(false);
   const full = run(true);
-  // The lid's own fall is mostly over after a quarter of an hour.
-  return Math.max(...empty.map((c, i) => (i > 255 && i < 330 ? c - full[i]! : 0)));
+  // The lid's own fall is mostly over after twelve minutes.
+  return Math.max(...empty.map((c, i) => (i > 252 && i < 330 ? c - full[i]! : 0)));
 }
 
 const part = (what: string, value: number, low: number, high: number, digits = 1): Part => ({

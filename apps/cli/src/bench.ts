@@ -1,6 +1,7 @@
 /** Timings as ratios inside one run, against the reference kernel. */
 import { plan, presetOf, quantile, simulate } from '@ostrin/core';
 import { estimatePiece } from '@ostrin/core/internals';
+import { availableParallelism } from 'node:os';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { Worker } from 'node:worker_threads';
 import { COOKS, cookIn, HELD, READ, REQUESTS, TWO_PIECES } from './cases';
@@ -38,27 +39,30 @@ function against(work: () => unknown, now: () => number, rounds = ROUNDS) {
   return { ms: middle(ms), ratio: middle(ratios) };
 }
 
-/** An ensemble in a worker: how often it reported, and how long the main thread was ever held up. */
+/** An ensemble in as many workers as the machine has, started from the build: how often it reported, and how long the main thread was ever held up. */
 async function ensemble(now: () => number) {
-  // A worker does not take over how its parent reads TypeScript: it is told so itself.
-  const entry = new URL('./ensemble.worker.ts', import.meta.url).href;
-  const start = `import('tsx/esm/api').then((t) => (t.register(), import(${JSON.stringify(entry)})))`;
-  const worker = new Worker(start, {
-    eval: true,
-    workerData: {
-      scenario: cookIn('kettle-57'),
-      physics: presetOf('kettle-57').parameters,
-      count: ENSEMBLE,
-    },
-  });
+  const shares = availableParallelism();
   let reports = 0;
   let running = true;
   const began = now();
-  const ended = new Promise<void>((resolve, reject) => {
-    worker.on('message', () => reports++);
-    worker.on('error', reject);
-    worker.on('exit', () => resolve());
-  }).finally(() => (running = false));
+  const ended = Promise.all(
+    Array.from({ length: shares }, (_, share) => {
+      const worker = new Worker(new URL('./ensemble.worker.js', import.meta.url), {
+        workerData: {
+          scenario: cookIn('kettle-57'),
+          parameters: presetOf('kettle-57').parameters,
+          count: ENSEMBLE,
+          share,
+          shares,
+        },
+      });
+      return new Promise<void>((resolve, reject) => {
+        worker.on('message', () => reports++);
+        worker.on('error', reject);
+        worker.on('exit', () => resolve());
+      });
+    }),
+  ).finally(() => (running = false));
   let longest = 0;
   while (running) {
     const before = now();
@@ -68,6 +72,7 @@ async function ensemble(now: () => number) {
   await ended;
   return {
     members: ENSEMBLE,
+    workers: shares,
     seconds: Number(((now() - began) / 1000).toFixed(1)),
     progressReports: reports,
     longestMainThreadDelayMs: Number(longest.toFixed(1)),

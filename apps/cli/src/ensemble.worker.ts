@@ -1,17 +1,15 @@
-/** Runs an ensemble of cooks in a worker and tells how far it is. */
+/** Runs one share of an ensemble of cooks in a worker and tells how far it is. */
 import { runEnsemble, type CookerParameters, type Scenario } from '@ostrin/core';
 import { parentPort, workerData } from 'node:worker_threads';
 
-const {
-  scenario,
-  physics: parameters,
-  count,
-} = workerData as {
+const { scenario, parameters, count, share, shares } = workerData as {
   scenario: Scenario;
-  physics: CookerParameters;
+  parameters: CookerParameters;
   count: number;
+  share: number;
+  shares: number;
 };
-const work = runEnsemble(scenario, parameters, count, 1);
+const work = runEnsemble(scenario, parameters, count, 1, { share, shares });
 for (;;) {
   const step = work.next();
   if (step.done) break;

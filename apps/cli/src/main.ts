@@ -5,11 +5,6 @@ import { planDocument, wordResult } from '@ostrin/wording';
 import { Command, CommanderError, InvalidArgumentError, Option } from 'commander';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { movableParameters, rowsWithParametersMoved } from '../../../checks/movedParameters';
-import { runFacts, factsTable } from '../../../checks/run';
-import { syntheticRows } from '../../../checks/syntheticCooks';
-import { bench } from './bench';
-import { benchPlans, plansTables } from './benchPlans';
 
 /** Likely cooks behind a plan. */
 const MEMBERS = 60;
@@ -59,6 +54,25 @@ const print = (value: unknown): void => {
 
 type Now = () => number;
 
+/** `ostrin facts`. What only checks and benchmarks need is loaded when they are asked for. */
+async function facts({
+  json,
+  moved,
+  twins,
+}: Record<'json' | 'moved' | 'twins', boolean | undefined>): Promise<void> {
+  const { factsTable, runFacts } = await import('../../../checks/run');
+  if (moved) {
+    const { movableParameters, rowsWithParametersMoved } =
+      await import('../../../checks/movedParameters');
+    print({ moved: rowsWithParametersMoved(movableParameters()) });
+    return;
+  }
+  const { syntheticRows } = await import('../../../checks/syntheticCooks');
+  const rows = twins ? syntheticRows() : runFacts();
+  if (json) print({ rows });
+  else process.stdout.write(factsTable(rows));
+}
+
 /** The command line: its commands, their options and their help. */
 function commandLine(now: Now): Command {
   const program = new Command('ostrin')
@@ -98,15 +112,7 @@ function commandLine(now: Now): Command {
       ).conflicts('twins'),
     )
     .option('--twins', 'windows and readings against synthetic cooks; takes minutes')
-    .action(({ json, moved, twins }: Record<'json' | 'moved' | 'twins', boolean | undefined>) => {
-      if (moved) {
-        print({ moved: rowsWithParametersMoved(movableParameters()) });
-        return;
-      }
-      const rows = twins ? syntheticRows() : runFacts();
-      if (json) print({ rows });
-      else process.stdout.write(factsTable(rows));
-    });
+    .action(facts);
   program
     .command('bench')
     .description('time the engine, or measure plans against rules of thumb')
@@ -115,9 +121,11 @@ function commandLine(now: Now): Command {
     .option('--seed <number>', 'the seed of those cooks', seedOf)
     .action(async ({ json, plans, seed }: { json?: boolean; plans?: boolean; seed?: number }) => {
       if (!plans) {
+        const { bench } = await import('./bench');
         print(await bench(now));
         return;
       }
+      const { benchPlans, plansTables } = await import('./benchPlans');
       const measured = benchPlans(seed);
       if (json) print(measured);
       else process.stdout.write(plansTables(measured));

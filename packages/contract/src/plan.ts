@@ -143,6 +143,12 @@ class VentPairDto {
 class FinestStepDto {
   @InRange(0, 1) small!: number;
   @InRange(0, 1) wide!: number;
+  @Optional() @InRange(0, 1) move?: number;
+}
+
+class SoakDto {
+  @InRange(1, 10) times!: number;
+  @InRange(0, 9999) forMin!: number;
 }
 
 class TopUpDto {
@@ -179,6 +185,7 @@ class ControlPolicyDto {
   @Nested(() => VentPairDto) up!: VentPairDto;
   @InRange(-100, 200) closeBelowK!: number;
   @Nested(() => VentPairDto) hold!: VentPairDto;
+  @Optional() @Nested(() => SoakDto) soak?: SoakDto;
   @OrNull() @InRange(0, 50) exhaustPerIntake!: number | null;
   @InRange(0, 9999) perFoldK!: number;
   @InRange(0, 9999) waitMin!: number;

@@ -39,4 +39,6 @@ export interface FuelPool {
   moisturePerKg: number;
   /** How fast fire walks through it; 1 is the usual. */
   paceFactor: number;
+  /** How freely air gets among its pieces; 1 is charcoal as bought. */
+  openness: number;
 }

@@ -26,7 +26,7 @@ export const CHAR = {
   /** Share of the combustion heat that stays in the bed (0.75-0.95). */
   bedHeatFraction: 0.85,
   emissivity: 0.7,
-  /** Air that an open bed of 1 kg of briquettes draws in by its own heat, kg/s; grows with its face (1e-3 to 8e-3). */
+  /** Air that an open bed of 1 kg of charcoal draws in by its own heat, kg/s; grows with its face (1e-3 to 8e-3). */
   openBedAir: 4.4e-3,
   /** Bulk density of the glowing heap, gaps included, kg/m3 of dry ash-free fuel (200-400). */
   bulkDensity: 215,

@@ -11,6 +11,7 @@ export function fuelPoolOf(charcoal: Charcoal, boughtKg: number): FuelPool {
     ashPerKg: charcoal.ashFraction / daf,
     moisturePerKg: charcoal.moistureFraction / daf,
     paceFactor: charcoal.paceFactor,
+    openness: charcoal.openness,
   };
 }
 
@@ -21,6 +22,7 @@ export const WOOD_CHAR: Readonly<FuelPool> = {
   ashPerKg: WOOD_CHAR_ASH,
   moisturePerKg: 0,
   paceFactor: 2,
+  openness: 0.22,
 };
 
 /** Adds `kg` of fuel made up like `from` to `to`; `from` is not changed. */
@@ -32,5 +34,6 @@ export function addToPool(to: FuelPool, from: Readonly<FuelPool>, kg: number): v
   to.ashPerKg += share * (from.ashPerKg - to.ashPerKg);
   to.moisturePerKg += share * (from.moisturePerKg - to.moisturePerKg);
   to.paceFactor += share * (from.paceFactor - to.paceFactor);
+  to.openness += share * (from.openness - to.openness);
   to.kg = all;
 }

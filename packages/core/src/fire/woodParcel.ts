@@ -45,7 +45,7 @@ export const WOOD = {
   /** Share of volatiles burnt in flame, and while smouldering over hot coals in full air. */
   burntFractionInFlame: 0.985,
   burntFractionSmouldering: 0.965,
-  splitBurntFractionSmouldering: 0.3,
+  splitBurntFractionSmouldering: 0.15,
   /** Skin temperature from which smouldering volatiles burn among the coals instead of rising cold, K. */
   clearsK: 575,
   /**

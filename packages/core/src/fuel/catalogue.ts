@@ -14,6 +14,8 @@ export interface Charcoal {
   heatJPerKg: number;
   /** Pace of fire into touching pieces against briquettes (lump: gaps and thin edges, 1.5-2.5). */
   paceFactor: number;
+  /** How freely air gets among its pieces: 1 for pieces as bought, less for small ones in their own ash (0.1-1). */
+  openness: number;
 }
 
 export const CHARCOALS = {
@@ -24,6 +26,7 @@ export const CHARCOALS = {
     moistureFraction: 0.05,
     heatJPerKg: 29.3e6,
     paceFactor: 1,
+    openness: 1,
   },
   'briquette-ashy': {
     name: 'ashy briquettes',
@@ -32,6 +35,7 @@ export const CHARCOALS = {
     moistureFraction: 0.06,
     heatJPerKg: 29.3e6,
     paceFactor: 0.85,
+    openness: 1,
   },
   lump: {
     name: 'lump charcoal',
@@ -40,6 +44,7 @@ export const CHARCOALS = {
     moistureFraction: 0.05,
     heatJPerKg: 31.0e6,
     paceFactor: 2,
+    openness: 0.65,
   },
 } as const satisfies Record<string, Charcoal>;
 

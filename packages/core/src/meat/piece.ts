@@ -10,13 +10,15 @@ import { meatDensity } from './properties';
 import { NO_VARIATION, type PieceVariation } from './variation';
 import { updateFacePaths, type Surroundings } from './surface';
 import { SKIN_DEPTH_M, stepWater, WATER } from './water';
-import { collagenTurned, createPieceWorkspace, type Piece } from './pieceState';
+import { createPieceWorkspace, type Piece } from './pieceState';
 import { WRAPS } from './wraps';
 
 /** Cells of a piece; halved or doubled, times change by less than a hundredth. */
 export const CELLS = 12;
 /** Share of the fat that ends in the drip tray when collagen is fully turned (0.2-0.6). */
 export const RENDERING = { fat: 0.7 };
+/** Collagen turns to gelatine above so many C, most of it within so many minutes at 93 C. */
+const COLLAGEN = { turnsFromC: 40, mostMin: 40 };
 const GAS_CONSTANT = 8.314;
 const C93_K = 366.15;
 /** What "set" means for bark: crust, m, and browning minutes at 93 C (common practice, fitted at wrap times). */
@@ -109,6 +111,7 @@ export function createPiece(
     water: new Float64Array(cells).fill(cut.composition.water),
     hottestC: new Float64Array(cells).fill(startC),
     collagenDose: new Float64Array(cells),
+    collagenTurned: new Float64Array(cells),
     ...grid,
     faceC: startC,
     wrap: 'none',
@@ -157,9 +160,12 @@ function stepDoneness(piece: Piece, dtS: number): void {
   let turned = 0;
   for (let i = 0; i < piece.tempC.length; i++) {
     const t = piece.tempC[i]!;
-    if (t > 40)
-      piece.collagenDose[i] = piece.collagenDose[i]! + minutes * rateRelativeTo93C(t, 120e3);
-    turned += piece.cellMassFraction[i]! * collagenTurned(piece, i);
+    if (t > COLLAGEN.turnsFromC) {
+      const dose = piece.collagenDose[i]! + minutes * rateRelativeTo93C(t, 120e3);
+      piece.collagenDose[i] = dose;
+      piece.collagenTurned[i] = 1 - Math.exp(-dose / COLLAGEN.mostMin);
+    }
+    turned += piece.cellMassFraction[i]! * piece.collagenTurned[i]!;
   }
   piece.fatLostKg = Math.max(
     piece.fatLostKg,

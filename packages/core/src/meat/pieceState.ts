@@ -24,8 +24,10 @@ export interface Piece {
   water: Float64Array;
   /** Highest temperature so far of each cell, C. */
   hottestC: Float64Array;
-  /** Minutes at 93 C that each cell has had the worth of. */
+  /** Minutes at 93 C that each cell has had the worth of, and the share of its collagen that has turned for them. */
   collagenDose: Float64Array;
+  /** Share of each cell's collagen that has turned to gelatine, 0 to 1. */
+  collagenTurned: Float64Array;
   /** Share of the raw mass in each cell. */
   cellMassFraction: Float64Array;
   /** Area over distance between each cell and the next, the last to the face, m. */
@@ -83,13 +85,6 @@ export interface Piece {
   /** What a step works with; it says nothing about the piece between steps. */
   workspace: PieceWorkspace;
 }
-
-/** Minutes at 93 C in which most of the collagen turns to gelatine. */
-const COLLAGEN_MIN = 40;
-
-/** Share of cell `i`'s collagen that has turned to gelatine, 0 to 1. */
-export const collagenTurned = ({ collagenDose }: Piece, i: number): number =>
-  1 - Math.exp(-collagenDose[i]! / COLLAGEN_MIN);
 
 /** Arrays over the cells (and the face) that are filled anew in every step. */
 export interface PieceWorkspace {

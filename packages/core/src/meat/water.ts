@@ -5,7 +5,7 @@
  */
 import { clamp } from '../quantity/units';
 import { meatDensity } from './properties';
-import { collagenTurned, type Piece } from './pieceState';
+import type { Piece } from './pieceState';
 
 /** One parameter set for all cuts. */
 export const WATER = {
@@ -65,7 +65,7 @@ const EXPULSION_ENDS_K = 3;
 function holdingCapacity(piece: Piece, i: number): number {
   const at = WATER.shrinkC + piece.variation.holdingK;
   const shrunk = 1 / (1 + Math.exp(-(piece.hottestC[i]! - at) / WATER.shrinkWidth));
-  const letGo = WATER.shrinkFraction * shrunk + WATER.collagenFraction * collagenTurned(piece, i);
+  const letGo = WATER.shrinkFraction * shrunk + WATER.collagenFraction * piece.collagenTurned[i]!;
   return piece.cut.composition.water * (1 - letGo * piece.variation.shrink);
 }
 

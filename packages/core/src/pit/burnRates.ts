@@ -36,8 +36,7 @@ export function burnReadiness(pit: PitState, boundary: BoundaryFlows): BurnReadi
  */
 function usedAir({ layout, lit }: PitState, boundary: BoundaryFlows, wantsKgPerS: number): number {
   if (layout.bedAirFraction === 1) return 0;
-  // Small pieces catch sooner for the same reason that they lie closer: briquettes let most air through.
-  const drawnKgPerS = (CHAR.openBedAir * Math.pow(lit.kg, 2 / 3)) / lit.paceFactor ** 2;
+  const drawnKgPerS = CHAR.openBedAir * lit.openness * Math.pow(lit.kg, 2 / 3);
   return wantsKgPerS / (boundary.amongCoals + drawnKgPerS + 1e-9);
 }
 

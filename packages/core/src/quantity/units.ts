@@ -55,4 +55,8 @@ export const clamp = (value: number, low: number, high: number): number =>
   value < low ? low : value > high ? high : value;
 
 /** A figure as documents show it, to so many digits. */
-export const roundDigits = (v: number, digits: number): number => Number(v.toFixed(digits));
+export function roundDigits(v: number, digits: number): number {
+  const tens = Math.pow(10, digits);
+  // Never minus nought.
+  return Math.round(v * tens) / tens + 0;
+}

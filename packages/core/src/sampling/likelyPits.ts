@@ -101,18 +101,31 @@ export const drawLikelyCook = (
   spreads: scenario.meats.map(() => drawPieceVariation(random)),
 });
 
-/** Runs `count` members one after another, yielding after each. The first is the reference cook. */
+/** One of several workers that share an ensemble: it runs every `shares`th member from `share` on. */
+export interface EnsembleShare {
+  /** Which of the shares, from 0. */
+  share: number;
+  /** How many there are. */
+  shares: number;
+}
+
+/**
+ * Runs `count` members one after another, yielding the share done after each. The first is the reference cook. All
+ * members are drawn alike whatever share of them is run, so that shares together are the whole ensemble.
+ */
 export function* runEnsemble(
   scenario: Scenario,
   parameters: CookerParameters,
   count: number,
   seed: number,
+  { share, shares }: EnsembleShare = { share: 0, shares: 1 },
 ): Generator<number, Result[]> {
   const random = seeded(seed);
   const results: Result[] = [];
   for (let i = 0; i < count; i++) {
     const member =
       i === 0 ? { scenario, spreads: [] } : drawLikelyCook(scenario, parameters, random);
+    if (i % shares !== share) continue;
     results.push(simulate(member.scenario, { variations: member.spreads }));
     yield (i + 1) / count;
   }

@@ -43,8 +43,8 @@ import {
 } from '../../src/internals';
 
 const NO_FOOD = emptyFoodLoad(0);
-/** Extensive quantities of a pool: mass, heat, ash, moisture, pace. */
-const POOL_SIZE = 5;
+/** Extensive quantities of a pool: mass, heat, ash, moisture, pace, openness. */
+const POOL_SIZE = 6;
 const PARCEL_SIZE = 7;
 
 /** Length of the state vector of this pit as it is now. */
@@ -59,6 +59,7 @@ export function packPit(pit: PitState): number[] {
     p.kg * p.ashPerKg,
     p.kg * p.moisturePerKg,
     p.kg * p.paceFactor,
+    p.kg * p.openness,
   ];
   return [
     ...pit.tempK,
@@ -97,6 +98,7 @@ export function unpackPit(pit: PitState, y: readonly number[]): void {
     p.ashPerKg = Math.max(next() / kg, 0);
     p.moisturePerKg = next() / kg;
     p.paceFactor = next() / kg;
+    p.openness = Math.max(next() / kg, 0);
   }
   pit.bedAshKg = next();
   pit.layerExcessK = next();
@@ -156,6 +158,7 @@ export function pitDerivative(pit: PitState, weather: Weather, y: readonly numbe
     pool((p) => p.ashPerKg),
     pool((p) => p.moisturePerKg),
     pool((p) => p.paceFactor),
+    pool((p) => p.openness),
   ];
   for (const p of parts) out.push(p[0]);
   for (const p of parts) out.push(p[1]);

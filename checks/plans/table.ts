@@ -8,6 +8,9 @@ export interface Pooled {
   cases: number;
   rmsK: number;
   outOfBandFraction: number;
+  /** The same from the minute the meat went on, with the faults of the bring-up. */
+  sinceMeatOnRmsK: number;
+  sinceMeatOnOutFraction: number;
   outOfBandMinPerCook: number;
   /** Median of loaded over needed fuel, and how many ran out. */
   loadedOverNeeded: number;
@@ -24,17 +27,21 @@ export interface Row {
   went: Record<MethodName, MethodOutcome>;
 }
 
+const sum = (of: readonly number[]): number => of.reduce((n, v) => n + v, 0);
 const round = (v: number, digits = 2): number => Number(v.toFixed(digits));
 
 /** Pools what went. */
 export function pool(went: readonly MethodOutcome[]): Pooled {
-  const minutes = went.reduce((n, w) => n + w.minutes, 0);
-  const out = went.reduce((n, w) => n + w.outMin, 0);
+  const minutes = sum(went.map((w) => w.minutes));
+  const onMinutes = sum(went.map((w) => w.onMinutes));
+  const out = sum(went.map((w) => w.outMin));
   const ratios = went.map((w) => w.loadedKg / Math.max(w.neededKg, 1e-6)).sort((a, b) => a - b);
   return {
     cases: went.length,
-    rmsK: round(Math.sqrt(went.reduce((n, w) => n + w.squares, 0) / minutes)),
+    rmsK: round(Math.sqrt(sum(went.map((w) => w.squares)) / minutes)),
     outOfBandFraction: round(out / minutes, 3),
+    sinceMeatOnRmsK: round(Math.sqrt(sum(went.map((w) => w.onSquares)) / onMinutes)),
+    sinceMeatOnOutFraction: round(sum(went.map((w) => w.onOutMin)) / onMinutes, 3),
     outOfBandMinPerCook: round(out / went.length, 0),
     loadedOverNeeded: round(quantile(ratios, 0.5)),
     ranOut: went.filter((w) => w.ranOut).length,

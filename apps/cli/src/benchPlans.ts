@@ -9,6 +9,7 @@ function askedOf({ all, families }: Measured) {
   const steady = Object.entries(families).filter(([, f]) => f.rules.rmsK < 3);
   return {
     rmsAgainstRules: { asked: 'at most 0.5', got: ratio(all.plan.rmsK, all.rules.rmsK) },
+    rmsAgainstGoodHand: { asked: 'reported', got: ratio(all.plan.rmsK, all.tended.rmsK) },
     outOfBandAgainstRules: {
       asked: 'at most 0.5',
       got: ratio(all.plan.outOfBandMinPerCook, all.rules.outOfBandMinPerCook),
@@ -20,7 +21,7 @@ function askedOf({ all, families }: Measured) {
     loadedOverNeeded: { asked: '1.05 to 1.30', got: all.plan.loadedOverNeeded },
     ranOut: { asked: 'at most 2 of 60', got: all.plan.ranOut },
     readyInWindow: {
-      asked: 'at least 0.85',
+      asked: 'at least 0.9',
       got: all.plan.inWindowFraction,
       rules: all.rules.inWindowFraction,
     },
@@ -41,6 +42,7 @@ const HEAD = [
   'Way',
   'RMS off target, C',
   'Out of band, %',
+  'RMS, out of band since meat on',
   'min a cook',
   'Loaded / needed',
   'Ran out',
@@ -55,6 +57,7 @@ function pooledLine(family: string, way: MethodName, p: Pooled): string {
     way,
     p.rmsK,
     percent(p.outOfBandFraction),
+    `${p.sinceMeatOnRmsK}, ${percent(p.sinceMeatOnOutFraction)} %`,
     p.outOfBandMinPerCook,
     p.loadedOverNeeded,
     p.ranOut,

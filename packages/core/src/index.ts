@@ -109,6 +109,12 @@ export {
 } from './quantity/units';
 export { type CautionId, sugarCaution } from './safety/cautions';
 export { SAFE_C } from './safety/lethality';
+export {
+  runLikelyPit,
+  type LikelyPitJob,
+  type LikelyPitRun,
+  type Steps,
+} from './sampling/likelyPit';
 export { runEnsemble } from './sampling/likelyPits';
 export { type Action, USUAL_LID_S } from './scenario/actions';
 export type { Result } from './scenario/result';

@@ -119,6 +119,7 @@ export * from './quantity/time';
 export * from './quantity/units';
 export * from './safety/cautions';
 export * from './safety/lethality';
+export * from './sampling/likelyPit';
 export * from './sampling/likelyPits';
 export * from './sampling/runUntilDone';
 export * from './scenario/actions';

@@ -4,6 +4,7 @@ import {
   METRIC,
   plan,
   planSteps,
+  runLikelyPit,
   settledC,
   simulate,
   type PlanFigures,
@@ -69,10 +70,29 @@ describe('a plan', () => {
     const work = planSteps(request(), { nowMs: NOW, members: 2 });
     const shares: number[] = [];
     let step = work.next();
-    for (; !step.done; step = work.next()) shares.push(step.value);
+    for (; !step.done; step = work.next()) shares.push(step.value as number);
     expect([...shares].sort((a, b) => a - b)).toEqual(shares);
     expect(shares.at(-1)).toBeCloseTo(1);
     expect(step.value.members).toBe(2);
+  });
+
+  it('is the same where its likely pits are run by others', () => {
+    const work = planSteps(request(), { nowMs: NOW, members: 12, handOn: true });
+    let handedOn = 0;
+    let step = work.next();
+    while (!step.done) {
+      const jobs = step.value;
+      if (typeof jobs === 'number') step = work.next();
+      else {
+        handedOn += jobs.length;
+        // As it goes through a message to a worker and back.
+        step = work.next(structuredClone(structuredClone(jobs).map(runLikelyPit)));
+      }
+    }
+    expect(handedOn).toBe(8);
+    expect(JSON.stringify(step.value)).toBe(
+      JSON.stringify(plan(request(), { nowMs: NOW, members: 12 })),
+    );
   });
 
   it('takes longer for a heavier piece, in the cold, and bare', () => {

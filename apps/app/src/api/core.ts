@@ -1,7 +1,9 @@
-/** One worker for the app, started when first asked. */
+/** The app's workers, started when first asked: the first plans and answers, all of them run likely pits. */
 import type {
   Forecast,
   FuelUse,
+  LikelyPitJob,
+  LikelyPitRun,
   Log,
   ForecastInput,
   VariantSources,
@@ -16,17 +18,61 @@ import type { FromWorker, ToWorker } from './messages';
 
 type Listener = (message: FromWorker) => void;
 
-let worker: Worker | null = null;
+/** More workers than a plan has likely pits are of no use. */
+const MOST_WORKERS = 8;
+const workers: Worker[] = [];
 let lastId = 0;
 const listeners = new Map<number, Listener>();
 
+/** How many workers the machine has room for. */
+const roomFor = (): number =>
+  Math.max(1, Math.min(navigator.hardwareConcurrency || 1, MOST_WORKERS));
+
+/** The worker of that number, started when first used. */
+function workerAt(n: number): Worker {
+  workers[n] ??= startWorker();
+  return workers[n];
+}
+
+function startWorker(): Worker {
+  const worker = new Worker(new URL('./core.worker', import.meta.url));
+  worker.onmessage = ({ data }: MessageEvent<FromWorker>) => listeners.get(data.id)?.(data);
+  return worker;
+}
+
 function send(message: ToWorker, listener: Listener): void {
-  if (!worker) {
-    worker = new Worker(new URL('./core.worker', import.meta.url));
-    worker.onmessage = ({ data }: MessageEvent<FromWorker>) => listeners.get(data.id)?.(data);
-  }
   listeners.set(message.id, listener);
-  worker.postMessage(message);
+  workerAt(0).postMessage(message);
+}
+
+/** The plan whose likely pits are being run: those of an older one are given up. */
+let running = 0;
+
+/** Runs the likely pits of plan `id` in all workers, and tells its own of each that is done. */
+function runPits(id: number, jobs: readonly LikelyPitJob[]): void {
+  running = id;
+  let next = 0;
+  const giveNext = (to: Worker): void => {
+    if (next >= jobs.length || running !== id) return;
+    const at = next++;
+    const jobId = ++lastId;
+    listeners.set(jobId, ({ kind, result, message }) => {
+      listeners.delete(jobId);
+      if (kind === 'failed') {
+        listeners.get(id)?.({ id, kind, message });
+        return;
+      }
+      workerAt(0).postMessage({
+        id,
+        kind: 'ran',
+        at,
+        run: result as LikelyPitRun,
+      } satisfies ToWorker);
+      giveNext(to);
+    });
+    to.postMessage({ id: jobId, kind: 'pit', job: jobs[at]! } satisfies ToWorker);
+  };
+  for (let n = 0; n < roomFor(); n++) giveNext(workerAt(n));
 }
 
 /** Members of the ensemble behind a plan's windows. */
@@ -43,6 +89,7 @@ export function askPlan(request: Request, nowMs: number, to: PlanListener): () =
   const id = ++lastId;
   send({ id, kind: 'plan', request, nowMs, members: PLAN_MEMBERS }, (m) => {
     if (m.kind === 'progress') to.onProgress(m.share ?? 0);
+    else if (m.kind === 'jobs') runPits(id, m.jobs!);
     else if (m.kind === 'failed') to.onFail(m.message ?? '');
     else to.onPlan(m.result as Plan, m.kind === 'done');
   });

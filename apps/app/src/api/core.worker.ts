@@ -2,11 +2,15 @@
 import {
   compareVariants,
   planSteps,
+  runLikelyPit,
   ventCard,
+  type LikelyPitJob,
+  type LikelyPitRun,
   type VariantSources,
   type SteadyCase,
   type PlanOptions,
   type Request,
+  type Steps,
   type TunedPolicy,
 } from '@ostrin/core';
 import { wordPlan, wordVariant } from '@ostrin/wording';
@@ -41,7 +45,9 @@ scope.onmessage = ({ data }) => {
   } else if (data.kind === 'variants') {
     latest.variants = data.id;
     void runVariants(data.id, data.request, data.others, { ...data, knownPolicies: known });
-  } else if (data.kind === 'forecast') answer(data.id, () => forecast(data.input));
+  } else if (data.kind === 'ran') ran(data.id, data.at, data.run);
+  else if (data.kind === 'pit') answer(data.id, () => runLikelyPit(data.job));
+  else if (data.kind === 'forecast') answer(data.id, () => forecast(data.input));
   else if (data.kind === 'fuel-use') {
     answer(data.id, () => fuelUse(data.plan, data.log, data.nowMs));
   } else answer(data.id, () => meatOutlook(data.input));
@@ -53,6 +59,38 @@ function answer(id: number, work: () => FromWorker['result']): void {
   } catch (error) {
     scope.postMessage({ id, kind: 'failed', message: (error as Error).message });
   }
+}
+
+/** The jobs of the newest plan that were handed on, and what is still to come. */
+let handedOn: {
+  id: number;
+  runs: LikelyPitRun[];
+  missing: number;
+  /** Told after each of them with how many are done. */
+  told: (done: number) => void;
+  done: () => void;
+} | null = null;
+
+/** Hands the likely pits of plan `id` on to all workers; resolves when all are run, or given up. */
+const handOn = (
+  id: number,
+  jobs: LikelyPitJob[],
+  told: (done: number) => void,
+): Promise<LikelyPitRun[]> =>
+  new Promise((resolve) => {
+    // An older plan's jobs are given up.
+    handedOn?.done();
+    const runs: LikelyPitRun[] = [];
+    handedOn = { id, runs, missing: jobs.length, told, done: () => resolve(runs) };
+    scope.postMessage({ id, kind: 'jobs', jobs });
+  });
+
+/** One of the jobs that were handed on is done. */
+function ran(id: number, at: number, run: LikelyPitRun): void {
+  if (handedOn?.id !== id) return;
+  handedOn.runs[at] = run;
+  handedOn.told(handedOn.runs.filter(Boolean).length);
+  if (--handedOn.missing === 0) handedOn.done();
 }
 
 const breathe = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
@@ -77,7 +115,7 @@ async function runPlan(
     const full = await follow(
       'plan',
       id,
-      planSteps(request, { nowMs, members, knownPolicies: known }),
+      planSteps(request, { nowMs, members, knownPolicies: known, handOn: true }),
       0.25,
       0.75,
     );
@@ -123,16 +161,30 @@ async function runCard(id: number, of: SteadyCase): Promise<void> {
 async function follow<T>(
   kind: Long,
   id: number,
-  work: Generator<number, T>,
+  work: Steps<T>,
   from: number,
   span: number,
 ): Promise<T | null> {
   let slice = performance.now();
-  for (let step = work.next(); ; step = work.next()) {
+  let runs: LikelyPitRun[] | undefined;
+  let share = from;
+  for (let step = work.next(); ; step = work.next(runs)) {
+    runs = undefined;
     if (step.done) return step.value;
-    if (performance.now() - slice < SLICE_MS) continue;
-    scope.postMessage({ id, kind: 'progress', share: from + span * step.value });
-    await breathe();
+    if (typeof step.value !== 'number') {
+      const jobs = step.value;
+      // Half of what is left goes by with them.
+      const begun = share;
+      runs = await handOn(id, jobs, (done) => {
+        share = begun + (0.5 * (from + span - begun) * done) / jobs.length;
+        scope.postMessage({ id, kind: 'progress', share });
+      });
+    } else {
+      share = Math.max(share, from + span * step.value);
+      if (performance.now() - slice < SLICE_MS) continue;
+      scope.postMessage({ id, kind: 'progress', share });
+      await breathe();
+    }
     if (id !== latest[kind]) return null;
     slice = performance.now();
   }

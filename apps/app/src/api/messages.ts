@@ -4,6 +4,8 @@ import type {
   FuelUse,
   Log,
   ForecastInput,
+  LikelyPitJob,
+  LikelyPitRun,
   VariantSources,
   Outlook,
   SteadyCase,
@@ -26,12 +28,16 @@ export type ToWorker =
   | { id: number; kind: 'forecast'; input: ForecastInput }
   | { id: number; kind: 'meat'; input: ForecastInput }
   | { id: number; kind: 'fuel-use'; plan: Pick<Plan, 'scenarios'>; log: Log; nowMs: number }
-  | { id: number; kind: 'card'; of: SteadyCase };
+  | { id: number; kind: 'card'; of: SteadyCase }
+  // One likely pit of somebody's plan, and what came of the jobs that were handed on.
+  | { id: number; kind: 'pit'; job: LikelyPitJob }
+  | { id: number; kind: 'ran'; at: number; run: LikelyPitRun };
 
 export interface FromWorker {
   id: number;
-  kind: 'progress' | 'rough' | 'row' | 'done' | 'failed';
+  kind: 'progress' | 'rough' | 'row' | 'jobs' | 'done' | 'failed';
   share?: number;
-  result?: Plan | Forecast | Outlook | VentCard | PlanVariant | FuelUse | null;
+  jobs?: LikelyPitJob[];
+  result?: Plan | Forecast | Outlook | VentCard | PlanVariant | FuelUse | LikelyPitRun | null;
   message?: string;
 }

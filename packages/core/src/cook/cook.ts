@@ -37,8 +37,8 @@ import { createSimulatedOperator } from '../control/simulatedOperator';
 export const STEP = {
   afterEventS: 2,
   mostS: 60,
-  mostLivelyS: 12,
-  mostFannedS: 12,
+  mostLivelyS: 30,
+  mostFannedS: 15,
   mostWetS: 25,
   leastS: 1,
   growth: 1.4,

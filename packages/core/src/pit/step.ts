@@ -24,7 +24,7 @@ import type { BoundaryFlows, BurnRates, BurnReadiness } from './workspace';
 const PILOT_KG = 0.005;
 /** With this much glowing fuel half of a piece's underside touches it, kg dry ash-free. */
 const CONTACT_KG = 0.02;
-const WOOD_STEP = { liveS: 0.75, calmS: 2, calmKPerS: 0.1, calmFlamePerS: 0.0005 };
+const WOOD_STEP = { liveS: 1, calmS: 2.5, calmKPerS: 0.1, calmFlamePerS: 0.0005 };
 
 /** Air that wood on the coals lies in now, in the pit's workspace. */
 export function woodSurroundings(pit: PitState): ParcelSurroundings {

@@ -33,6 +33,8 @@ export interface PlanOptions {
   members: number;
   /** How fires are held, worked out before: asked and told, so that a change of the meal is quick. */
   knownPolicies?: Map<string, TunedPolicy>;
+  /** Whether the likely pits are handed on as jobs: see `planSteps`. */
+  handOn?: boolean;
 }
 
 /** Times of lighting are told to so many minutes. */

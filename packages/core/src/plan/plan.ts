@@ -15,6 +15,7 @@ import type { PlanFigures, ProblemFigures } from './document/figures';
 import type { Request, RequestMeat } from './request/types';
 import { assemble, type PlanOptions } from './assemble';
 import type { PlannedPit } from './plannedPit';
+import { within, type Steps } from '../sampling/likelyPit';
 
 /** About how long before it is eaten a meal's fire is lit, min (common practice). */
 const USUAL_COOK_MIN = 600;
@@ -28,7 +29,7 @@ const planPitAtOnce = (...asked: Parameters<typeof planPit>): PitPlan =>
   runToEnd(planPit(...asked));
 
 /** What work comes to when nobody looks on. */
-function runToEnd<T>(work: Generator<number, T>): T {
+function runToEnd<T>(work: Steps<T>): T {
   for (;;) {
     const step = work.next();
     if (step.done) return step.value;
@@ -37,10 +38,11 @@ function runToEnd<T>(work: Generator<number, T>): T {
 
 /**
  * The plan for a request, yielding the share done between simulations so that a worker can report it
- * and break off. Never throws for a wish that cannot be met: `problems` says what stands in the way
+ * and break off, and, where `handOn` says so, the likely pits as jobs: the next call is given what came of them
+ * (nothing: they are run here). Never throws for a wish that cannot be met: `problems` says what stands in the way
  * and what would make it possible. Throws RangeError for names outside the catalogues.
  */
-export function* planSteps(request: Request, options: PlanOptions): Generator<number, PlanFigures> {
+export function* planSteps(request: Request, options: PlanOptions): Steps<PlanFigures> {
   const zone = request.timeZone;
   const serveMs = epochOf(request.serveAt, zone);
   const problems: ProblemFigures[] = [];
@@ -63,7 +65,8 @@ export function* planSteps(request: Request, options: PlanOptions): Generator<nu
       ),
     );
     const done = parts.length * share;
-    const asked = { chance: request.chanceOnTimeFraction, knownPolicies: options.knownPolicies };
+    const { knownPolicies, handOn } = options;
+    const asked = { chance: request.chanceOnTimeFraction, knownPolicies, handOn };
     // Which hours a cook goes through is known once it is roughly known how long it takes.
     const over = (litMin: number) =>
       weatherFromLighting(request.weather, zone, serveMs + litMin * MINUTE_MS);
@@ -71,9 +74,8 @@ export function* planSteps(request: Request, options: PlanOptions): Generator<nu
       ? over(planPitAtOnce(setup, over(-USUAL_COOK_MIN), targets, { ...asked, members: 1 }).litMin)
       : request.weather;
     const work = planPit(setup, weather, targets, { ...asked, members: options.members });
-    let step = work.next();
-    for (; !step.done; step = work.next()) yield done + share * step.value * 0.99;
-    parts.push({ cook: step.value, meats, pieces: index.map((i) => pieces[i]!), index });
+    const cook = yield* within(work, done, 0.99 * share);
+    parts.push({ cook, meats, pieces: index.map((i) => pieces[i]!), index });
   }
   yield 1;
   return assemble(request, options, parts, grates, problems, serveMs);

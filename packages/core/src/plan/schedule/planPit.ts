@@ -1,8 +1,7 @@
 /** One pit's part of a plan: its fire, how it is held, when its pieces go on, and the likely cooks behind that. */
 import type { ControlPolicy } from '../../control/controlPolicy';
-import type { Operator } from '../../control/operator';
 import type { MeatSpec, Scenario } from '../../scenario/scenario';
-import type { Result } from '../../scenario/result';
+import type { MeatResult } from '../../scenario/result';
 import { fireLoadKg } from '../../fire/catalogue';
 import { drawPieceVariation, NO_VARIATION } from '../../meat/variation';
 import { seeded, seedFrom } from '../../quantity/random';
@@ -12,11 +11,13 @@ import type { PitSetup } from '../fire/designFire';
 import { sizeFire } from './fuelLoad';
 import type { PitPlan, PieceTarget } from './pitPlan';
 import {
-  runPieceInAir,
-  runPitBriefly,
-  runUntilDone,
-  type RunResult,
-} from '../../sampling/runUntilDone';
+  likelyPitSteps,
+  within,
+  type LikelyPitJob,
+  type LikelyPitRun,
+  type Steps,
+} from '../../sampling/likelyPit';
+import { runPitBriefly, runUntilDone, type RunResult } from '../../sampling/runUntilDone';
 import { allowanceMin, latestEndMin, MAX_COOK_MIN } from './schedule';
 import { operatorFor, plannedScenario, type MeatSchedule } from '../fire/policyTrial';
 import { cleanSmokeMin, usualMeatOnMin } from './meatOn';
@@ -41,15 +42,17 @@ export interface PitPlanOptions {
   chance: number;
   /** Policies worked out before, for the same fire on the same day: asked and told. */
   knownPolicies?: Map<string, TunedPolicy>;
+  /** Whether the likely pits are handed on as jobs instead of being run here. */
+  handOn?: boolean;
 }
 
-/** Plans one pit. Yields the share done. */
+/** Plans one pit. Yields the share done, and the likely pits as jobs where they are to be handed on. */
 export function* planPit(
   usual: PitSetup,
   weather: Scenario['weather'],
   targets: PieceTarget[],
   options: PitPlanOptions,
-): Generator<number, PitPlan> {
+): Steps<PitPlan> {
   const rough = options.members <= 1;
   const meats = targets.map((w) => w.spec);
   const tuned = yield* tunedBefore(usual, weather, meats, options);
@@ -97,9 +100,8 @@ export function* planPit(
     fullLoadKg: fireLoadKg(setup.fire, setup.parameters.diameterM),
   };
   if (!rough && meats.length > 0) {
-    const work = runLikelyCooks(plan, weather, schedule, options.members);
-    let step = work.next();
-    for (; !step.done; step = work.next()) yield 0.32 + 0.6 * step.value;
+    const jobs = likelyPitJobs(plan, weather, schedule, options.members);
+    recordLikelyPits(plan, yield* within(runLikelyPits(jobs, options.handOn ?? false), 0.32, 0.6));
   }
   scheduleLighting(plan, options.chance, rough);
   const fire = sizeFire(plan);
@@ -121,7 +123,7 @@ function* tunedBefore(
   weather: Scenario['weather'],
   meats: MeatSpec[],
   options: PitPlanOptions,
-): Generator<number, TunedPolicy | null> {
+): Steps<TunedPolicy | null> {
   // Holding is learnt in one weather; the cook itself goes through all of it.
   const day = meanWeather(weather, LEARNT_OVER_MIN);
   const key = JSON.stringify([
@@ -132,11 +134,9 @@ function* tunedBefore(
   const known = options.knownPolicies?.get(key) ?? null;
   if (known || options.members <= 1) return known;
   const early: MeatSchedule = { meats, onMin: meats.map(() => usualMeatOnMin(usual)) };
-  const work = tunePolicy(usual, day, early);
-  let step = work.next();
-  for (; !step.done; step = work.next()) yield 0.25 * step.value;
-  options.knownPolicies?.set(key, step.value);
-  return step.value;
+  const made = yield* within(tunePolicy(usual, day, early), 0, 0.25);
+  options.knownPolicies?.set(key, made);
+  return made;
 }
 
 /** The reference cook: the pit as its owner thinks it is, held by the policy. */
@@ -185,71 +185,67 @@ function staggerPieces(
   };
 }
 
-/** Runs the likely pits with the pieces in them, and more pieces in the air of each. */
-function* runLikelyCooks(
-  plan: PitPlan,
+/** The likely pits with the pieces in them, and more pieces in the air of each, `members` in all. */
+function likelyPitJobs(
+  { setup, policy }: PitPlan,
   weather: Scenario['weather'],
   schedule: MeatSchedule,
   members: number,
-): Generator<number, void> {
-  const { setup, policy } = plan;
+): LikelyPitJob[] {
   const scenario = plannedScenario(setup, weather, schedule, MAX_COOK_MIN);
-  const random = seeded(
-    seedFrom(schedule.meats.map((m) => m.cut + m.massKg).join() + setup.pit.pace.pitC),
-  );
+  const seed = seedFrom(schedule.meats.map((m) => m.cut + m.massKg).join() + setup.pit.pace.pitC);
+  const random = seeded(seed);
   const pits = Math.min(PITS, members);
-  plan.readyMin = schedule.meats.map(() => []);
-  plan.wrapMin = schedule.meats.map(() => []);
-  plan.likelyCoresC = schedule.meats.map(() => []);
-  const runs: RunResult[] = [];
-  for (let p = 0; p < pits; p++) {
-    const drawn =
-      p === 0
-        ? { scenario, withItsProbe: (operator: Operator) => operator }
-        : drawLikelyPit(scenario, setup.parameters, random);
-    const operator = drawn.withItsProbe(operatorFor(setup, scenario, policy));
-    const variations = schedule.meats.map(() =>
-      p === 0 ? NO_VARIATION : drawPieceVariation(random),
-    );
-    const run = runUntilDone(drawn.scenario, {
-      operator,
-      variations,
-      keepAir: true,
-    });
-    runs.push(run);
-    run.result.meats.forEach((m, i) => recordMember(plan, i, m));
-    const more =
-      Math.floor(((p + 1) * (members - pits)) / pits) - Math.floor((p * (members - pits)) / pits);
-    for (let k = 0; k < more; k++) {
-      schedule.meats.forEach((meat, i) => {
-        const lone = { ...drawn.scenario, untilMin: MAX_COOK_MIN };
-        recordMember(
-          plan,
-          i,
-          runPieceInAir(lone, meat, schedule.onMin[i]!, run.air[i]!, drawPieceVariation(random)),
-        );
-      });
-      yield (p + (k + 1) / (more + 1)) / pits;
-    }
-    yield (p + 1) / pits;
+  // How many more pieces there are by the end of the first so many pits.
+  const moreUntil = (p: number): number => Math.floor((p * (members - pits)) / pits);
+  return Array.from({ length: pits }, (_, p) => {
+    const drawn = p === 0 ? null : drawLikelyPit(scenario, setup.parameters, random);
+    return {
+      scenario: drawn?.scenario ?? scenario,
+      targetC: setup.pit.pace.pitC,
+      policy,
+      probe: drawn && { biasK: drawn.probeBiasK, seed: seed + p },
+      onMin: schedule.onMin,
+      variations: schedule.meats.map(() => (drawn ? drawPieceVariation(random) : NO_VARIATION)),
+      more: Array.from({ length: moreUntil(p + 1) - moreUntil(p) }, () =>
+        schedule.meats.map(() => drawPieceVariation(random)),
+      ),
+    };
+  });
+}
+
+/** Does the jobs of the likely pits here, or hands them on to be done by others. */
+function* runLikelyPits(jobs: LikelyPitJob[], handOn: boolean): Steps<LikelyPitRun[]> {
+  if (handOn) {
+    const done = yield jobs;
+    if (done) return done;
   }
+  const runs: LikelyPitRun[] = [];
+  for (const [p, job] of jobs.entries()) {
+    runs.push(yield* within(likelyPitSteps(job), p / jobs.length, 1 / jobs.length));
+    yield (p + 1) / jobs.length;
+  }
+  return runs;
+}
+
+/** Puts what the likely pits say into the plan. */
+function recordLikelyPits(plan: PitPlan, runs: readonly LikelyPitRun[]): void {
+  const all = (of: (m: MeatResult) => (number | null)[] | number): unknown[][] =>
+    plan.targets.map((_, i) => runs.flatMap((r) => r.meats.map((meats) => of(meats[i]!))));
+  plan.readyMin = all((m) => m.doneAtMin ?? NaN) as number[][];
+  plan.wrapMin = all((m) => m.wrappedAtMin ?? NaN) as number[][];
+  plan.likelyCoresC = all((m) => m.coreC) as (number | null)[][][];
   plan.likelyRuns = runs.map((r) => r.result);
   Object.assign(plan, burnRatesPerMin(runs));
 }
 
 /** What runs burnt, kg a minute. */
-const burnRatesPerMin = (runs: readonly RunResult[]) => ({
+const burnRatesPerMin = (runs: readonly Pick<RunResult, 'result' | 'endMin'>[]) => ({
   charcoalKgPerMin: runs.map((r) => r.result.fuel.burnedKg / r.endMin),
   woodKgPerMin: runs.map(
     ({ result: { fuel }, endMin }) => (fuel.woodGivenKg - fuel.woodLeftKg) / endMin,
   ),
 });
-
-function recordMember(plan: PitPlan, i: number, m: Result['meats'][number]): void {
-  plan.readyMin[i]!.push(m.doneAtMin ?? NaN);
-  plan.wrapMin[i]!.push(m.wrappedAtMin ?? NaN);
-  plan.likelyCoresC[i]!.push(m.coreC);
-}
 
 /** Sets the clock: lit so that the tightest piece is on time, the others put on so much later as they can wait. */
 function scheduleLighting(plan: PitPlan, chance: number, rough: boolean): void {

@@ -1,5 +1,5 @@
 /** A piece in a held pit: what the rows on meat are cooked in. */
-import type { MeatSpec, Scenario } from '@ostrin/core/internals';
+import { simulate, type MeatResult, type MeatSpec, type Scenario } from '@ostrin/core/internals';
 
 /** One piece `a`, from 4 C unless it says otherwise, on from the first minute for 16 hours. */
 export function heldCook(
@@ -16,4 +16,14 @@ export function heldCook(
     untilMin: 960,
     everyMin: 1,
   };
+}
+
+/** What becomes of the piece. */
+export const heldMeat = (...of: Parameters<typeof heldCook>): MeatResult =>
+  simulate(heldCook(...of)).meats[0]!;
+
+/** Hours until the core first reads `c`; null when never. */
+export function hoursTo(m: MeatResult, c: number): number | null {
+  const i = m.coreC.findIndex((v) => v !== null && v >= c);
+  return i < 0 ? null : i / 60;
 }

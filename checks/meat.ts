@@ -1,18 +1,9 @@
 /** Trade practice: meat in a held pit, from 4 C unless said. */
-import { simulate, type MeatResult, type MeatSpec } from '@ostrin/core/internals';
-import { heldCook } from './heldCook';
+import { type MeatResult, type MeatSpec } from '@ostrin/core/internals';
+import { heldMeat, hoursTo } from './heldCook';
 import { row, type Row } from './types';
 
 const COMMON = 'common practice';
-
-const cook = (...of: Parameters<typeof heldCook>): MeatResult =>
-  simulate(heldCook(...of)).meats[0]!;
-
-/** Hours until the core first reads `c`; null when never. */
-function hoursTo(m: MeatResult, c: number): number | null {
-  const i = m.coreC.findIndex((v) => v !== null && v >= c);
-  return i < 0 ? null : i / 60;
-}
 
 /** Hours during which the core climbs slower than 4 C an hour between 65 and 78 C. */
 function stallHours(m: MeatResult): number {
@@ -30,14 +21,14 @@ const foilAt = (coreC: number) => ({ with: 'foil', when: { coreC } }) as const;
 
 /** Rows M1, M2, M7, M8 and the shoulder's part of M11. */
 export function meatRows(): Row[] {
-  const m1 = cook(121, {
+  const m1 = heldMeat(121, {
     cut: 'pork-shoulder',
     massKg: 3.8,
     wrap: { with: 'paper', when: { coreC: 74 } },
   });
-  const m2 = cook(135, { cut: 'pork-shoulder', massKg: 4, wrap: foilAt(74) });
-  const m8 = cook(135, { cut: 'lamb-shoulder', massKg: 2, wrap: foilAt(75.5) });
-  const bare = [107, 121].map((c) => cook(c, { cut: 'pork-shoulder', massKg: 3.8 }));
+  const m2 = heldMeat(135, { cut: 'pork-shoulder', massKg: 4, wrap: foilAt(74) });
+  const m8 = heldMeat(135, { cut: 'lamb-shoulder', massKg: 2, wrap: foilAt(75.5) });
+  const bare = [107, 121].map((c) => heldMeat(c, { cut: 'pork-shoulder', massKg: 3.8 }));
   const [slow, usual] = bare.map(stallHours) as [number, number];
   const done = Math.round((hoursTo(m1, 96) ?? 0) * 60);
   return [
@@ -76,7 +67,7 @@ function brisketRows(): Row[] {
     coreC: number,
     rest: NonNullable<MeatSpec['rest']>,
   ): MeatResult =>
-    cook(135, {
+    heldMeat(135, {
       cut: 'brisket',
       massKg: 6,
       wrap: { with: wrapWith, when: { coreC: 79 } },
@@ -133,22 +124,22 @@ function brisketRows(): Row[] {
 
 /** Roasts and ribs: M4, M5, M6, M11. */
 function roastAndRibRows(): Row[] {
-  const roast = cook(135, {
+  const roast = heldMeat(135, {
     cut: 'rib-roast',
     massKg: 2.3,
     startC: 10,
     done: { coreC: 49 },
     rest: { where: 'tented', minutes: 60 },
   });
-  const short = cook(121, {
+  const short = heldMeat(121, {
     cut: 'beef-short-ribs',
     massKg: 2.2,
     wrap: { with: 'paper', when: { atMin: 240 } },
   });
-  const ribs = (pitC: number) => cook(pitC, { cut: 'spare-ribs', massKg: 1.2 });
+  const ribs = (pitC: number) => heldMeat(pitC, { cut: 'spare-ribs', massKg: 1.2 });
   const ribsDone = (m: MeatResult): number | null =>
     m.tenderAtMin === null ? null : m.tenderAtMin / 60;
-  const hot = cook(150, {
+  const hot = heldMeat(150, {
     cut: 'spare-ribs',
     massKg: 1.2,
     wrap: { with: 'foil', when: { atMin: 120 } },

@@ -21,6 +21,15 @@ export interface Part {
   digits?: number;
 }
 
+/** A measured part of a row, with its range. */
+export const part = (
+  what: string,
+  value: number | null,
+  low: number,
+  high: number,
+  digits = 2,
+): Part => ({ what, value, low, high, digits });
+
 const missOf = (p: Part): number =>
   p.value === null ? Infinity : Math.max(p.low - p.value, p.value - p.high, 0);
 

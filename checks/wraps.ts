@@ -8,33 +8,15 @@ import {
   WATER,
   wrapPiece,
   type Cut,
-  type MeatResult,
   type WrapId,
 } from '@ostrin/core/internals';
-import { heldCook } from './heldCook';
-import { row, type Part, type Row } from './types';
+import { heldCook, heldMeat, hoursTo } from './heldCook';
+import { part, row, type Row } from './types';
 
 const COMMON = 'common practice';
 const MEMORY = 'common practice, from memory';
 
-const cook = (...of: Parameters<typeof heldCook>): MeatResult =>
-  simulate(heldCook(...of)).meats[0]!;
-
-/** Hours until the core first reads `c`; null when never. */
-export function hoursTo(m: MeatResult, c: number): number | null {
-  const i = m.coreC.findIndex((v) => v !== null && v >= c);
-  return i < 0 ? null : i / 60;
-}
-
 const hours = (minutes: number | null): number | null => (minutes === null ? null : minutes / 60);
-
-const part = (what: string, value: number | null, low: number, high: number): Part => ({
-  what,
-  value,
-  low,
-  high,
-  digits: 2,
-});
 
 const WRAP_IDS: readonly WrapId[] = ['none', 'paper', 'foil', 'boat', 'pan'];
 
@@ -118,7 +100,7 @@ function orderRow(): Row {
 function largeRows(): Row[] {
   const foil = (pitC: number): number | null =>
     hoursTo(
-      cook(pitC, {
+      heldMeat(pitC, {
         cut: 'pork-shoulder',
         massKg: 3.8,
         wrap: { with: 'foil', when: { coreC: 71 } },
@@ -126,7 +108,7 @@ function largeRows(): Row[] {
       93,
     );
   const inPan = (massKg: number, liquidKg: number): number | null => {
-    const m = cook(121, {
+    const m = heldMeat(121, {
       cut: 'chuck',
       massKg,
       wrap: { with: 'pan', when: { coreC: 68 }, liquidKg },
@@ -159,7 +141,7 @@ function largeRows(): Row[] {
 /** M18: birds to their safe temperature. */
 function birdRow(): Row {
   const safe = (cut: string, massKg: number, pitC: number): number | null =>
-    hours(cook(pitC, { cut, massKg }).safeAtMin);
+    hours(heldMeat(pitC, { cut, massKg }).safeAtMin);
   return row('M18', 'birds to their safe temperature', MEMORY, [
     part('chicken 1.8 kg at 165 C h', safe('whole-chicken', 1.8, 165), 1.25, 1.67),
     part('at 121 C h', safe('whole-chicken', 1.8, 121), 2.5, 4),
@@ -172,7 +154,7 @@ function birdRow(): Row {
 function tenderRow(): Row {
   const at70 = (wrap: WrapId) => ({ wrap: { with: wrap, when: { coreC: 70 } } });
   const tender = (pitC: number, meat: Parameters<typeof heldCook>[1]): number | null =>
-    hours(cook(pitC, meat).tenderAtMin);
+    hours(heldMeat(pitC, meat).tenderAtMin);
   const cheek = { cut: 'beef-cheek', massKg: 0.4 };
   return row('M19', 'cheeks, shin, goat leg and belly: tender', MEMORY, [
     part('cheek 0.4 kg bare at 135 C h', tender(135, cheek), 4, 6),
@@ -196,7 +178,7 @@ function tenderRow(): Row {
 /** M20: rib roasts by pit temperature and mass. */
 function roastRow(): Row {
   const to52 = (massKg: number, pitC: number): number | null =>
-    hoursTo(cook(pitC, { cut: 'rib-roast', massKg }), 52);
+    hoursTo(heldMeat(pitC, { cut: 'rib-roast', massKg }), 52);
   return row('M20', 'rib roast from the fridge to 52 C', MEMORY, [
     part('2.3 kg at 107 C h', to52(2.3, 107), 2.3, 3.75),
     part('at 135 C h', to52(2.3, 135), 1.8, 2.7),

@@ -9,7 +9,7 @@ import {
   simulate,
   WHITE_G_PER_M3,
 } from '@ostrin/core/internals';
-import { row, type Part, type Row } from '../types';
+import { part, row, type Row } from '../types';
 import { COMMON, offsetScenario, OFFSET_BED_KG, SETTLED_MIN } from './help';
 
 const MEMORY = 'common practice, from memory';
@@ -100,14 +100,6 @@ function coldLoadK(): number {
   // The lid's own fall is mostly over after twelve minutes.
   return Math.max(...empty.map((c, i) => (i > 252 && i < 330 ? c - full[i]! : 0)));
 }
-
-const part = (what: string, value: number, low: number, high: number, digits = 1): Part => ({
-  what,
-  value,
-  low,
-  high,
-  digits,
-});
 
 /** Rows T8-swing, T16 to T19, and what cold days and cold loads do. */
 export function splitRows(): Row[] {

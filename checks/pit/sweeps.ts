@@ -11,18 +11,10 @@ import {
   usualFire,
   type Action,
 } from '@ostrin/core/internals';
-import { row, type Part, type Row } from '../types';
+import { part, row, type Row } from '../types';
 import { between, heapOf, highest, offsetScenario, onTheDay, vents } from './help';
 
 const MEMORY = 'common practice, from memory';
-const part = (what: string, value: number, low: number, high: number, digits = 1): Part => ({
-  what,
-  value,
-  low,
-  high,
-  digits,
-});
-
 const KETTLES = ['kettle-47', 'kettle-57', 'kettle-66'] as const;
 /** A kettle that cooks steadily, and then what is done to it. */
 const steadyKettle = (preset: string, actions: Action[], untilMin: number) =>

@@ -14,9 +14,6 @@ const COVER_CONDUCTIVITY = 0.18;
 /** How fast steam leaves a face above boiling, kg/m2sK: so fast that it hardly gets hotter. */
 const BOILING_KG_PER_M2SK = 1e-3;
 
-/** Heat paths of a step, W/K: to the bare face, to the outermost cell under the cap, and between the two. */
-const paths3 = { face: 0, cover: 0, between: 0 };
-
 /**
  * What reaches the bare face and the capped side. Unwrapped each has its own air; a wrap is one damp room that
  * takes its heat over its whole outside and shares it out, so that a star of three paths is turned into a triangle.
@@ -27,17 +24,18 @@ function splitHeatPaths(piece: Piece, paths: FacePaths, lastCellG: number): void
   const face = piece.bareM2 / (inner + paths.crustResistance);
   const cap = piece.cut.coverMm / 1000 / COVER_CONDUCTIVITY + inner;
   const cover = covered > 0 ? covered / (1 / lastCellG + cap / piece.faceM2) : 0;
+  const { split } = piece.workspace;
   if (paths.wrapM2 === 0) {
-    paths3.face = face;
-    paths3.cover = cover;
-    paths3.between = 0;
+    split.face = face;
+    split.cover = cover;
+    split.between = 0;
     return;
   }
   const outside = paths.wrapM2 * paths.outsideWPerM2K;
   const sum = outside + face + cover;
-  paths3.face = (outside * face) / sum;
-  paths3.cover = (outside * cover) / sum;
-  paths3.between = (face * cover) / sum;
+  split.face = (outside * face) / sum;
+  split.cover = (outside * cover) / sum;
+  split.between = (face * cover) / sum;
 }
 
 /**
@@ -47,7 +45,7 @@ function splitHeatPaths(piece: Piece, paths: FacePaths, lastCellG: number): void
  */
 export function stepHeat(piece: Piece, paths: FacePaths, pressurePa: number, dtS: number): number {
   const { tempC, water, cellMassFraction, shapeFactorsM, bareM2, rawKg, cut } = piece;
-  const { lower, diagonal, upper, rhs, capacityJPerK } = piece.workspace;
+  const { lower, diagonal, upper, rhs, capacityJPerK, split } = piece.workspace;
   const cells = tempC.length;
   const last = cells - 1;
   let innerG = 0;
@@ -62,9 +60,9 @@ export function stepHeat(piece: Piece, paths: FacePaths, pressurePa: number, dtS
     rhs[i] = (capacity / dtS) * t;
     if (i === last) {
       splitHeatPaths(piece, paths, g);
-      diagonal[i] = diagonal[i]! + paths3.cover;
-      rhs[i] = rhs[i]! + paths3.cover * paths.drivingC;
-      g = g * (1 - cut.coveredFraction) + paths3.between;
+      diagonal[i] = diagonal[i]! + split.cover;
+      rhs[i] = rhs[i]! + split.cover * paths.drivingC;
+      g = g * (1 - cut.coveredFraction) + split.between;
     }
     upper[i] = -g;
     diagonal[i] = diagonal[i]! + g;
@@ -79,8 +77,8 @@ export function stepHeat(piece: Piece, paths: FacePaths, pressurePa: number, dtS
   const inner = innerG - m * upper[last]!;
   const innerHeat = -m * rhs[last]!;
   const pool = (piece.liquidKg * WATER_SPECIFIC_HEAT) / dtS;
-  const fixed = inner + paths3.face + pool;
-  const heat = innerHeat + paths3.face * paths.drivingC + pool * piece.faceC;
+  const fixed = inner + split.face + pool;
+  const heat = innerHeat + split.face * paths.drivingC + pool * piece.faceC;
   const boils = boilingPointC(pressurePa);
   const c0 = Math.min(piece.faceC, boils);
   const open = piece.variation.evaporation * wetFraction(piece);
@@ -103,7 +101,7 @@ export function stepHeat(piece: Piece, paths: FacePaths, pressurePa: number, dtS
   piece.faceC = face;
   e = Math.max(e + slope * (face - at), 0);
   piece.heatW =
-    paths3.face * (paths.drivingC - face) + paths3.cover * (paths.drivingC - tempC[last]!);
+    split.face * (paths.drivingC - face) + split.cover * (paths.drivingC - tempC[last]!);
   piece.convectiveFraction = paths.airShare;
   piece.heatInJ += piece.heatW * dtS;
   piece.latentJ += latent * e * dtS;

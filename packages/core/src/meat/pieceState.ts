@@ -106,6 +106,8 @@ export interface PieceWorkspace {
   outflowKgPerS: Float64Array;
   /** How heat and vapour reach the face. */
   paths: FacePaths;
+  /** Heat paths of a step, W/K: to the bare face, to the outermost cell under the cap, and between the two. */
+  split: { face: number; cover: number; between: number };
 }
 
 /** A workspace for a piece of so many cells. */
@@ -119,4 +121,5 @@ export const createPieceWorkspace = (cells: number): PieceWorkspace => ({
   excessWater: new Float64Array(cells),
   outflowKgPerS: new Float64Array(cells),
   paths: emptyFacePaths(),
+  split: { face: 0, cover: 0, between: 0 },
 });

@@ -8,7 +8,7 @@ import { ascendingNeverLast, latestEndMin, MAX_COOK_MIN } from './schedule';
 /** Charcoal over what a middling pit burns in a slow cook (9 in 10). */
 const CHARCOAL_MARGIN = 1.03;
 /** Reserve of splits over what nearly all likely cooks take. */
-const SPLIT_MARGIN = 1.03;
+const SPLIT_MARGIN = 1.12;
 
 /** Charcoal that carries a middling pit through a slow cook; a reserve stands by for the rest. */
 export function sizeFire(plan: PitPlan): PitSetup['fire'] {

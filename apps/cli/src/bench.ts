@@ -4,6 +4,7 @@ import { estimatePiece } from '@ostrin/core/internals';
 import { availableParallelism } from 'node:os';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { Worker } from 'node:worker_threads';
+import { allocatedKbPerHour } from './allocations';
 import { COOKS, cookIn, HELD, READ, REQUESTS, TWO_PIECES } from './cases';
 import { referenceKernel } from './kernel';
 
@@ -79,7 +80,7 @@ async function ensemble(now: () => number) {
   };
 }
 
-/** All timings, ms (median), and as multiples of the kernel; and an ensemble in a worker. */
+/** All timings, ms (median), and as multiples of the kernel; memory asked for; and an ensemble in workers. */
 export async function bench(now: () => number) {
   const work: Record<string, () => unknown> = {
     ...Object.fromEntries(
@@ -110,6 +111,9 @@ export async function bench(now: () => number) {
     ostrin: 'bench/1',
     medianMs: Object.fromEntries(found.map((f) => [f.name, f.ms])),
     timesKernel: Object.fromEntries(found.map((f) => [f.name, f.ratio])),
+    allocatedKbPerHour: Object.fromEntries(
+      Object.entries(COOKS).map(([name, cook]) => [name, allocatedKbPerHour(cook)]),
+    ),
     ensemble300: await ensemble(now),
   };
 }

@@ -50,7 +50,9 @@ it('pools squares over minutes, not means of means', () => {
 it('prints the pooled table and every case, losses marked', () => {
   const lines = plansTables(measured).split('\n');
   expect(lines[0]).toMatch(/^\| Family \| Way \| RMS off target, C \|/);
-  expect(lines).toContain('| **all 60** | plan | 3 | 10 | 3.02, 11 % | 10 | 1.3 | 0 | 100 | 0 | 9 |');
+  expect(lines).toContain(
+    '| **all 60** | plan | 3 | 10 | 3.02, 11 % | 10 | 1.3 | 0 | 100 | 0 | 9 |',
+  );
   expect(lines).toContain('| kettle | rules | 9 | 60 | 3.02, 11 % | 60 | 1.3 | 0 | 0 | 100 | 9 |');
   expect(lines).toContain('| kettle-57 snake | 3.0, 2.6/2.0, -40 | 9.0, 2.6/2.0, 25 x |');
   // As many cells in every row of a table.

@@ -266,7 +266,8 @@ export function stepParcel(
   );
   const fedWater = Math.min(dtS * r.waterFeedKgPerS, parcel.coreWaterKg - coreSteam);
   parcel.skinWaterKg += fedWater - skinSteam;
-  parcel.coreWaterKg -= coreSteam + fedWater;
+  // Rounding must not leave less than none: the front's place is a root of what is left.
+  parcel.coreWaterKg = Math.max(parcel.coreWaterKg - coreSteam - fedWater, 0);
   out.steamKg += n * (skinSteam + coreSteam);
   const gone = parcel.dryKg * (1 - Math.exp((-r.pyrolysedKgPerS * dtS) / parcel.dryKg));
   parcel.dryKg -= gone;

@@ -23,6 +23,7 @@ import {
   addSink,
 } from './heatBalance';
 import { PIT_CLOSURES, YARD_WIND_FRACTION, SKIN_EMISSIVITY } from './closures';
+import type { Film } from './layout';
 import { nodeOf, type PitState } from './state';
 import type {
   BoundaryFlows,
@@ -113,8 +114,14 @@ function addFuelHeat(
   for (let i = 0; i < food.fromGasW.length; i++) {
     if (food.fromGasW[i] === 0 && food.fromWallsW[i] === 0) continue;
     const { gasShares: gas, viewShares: seen } = layout.positions[i]!;
-    for (const [zone, share] of gas) rhs[zone]! -= share * food.fromGasW[i]!;
-    for (const [surface, share] of seen) rhs[nodeOf(pit, surface)]! -= share * food.fromWallsW[i]!;
+    for (let k = 0; k < gas.length; k++) {
+      const part = gas[k]!;
+      rhs[part[0]]! -= part[1] * food.fromGasW[i]!;
+    }
+    for (let k = 0; k < seen.length; k++) {
+      const part = seen[k]!;
+      rhs[nodeOf(pit, part[0])]! -= part[1] * food.fromWallsW[i]!;
+    }
   }
 }
 
@@ -124,7 +131,10 @@ function addFlameRadiation({ rhs }: HeatBalance, pit: PitState, watts: number): 
   const onCoals = WOOD.flameOnCoalsFraction * watts;
   const seen = pit.layout.flameViewFractions ?? pit.layout.coalViewFractions;
   rhs[pit.coals]! += onCoals;
-  for (const [surface, view] of seen) rhs[nodeOf(pit, surface)]! += view * (watts - onCoals);
+  for (let i = 0; i < seen.length; i++) {
+    const part = seen[i]!;
+    rhs[nodeOf(pit, part[0])]! += part[1] * (watts - onCoals);
+  }
 }
 
 /** Gas: in from the yard, onward, mixed, back round, and out again. */
@@ -166,7 +176,10 @@ function addCoalExchange(
   const area = pit.arrangement.exposedFraction * radiatingArea(pit.lit.kg, t[coals]!);
   const free = Math.max(area - PIT_CLOSURES.woodHides * coversM2, 0.25 * area);
   const emittingM2 = CHAR.emissivity * free;
-  for (const [surface, view] of layout.coalViewFractions) {
+  for (let i = 0; i < layout.coalViewFractions.length; i++) {
+    const seen = layout.coalViewFractions[i]!;
+    const surface = seen[0];
+    const view = seen[1];
     const node = nodeOf(pit, surface);
     if (typeof surface === 'number' && layout.walls[surface]!.lid && pit.lidOpen) {
       addAmbientLoss(
@@ -202,18 +215,26 @@ function addSurfaceExchange(
     for (let i = 0; i < wall.conductancesWPerK.length; i++)
       addConductance(balance, first + i, first + i + 1, wall.conductancesWPerK[i]!);
     if (wall.lid && pit.lidOpen) continue;
-    for (const f of wall.films) addConductance(balance, f.zone, first, f.wPerM2K * f.m2);
+    addFilms(balance, wall.films, first);
   }
-  for (const f of layout.metal.films) addConductance(balance, f.zone, pit.metal, f.wPerM2K * f.m2);
-  if (pit.panIn)
-    for (const f of layout.pan.films) addConductance(balance, f.zone, pit.pan, f.wPerM2K * f.m2);
-  for (const shine of layout.radiationLinks) {
+  addFilms(balance, layout.metal.films, pit.metal);
+  if (pit.panIn) addFilms(balance, layout.pan.films, pit.pan);
+  for (let i = 0; i < layout.radiationLinks.length; i++) {
+    const shine = layout.radiationLinks[i]!;
     if (!pit.panIn && (shine.a === 'pan' || shine.b === 'pan')) continue;
     const a = nodeOf(pit, shine.a);
     const b = nodeOf(pit, shine.b);
     if (pit.lidOpen && typeof shine.b === 'number' && layout.walls[shine.b]!.lid) {
       addAmbientLoss(balance, a, shine.m2 * radiationCoefficient(t[a]!, airK), airRel);
     } else addConductance(balance, a, b, shine.m2 * radiationCoefficient(t[a]!, t[b]!));
+  }
+}
+
+/** The films between a body and the gas. */
+function addFilms(balance: HeatBalance, films: readonly Film[], node: number): void {
+  for (let i = 0; i < films.length; i++) {
+    const film = films[i]!;
+    addConductance(balance, film.zone, node, film.wPerM2K * film.m2);
   }
 }
 

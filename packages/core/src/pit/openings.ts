@@ -3,7 +3,7 @@ import type { PitState } from './state';
 
 /** Area of an opening in series with what lets air through to the coals, m2. */
 const throughBed = (areaM2: number, freeM2: number): number =>
-  areaM2 > 0 ? 1 / Math.hypot(1 / areaM2, 1 / freeM2) : 0;
+  areaM2 > 0 ? 1 / Math.sqrt(1 / (areaM2 * areaM2) + 1 / (freeM2 * freeM2)) : 0;
 
 /** Puts the handles' positions, the ash, lid and doors into the network's areas. */
 export function updateOpenings(pit: PitState): void {

@@ -63,15 +63,24 @@ const surfaceTempK = (pit: PitState, surface: Surface, airK: number): number =>
 
 /** Mean temperature of what a place sees, K. */
 export function radiantTempK(pit: PitState, place: GratePosition, airK: number): number {
+  const { viewShares } = place;
   let sum = 0;
-  for (const [surface, share] of place.viewShares) sum += share * surfaceTempK(pit, surface, airK);
+  // Read by index: this runs in every step, and taking pairs apart in a loop asks for memory.
+  for (let i = 0; i < viewShares.length; i++) {
+    const seen = viewShares[i]!;
+    sum += seen[1] * surfaceTempK(pit, seen[0], airK);
+  }
   return sum;
 }
 
 /** Temperature of the gas at a place, K. */
 export function gasTempK(pit: PitState, place: GratePosition): number {
+  const { gasShares } = place;
   let sum = 0;
-  for (const [zone, share] of place.gasShares) sum += share * pit.tempK[zone]!;
+  for (let i = 0; i < gasShares.length; i++) {
+    const part = gasShares[i]!;
+    sum += part[1] * pit.tempK[part[0]]!;
+  }
   return sum;
 }
 

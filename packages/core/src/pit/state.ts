@@ -6,7 +6,7 @@ import type { Arrangement, FuelPool } from '../fire/arrangement';
 import { DRY_WOOD_HEAT } from '../fuel/catalogue';
 import { kelvin } from '../quantity/units';
 import { fixedHeatCapacities, storedHeatJ } from './heatStores';
-import type { Layout, Surface } from './layout';
+import { inOneShape, type Layout, type Surface } from './layout';
 import { updateOpenings } from './openings';
 import type { CookerParameters } from './parameters';
 import { createPitWorkspace, type PitWorkspace } from './workspace';
@@ -193,7 +193,8 @@ const openLedger = (lit: FuelPool, unlit: FuelPool, waterKg: number): Ledger => 
 
 /** A cold pit with its fire just lit: the lit pieces glow, everything else is at air temperature. */
 export function createPitState(from: PitInitial): PitState {
-  const { layout, parameters: pit, lit, unlit } = from;
+  const { parameters: pit, lit, unlit } = from;
+  const layout = inOneShape(from.layout);
   const airK = kelvin(from.airC);
   const zones = layout.zones.length;
   const inner = new Int32Array(layout.walls.length);
@@ -245,6 +246,7 @@ export function createPitState(from: PitInitial): PitState {
         areaM2: 0,
         heightM: h.heightM,
         windPressureCoefficient: h.windPressureCoefficient,
+        pushPa: 0,
       })),
     ),
     probeK: airK,

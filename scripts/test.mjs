@@ -116,7 +116,8 @@ async function browserTests(part, parts) {
     return;
   }
   passed += e2e.stats.expected + e2e.stats.flaky;
-  failed += e2e.stats.unexpected;
+  // Errors outside the tests, such as a server that does not start, count too.
+  failed += e2e.stats.unexpected + e2e.errors.length;
   const visit = (suite) => {
     for (const s of suite.suites ?? []) visit(s);
     for (const spec of suite.specs ?? []) {

@@ -42,6 +42,8 @@ await Promise.all([
     ...shared,
     entryPoints: ['apps/cli/src/main.ts', 'apps/cli/src/ensemble.worker.ts'],
     outdir: 'apps/cli/dist',
+    // Packages' modern builds: what is not used of them is left out.
+    mainFields: ['module', 'main'],
     // Bundled packages that were written for `require` find it here.
     banner: {
       js: "import { createRequire as __createRequire } from 'node:module'; const require = __createRequire(import.meta.url);",

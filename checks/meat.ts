@@ -1,9 +1,7 @@
 /** Trade practice: meat in a held pit, from 4 C unless said. */
 import { type MeatResult, type MeatSpec } from '@ostrin/core/internals';
 import { heldMeat, hoursTo } from './heldCook';
-import { row, type Row } from './types';
-
-const COMMON = 'common practice';
+import { COMMON, row, type Row } from './types';
 
 /** Hours during which the core climbs slower than 4 C an hour between 65 and 78 C. */
 function stallHours(m: MeatResult): number {

@@ -21,6 +21,10 @@ export interface Part {
   digits?: number;
 }
 
+/** Sources of rows that no publication stands behind. */
+export const COMMON = 'common practice';
+export const MEMORY = 'common practice, from memory';
+
 /** A measured part of a row, with its range. */
 export const part = (
   what: string,

@@ -11,10 +11,7 @@ import {
   type WrapId,
 } from '@ostrin/core/internals';
 import { heldCook, heldMeat, hoursTo } from './heldCook';
-import { part, row, type Row } from './types';
-
-const COMMON = 'common practice';
-const MEMORY = 'common practice, from memory';
+import { COMMON, MEMORY, part, row, type Row } from './types';
 
 const hours = (minutes: number | null): number | null => (minutes === null ? null : minutes / 60);
 

@@ -4,7 +4,10 @@ import { rmSync } from 'node:fs';
 import path from 'node:path';
 import { root } from './setup.mjs';
 
-/** Our own packages are bundled; theirs stay where they are installed, but for those that start faster bundled. */
+/**
+ * The command line bundles everything: it starts for each question. The server bundles the packages of this repository
+ * only: it starts once, and some of its packages are native code or read files of their own.
+ */
 const shared = {
   absWorkingDir: root,
   bundle: true,
@@ -19,9 +22,9 @@ const shared = {
   tsconfig: path.join(root, 'apps/server/tsconfig.json'),
 };
 
-/** Packages that are loaded as installed: native code, or files of their own beside them. */
-const ours = {
-  name: 'ours',
+/** Leaves every package that is not of this repository to be loaded as installed. */
+const bundleOwnOnly = {
+  name: 'bundle-own-only',
   setup({ onResolve }) {
     onResolve({ filter: /^[^./]/ }, ({ path: name, kind }) =>
       kind === 'entry-point' || name.startsWith('@ostrin/') ? null : { path: name, external: true },
@@ -36,7 +39,7 @@ await Promise.all([
     ...shared,
     entryPoints: ['apps/server/src/main.ts'],
     outdir: 'apps/server/dist',
-    plugins: [ours],
+    plugins: [bundleOwnOnly],
   }),
   build({
     ...shared,

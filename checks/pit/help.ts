@@ -15,8 +15,6 @@ import {
   usualFire,
 } from '@ostrin/core/internals';
 
-export const COMMON = 'common practice';
-
 export const vents = (atMin: number, intakeFraction: number, exhaustFraction: number): Action => ({
   atMin,
   do: 'set-vents',
@@ -87,6 +85,8 @@ export function offsetScenario(
   return onTheDay(preset, fire, [vents(0, 1, 1), ...actions], part);
 }
 
+/** First split, min after lighting, where the bed of charcoal is small. */
+export const FIRST_SPLIT_MIN = 20;
 /** Minute from which an offset is judged: its charcoal is through by then. */
 export const SETTLED_MIN = 300;
 

@@ -1,7 +1,7 @@
 /** Trade practice: kamado, hopper and water smoker. */
 import { simulate, type Action, type Result } from '@ostrin/core/internals';
-import { row, type Row } from '../types';
-import { charcoalPerHour, COMMON, heapOf, highest, lasts, onTheDay, settled, vents } from './help';
+import { COMMON, row, type Row } from '../types';
+import { charcoalPerHour, heapOf, highest, lasts, onTheDay, settled, vents } from './help';
 
 const kamado = (actions: Action[], untilMin = 1000) =>
   onTheDay('kamado-46', heapOf('kamado-46', { arrangement: 'bowl' }), actions, { untilMin });

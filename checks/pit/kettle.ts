@@ -8,8 +8,8 @@ import {
   type Scenario,
   type SnakeFire,
 } from '@ostrin/core/internals';
-import { row, type Row } from '../types';
-import { between, charcoalPerHour, COMMON, heapOf, lasts, onTheDay, settled, vents } from './help';
+import { COMMON, row, type Row } from '../types';
+import { between, charcoalPerHour, heapOf, lasts, onTheDay, settled, vents } from './help';
 
 /** The snake of T1: two wide, two high, 290 degrees. */
 const snake = (part: Partial<SnakeFire> = {}): SnakeFire => ({

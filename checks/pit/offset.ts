@@ -7,8 +7,8 @@ import {
   mean,
   WHITE_G_PER_M3,
 } from '@ostrin/core/internals';
-import { row, type Row } from '../types';
-import { COMMON, fed, heapOf, highest, onTheDay, SETTLED_MIN, vents } from './help';
+import { COMMON, row, type Row } from '../types';
+import { fed, heapOf, highest, onTheDay, SETTLED_MIN, vents } from './help';
 
 const HEAVY_SPLIT_KG = 1.25;
 const LIGHT_SPLIT_KG = 0.45;

@@ -4,29 +4,23 @@ import {
   advance,
   celsius,
   createCook,
+  feedActions,
   mean,
   roundSwingK,
   simulate,
   WHITE_G_PER_M3,
 } from '@ostrin/core/internals';
-import { part, row, type Row } from '../types';
-import { COMMON, offsetScenario, OFFSET_BED_KG, SETTLED_MIN } from './help';
+import { COMMON, MEMORY, part, row, type Row } from '../types';
+import { FIRST_SPLIT_MIN, offsetScenario, OFFSET_BED_KG, SETTLED_MIN } from './help';
 
-const MEMORY = 'common practice, from memory';
-/** First split, min after lighting, and the last hour that is judged. */
-const FIRST_MIN = 20;
+/** The last minute that is judged. */
 const UNTIL_MIN = 600;
 
-/** Splits at steady times, warmed on the firebox as people do. `massKg` is all that goes on at once. */
+/** Splits at steady times; `massKg` is all that goes on at once. */
 const feeds = (massKg: number, intervalMin: number, pieces = 1): Action[] =>
-  Array.from({ length: Math.floor((UNTIL_MIN - FIRST_MIN) / intervalMin) + 1 }, (_, i) => ({
-    atMin: FIRST_MIN + i * intervalMin,
-    do: 'add-fuel' as const,
-    fuel: 'splits' as const,
+  feedActions({ massKg, intervalMin }, UNTIL_MIN + 1, FIRST_SPLIT_MIN).map((a) => ({
+    ...a,
     pieces,
-    massKg,
-    lit: false,
-    preheated: true,
   }));
 
 /** Mean, half a round's swing, drift from first to last round, and least and most glowing char, kg. */
@@ -61,7 +55,7 @@ function steady(
 
 /** White minutes of the round's 50 and how far the pit falls in it where one split of a steady fire is `moist`. */
 function oneSplit(moist: number, preheated: boolean): { white: number; fallK: number } {
-  const at = FIRST_MIN + 300;
+  const at = FIRST_SPLIT_MIN + 300;
   const actions = feeds(1.25, 50).map((a) =>
     a.atMin === at ? { ...a, moistureFraction: moist, preheated } : a,
   );

@@ -4,6 +4,7 @@ import {
   celsius,
   createCook,
   dafFraction,
+  feedActions,
   CHARCOALS,
   mean,
   presetOf,
@@ -11,10 +12,9 @@ import {
   usualFire,
   type Action,
 } from '@ostrin/core/internals';
-import { part, row, type Row } from '../types';
-import { between, heapOf, highest, offsetScenario, onTheDay, vents } from './help';
+import { MEMORY, part, row, type Row } from '../types';
+import { between, FIRST_SPLIT_MIN, heapOf, highest, offsetScenario, onTheDay, vents } from './help';
 
-const MEMORY = 'common practice, from memory';
 const KETTLES = ['kettle-47', 'kettle-57', 'kettle-66'] as const;
 /** A kettle that cooks steadily, and then what is done to it. */
 const steadyKettle = (preset: string, actions: Action[], untilMin: number) =>
@@ -74,9 +74,10 @@ function smokerAt102(): number {
   return a.kgPerH + ((102 - a.meanC) / (b.meanC - a.meanC)) * (b.kgPerH - a.kgPerH);
 }
 
+const WINDY_UNTIL_MIN = 420;
 const onWindyDay = (windMps: number) => ({
   weather: { airC: 10, windMps, relativeHumidityFraction: 0.6, altitudeM: 0, rainMmPerH: 0 },
-  untilMin: 420,
+  untilMin: WINDY_UNTIL_MIN,
 });
 
 /** What 8 m/s of forecast wind does to a pit whose vents stay, K. */
@@ -108,15 +109,7 @@ function windRow(): Row {
         simulate(
           offsetScenario(
             id,
-            Array.from({ length: Math.ceil(400 / every) }, (_, i) => ({
-              atMin: 20 + i * every,
-              do: 'add-fuel' as const,
-              fuel: 'splits' as const,
-              pieces: 1,
-              massKg: kg,
-              lit: false,
-              preheated: true,
-            })),
+            feedActions({ massKg: kg, intervalMin: every }, WINDY_UNTIL_MIN, FIRST_SPLIT_MIN),
             onWindyDay(w),
           ),
         ).pitC,

@@ -40,7 +40,10 @@ function against(work: () => unknown, now: () => number, rounds = ROUNDS) {
   return { ms: middle(ms), ratio: middle(ratios) };
 }
 
-/** An ensemble in as many workers as the machine has, started from the build: how often it reported, and how long the main thread was ever held up. */
+/**
+ * An ensemble in as many workers as the machine has cores, started from the build: how often it reported, and how long
+ * the main thread was held up at most.
+ */
 async function ensemble(now: () => number) {
   const shares = availableParallelism();
   let reports = 0;

@@ -9,9 +9,5 @@ const { scenario, parameters, count, share, shares } = workerData as {
   share: number;
   shares: number;
 };
-const work = runEnsemble(scenario, parameters, count, 1, { share, shares });
-for (;;) {
-  const step = work.next();
-  if (step.done) break;
-  parentPort!.postMessage(step.value);
-}
+for (const done of runEnsemble(scenario, parameters, count, 1, { share, shares }))
+  parentPort!.postMessage(done);

@@ -67,8 +67,9 @@ async function facts({
     print({ moved: rowsWithParametersMoved(movableParameters()) });
     return;
   }
-  const { syntheticRows } = await import('../../../checks/syntheticCooks');
-  const rows = twins ? syntheticRows() : runFacts();
+  const rows = twins
+    ? (await import('../../../checks/syntheticCooks')).syntheticRows()
+    : runFacts();
   if (json) print({ rows });
   else process.stdout.write(factsTable(rows));
 }

@@ -25,7 +25,7 @@ export type Json = Record<string, unknown>;
 
 /** The schema of every class that validates, by its name. `prefix` is where they refer to each other. */
 export function schemaDefinitions(prefix = '#/$defs/'): Record<string, Json> {
-  const all = validationMetadatasToSchemas({
+  const generated = validationMetadatasToSchemas({
     classTransformerMetadataStorage: defaultMetadataStorage,
     refPointerPrefix: prefix,
     additionalConverters: {
@@ -39,7 +39,10 @@ export function schemaDefinitions(prefix = '#/$defs/'): Record<string, Json> {
       localTime: () => ({ type: 'string', pattern: '^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d$' }),
       zone: () => ({ type: 'string' }),
     },
-  }) as unknown as Record<string, Json>;
+  });
+  const all: Record<string, Json> = Object.fromEntries(
+    Object.entries(generated).map(([name, schema]) => [name, { ...schema }]),
+  );
   // One object or a list of them: the generator knows only the list.
   for (const [document, name] of [
     ['ScenarioDto', 'WeatherDto'],

@@ -66,8 +66,8 @@ let handedOn: {
   id: number;
   runs: LikelyPitRun[];
   missing: number;
-  /** Told after each of them with how many are done. */
-  told: (done: number) => void;
+  /** Told after each of them with how many are missing. */
+  told: (missing: number) => void;
   done: () => void;
 } | null = null;
 
@@ -75,7 +75,7 @@ let handedOn: {
 const handOn = (
   id: number,
   jobs: LikelyPitJob[],
-  told: (done: number) => void,
+  told: (missing: number) => void,
 ): Promise<LikelyPitRun[]> =>
   new Promise((resolve) => {
     // An older plan's jobs are given up.
@@ -89,8 +89,8 @@ const handOn = (
 function ran(id: number, at: number, run: LikelyPitRun): void {
   if (handedOn?.id !== id) return;
   handedOn.runs[at] = run;
-  handedOn.told(handedOn.runs.filter(Boolean).length);
-  if (--handedOn.missing === 0) handedOn.done();
+  handedOn.told(--handedOn.missing);
+  if (handedOn.missing === 0) handedOn.done();
 }
 
 const breathe = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
@@ -175,7 +175,8 @@ async function follow<T>(
       const jobs = step.value;
       // Half of what is left goes by with them.
       const begun = share;
-      runs = await handOn(id, jobs, (done) => {
+      runs = await handOn(id, jobs, (missing) => {
+        const done = jobs.length - missing;
         share = begun + (0.5 * (from + span - begun) * done) / jobs.length;
         scope.postMessage({ id, kind: 'progress', share });
       });

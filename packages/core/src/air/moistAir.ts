@@ -57,10 +57,6 @@ export const humidityRatio = (vapourPa: number, pressurePa: number): number =>
 export const vapourPressure = (ratio: number, pressurePa: number): number =>
   (pressurePa * ratio) / (MOLAR_RATIO + ratio);
 
-/** The same by a power law, C: within 0.1 K up to 3,000 m, cheap enough for every step. */
-export const boilingPointC = (pressurePa: number): number =>
-  100 * Math.pow(pressurePa / 101325, 0.285);
-
 /** Temperature at which water boils under a pressure, C: saturation pressure turned round. */
 export function boilingPoint(pressurePa: number): number {
   let low = 0;
@@ -72,6 +68,10 @@ export function boilingPoint(pressurePa: number): number {
   }
   return (low + high) / 2;
 }
+
+/** `boilingPoint` as a power law, C: within 0.1 K up to 3,000 m, cheap enough for every step. */
+export const boilingPointC = (pressurePa: number): number =>
+  100 * Math.pow(pressurePa / 101325, 0.285);
 
 /**
  * Thermodynamic wet bulb, C, from dry bulb and humidity ratio: the ASHRAE balance

@@ -20,9 +20,9 @@ export interface OperatorState {
   intake: number;
   /** Exhaust, 0 shut to 1 fully open. */
   exhaust: number;
-  /** When the pit had come up, min after lighting, and whether its walls have taken up their heat since. */
+  /** When the pit had come up, min after lighting. */
   cameUpMin: number;
-  /** Whether the vents stand as they are to hold. */
+  /** Whether the walls have taken up their heat, where the policy waits for that (`soak`). */
   soaked: boolean;
   /** Moves of a vent in the first hours, the closing down included. */
   earlyMoves: number;

@@ -53,7 +53,7 @@ export function createSimulatedOperator(
     fire,
     hasComeUp: false,
     cameUpMin: 0,
-    soaked: !by.soak,
+    soaked: false,
     earlyMoves: 0,
     intake: by.up.intake,
     exhaust: by.up.exhaust,
@@ -90,6 +90,7 @@ function decide(operator: OperatorState, observation: Observation): Action[] {
 /** A charcoal fire: closed down on the way up, then held by small moves with time between them. */
 function holdByVents(operator: OperatorState, observation: Observation): Action[] {
   const { policy } = operator;
+  const { soak } = policy;
   const { atMin } = observation;
   const under = operator.targetC - observation.pitC;
   if (!operator.hasComeUp) {
@@ -97,14 +98,14 @@ function holdByVents(operator: OperatorState, observation: Observation): Action[
     operator.hasComeUp = true;
     operator.cameUpMin = atMin;
     operator.earlyMoves = 1;
-    return [setIntake(operator, atMin, policy.hold.intake * (policy.soak?.times ?? 1))];
+    return [setIntake(operator, atMin, policy.hold.intake * (soak?.times ?? 1))];
   }
   const done = topUp(operator, observation, under);
   if (done.length > 0) return done;
   const deadbandK = policy.deadbandK ?? Infinity;
-  if (!operator.soaked) {
+  if (soak && !operator.soaked) {
     const over = Math.min(deadbandK, SOAKED_OVER_K);
-    if (atMin - operator.cameUpMin < policy.soak!.forMin && under > -over) return [];
+    if (atMin - operator.cameUpMin < soak.forMin && under > -over) return [];
     operator.soaked = true;
     operator.earlyMoves++;
     return [setIntake(operator, atMin, policy.hold.intake)];

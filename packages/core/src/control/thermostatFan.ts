@@ -22,8 +22,9 @@ export interface ThermostatFan {
   integral: number;
   /** How fast it turns now, share of full speed. */
   duty: number;
-  /** What it read at its last turn, K, and how long ago that is, s; 0 before the first. */
+  /** What the probe read when the last step began, K. */
   lastK: number;
+  /** How long that step was, s; 0 before the first. */
   sinceS: number;
 }
 
@@ -47,9 +48,13 @@ export function stepThermostatFan(fan: ThermostatFan, pit: PitState, dtS: number
   const perS = fan.sinceS > 0 ? (pit.probeK - fan.lastK) / fan.sinceS : 0;
   const turns = Math.max(Math.round(dtS / TURN_S), 1);
   const turnS = dtS / turns;
+  // How far its speed comes in one turn towards what the controller asks for.
+  const follows = 1 - Math.exp(-turnS / CONTROLLER.followS);
   let sum = 0;
   for (let i = 0; i < turns; i++) {
-    turnFan(fan, fan.targetC - celsius(pit.probeK + perS * i * turnS), pit.lidOpen, turnS);
+    const under = fan.targetC - celsius(pit.probeK + perS * i * turnS);
+    fan.duty += (wantedDuty(fan, under, pit.lidOpen, turnS) - fan.duty) * follows;
+    if (fan.duty < 1e-4) fan.duty = 0;
     sum += fan.duty;
   }
   fan.lastK = pit.probeK;
@@ -57,18 +62,14 @@ export function stepThermostatFan(fan: ThermostatFan, pit: PitState, dtS: number
   pit.fanDuty = sum / turns;
 }
 
-/** One turn: the pit stands `under` K below the target. */
-function turnFan(fan: ThermostatFan, under: number, lidOpen: boolean, turnS: number): void {
-  let want = 0;
-  if (fan.on && !lidOpen) {
-    // The integral only winds while the proportional part leaves it room.
-    if (Math.abs(under) < 25)
-      fan.integral = clamp(fan.integral + CONTROLLER.perKS * under * turnS, 0, 1);
-    // It slows down to rest over the last kelvin, or it would hunt.
-    const awake = clamp(under + CONTROLLER.restsAboveK, 0, 1);
-    want = awake * clamp(CONTROLLER.perK * under + fan.integral, 0, 1);
-    if (want < CONTROLLER.leastDuty) want = 0;
-  }
-  fan.duty += (want - fan.duty) * (1 - Math.exp(-turnS / CONTROLLER.followS));
-  if (fan.duty < 1e-4) fan.duty = 0;
+/** The duty that the controller asks for in one turn, 0 to 1: the pit stands `under` K below the target. */
+function wantedDuty(fan: ThermostatFan, under: number, lidOpen: boolean, turnS: number): number {
+  if (!fan.on || lidOpen) return 0;
+  // The integral only winds while the proportional part leaves it room.
+  if (Math.abs(under) < 25)
+    fan.integral = clamp(fan.integral + CONTROLLER.perKS * under * turnS, 0, 1);
+  // It slows down to rest over the last kelvin, or it would hunt.
+  const awake = clamp(under + CONTROLLER.restsAboveK, 0, 1);
+  const want = awake * clamp(CONTROLLER.perK * under + fan.integral, 0, 1);
+  return want < CONTROLLER.leastDuty ? 0 : want;
 }

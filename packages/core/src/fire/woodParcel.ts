@@ -36,7 +36,7 @@ export const WOOD = {
   /** How deep the drying front lies under the skin, share of the half thickness: at first, and when the core is dry. */
   frontStart: 0.3,
   frontEnd: 0.55,
-  /** A flame needs this much of volatiles, kg/m2s (1-4 g/m2s), a pilot this hot, K, and this long, s. */
+  /** A flame needs this much of volatiles, kg/m2s (0.8-4 g/m2s), a pilot this hot, K, and this long, s. */
   criticalFlux: 0.8e-3,
   /** How much more volatiles a flame needs for each kg of steam among them, kg/kg (0.2-1). */
   steamThins: 0.32,

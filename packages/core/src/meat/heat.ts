@@ -81,7 +81,8 @@ export function stepHeat(piece: Piece, paths: FacePaths, pressurePa: number, dtS
   const heat = innerHeat + split.face * paths.drivingC + pool * piece.faceC;
   const boils = boilingPointC(pressurePa);
   const c0 = Math.min(piece.faceC, boils);
-  const open = piece.variation.evaporation * wetFraction(piece);
+  const wet = wetFraction(piece);
+  const open = piece.variation.evaporation * wet;
   let at = c0;
   let e = open * evaporationKgPerM2S(at, paths, pressurePa, 1);
   let slope = (open * evaporationKgPerM2S(at + 0.5, paths, pressurePa, 1) - e) / 0.5;
@@ -90,7 +91,7 @@ export function stepHeat(piece: Piece, paths: FacePaths, pressurePa: number, dtS
   if (face > boils) {
     at = boils;
     e = open * evaporationKgPerM2S(at, paths, pressurePa, 1);
-    slope = wetFraction(piece) * BOILING_KG_PER_M2SK;
+    slope = wet * BOILING_KG_PER_M2SK;
     face = (heat - latent * (e - slope * at)) / (fixed + latent * slope);
   }
   let above = face;

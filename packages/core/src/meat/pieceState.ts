@@ -14,7 +14,7 @@ export interface Piece {
   rawKg: number;
   /** Half its thickness, m. */
   radiusM: number;
-  /** Whole face, and the part of it that no fat or bone covers, m2. */
+  /** Whole face, m2. */
   faceM2: number;
   /** Face that no fat or bone covers, m2. */
   bareM2: number;
@@ -24,7 +24,7 @@ export interface Piece {
   water: Float64Array;
   /** Highest temperature so far of each cell, C. */
   hottestC: Float64Array;
-  /** Minutes at 93 C that each cell has had the worth of, and the share of its collagen that has turned for them. */
+  /** Minutes at 93 C that each cell has had the worth of. */
   collagenDose: Float64Array;
   /** Share of each cell's collagen that has turned to gelatine, 0 to 1. */
   collagenTurned: Float64Array;
@@ -32,7 +32,7 @@ export interface Piece {
   cellMassFraction: Float64Array;
   /** Area over distance between each cell and the next, the last to the face, m. */
   shapeFactorsM: Float64Array;
-  /** How much of the outermost millimetres lies in each cell (sums to 1), and what they weigh, kg. */
+  /** How much of the outermost millimetres lies in each cell (sums to 1). */
   skinFraction: Float64Array;
   /** Mass of the outermost millimetres, kg. */
   skinKg: number;
@@ -48,6 +48,8 @@ export interface Piece {
   crustWaterDeficit: number;
   /** Thickness of the dried crust, m. */
   crustM: number;
+  /** The deepest that it can get, as meat under each m2 of face, m. */
+  deepestCrustM: number;
   /** Water evaporated so far, kg. */
   evaporatedKg: number;
   /** Juice dripped so far, kg. */
@@ -64,13 +66,13 @@ export interface Piece {
   liquidKg: number;
   /** Minutes at 93 C that the face has had the worth of. */
   browningMin: number;
-  /** Best bark so far (1 = set), and minutes of foil that have softened it since. */
+  /** Best bark so far (1 = set). */
   bestBark: number;
   /** Minutes in a wrap that have softened the bark. */
   softenedMin: number;
   /** Salmonella reduction at the slowest point, log10. */
   logReduction: number;
-  /** Heat taken from the air and walls during the last step, W, and vapour given off, kg/s. */
+  /** Heat taken from the air and walls during the last step, W. */
   heatW: number;
   /** Share of that heat that came from the air and not from the walls. */
   convectiveFraction: number;
@@ -78,7 +80,7 @@ export interface Piece {
   steamKg: number;
   /** Vapour given off in the last step, kg/s. */
   vapourKgPerS: number;
-  /** Heat taken since it was made and heat spent on evaporation, J. */
+  /** Heat taken since it was made, J. */
   heatInJ: number;
   /** Heat spent on evaporation since it was made, J. */
   latentJ: number;
@@ -86,7 +88,7 @@ export interface Piece {
   workspace: PieceWorkspace;
 }
 
-/** Arrays over the cells (and the face) that are filled anew in every step. */
+/** Arrays over the cells that are filled anew in every step. */
 export interface PieceWorkspace {
   /** Below the diagonal, W/K. */
   lower: Float64Array;
@@ -98,7 +100,7 @@ export interface PieceWorkspace {
   rhs: Float64Array;
   /** Heat that warms each cell by a degree, J/K. */
   capacityJPerK: Float64Array;
-  /** Mass of each cell, kg; water beyond what it can hold, kg per kg raw; what flows outward per unit of that, kg/s. */
+  /** Mass of each cell, kg. */
   massKg: Float64Array;
   /** Water beyond what each cell can hold, kg for each kg raw. */
   excessWater: Float64Array;
@@ -112,10 +114,10 @@ export interface PieceWorkspace {
 
 /** A workspace for a piece of so many cells. */
 export const createPieceWorkspace = (cells: number): PieceWorkspace => ({
-  lower: new Float64Array(cells + 1),
-  diagonal: new Float64Array(cells + 1),
-  upper: new Float64Array(cells + 1),
-  rhs: new Float64Array(cells + 1),
+  lower: new Float64Array(cells),
+  diagonal: new Float64Array(cells),
+  upper: new Float64Array(cells),
+  rhs: new Float64Array(cells),
   capacityJPerK: new Float64Array(cells),
   massKg: new Float64Array(cells),
   excessWater: new Float64Array(cells),

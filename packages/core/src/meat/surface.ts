@@ -103,6 +103,7 @@ export function updateFacePaths(
 
 /** A wrap's permeance now, kg/m2sPa: paper breathes when fresh and shuts as rendered fat soaks it. */
 function wrapPermeance(piece: Piece, wrap: Wrap): number {
+  // Also where nothing is wrapped: both are Infinity then, and their difference would be no number.
   if (wrap.soakedPermeance === wrap.permeance) return wrap.permeance;
   const soaked = (piece.fatLostKg - piece.fatLostAtWrapKg) / (piece.faceM2 * PAPER_SOAKS_KG_PER_M2);
   const open = Math.exp(-soaked);

@@ -5,6 +5,7 @@
  */
 import { clamp } from '../quantity/units';
 import { meatDensity } from './properties';
+import type { Cut } from './cut';
 import type { Piece } from './pieceState';
 
 /** One parameter set for all cuts. */
@@ -37,7 +38,7 @@ const LEAST_DRYING = 0.25;
 const DRYING_OUT_FRACTION = 0.1;
 
 /** The deepest crust as meat under each m2 of face, m: a shell of a round piece holds less than a slab. */
-function deepestCrustM({ radiusM, cut }: Piece): number {
+export function deepestCrustM(radiusM: number, cut: Cut): number {
   const n = cut.shapeExponent + 1;
   return (radiusM / n) * (1 - Math.pow(1 - MAX_CRUST_FRACTION, n));
 }
@@ -51,8 +52,8 @@ export function underCrustFraction({ crustM, radiusM, tempC }: Piece, i: number)
 /** How much of the face still has water to give, 0 to 1: none where the crust is as deep as it goes. */
 export function wetFraction(piece: Piece): number {
   if (piece.filmKg > 0 || piece.liquidKg > 0) return 1;
-  const most = deepestCrustM(piece);
-  return clamp((most - piece.crustM) / (DRYING_OUT_FRACTION * most), 0, 1);
+  const { crustM, deepestCrustM: most } = piece;
+  return clamp((most - crustM) / (DRYING_OUT_FRACTION * most), 0, 1);
 }
 
 /** Shrinking protein presses juice out; meat that has cooled by this much from its hottest presses no more, K. */
@@ -96,7 +97,7 @@ export function stepWater(
   piece.evaporatedKg += wanted - fromPool;
   // A crust that boils dry under its front gets no deeper for it.
   const dries = density * Math.max(skinWater - WATER.residual, LEAST_DRYING);
-  if (piece.filmKg < 0) recedeDryingFront(piece, deepestCrustM(piece) * dries);
+  if (piece.filmKg < 0) recedeDryingFront(piece, piece.deepestCrustM * dries);
   else rewetCrust(piece, pools);
   piece.crustM = piece.crustWaterDeficit / dries;
 }

@@ -7,7 +7,7 @@ export interface Wrap {
   name: string;
   /** Share of the pit's radiation that it takes up; bright foil little (0.1-0.4), paper nearly all. */
   radiationShare: number;
-  /** From the damp room inside it to the meat, m2K/W: vapour, touch and a few millimetres of air (0.01-0.1). */
+  /** From the damp room inside it to the meat, m2K/W: vapour, touch and a few millimetres of air (0.01-0.15). */
   gapResistance: number;
   /** Its outside over the meat's: a pan's is larger; 0 for no wrap. */
   outsideOverFace: number;

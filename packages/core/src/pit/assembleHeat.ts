@@ -129,7 +129,7 @@ function addFuelHeat(
 function addFlameRadiation({ rhs }: HeatBalance, pit: PitState, watts: number): void {
   if (watts === 0) return;
   const onCoals = WOOD.flameOnCoalsFraction * watts;
-  const seen = pit.layout.flameViewFractions ?? pit.layout.coalViewFractions;
+  const seen = pit.layout.flameViewFractions;
   rhs[pit.coals]! += onCoals;
   for (let i = 0; i < seen.length; i++) {
     const part = seen[i]!;

@@ -127,11 +127,14 @@ export interface Layout {
   lidZones: readonly number[];
 }
 
+/** A layout with all that the stepping code asks for. */
+export type CompleteLayout = Layout & Required<Pick<Layout, 'flameViewFractions'>>;
+
 /**
  * The same layout with all fields there and in one order: families write theirs down as they like, but code that steps
  * all of them is quick only where it meets one shape.
  */
-export const inOneShape = (from: Layout): Layout => ({
+export const inOneShape = (from: Layout): CompleteLayout => ({
   zones: from.zones.map(({ name, volumeM3 }) => ({ name, volumeM3 })),
   openings: from.openings.map((o) => ({
     kind: o.kind,

@@ -6,7 +6,7 @@ import type { Arrangement, FuelPool } from '../fire/arrangement';
 import { DRY_WOOD_HEAT } from '../fuel/catalogue';
 import { kelvin } from '../quantity/units';
 import { fixedHeatCapacities, storedHeatJ } from './heatStores';
-import { inOneShape, type Layout, type Surface } from './layout';
+import { inOneShape, type CompleteLayout, type Layout, type Surface } from './layout';
 import { updateOpenings } from './openings';
 import type { CookerParameters } from './parameters';
 import { createPitWorkspace, type PitWorkspace } from './workspace';
@@ -53,7 +53,7 @@ export interface PitState {
   /** Its parameters. */
   parameters: CookerParameters;
   /** Its layout. */
-  layout: Layout;
+  layout: CompleteLayout;
   /** How fire goes through the fuel. */
   arrangement: Arrangement;
   /** Charcoal that glows. */

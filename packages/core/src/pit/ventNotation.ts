@@ -29,22 +29,15 @@ export function finestStep(notation: VentNotation, fullMm: number): number {
   }
 }
 
-/** The least move that is worth a visit: a quarter of what the notation tells apart in words. */
-const LEAST_MOVE = { quarter: 1 / 16, mm: 1, fingerQuarter: FINGER_MM / 4, dial: 7.5 / DIAL_MIN };
+/** Smaller moves are not worth a visit, share of the travel; in other notations the finest setting is. */
+const LEAST_MOVE: Partial<Record<VentNotation, number>> = {
+  quarters: 1 / 16,
+  clock: 7.5 / DIAL_MIN,
+};
 
 /** The least move of a vent that a person makes, share of the travel. */
-export function leastMove(notation: VentNotation, fullMm: number): number {
-  switch (notation) {
-    case 'quarters':
-      return LEAST_MOVE.quarter;
-    case 'mm':
-      return LEAST_MOVE.mm / fullMm;
-    case 'fingers':
-      return LEAST_MOVE.fingerQuarter / fullMm;
-    case 'clock':
-      return LEAST_MOVE.dial;
-  }
-}
+export const leastMove = (notation: VentNotation, fullMm: number): number =>
+  LEAST_MOVE[notation] ?? finestStep(notation, fullMm);
 
 /**
  * A share of the travel (0 to 1) rounded to what a person can set, in counts of the notation: 32nds of the

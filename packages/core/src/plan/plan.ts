@@ -15,7 +15,7 @@ import type { PlanFigures, ProblemFigures } from './document/figures';
 import type { Request, RequestMeat } from './request/types';
 import { assemble, type PlanOptions } from './assemble';
 import type { PlannedPit } from './plannedPit';
-import { within, type Steps } from '../sampling/likelyPit';
+import { runToEnd, within, type Steps } from '../sampling/likelyPit';
 
 /** About how long before it is eaten a meal's fire is lit, min (common practice). */
 const USUAL_COOK_MIN = 600;
@@ -27,14 +27,6 @@ export const plan = (request: Request, options: PlanOptions): PlanFigures =>
 /** One pit's cook, in one go. See `planPit`. */
 const planPitAtOnce = (...asked: Parameters<typeof planPit>): PitPlan =>
   runToEnd(planPit(...asked));
-
-/** What work comes to when nobody looks on. */
-function runToEnd<T>(work: Steps<T>): T {
-  for (;;) {
-    const step = work.next();
-    if (step.done) return step.value;
-  }
-}
 
 /**
  * The plan for a request, yielding the share done between simulations so that a worker can report it

@@ -1,12 +1,11 @@
 /** One likely pit of a plan with its pieces, as a job that any worker can do: plain data in, plain data out. */
 import type { ControlPolicy } from '../control/controlPolicy';
-import { withProbeError } from '../control/operator';
 import { createSimulatedOperator } from '../control/simulatedOperator';
 import type { PieceVariation } from '../meat/variation';
 import { seeded } from '../quantity/random';
 import type { MeatResult, Result } from '../scenario/result';
 import type { Scenario } from '../scenario/scenario';
-import { PIT_SD } from './likelyPits';
+import { withLikelyProbe } from './likelyPits';
 import { runPieceInAir, runUntilDone } from './runUntilDone';
 
 /** A pit, how it is held, and the pieces that are laid in it. */
@@ -44,10 +43,7 @@ export type Steps<T> = Generator<number | LikelyPitJob[], T, LikelyPitRun[] | un
 export function* likelyPitSteps(job: LikelyPitJob): Generator<number, LikelyPitRun> {
   const { scenario, probe, onMin, more } = job;
   const own = createSimulatedOperator(scenario, job.targetC, job.policy);
-  const random = seeded(probe?.seed ?? 0);
-  const operator = probe
-    ? withProbeError(own, probe.biasK, () => PIT_SD.probeNoiseK * random.normal())
-    : own;
+  const operator = probe ? withLikelyProbe(own, probe.biasK, seeded(probe.seed)) : own;
   const { result, endMin, air } = runUntilDone(scenario, {
     operator,
     variations: job.variations,
@@ -66,8 +62,10 @@ export function* likelyPitSteps(job: LikelyPitJob): Generator<number, LikelyPitR
 }
 
 /** Does a job in one go. */
-export function runLikelyPit(job: LikelyPitJob): LikelyPitRun {
-  const work = likelyPitSteps(job);
+export const runLikelyPit = (job: LikelyPitJob): LikelyPitRun => runToEnd(likelyPitSteps(job));
+
+/** What work comes to when nobody looks on; jobs that it would hand on it does itself. */
+export function runToEnd<T>(work: Iterator<unknown, T, undefined>): T {
   for (;;) {
     const step = work.next();
     if (step.done) return step.value;

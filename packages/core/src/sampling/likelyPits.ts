@@ -58,6 +58,14 @@ export interface LikelyPit {
   withItsProbe: (operator: Operator) => Operator;
 }
 
+/** The operator with a likely thermometer: off by `biasK`, and trembling. */
+export const withLikelyProbe = (
+  operator: Operator,
+  biasK: number,
+  random: Random,
+  sd: PitVariationSd = PIT_SD,
+): Operator => withProbeError(operator, biasK, () => sd.probeNoiseK * random.normal());
+
 /** The scenario with another pit and another day. */
 export function drawLikelyPit(
   scenario: Scenario,
@@ -86,8 +94,7 @@ export function drawLikelyPit(
         control.mode === 'fan' ? { ...control, targetC: control.targetC - probeBiasK } : control,
     },
     probeBiasK,
-    withItsProbe: (operator) =>
-      withProbeError(operator, probeBiasK, () => sd.probeNoiseK * random.normal()),
+    withItsProbe: (operator) => withLikelyProbe(operator, probeBiasK, random, sd),
   };
 }
 

@@ -230,11 +230,11 @@ function* runLikelyPits(jobs: LikelyPitJob[], handOn: boolean): Steps<LikelyPitR
 
 /** Puts what the likely pits say into the plan. */
 function recordLikelyPits(plan: PitPlan, runs: readonly LikelyPitRun[]): void {
-  const all = (of: (m: MeatResult) => (number | null)[] | number): unknown[][] =>
+  const all = <T>(of: (m: MeatResult) => T): T[][] =>
     plan.targets.map((_, i) => runs.flatMap((r) => r.meats.map((meats) => of(meats[i]!))));
-  plan.readyMin = all((m) => m.doneAtMin ?? NaN) as number[][];
-  plan.wrapMin = all((m) => m.wrappedAtMin ?? NaN) as number[][];
-  plan.likelyCoresC = all((m) => m.coreC) as (number | null)[][][];
+  plan.readyMin = all((m) => m.doneAtMin ?? NaN);
+  plan.wrapMin = all((m) => m.wrappedAtMin ?? NaN);
+  plan.likelyCoresC = all((m) => m.coreC);
   plan.likelyRuns = runs.map((r) => r.result);
   Object.assign(plan, burnRatesPerMin(runs));
 }

@@ -36,6 +36,7 @@ const node = (displayName, roots) => ({
 /** @type {import('jest').Config} */
 module.exports = {
   testTimeout: 180_000,
+  globalSetup: '<rootDir>/scripts/jest-global-setup.mjs',
   projects: [
     node('core', ['packages/core/test']),
     node('wording', ['packages/wording/test']),

@@ -37,7 +37,13 @@ for (const app of ['server', 'cli'])
 await Promise.all([
   build({
     ...shared,
-    entryPoints: ['apps/server/src/main.ts'],
+    entryPoints: [
+      { in: 'apps/server/src/main.ts', out: 'main' },
+      { in: 'apps/server/src/workers/pits.worker.ts', out: 'pits.worker' },
+      { in: 'apps/server/src/workers/documents.worker.ts', out: 'documents.worker' },
+    ],
+    // Chunks lie beside the entries, so that what they find by their own address is found from each.
+    chunkNames: '[name]-[hash]',
     outdir: 'apps/server/dist',
     plugins: [bundleOwnOnly],
   }),

@@ -5,9 +5,11 @@
 import { spawn } from 'node:child_process';
 import process from 'node:process';
 import path from 'node:path';
-import { install, quietEnv, root } from './setup.mjs';
+import { buildNode, install, quietEnv, root } from './setup.mjs';
 
 install();
+// The server's workers run as built.
+buildNode();
 const port = process.env.PORT ?? '8642';
 const env = {
   ...quietEnv(),

@@ -17,6 +17,6 @@ module.exports = {
     [SOURCE]: [babelJest, { ...options, plugins: ['@babel/plugin-transform-dynamic-import'] }],
   },
   transformIgnorePatterns: [
-    '/node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|nativewind|react-native-css-interop|react-native-svg|lucide-react-native|d3-.*|internmap|@date-fns|@ostrin|ml-[a-z-]+|is-any-array)/?)',
+    '/node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|nativewind|idb|uuid|react-native-css-interop|react-native-svg|lucide-react-native|d3-.*|internmap|@date-fns|@ostrin|ml-[a-z-]+|is-any-array)/?)',
   ],
 };

@@ -11,6 +11,7 @@ import { Slot } from 'expo-router';
 import { useEffect } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { queryClient } from '../src/api/queries';
+import { openLine } from '../src/line/serverLine';
 import { loadLazyComponents } from '../src/ui/lazyComponent';
 import { Shell } from '../src/ui/Shell';
 import { useThemeVariables } from '../src/ui/theme';
@@ -28,6 +29,7 @@ export default function Root() {
     ZillaSlab_600SemiBold,
     ZillaSlab_700Bold,
   });
+  useEffect(openLine, []);
   useEffect(() => {
     const timer = setTimeout(() => void loadLazyComponents(), SETTLED_MS);
     return () => clearTimeout(timer);

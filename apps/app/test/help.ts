@@ -56,3 +56,20 @@ export function answerCalls(answer: (call: Call) => Promise<Response>): void {
     }),
   );
 }
+
+/** An event stream that says what a test wants it to say. */
+export class FakeStream {
+  static all: FakeStream[] = [];
+  onmessage: ((e: { data: string }) => void) | null = null;
+  onerror: (() => void) | null = null;
+  closed = false;
+  constructor(readonly url: string) {
+    FakeStream.all.push(this);
+  }
+  close(): void {
+    this.closed = true;
+  }
+  say(event: unknown): void {
+    this.onmessage?.({ data: JSON.stringify(event) });
+  }
+}

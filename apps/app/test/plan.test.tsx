@@ -75,7 +75,7 @@ it('asks for a plan at once, shows the rough one, then the full one, and starts 
   );
   expect(screen.getByTestId('job-hold')).toHaveTextContent(/Bowl vent/);
   fireEvent.press(screen.getByTestId('start-cook'));
-  await waitFor(() => expect(sent.some((s) => s.method === 'PUT')).toBe(true));
+  await waitFor(() => expect(sent.some((s) => s.method === 'POST')).toBe(true));
 });
 
 it('asks anew when the draft changes, and refuses to start what cannot be', async () => {
@@ -89,7 +89,7 @@ it('asks anew when the draft changes, and refuses to start what cannot be', asyn
   // It is said under the sentence, with what would help, and again over the button that is refused.
   expect(screen.getAllByText(/fit beside the fire/)).toHaveLength(2);
   fireEvent.press(screen.getByTestId('start-cook'));
-  expect(sent.some((s) => s.method === 'PUT')).toBe(false);
+  expect(sent.some((s) => s.method === 'POST')).toBe(false);
 });
 
 it('says when the worker fails and when the server is away', async () => {

@@ -27,7 +27,8 @@ function show(page: React.ReactElement) {
   answerCalls((call) => {
     const { path, method, body } = call;
     if (method !== 'GET') sent.push(call);
-    if (method === 'PUT' && body?.pitName === refuse)
+    const cooks = (body as { cooks?: { pitName: string }[] } | undefined)?.cooks ?? [];
+    if (method === 'POST' && cooks.some((c) => c.pitName === refuse))
       return reply(409, { title: `${refuse} is still cooking`, status: 409 });
     const lists: Record<string, unknown> = {
       '/api/plans': kept,
@@ -102,7 +103,7 @@ describe('the answer for two pits', () => {
     expect(screen.getByText('The Bosun: Lay the snake')).toBeTruthy();
   });
 
-  it('begins one cook a pit, and says which one cannot begin', async () => {
+  it('begins one cook a pit, all or none, and says which one cannot begin', async () => {
     refuse = 'Clay Jar';
     show(<StartCook plan={whole} ready />);
     await press('Start 2 cooks');
@@ -111,17 +112,12 @@ describe('the answer for two pits', () => {
     refuse = null;
     await press('Start 2 cooks');
     await waitFor(() => expect(mockNavigate).toHaveBeenCalledWith('/tend'));
-    const puts = sent.filter((s) => s.method === 'PUT');
-    expect(puts.map((s) => s.body.pitName)).toEqual([
-      'the Bosun',
-      'Clay Jar',
-      'the Bosun',
-      'Clay Jar',
-    ]);
+    const [first, again] = sent.filter((s) => s.method === 'POST').map((s) => s.body.cooks);
+    expect(first.map((c: { pitName: string }) => c.pitName)).toEqual(['the Bosun', 'Clay Jar']);
     // Pressed again, it is the same two cooks.
-    expect(puts[2]!.path).toBe(puts[0]!.path);
-    expect(puts[3]!.body.plan).toEqual(JSON.parse(JSON.stringify(onePit(whole, 'jar'))));
-    expect(puts[3]!.body.name).toBe('Chicken for 12');
+    expect(again).toEqual(first);
+    expect(again[1].plan).toEqual(JSON.parse(JSON.stringify(onePit(whole, 'jar'))));
+    expect(again[1].name).toBe('Chicken for 12');
   });
 });
 

@@ -7,52 +7,51 @@ import type { Knex } from 'knex';
 import path from 'node:path';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
-import { Hub } from './live/hub';
+import { jsonBody, textBody } from './http/jsonBody';
+import { noRoute, tellProblem } from './http/problems';
 import { CookClocks } from './live/cookClocks';
-import { jsonOnly, noRoute, tellProblem } from './problems';
-import { cookRoutes } from './routes/cooks';
+import { Hub } from './live/hub';
+import { oneAfterAnother } from './live/inTurn';
+import { beginRoutes, cookRoutes, type CookServices } from './routes/cooks';
 import { importRoutes } from './routes/imports';
-import { savedPlanRoutes, shelfRoutes } from './routes/savedPlans';
 import { pitRoutes } from './routes/pits';
+import { savedPlanRoutes, shelfRoutes } from './routes/savedPlans';
 import { cookStore } from './store/cooks';
-import { savedPlanStore, shelfStore } from './store/savedPlans';
 import { pitStore } from './store/pits';
+import { savedPlanStore, shelfStore } from './store/savedPlans';
+import type { Pools } from './workers/pools';
 
 export interface AppOptions {
   db: Knex;
   logger: Logger;
+  pools: Pools;
   /** Folder of the web export; left out in tests of the API alone. */
   webDir?: string;
   now?: () => number;
 }
 
+/** What bodies may be: a cook of the past with all it holds, plans of all pits, and everything else. */
+const LIMITS = {
+  import: { bytes: 16_000_000, values: 400_000 },
+  begin: { bytes: 5_000_000, values: 200_000 },
+  other: { bytes: 1_000_000, values: 20_000 },
+};
+
 /** Everything a server needs, wired; `clocks.start()` begins the ticking. */
 export function createApp(options: AppOptions): { app: Express; clocks: CookClocks; hub: Hub } {
-  const { db, logger } = options;
+  const { db, logger, pools } = options;
   const store = cookStore(db);
   const hub = new Hub();
   const now = options.now ?? Date.now;
-  const clocks = new CookClocks(store, hub, now, (err) => logger.error({ err }, 'tick failed'));
+  const clocks = new CookClocks(store, hub, pools, now, (err, cook) =>
+    logger.error({ err, cook }, 'a pit could not be read'),
+  );
+  const services: CookServices = { store, clocks, hub, pools, inTurn: oneAfterAnother() };
   const app = express();
+  app.set('env', 'production');
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger, autoLogging: { ignore: (req) => req.url === '/api/health' } }));
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        directives: {
-          'default-src': ["'self'"],
-          'script-src': ["'self'"],
-          'worker-src': ["'self'", 'blob:'],
-          'style-src': ["'self'", "'unsafe-inline'"],
-          'img-src': ["'self'", 'data:'],
-          'font-src': ["'self'"],
-          'connect-src': ["'self'"],
-          'upgrade-insecure-requests': null,
-        },
-      },
-      strictTransportSecurity: false,
-    }),
-  );
+  app.use(headers());
   app.use(
     compression({
       filter: (req, res) =>
@@ -61,25 +60,45 @@ export function createApp(options: AppOptions): { app: Express; clocks: CookCloc
     }),
   );
 
-  app.use('/api', jsonOnly);
-  app.use('/api/imports', express.json({ limit: '16mb' }), importRoutes(store));
-  app.use('/api', express.json({ limit: '1mb' }));
+  app.use('/api/imports', textBody(LIMITS.import), importRoutes(services));
+  app.post('/api/cooks', textBody(LIMITS.begin));
+  app.put('/api/cooks/:id', textBody(LIMITS.begin));
+  app.use('/api/cooks', beginRoutes(services));
+  app.use('/api', jsonBody(LIMITS.other));
   app.get('/api', (_req, res) => {
     res.json(openApi());
   });
   app.get('/api/health', (_req, res) => {
     res.json({ ok: true });
   });
-  app.use('/api/pits', pitRoutes(pitStore(db)));
-  app.use('/api/plans', savedPlanRoutes(savedPlanStore(db), now));
-  app.use('/api/shelf', shelfRoutes(shelfStore(db)));
-  app.use('/api/cooks', cookRoutes({ store, clocks, hub }));
+  app.get('/api/events', (req, res) => hub.watch(null, req, res));
+  app.use('/api/pits', pitRoutes(pitStore(db), hub));
+  app.use('/api/plans', savedPlanRoutes(savedPlanStore(db), hub, now));
+  app.use('/api/shelf', shelfRoutes(shelfStore(db), hub));
+  app.use('/api/cooks', cookRoutes(services));
   app.use('/api', noRoute);
 
   if (options.webDir) serveWeb(app, options.webDir);
   app.use(tellProblem);
   return { app, clocks, hub };
 }
+
+const headers = () =>
+  helmet({
+    contentSecurityPolicy: {
+      directives: {
+        'default-src': ["'self'"],
+        'script-src': ["'self'"],
+        'worker-src': ["'self'", 'blob:'],
+        'style-src': ["'self'", "'unsafe-inline'"],
+        'img-src': ["'self'", 'data:'],
+        'font-src': ["'self'"],
+        'connect-src': ["'self'"],
+        'upgrade-insecure-requests': null,
+      },
+    },
+    strictTransportSecurity: false,
+  });
 
 /** The web export: hashed files for ever, the page for every other path. */
 function serveWeb(app: Express, webDir: string): void {

@@ -1,5 +1,6 @@
 /** The server's parts, for tests and scripts. */
 export { createApp } from './app';
-export { openDatabase } from './store/db';
+export { closeDatabase, openDatabase } from './store/db';
 export { cookStore } from './store/cooks';
 export { loadDemo } from './demo/loadDemo';
+export { Pools } from './workers/pools';

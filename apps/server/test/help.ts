@@ -1,10 +1,11 @@
 /** A real server on a scratch database. */
 import { type Plan, type Request } from '@ostrin/core';
 import { planDocument } from '@ostrin/wording';
+import { randomUUID } from 'node:crypto';
 import type { AddressInfo } from 'node:net';
 import type { Server } from 'node:http';
 import pino from 'pino';
-import { createApp, openDatabase } from '../src';
+import { closeDatabase, createApp, openDatabase, Pools } from '../src';
 import { request } from '../../../packages/core/test/scenarios';
 
 const plans = new Map<string, Plan>();
@@ -17,6 +18,13 @@ export function planFor(part: Partial<Request> = {}): Plan {
   return JSON.parse(JSON.stringify(known)) as Plan;
 }
 
+/** Worker threads are dear to start: all servers of a test file share them. */
+let pools: Pools | null = null;
+afterAll(async () => {
+  await pools?.close();
+  pools = null;
+});
+
 export interface TestServer {
   url: string;
   stop(): Promise<void>;
@@ -25,7 +33,10 @@ export interface TestServer {
 /** Starts the API on a free port; `now` is its clock. */
 export async function startServer(file = ':memory:', now?: () => number): Promise<TestServer> {
   const db = await openDatabase(file);
-  const { app, clocks, hub } = createApp({ db, logger: pino({ level: 'silent' }), now });
+  pools ??= new Pools((error) => {
+    throw error;
+  });
+  const { app, clocks, hub } = createApp({ db, logger: pino({ level: 'silent' }), pools, now });
   await clocks.start();
   const server = await new Promise<Server>((resolve) => {
     const s = app.listen(0, '127.0.0.1', () => resolve(s));
@@ -37,9 +48,26 @@ export async function startServer(file = ':memory:', now?: () => number): Promis
       server.closeAllConnections();
       await new Promise((done) => server.close(done));
       await clocks.stop();
-      await db.destroy();
+      await closeDatabase(db);
     },
   };
+}
+
+/** Begins a cook on a pit of its own and returns its id. */
+export async function begin(url: string, part: { pitName?: string; plan?: Plan } = {}) {
+  const id = randomUUID();
+  const body = { name: 'Lunch', pitName: randomUUID(), plan: planFor(), ...part };
+  expect((await call(`${url}/api/cooks/${id}`, 'PUT', body)).status).toBe(201);
+  return id;
+}
+
+/** Waits until something holds; fails after a few seconds. */
+export async function until(holds: () => boolean | Promise<boolean>, mostMs = 10_000) {
+  for (const end = Date.now() + mostMs; Date.now() < end;) {
+    if (await holds()) return;
+    await new Promise((done) => setTimeout(done, 20));
+  }
+  throw new Error(`waited in vain: ${String(holds)}`);
 }
 
 /** One JSON call. */
@@ -47,13 +75,22 @@ export async function call(
   url: string,
   method = 'GET',
   body?: unknown,
-): Promise<{ status: number; type: string; json: any }> {
+  headers: Record<string, string> = {},
+): Promise<{ status: number; type: string; json: any; etag: string | null }> {
   const res = await fetch(url, {
     method,
-    headers: body === undefined ? {} : { 'Content-Type': 'application/json' },
+    headers: {
+      ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+      ...headers,
+    },
     body: body === undefined ? undefined : typeof body === 'string' ? body : JSON.stringify(body),
   });
   const text = await res.text();
   const type = res.headers.get('content-type') ?? '';
-  return { status: res.status, type, json: type.includes('json') ? JSON.parse(text) : text };
+  return {
+    status: res.status,
+    type,
+    etag: res.headers.get('etag'),
+    json: type.includes('json') && text !== '' ? JSON.parse(text) : text,
+  };
 }

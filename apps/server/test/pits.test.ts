@@ -13,10 +13,10 @@ it('makes a pit, lists it, changes it and gives it back', async () => {
   expect((await call(at())).json).toEqual([]);
   const made = await call(at('long-tom'), 'PUT', TOM);
   expect(made.status).toBe(201);
-  expect(made.json).toEqual({ id: 'long-tom', ...TOM, ventWay: 'quarters' });
+  expect(made.json).toEqual({ id: 'long-tom', ...TOM, ventWay: 'quarters', version: 1 });
   const changed = { ...TOM, overrides: { leakCm2: 22, wallMm: 5 }, ventWay: 'fingers' };
   expect((await call(at('long-tom'), 'PUT', changed)).status).toBe(200);
-  expect((await call(at('long-tom'))).json).toEqual({ id: 'long-tom', ...changed });
+  expect((await call(at('long-tom'))).json).toEqual({ id: 'long-tom', ...changed, version: 2 });
   expect((await call(at())).json).toHaveLength(1);
 });
 

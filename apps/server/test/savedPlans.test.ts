@@ -55,7 +55,7 @@ it('refuses a plan that cannot be, naming the field, and keeps what was there', 
 });
 
 it('holds the shelf: what is there, what it costs, nothing twice', async () => {
-  expect((await call(shelf())).json).toEqual({ fuelOnHand: [], prices: [] });
+  expect((await call(shelf())).json).toEqual({ fuelOnHand: [], prices: [], version: 1 });
   const full = {
     fuelOnHand: [
       { fuel: 'briquette', massKg: 6.5 },
@@ -63,7 +63,7 @@ it('holds the shelf: what is there, what it costs, nothing twice', async () => {
     ],
     prices: [{ fuel: 'lump', bagKg: 8, each: 19.5 }],
   };
-  expect((await call(shelf(), 'PUT', full)).json).toEqual(full);
+  expect((await call(shelf(), 'PUT', full)).json).toEqual({ ...full, version: 2 });
   const bad = await call(shelf(), 'PUT', {
     fuelOnHand: [
       { fuel: 'lump', massKg: -1 },
@@ -80,5 +80,5 @@ it('holds the shelf: what is there, what it costs, nothing twice', async () => {
     prices: [],
   });
   expect(twice.json.errors).toEqual([{ field: 'fuelOnHand[1].fuel', message: expect.any(String) }]);
-  expect((await call(shelf())).json).toEqual(full);
+  expect((await call(shelf())).json).toEqual({ ...full, version: 2 });
 });

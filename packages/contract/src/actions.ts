@@ -47,6 +47,11 @@ export class ActionDto {
     const { atMin: _atMin, ...rest } = { atMin: 0, ...this } as { atMin?: number } & object;
     return rest as PlanLog;
   }
+
+  /** Written out as it is kept, so that every document holds what the engine reads. */
+  toJSON(): object {
+    return this.toLog();
+  }
 }
 
 export class SetVentsDto extends ActionDto {
@@ -160,6 +165,9 @@ function withMinute(base: ActionClass): ActionClass {
     toAction(): Action {
       return { ...this.toLog(), atMin: this.atMin };
     }
+    override toJSON(): object {
+      return this.toAction();
+    }
   }
   InRange(0, 2880)(Timed.prototype, 'atMin');
   return Timed;
@@ -169,6 +177,9 @@ export class TimedActionDto extends ActionDto {
   @InRange(0, 2880) atMin!: number;
   toAction(): Action {
     return { ...this.toLog(), atMin: this.atMin };
+  }
+  override toJSON(): object {
+    return this.toAction();
   }
 }
 

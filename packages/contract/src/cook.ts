@@ -3,8 +3,7 @@ import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import {
   Equals,
-  IsArray,
-  ArrayMaxSize,
+  IsBoolean,
   IsIn,
   IsInt,
   IsString,
@@ -17,13 +16,13 @@ import {
 } from 'class-validator';
 import { ACTION_TYPES, ActionDto } from './actions';
 import { PlanDto } from './plan';
-import { InRange, Nested, NestedList, Optional, OrNull } from './rules';
+import { InRange, KindList, Nested, NestedList, Optional, OrNull } from './rules';
 
-/** Epoch milliseconds between the years 2000 and 2200. */
+/** Epoch milliseconds in the years 2000 to 2199. */
 const Instant = (): PropertyDecorator => (target, property) => {
   IsInt({ message: 'must be a time in whole milliseconds' })(target, property);
   Min(946684800000)(target, property);
-  Max(7258118400000)(target, property);
+  Max(7258118399999)(target, property);
 };
 
 export const ENTRY_KINDS = ['act', 'note', 'job', 'undo', 'retime', 'finish'] as const;
@@ -33,6 +32,9 @@ export class EntryDto {
   @IsUUID() id!: string;
   @Instant() at!: number;
   @Optional() @IsString() @Length(1, 140) jobId?: string;
+  /** Who wrote it, and on which device. */
+  @Optional() @IsString() @Length(1, 40) by?: string;
+  @Optional() @IsUUID() device?: string;
   @IsIn(ENTRY_KINDS) kind!: (typeof ENTRY_KINDS)[number];
 }
 
@@ -68,14 +70,9 @@ const KINDS = [
 
 /** Entries sent in one go; all are stored or none. */
 export class EntriesDto {
-  @IsArray({ message: 'must be a list' })
-  @ArrayMaxSize(200)
-  @ValidateNested({ each: true })
-  @Type(() => EntryDto, {
-    discriminator: { property: 'kind', subTypes: [...KINDS] },
-    keepDiscriminatorProperty: true,
-  })
-  entries!: EntryDto[];
+  @KindList(() => EntryDto, 'kind', KINDS, 200) entries!: EntryDto[];
+  /** Whoever wrote them was asked and wants them stored although the cook is finished, or the like was just logged. */
+  @Optional() @IsBoolean() confirmed?: boolean;
 }
 
 /** A cook to be begun. `startMs` is the minute 0 of its plan on the cook's own clock. */
@@ -83,6 +80,16 @@ export class NewCookDto {
   @IsString() @Length(1, 120) name!: string;
   @IsString() @Length(1, 60) pitName!: string;
   @Nested(() => PlanDto) plan!: PlanDto;
+}
+
+/** One of several cooks to be begun together, under an id of the caller's. */
+export class NamedNewCookDto extends NewCookDto {
+  @IsUUID() id!: string;
+}
+
+/** Cooks to be begun together: all or none. */
+export class NewCooksDto {
+  @NestedList(() => NamedNewCookDto, 5) cooks!: NamedNewCookDto[];
 }
 
 /** Speed of the simulated thermometer's clock. */
@@ -104,14 +111,7 @@ export class CookDocDto {
   @IsString() @Length(1, 60) pitName!: string;
   @Instant() startMs!: number;
   @Nested(() => PlanDto) plan!: PlanDto;
-  @IsArray({ message: 'must be a list' })
-  @ArrayMaxSize(20000)
-  @ValidateNested({ each: true })
-  @Type(() => EntryDto, {
-    discriminator: { property: 'kind', subTypes: [...KINDS] },
-    keepDiscriminatorProperty: true,
-  })
-  entries!: EntryDto[];
+  @KindList(() => EntryDto, 'kind', KINDS, 20000) entries!: EntryDto[];
   @NestedList(() => ReadingDto, 50000) readings!: ReadingDto[];
 }
 

@@ -3,14 +3,19 @@
  * What is written reads back into an identical cook.
  */
 import Papa from 'papaparse';
-import type { Checked, FieldProblem } from './validate';
-import { readCookDoc } from './read';
+import type { FieldProblem } from './problems';
+import type { Checked } from './validate';
+import { readCookDoc } from './readCook';
 import type { CookDoc, Reading } from './types';
 import { entryWords } from '@ostrin/wording';
 
 const READING_FIELDS = ['at', 'pit_c', 'core_c'];
 const ACTION_FIELDS = ['id', 'at', 'kind', 'job', 'in_words', 'detail'];
 const CRLF = { newline: '\r\n' };
+/** A cell that a spreadsheet would take for a formula gets an apostrophe in front; so does one that has one already. */
+const FORMULA = /^['=+\-@\t\r]/;
+/** A cell without the apostrophe that kept it from being a formula. */
+const plainCell = (text: string): string => (/^''?[=+\-@\t\r']/.test(text) ? text.slice(1) : text);
 
 const iso = (ms: number): string => new Date(ms).toISOString();
 
@@ -31,7 +36,10 @@ export function actionsCsv(cook: CookDoc): string {
       return [id, iso(at), kind, jobId ?? '', entryWords(e), JSON.stringify(detail)];
     }),
   ];
-  return Papa.unparse({ fields: ACTION_FIELDS, data: rows }, CRLF) + '\r\n';
+  return (
+    Papa.unparse({ fields: ACTION_FIELDS, data: rows }, { ...CRLF, escapeFormulae: FORMULA }) +
+    '\r\n'
+  );
 }
 
 function table(csv: string, fields: string[], file: string, problems: FieldProblem[]) {
@@ -80,7 +88,7 @@ export function cookFromCsv(actions: string, readings: string): Checked<CookDoc>
     id: r.id,
     at: instant(r.at!),
     kind: r.kind,
-    ...(r.job ? { jobId: r.job } : {}),
+    ...(r.job ? { jobId: plainCell(r.job) } : {}),
   }));
   const number = (text: string, line: number, column: string): number | null => {
     if (text === '') return null;

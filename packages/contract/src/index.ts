@@ -1,9 +1,12 @@
 /** What app, server and command line say to each other. */
+export * from './problems';
 export * from './validate';
 export * from './cook';
 export * from './csv';
 export * from './savedPlans';
-export * from './read';
+export { readPit, readScenario } from './read';
+export * from './readCook';
+export { isObject } from './rules';
 export * from './readRequest';
 export * from './types';
 export { RequestDto } from './request';

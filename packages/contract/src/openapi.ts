@@ -54,7 +54,10 @@ const ID_PARAMETER: Json = {
   schema: { type: 'string' },
 };
 
-const STORED = { '200': answer('Stored', OBJECT) };
+const STORED = { '200': answer('Stored', OBJECT), '201': answer('Made', OBJECT) };
+
+/** A record has a version, told as its ETag; a write that names an old one in If-Match is refused. */
+const CHANGED = { '412': problem('It was changed since it was read; `current` is how it stands') };
 
 const file = (type: string): Json => ({
   '200': answer('The file', { type: 'string' }, type),
@@ -70,23 +73,51 @@ const yardPaths = (): Json => ({
     put: operation({
       summary: 'Make or change a pit',
       body: body(ref('PitDto')),
-      answers: STORED,
+      answers: { ...STORED, ...CHANGED },
     }),
   },
   [ROUTES.plans]: { get: read('The saved plans', listOf(OBJECT)) },
   [ROUTES.plan(ID)]: {
-    put: operation({ summary: 'Save a plan', body: body(ref('SavedPlanDto')), answers: STORED }),
-    delete: operation({ summary: 'Delete a saved plan', answers: { '204': answer('Deleted') } }),
+    put: operation({
+      summary: 'Save a plan',
+      body: body(ref('SavedPlanDto')),
+      answers: { ...STORED, ...CHANGED },
+    }),
+    delete: operation({
+      summary: 'Delete a saved plan',
+      answers: { '200': answer('Deleted', OBJECT), ...MISSING, ...CHANGED },
+    }),
   },
   [ROUTES.shelf]: {
     get: read('Fuel on the shelf, and prices', OBJECT),
-    put: operation({ summary: 'Change the shelf', body: body(ref('ShelfDto')), answers: STORED }),
+    put: operation({
+      summary: 'Change the shelf',
+      body: body(ref('ShelfDto')),
+      answers: { ...STORED, ...CHANGED },
+    }),
   },
 });
 
 /** Cooks and their logs. */
 const cookPaths = (): Json => ({
-  [ROUTES.cooks]: { get: read('All cooks, newest first', listOf(OBJECT)) },
+  [ROUTES.cooks]: {
+    get: read('All cooks, newest first', listOf(OBJECT)),
+    post: operation({
+      summary: 'Begin cooks together, all or none; a retry begins each once',
+      body: body(ref('NewCooksDto')),
+      answers: {
+        '201': answer('Begun', OBJECT),
+        '200': answer('They were begun before', OBJECT),
+        '409': problem('An id or a pit is in use'),
+      },
+    }),
+  },
+  [ROUTES.events]: {
+    get: operation({
+      summary: 'Everything that happens, as it comes (server-sent events)',
+      answers: file('text/event-stream'),
+    }),
+  },
   [ROUTES.cook(ID)]: {
     get: read('One cook with its log, its readings and its clock', OBJECT, MISSING),
     put: operation({
@@ -106,7 +137,9 @@ const cookPaths = (): Json => ({
       answers: {
         '201': answer('Stored', OBJECT),
         '200': answer('All were there before', OBJECT),
-        '409': problem('An id was used for something else, or the cook is finished'),
+        '409': problem(
+          'An id was used for something else, the cook is finished, or another device logged the like; the last two are stored when they are confirmed',
+        ),
         ...MISSING,
       },
     }),
@@ -118,9 +151,9 @@ const cookPaths = (): Json => ({
       answers: { ...STORED, ...MISSING, '409': problem('The cook is finished') },
     }),
   },
-  [ROUTES.events(ID)]: {
+  [ROUTES.cookEvents(ID)]: {
     get: operation({
-      summary: 'Entries, readings and the clock as they come (server-sent events)',
+      summary: 'The same of one cook (server-sent events)',
       answers: file('text/event-stream'),
     }),
   },

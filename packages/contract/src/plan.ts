@@ -1,7 +1,6 @@
 /** The plan document, as a cook keeps it and an import brings it back. */
 import 'reflect-metadata';
 import { ARRANGEMENTS, CHARCOALS, PLACES, WOODS, type FuelId, type Place } from '@ostrin/core';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   Equals,
@@ -12,19 +11,30 @@ import {
   Max,
   MaxLength,
   Min,
-  ValidateNested,
 } from 'class-validator';
 import { ACTION_TYPES, ActionDto } from './actions';
 import { RequestDto } from './request';
-import { InRange, Known, LocalTime, Nested, NestedList, Optional, OrNull, Series } from './rules';
+import {
+  InRange,
+  KindList,
+  Known,
+  LocalTime,
+  Nested,
+  NestedList,
+  Optional,
+  OrNull,
+  Series,
+} from './rules';
 import { ChunkDto, ScenarioDto } from './scenario';
 
 const MOST_ROWS = 3000;
+const MOST_TEXTS = 200;
 
 /** A list of short texts. */
 function ShortTexts(most: number): PropertyDecorator {
   return (target, property) => {
     IsArray({ message: 'must be a list' })(target, property);
+    ArrayMaxSize(MOST_TEXTS)(target, property);
     IsString({ each: true })(target, property);
     MaxLength(most, { each: true })(target, property);
   };
@@ -93,14 +103,7 @@ class PlanJobDto {
   @IsString() @MaxLength(40) do!: string;
   @IsString() @MaxLength(200) inWords!: string;
   @IsString() @MaxLength(600) detail!: string;
-  @IsArray()
-  @ArrayMaxSize(10)
-  @ValidateNested({ each: true })
-  @Type(() => ActionDto, {
-    discriminator: { property: 'do', subTypes: [...ACTION_TYPES] },
-    keepDiscriminatorProperty: true,
-  })
-  logs!: ActionDto[];
+  @KindList(() => ActionDto, 'do', ACTION_TYPES, 10) logs!: ActionDto[];
   @Optional() @Series(2) spanMin?: [number, number];
   @Optional() @IsString() @MaxLength(60) pit?: string;
 }

@@ -1,24 +1,21 @@
 /** Documents from outside, checked whole: class rules first, then what spans several fields. */
 import {
-  entryProblem,
+  createCook,
   presetOf,
   type Action,
-  type Entry,
   type FireSpec,
   type Place,
-  type Plan,
   type Scenario,
 } from '@ostrin/core';
-import { validate, invalid, type Checked, type FieldProblem } from './validate';
-import { CookDocDto, EntriesDto, NewCookDto } from './cook';
+import type { FieldProblem } from './problems';
+import { validate, invalid, type Checked } from './validate';
 import { meatProblems } from './readRequest';
 import { ScenarioDto, toScenario } from './scenario';
-import { PlanDto } from './plan';
 import { PitDto } from './pit';
-import type { CookDoc, PitRecord } from './types';
+import type { PitRecord } from './types';
 
 /** Class instances as plain data, without undefined fields. */
-const plainOf = <T>(value: unknown): T => JSON.parse(JSON.stringify(value)) as T;
+export const plainOf = <T>(value: unknown): T => JSON.parse(JSON.stringify(value)) as T;
 
 /** A `scenario/1` document. */
 export function readScenario(plain: unknown): Checked<Scenario> {
@@ -29,7 +26,8 @@ export function readScenario(plain: unknown): Checked<Scenario> {
   return problems.length > 0 ? invalid(problems) : { ok: true, value: plainOf(scenario) };
 }
 
-function scenarioProblems(s: Scenario): FieldProblem[] {
+/** What is wrong with a scenario beyond its single fields. */
+export function scenarioProblems(s: Scenario): FieldProblem[] {
   const problems: FieldProblem[] = [];
   if (s.control.mode === 'held') {
     const schedule = s.control.schedule ?? [];
@@ -59,7 +57,18 @@ function scenarioProblems(s: Scenario): FieldProblem[] {
     problems.push(...actionProblems(a, i, ids));
     if (a.do === 'move') problems.push(...placeProblems(s, a.to, `actions[${i}].to`));
   });
-  return problems;
+  return problems.length > 0 ? problems : engineProblems(s);
+}
+
+/** What the engine itself finds wrong with a scenario: a document that is let in can be run. */
+function engineProblems(s: Scenario): FieldProblem[] {
+  try {
+    createCook(s);
+    return [];
+  } catch (error) {
+    const [, field, message] = /^scenario\.?([^:]*): (.*)$/.exec((error as Error).message) ?? [];
+    return [{ field: field ?? '', message: message ?? 'cannot be computed' }];
+  }
 }
 
 /** A place that this pit's grate does not have; a held pit is the same all over. */
@@ -99,7 +108,7 @@ function actionProblems(a: Action, i: number, ids: string[]): FieldProblem[] {
 }
 
 /** Whether fuel put on comes with how much. */
-const amountGiven = (a: { pieces: number; massKg?: number }): boolean =>
+export const amountGiven = (a: { pieces: number; massKg?: number }): boolean =>
   a.pieces > 0 && (a.massKg === undefined || a.massKg > 0);
 
 /** A pit to make or change; how its vents are told is the preset's way when left out. */
@@ -116,90 +125,4 @@ export function readPit(plain: unknown): Checked<Omit<PitRecord, 'id'>> {
       ventWay: ventWay ?? presetOf(preset).ventNotation,
     },
   };
-}
-
-function planProblems(dto: PlanDto, field: string): FieldProblem[] {
-  const problems: FieldProblem[] = [];
-  const some = (list: unknown[], name: string): void => {
-    if (list.length === 0)
-      problems.push({ field: `${field}.${name}`, message: 'must have at least one entry' });
-  };
-  // A cook is one pit's.
-  const one = (list: unknown[], name: string): void => {
-    if (list.length !== 1)
-      problems.push({ field: `${field}.${name}`, message: 'must have one entry' });
-  };
-  one(dto.scenarios, 'scenarios');
-  one(dto.fires, 'fires');
-  some(dto.ready, 'ready');
-  one(dto.request.pits, 'request.pits');
-  some(dto.request.meats, 'request.meats');
-  if (dto.scenarios.length === 1) {
-    problems.push(
-      ...scenarioProblems(toScenario(dto.scenarios[0]!)).map((p) => ({
-        field: `${field}.scenarios[0].${p.field}`,
-        message: p.message,
-      })),
-    );
-  }
-  return problems;
-}
-
-/** A cook to begin. */
-export function readNewCook(
-  plain: unknown,
-): Checked<{ name: string; pitName: string; plan: Plan }> {
-  const checked = validate(NewCookDto, plain);
-  if (!checked.ok) return checked;
-  const problems = planProblems(checked.value.plan, 'plan');
-  return problems.length > 0 ? invalid(problems) : { ok: true, value: plainOf(checked.value) };
-}
-
-/** Entries for the log of a cook that already has `existing`; those already there are let through. */
-export function readEntries(plain: unknown, existing: readonly Entry[]): Checked<Entry[]> {
-  const checked = validate(EntriesDto, plain);
-  if (!checked.ok) return checked;
-  return followLog(plainOf<Entry[]>(checked.value.entries), existing, 'entries');
-}
-
-function followLog(entries: Entry[], existing: readonly Entry[], field: string): Checked<Entry[]> {
-  const known = [...existing];
-  const ids = new Set(known.map((e) => e.id));
-  const problems: FieldProblem[] = [];
-  entries.forEach((e, i) => {
-    if (ids.has(e.id)) return;
-    const problem = entryProblem(known, e);
-    if (problem)
-      problems.push({ field: `${field}[${i}].${problem.field}`, message: problem.message });
-    if (e.kind === 'act' && e.action.do === 'add-fuel' && !amountGiven(e.action)) {
-      problems.push({
-        field: `${field}[${i}].action.pieces`,
-        message: 'give pieces or massKg above 0',
-      });
-    }
-    known.push(e);
-    ids.add(e.id);
-  });
-  return problems.length > 0 ? invalid(problems) : { ok: true, value: entries };
-}
-
-/** A whole `cook/1` document. */
-export function readCookDoc(plain: unknown): Checked<CookDoc> {
-  const checked = validate(CookDocDto, plain);
-  if (!checked.ok) return checked;
-  const problems = planProblems(checked.value.plan, 'plan');
-  const doc = plainOf<CookDoc>(checked.value);
-  const log = followLog(doc.entries, [], 'entries');
-  if (!log.ok) problems.push(...log.problems);
-  const ids = new Set<string>();
-  doc.entries.forEach((e, i) => {
-    if (ids.has(e.id)) problems.push({ field: `entries[${i}].id`, message: 'is used twice' });
-    ids.add(e.id);
-  });
-  doc.readings.forEach((r, i) => {
-    if (i > 0 && r.at <= doc.readings[i - 1]!.at) {
-      problems.push({ field: `readings[${i}].at`, message: 'must come after the one before' });
-    }
-  });
-  return problems.length > 0 ? invalid(problems) : { ok: true, value: doc };
 }

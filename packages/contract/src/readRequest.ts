@@ -7,7 +7,8 @@ import {
   doneByFeel,
   presetOf,
 } from '@ostrin/core';
-import { validate, invalid, type Checked, type FieldProblem } from './validate';
+import type { FieldProblem } from './problems';
+import { validate, invalid, type Checked } from './validate';
 import { RequestDto, toRequest } from './request';
 
 /** A `request/1` document. */

@@ -74,36 +74,86 @@ export const ExactlyOne = (...keys: string[]): PropertyDecorator =>
     `must have exactly one of ${keys.join(', ')}`,
   );
 
+/** Whether a value is an object with fields, neither null nor a list. */
+export const isObject = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** What is known of a field that holds other documents: their class, and how many a list may have. */
+export interface NestedField {
+  /** The class; null where the entries of a list are of several. */
+  type: (() => ClassConstructor<object>) | null;
+  /** Most entries of a list; null for a single document. */
+  most: number | null;
+}
+
+const nestedFields = new Map<object, Map<string, NestedField>>();
+
+const remember =
+  (field: NestedField): PropertyDecorator =>
+  (target, property) => {
+    const known = nestedFields.get(target) ?? new Map<string, NestedField>();
+    known.set(String(property), field);
+    nestedFields.set(target, known);
+  };
+
+/** The fields of a class that hold other documents, by name. */
+export function nestedFieldsOf(cls: ClassConstructor<object>): Map<string, NestedField> {
+  const found = new Map<string, NestedField>();
+  let prototype: object | null = cls.prototype as object;
+  for (; prototype; prototype = Object.getPrototypeOf(prototype) as object | null) {
+    for (const [name, field] of nestedFields.get(prototype) ?? []) {
+      if (!found.has(name)) found.set(name, field);
+    }
+  }
+  return found;
+}
+
 /** A nested document of one class. */
 export const Nested = (type: () => ClassConstructor<object>): PropertyDecorator =>
   applyAll(
-    rule(
-      'nestedObject',
-      (v) => typeof v === 'object' && v !== null && !Array.isArray(v),
-      'must be an object',
-    ),
+    remember({ type, most: null }),
+    rule('nestedObject', isObject, 'must be an object'),
     ValidateNested(),
     Type(type),
   );
 
 /** A list of nested documents, at most `most`. */
 export const NestedList = (type: () => ClassConstructor<object>, most: number): PropertyDecorator =>
+  applyAll(listOfObjects(type, most), ValidateNested({ each: true }), Type(type));
+
+/** A class and the value of a field by which it is known. */
+interface Kind {
+  name: string;
+  value: ClassConstructor<object>;
+}
+
+/** A list, at most `most`, of nested documents of several classes, told apart by one of their fields. */
+export const KindList = (
+  base: () => ClassConstructor<object>,
+  property: string,
+  kinds: readonly Kind[],
+  most: number,
+): PropertyDecorator =>
   applyAll(
+    listOfObjects(null, most),
+    ValidateNested({ each: true }),
+    Type(base, {
+      discriminator: { property, subTypes: [...kinds] },
+      keepDiscriminatorProperty: true,
+    }),
+  );
+
+/** A list of objects, at most `most`. */
+const listOfObjects = (type: NestedField['type'], most: number): PropertyDecorator =>
+  applyAll(
+    remember({ type, most }),
     IsArray({ message: 'must be a list' }),
     rule(
       'notTooMany',
       (v) => !Array.isArray(v) || v.length <= most,
       `must have at most ${most} entries`,
     ),
-    rule(
-      'objects',
-      (v) =>
-        !Array.isArray(v) ||
-        v.every((x) => typeof x === 'object' && x !== null && !Array.isArray(x)),
-      'every entry must be an object',
-    ),
-    ValidateNested({ each: true }),
-    Type(type),
+    rule('objects', (v) => !Array.isArray(v) || v.every(isObject), 'every entry must be an object'),
   );
 
 /** One object, or a list of 1 to 100 of them. Goes with ValidateNested. */
@@ -112,11 +162,7 @@ export const ObjectOrList = (): PropertyDecorator =>
     'objectOrList',
     (v) => {
       const list = Array.isArray(v) ? v : [v];
-      return (
-        list.length > 0 &&
-        list.length <= 100 &&
-        list.every((x) => typeof x === 'object' && x !== null)
-      );
+      return list.length > 0 && list.length <= 100 && list.every(isObject);
     },
     'must be an object or a list of 1 to 100 of them',
   );
@@ -129,16 +175,16 @@ export const Series = (most: number): PropertyDecorator =>
     `must be a list of at most ${most} numbers or nulls`,
   );
 
-/** A wall-clock time, `YYYY-MM-DDTHH:mm`, of a day that exists. */
+/** A wall-clock time, `YYYY-MM-DDTHH:mm`, of a day that exists in the years 2000 to 2199. */
 export const LocalTime = (): PropertyDecorator =>
   rule(
     'localTime',
     (v) => {
-      if (typeof v !== 'string' || !/^\d{4}-\d\d-\d\dT\d\d:\d\d$/.test(v)) return false;
+      if (typeof v !== 'string' || !/^2[01]\d\d-\d\d-\d\dT\d\d:\d\d$/.test(v)) return false;
       const d = new Date(`${v}:00Z`);
       return !Number.isNaN(d.getTime()) && d.toISOString().slice(0, 16) === v;
     },
-    'must be a time such as 2027-05-15T18:30',
+    'must be a time such as 2027-05-15T18:30, in the years 2000 to 2199',
   );
 
 /** An IANA time zone known here. */

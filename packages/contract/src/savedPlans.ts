@@ -2,7 +2,8 @@
 import 'reflect-metadata';
 import type { Request } from '@ostrin/core';
 import { IsBoolean, IsString, Length, Matches } from 'class-validator';
-import { validate, type Checked, type FieldProblem } from './validate';
+import type { FieldProblem } from './problems';
+import { validate, type Checked } from './validate';
 import { requestProblems } from './readRequest';
 import { FUEL_KINDS, PriceDto, RequestDto, StockDto, toRequest } from './request';
 import { Nested, NestedList } from './rules';

@@ -22,7 +22,6 @@ import {
 import { Type } from 'class-transformer';
 import {
   Equals,
-  IsArray,
   IsBoolean,
   IsIn,
   IsInt,
@@ -33,7 +32,16 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { TimedActionDto, TIMED_ACTION_TYPES } from './actions';
-import { ExactlyOne, InRange, Known, Nested, NestedList, ObjectOrList, Optional } from './rules';
+import {
+  ExactlyOne,
+  InRange,
+  KindList,
+  Known,
+  Nested,
+  NestedList,
+  ObjectOrList,
+  Optional,
+} from './rules';
 
 export const REST_PLACES = ['open', 'tented', 'counter', 'cool-box', 'warmer', 'oven'];
 const MOST_MINUTES = 2880;
@@ -171,12 +179,7 @@ export class ScenarioDto {
     WeatherDto | WeatherDto[];
   @Nested(() => ControlDto) control!: ControlDto;
   @Optional()
-  @IsArray({ message: 'must be a list' })
-  @ValidateNested({ each: true })
-  @Type(() => TimedActionDto, {
-    discriminator: { property: 'do', subTypes: [...TIMED_ACTION_TYPES] },
-    keepDiscriminatorProperty: true,
-  })
+  @KindList(() => TimedActionDto, 'do', TIMED_ACTION_TYPES, 2000)
   actions: TimedActionDto[] = [];
   @Optional() @NestedList(() => MeatDto, 20) meats: MeatDto[] = [];
   @InRange(1, MOST_MINUTES) untilMin!: number;

@@ -107,12 +107,25 @@ export interface ClockState {
   running: boolean;
 }
 
-/** What the event stream sends. */
+/** What a list of the server holds that others may change. */
+export type SharedList = 'cooks' | 'pits' | 'plans' | 'shelf' | 'watch';
+
+/** What the event stream sends. Events of a cook name it. */
 export type LiveEvent =
-  | { type: 'hello'; clock: ClockState }
-  | { type: 'clock'; clock: ClockState }
-  | { type: 'readings'; readings: Reading[]; clock: ClockState }
-  | { type: 'entries'; entries: Entry[] };
+  /** The stream is open: what was read before may be old. */
+  | { type: 'hello' }
+  /** Nothing happened for a while; the line is up. */
+  | { type: 'alive' }
+  /** A list was changed: read it again. */
+  | { type: 'changed'; what: SharedList }
+  | { type: 'clock'; cookId: string; clock: ClockState }
+  | { type: 'readings'; cookId: string; readings: Reading[]; clock: ClockState }
+  | { type: 'entries'; cookId: string; entries: Entry[] }
+  /** Much has come to this cook at once: read it again. */
+  | { type: 'refresh'; cookId: string };
+
+/** A record with the number of its version, which every change raises by one. */
+export type Versioned<T> = T & { version: number };
 
 /** Paths of the API, in one place for both sides. */
 export const ROUTES = {
@@ -122,11 +135,12 @@ export const ROUTES = {
   plans: '/api/plans',
   plan: (id: string): string => `/api/plans/${id}`,
   shelf: '/api/shelf',
+  events: '/api/events',
   cooks: '/api/cooks',
   cook: (id: string): string => `/api/cooks/${id}`,
   entries: (id: string): string => `/api/cooks/${id}/entries`,
   clock: (id: string): string => `/api/cooks/${id}/clock`,
-  events: (id: string): string => `/api/cooks/${id}/events`,
+  cookEvents: (id: string): string => `/api/cooks/${id}/events`,
   json: (id: string): string => `/api/cooks/${id}/cook.json`,
   readingsCsv: (id: string): string => `/api/cooks/${id}/readings.csv`,
   actionsCsv: (id: string): string => `/api/cooks/${id}/actions.csv`,
@@ -145,4 +159,8 @@ export interface ProblemDetails {
   detail?: string;
   /** Each field that is wrong, and how. */
   errors?: { field: string; message: string }[];
+  /** The record as it now stands, where it was changed since it was read. */
+  current?: unknown;
+  /** What another device logged of the same thing. */
+  already?: Entry;
 }

@@ -1,52 +1,57 @@
-/** Validation at the door: every problem at once, each with the path of its field. */
+/** Validation at the door: the problems at once, each with the path of its field. Sizes come before contents. */
 import 'reflect-metadata';
 import { plainToInstance, type ClassConstructor } from 'class-transformer';
 import { validateSync, type ValidationError } from 'class-validator';
-
-export interface FieldProblem {
-  /** Path such as `meats[0].massKg`; empty for the document as a whole. */
-  field: string;
-  /** What is wrong. */
-  message: string;
-}
+import { MOST_PROBLEMS, placeIn, type FieldProblem } from './problems';
+import { isTooDeep, sizeProblems } from './size';
 
 export type Checked<T> = { ok: true; value: T } | { ok: false; problems: FieldProblem[] };
 
 /** A document that is refused, and why. */
 export const invalid = (problems: FieldProblem[]): { ok: false; problems: FieldProblem[] } => ({
   ok: false,
-  problems,
+  problems: problems.slice(0, MOST_PROBLEMS),
 });
 
 /**
- * Turns a plain value into an instance of `cls` if every rule of the class holds, and names every
- * field that breaks one otherwise. Unknown fields are problems too. Never throws.
+ * Turns a plain value into an instance of `cls` if every rule of the class holds, and names the
+ * fields that break one otherwise, at most `MOST_PROBLEMS`. Unknown fields are problems too. A document
+ * that is nested too deeply or has too many of anything is refused before its contents are looked at.
+ * Never throws.
  */
 export function validate<T extends object>(cls: ClassConstructor<T>, plain: unknown): Checked<T> {
   if (typeof plain !== 'object' || plain === null || Array.isArray(plain)) {
     return { ok: false, problems: [{ field: '', message: 'must be a JSON object' }] };
   }
+  if (isTooDeep(plain)) {
+    return { ok: false, problems: [{ field: '', message: 'is nested too deeply' }] };
+  }
+  const sizes = sizeProblems(cls, plain, MOST_PROBLEMS);
+  if (sizes.length > 0) return { ok: false, problems: sizes };
   let value: T;
+  let errors: ValidationError[];
   try {
     value = plainToInstance(cls, plain, { exposeDefaultValues: true });
+    errors = validateSync(value, {
+      whitelist: true,
+      forbidNonWhitelisted: true,
+      forbidUnknownValues: true,
+      stopAtFirstError: false,
+      validationError: { target: false, value: false },
+    });
   } catch {
     const field = emptyEntry(plain);
     const message = field ? 'must not be null' : 'cannot be read as this document';
     return { ok: false, problems: [{ field, message }] };
   }
-  const errors = validateSync(value, {
-    whitelist: true,
-    forbidNonWhitelisted: true,
-    forbidUnknownValues: true,
-    stopAtFirstError: false,
-  });
-  const problems = errors.flatMap((e) => flatten(e, ''));
-  return problems.length === 0 ? { ok: true, value } : { ok: false, problems };
+  if (errors.length === 0) return { ok: true, value };
+  const problems: FieldProblem[] = [];
+  for (const e of errors) {
+    problems.push(...flatten(e, ''));
+    if (problems.length >= MOST_PROBLEMS) break;
+  }
+  return { ok: false, problems: problems.slice(0, MOST_PROBLEMS) };
 }
-
-/** The path of what stands in something: an entry of a list, or a field. */
-const placeIn = (parent: string, key: string, entry: boolean): string =>
-  entry ? `${parent}[${key}]` : parent ? `${parent}.${key}` : key;
 
 /** Path of the first entry of a list that is null, which lists of several classes cannot be read with; or ''. */
 function emptyEntry(node: unknown, path = ''): string {
@@ -69,7 +74,3 @@ function flatten(error: ValidationError, parent: string): FieldProblem[] {
   }));
   return [...own, ...(error.children ?? []).flatMap((c) => flatten(c, field))];
 }
-
-/** One line a problem, for people and terminals. */
-export const problemLine = (p: FieldProblem): string =>
-  p.field ? `${p.field}: ${p.message}` : p.message;

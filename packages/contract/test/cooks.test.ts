@@ -14,7 +14,7 @@ import {
   type CookDoc,
 } from '../src';
 import { request } from '../../core/test/scenarios';
-import { fields } from './help';
+import { fields, LOGGED } from './help';
 
 const made = planDocument(request(), { nowMs: 0, members: 1 });
 const start = Date.UTC(2027, 4, 15, 7);
@@ -48,16 +48,16 @@ describe('entries and cooks', () => {
   it('wants ids, times and targets that exist', () => {
     const id = randomUUID();
     const note = { id, at: start, kind: 'note', text: 'windy' };
-    expect(readEntries({ entries: [note] }, []).ok).toBe(true);
-    expect(fields(readEntries({ entries: [{ ...note, text: '' }] }, []))).toContain(
+    expect(readEntries({ entries: [note] }, LOGGED).ok).toBe(true);
+    expect(fields(readEntries({ entries: [{ ...note, text: '' }] }, LOGGED))).toContain(
       'entries[0].text',
     );
-    expect(fields(readEntries({ entries: [{ ...note, id: 'x', at: 1.5 }] }, []))).toEqual(
+    expect(fields(readEntries({ entries: [{ ...note, id: 'x', at: 1.5 }] }, LOGGED))).toEqual(
       expect.arrayContaining(['entries[0].id', 'entries[0].at']),
     );
     const undo = { id: randomUUID(), at: start, kind: 'undo', target: randomUUID() };
-    expect(fields(readEntries({ entries: [undo] }, []))).toEqual(['entries[0].target']);
-    expect(readEntries({ entries: [note, { ...undo, target: id }] }, []).ok).toBe(true);
+    expect(fields(readEntries({ entries: [undo] }, LOGGED))).toEqual(['entries[0].target']);
+    expect(readEntries({ entries: [note, { ...undo, target: id }] }, LOGGED).ok).toBe(true);
     expect(fields(validate(ClockDto, { speed: 241 }))).toEqual(['speed']);
   });
 

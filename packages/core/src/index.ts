@@ -95,7 +95,7 @@ export type {
 export { courseOf, servedMs } from './plan/schedule/schedule';
 export { seeded, seedFrom } from './quantity/random';
 export { mean, quantile } from './quantity/statistics';
-export { epochOf, knownZone, localOf, MINUTE_MS } from './quantity/time';
+export { DAY_MS, epochOf, HOUR_MS, knownZone, localOf, MINUTE_MS } from './quantity/time';
 export {
   clamp,
   fromC,
@@ -128,6 +128,7 @@ export type { FuelUse } from './tend/fuelUse';
 export type { ForecastInput } from './tend/likelyCooks';
 export {
   actionsOf,
+  alreadyLogged,
   type Entry,
   type EntryBody,
   entryProblem,
@@ -137,6 +138,7 @@ export {
   litAtMs,
   type Log,
   type LogLine,
+  type Writer,
 } from './tend/log';
 export type { Outlook, WrapOption } from './tend/outlook';
 export { summarise } from './tend/summary';

@@ -23,13 +23,18 @@ export class ServerUnreachable extends Error {
   }
 }
 
-/** One call; JSON in, JSON out. Throws `Refused` or `Unreachable`. */
-export async function requestJson<T>(path: string, method = 'GET', body?: unknown): Promise<T> {
+/** One call; JSON in, JSON out, `more` are headers. Throws `HttpError` or `ServerUnreachable`. */
+export async function requestJson<T>(
+  path: string,
+  method = 'GET',
+  body?: unknown,
+  more: Record<string, string> = {},
+): Promise<T> {
   let response: Response;
   try {
     response = await fetch(path, {
       method,
-      headers: body === undefined ? undefined : { 'Content-Type': 'application/json' },
+      headers: { ...(body === undefined ? {} : { 'Content-Type': 'application/json' }), ...more },
       body: body === undefined ? undefined : JSON.stringify(body),
     });
   } catch {

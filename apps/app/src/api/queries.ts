@@ -7,10 +7,20 @@ import {
   type SavedPlan,
   type PitRecord,
   type Shelf,
+  type Versioned,
 } from '@ostrin/contract/types';
+import {
+  pitFields,
+  pitWithFields,
+  planFields,
+  planWithFields,
+  shelfFields,
+  shelfOfFields,
+} from '@ostrin/contract/merge';
 import type { Plan } from '@ostrin/core';
 import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { requestJson } from './http';
+import { storeVersioned, type RecordKind } from './versioned';
 
 export type CookView = CookDoc & { finishedAt: number | null; clock: ClockState };
 
@@ -24,23 +34,33 @@ export const queryClient = new QueryClient({
 export const usePits = () =>
   useQuery({
     queryKey: ['pits'],
-    queryFn: () => requestJson<PitRecord[]>(ROUTES.pits),
+    queryFn: () => requestJson<Versioned<PitRecord>[]>(ROUTES.pits),
     staleTime: Infinity,
   });
+
+/** A pit as it should be, and the one it was made from; null for a new one. */
+interface PitChange {
+  base: Versioned<PitRecord> | null;
+  pit: PitRecord;
+}
+
+const pitKind: (id: string) => RecordKind<PitRecord> = (id) => ({
+  path: ROUTES.pit(id),
+  body: ({ name, preset, overrides, ventWay }) => ({ name, preset, overrides, ventWay }),
+  fields: pitFields,
+  withFields: pitWithFields,
+});
 
 /** Makes or changes a pit; the page shows the change at once and takes it back if the server refuses. */
 export function useSavePit() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, ...body }: PitRecord) => requestJson<PitRecord>(ROUTES.pit(id), 'PUT', body),
-    onMutate: (pit) => {
-      const before = client.getQueryData<PitRecord[]>(['pits']);
-      client.setQueryData<PitRecord[]>(['pits'], (list) =>
-        list?.map((p) => (p.id === pit.id ? pit : p)),
+    mutationFn: ({ base, pit }: PitChange) => storeVersioned(pitKind(pit.id), base, pit),
+    onMutate: ({ pit }) => {
+      client.setQueryData<Versioned<PitRecord>[]>(['pits'], (list) =>
+        list?.map((p) => (p.id === pit.id ? { ...pit, version: p.version } : p)),
       );
-      return before;
     },
-    onError: (_error, _pit, before) => client.setQueryData(['pits'], before),
     onSettled: () => client.invalidateQueries({ queryKey: ['pits'] }),
   });
 }
@@ -58,15 +78,28 @@ export const useCook = (id: string | null) =>
 
 /** Plans that are kept, favourites first. */
 export const useSavedPlans = () =>
-  useQuery({ queryKey: ['plans'], queryFn: () => requestJson<SavedPlan[]>(ROUTES.plans) });
+  useQuery({
+    queryKey: ['plans'],
+    queryFn: () => requestJson<Versioned<SavedPlan>[]>(ROUTES.plans),
+  });
+
+const planKind = (id: string): RecordKind<SavedPlan> => ({
+  path: ROUTES.plan(id),
+  body: ({ name, favourite, request }) => ({ name, favourite, request }),
+  fields: planFields,
+  withFields: planWithFields,
+});
 
 /** Keeps a plan under its id: a new one, or the same under another name. */
 export function useSavePlan() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, name, favourite, request }: Omit<SavedPlan, 'changedAt'>) =>
-      requestJson<SavedPlan>(ROUTES.plan(id), 'PUT', { name, favourite, request }),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['plans'] }),
+    mutationFn: (plan: Omit<SavedPlan, 'changedAt'>) => {
+      const listed = client.getQueryData<Versioned<SavedPlan>[]>(['plans']) ?? [];
+      const base = listed.find((p) => p.id === plan.id) ?? null;
+      return storeVersioned(planKind(plan.id), base, { changedAt: 0, ...plan });
+    },
+    onSettled: () => client.invalidateQueries({ queryKey: ['plans'] }),
   });
 }
 
@@ -83,26 +116,34 @@ export function useDeletePlan() {
 export const useShelf = () =>
   useQuery({
     queryKey: ['shelf'],
-    queryFn: () => requestJson<Shelf>(ROUTES.shelf),
+    queryFn: () => requestJson<Versioned<Shelf>>(ROUTES.shelf),
     staleTime: Infinity,
   });
 
+const SHELF: RecordKind<Shelf> = {
+  path: ROUTES.shelf,
+  body: ({ fuelOnHand, prices }) => ({ fuelOnHand, prices }),
+  fields: shelfFields,
+  withFields: (_shelf, fields) => shelfOfFields(fields),
+};
+
+/** Stores a shelf that was made from `base`. */
 export function useSaveShelf() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (shelf: Shelf) => requestJson<Shelf>(ROUTES.shelf, 'PUT', shelf),
+    mutationFn: ({ base, shelf }: { base: Versioned<Shelf>; shelf: Shelf }) =>
+      storeVersioned(SHELF, base, shelf),
     onSuccess: (shelf) => client.setQueryData(['shelf'], shelf),
+    onError: () => client.invalidateQueries({ queryKey: ['shelf'] }),
   });
 }
 
-/** Begins a cook under an id of the caller's, so that a retry begins it once. */
-export function useStartCook() {
+/** Begins cooks under ids of the caller's, all or none, so that a retry begins each once. */
+export function useStartCooks() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (cook: { id: string; name: string; pitName: string; plan: Plan }) => {
-      const { id, ...body } = cook;
-      return requestJson<{ id: string }>(ROUTES.cook(id), 'PUT', body);
-    },
+    mutationFn: (cooks: { id: string; name: string; pitName: string; plan: Plan }[]) =>
+      requestJson<{ ids: string[] }>(ROUTES.cooks, 'POST', { cooks }),
     onSuccess: () => client.invalidateQueries({ queryKey: ['cooks'] }),
   });
 }

@@ -8,10 +8,8 @@ import { useCooks } from '../api/queries';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { Title } from '../ui/Title';
-import { dayOf } from '../ui/words';
+import { dayOf, deviceZone } from '../ui/words';
 import { ImportButton } from './ImportButton';
-
-const zone = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
 
 export function LogScreen() {
   const cooks = useCooks();
@@ -50,7 +48,7 @@ function Row({ cook }: { cook: CookSummary }) {
       >
         <Text className="font-slab-semi text-ink text-[19px]">{cook.name}</Text>
         <Text className="font-sans text-soot text-[16px]">
-          {`${dayOf(localOf(cook.startMs, zone))} · ${cook.pieces} ${cook.pieces === 1 ? cut.name : cut.plural} for ${cook.people} · ${
+          {`${dayOf(localOf(cook.startMs, deviceZone))} · ${cook.pieces} ${cook.pieces === 1 ? cut.name : cut.plural} for ${cook.people} · ${
             cook.finishedAt === null
               ? 'under way'
               : spanOfTime((cook.finishedAt - cook.startMs) / MINUTE_MS)

@@ -66,7 +66,10 @@ function FirstPit() {
   const choose = (id: string): void => {
     const { ventNotation } = presetOf(id);
     save.mutate(
-      { id, name: FIRST_NAME, preset: id, overrides: {}, ventWay: ventNotation },
+      {
+        base: null,
+        pit: { id, name: FIRST_NAME, preset: id, overrides: {}, ventWay: ventNotation },
+      },
       { onSuccess: () => movePit(COMMON_PIT.id, id, COMMON_PIT.id) },
     );
   };
@@ -76,7 +79,7 @@ function FirstPit() {
       <Choice
         label="What you cook on"
         options={Object.values(PRESETS).map((p) => ({ value: p.id, label: capital(p.name) }))}
-        value={save.isPending ? save.variables.preset : ''}
+        value={save.isPending ? save.variables.pit.preset : ''}
         onChange={choose}
       />
       <Note>It goes into your yard. Give it a name and its own measures there.</Note>

@@ -5,6 +5,7 @@ import type { SavedPlan, PitRecord } from '@ostrin/contract/types';
 import Star from 'lucide-react-native/icons/star';
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
+import { v4 as newId } from 'uuid';
 import { useSavePlan, useSavedPlans, useDeletePlan } from '../api/queries';
 import { titleOf } from '../store/names';
 import { movedToComingWeek, draftOf } from '../store/request';
@@ -70,7 +71,7 @@ export function SavedPlans({ request, yard, onClose }: Props) {
         label="Save the plan on the page"
         onPress={() =>
           setNaming({
-            id: crypto.randomUUID(),
+            id: newId(),
             first: titleOf({ request }).slice(0, MOST_LETTERS),
             favourite: false,
             request,
@@ -99,7 +100,7 @@ export function SavedPlans({ request, yard, onClose }: Props) {
           onDouble={() =>
             save.mutate({
               ...plan,
-              id: crypto.randomUUID(),
+              id: newId(),
               name: `${plan.name}, again`.slice(0, MOST_LETTERS),
             })
           }

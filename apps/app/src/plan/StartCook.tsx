@@ -4,7 +4,8 @@ import { onePit, pitName } from '@ostrin/wording';
 import { router } from 'expo-router';
 import { useRef, useState } from 'react';
 import { Text, View } from 'react-native';
-import { useCooks, useStartCook } from '../api/queries';
+import { v4 as newId } from 'uuid';
+import { useCooks, useStartCooks } from '../api/queries';
 import { titleOf } from '../store/names';
 import { Button } from '../ui/Button';
 
@@ -17,14 +18,14 @@ interface Props {
 
 /** Starts what is planned, or says what stands in the way. */
 export function StartCook({ plan, ready, why }: Props) {
-  const start = useStartCook();
+  const start = useStartCooks();
   const cooks = useCooks();
   const [pending, setPending] = useState(false);
   const [failure, setFailure] = useState<string | null>(null);
   // The same wish for the same pit, pressed twice, is the same cook.
   const ids = useRef(new Map<string, string>());
   const idOf = (pit: string): string => {
-    const id = ids.current.get(pit) ?? crypto.randomUUID();
+    const id = ids.current.get(pit) ?? newId();
     ids.current.set(pit, id);
     return id;
   };
@@ -42,15 +43,12 @@ export function StartCook({ plan, ready, why }: Props) {
     setPending(true);
     setFailure(null);
     try {
-      for (const pit of pits) {
-        const part = onePit(plan, pit.id);
-        await start.mutateAsync({
-          id: idOf(pit.id),
-          name: titleOf(part),
-          pitName: pit.name,
-          plan: part,
-        });
-      }
+      await start.mutateAsync(
+        pits.map((pit) => {
+          const part = onePit(plan, pit.id);
+          return { id: idOf(pit.id), name: titleOf(part), pitName: pit.name, plan: part };
+        }),
+      );
       ids.current.clear();
       router.navigate('/tend');
     } catch (error) {

@@ -1,36 +1,34 @@
-/** Says when the server is away, what is still waiting, and what was refused. */
-import { Text, View } from 'react-native';
+/** Says when the server is away, and what is still waiting to be sent. */
 import { localOf } from '@ostrin/core';
+import { countWords } from '@ostrin/wording';
+import { View } from 'react-native';
+import { useOutbox, waitingOf } from '../outbox/outbox';
 import { useLive } from '../store/live';
-import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { clockOf } from '../ui/words';
 
 export function ConnectionNotice({ timeZone }: { timeZone: string }) {
-  const {
-    connection: link,
-    lostAt,
-    waiting,
-    rejection: refusal,
-    clearRejection: clearRefusal,
-    cookId,
-  } = useLive();
-  const mine = waiting.filter((w) => w.cookId === cookId).length;
+  const { connection, lostAt, cookId } = useLive();
+  const { taps, keeping } = useOutbox();
+  const waiting = waitingOf(taps, cookId).length;
+  const failing = taps.some((t) => t.failures > 1);
+  const waits = `${countWords(waiting, 'tap waits', 'taps wait')} to be sent.`;
   return (
     <View className="gap-1">
-      {link === 'lost' ? (
+      {connection === 'lost' ? (
         <Notice tone="warn" testID="stale" title="No contact with the server">
           {`Shown as it was at ${lostAt ? clockOf(localOf(lostAt, timeZone)) : 'the last contact'}. ${
-            mine === 0
-              ? 'What you log is kept and sent when it is back.'
-              : `${mine === 1 ? '1 tap waits' : `${mine} taps wait`} to be sent.`
+            waiting === 0 ? 'What you log is kept and sent when it is back.' : waits
           }`}
         </Notice>
+      ) : failing && waiting > 0 ? (
+        <Notice tone="warn" testID="failing" title="The server fails to store">
+          {`${waits} They are kept here and tried again.`}
+        </Notice>
       ) : null}
-      {refusal ? (
-        <Notice tone="warn" title="The server refused a tap">
-          <Text>{refusal}</Text>
-          <Button label="Understood" onPress={clearRefusal} />
+      {keeping === 'memory' && waiting > 0 ? (
+        <Notice tone="warn" testID="memory" title="This browser keeps nothing">
+          {`Its storage is full or shut off. ${waits} Leave this page open until they are.`}
         </Notice>
       ) : null}
     </View>

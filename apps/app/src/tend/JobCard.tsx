@@ -66,7 +66,7 @@ export function JobCard({ job, zero, now, plan, forecast, onFinish }: Props) {
             label="Done"
             hint={wide ? 'space' : undefined}
             testID="job-done"
-            onPress={() => doJob(job, now)}
+            onPress={() => void doJob(job, now)}
           />
         </View>
         <View className="flex-1">

@@ -48,14 +48,14 @@ export function LogLineSheet({ line: logLine, plan, log, now, onClose }: Props) 
         label={at === logLine.at ? 'Keep this time' : `It was at ${say(at)}`}
         testID="retime"
         onPress={() => {
-          if (at !== logLine.at) retime(log, logLine, at, now);
+          if (at !== logLine.at) void retime(log, logLine, at, now);
           onClose();
         }}
       />
       <Button
         label="Take it back"
         onPress={() => {
-          undo([logLine.id], now);
+          void undo([logLine.id], now);
           onClose();
         }}
       />

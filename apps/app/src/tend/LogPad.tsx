@@ -41,7 +41,7 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
   }, [last, setLast]);
   const [sheet, setSheet] = useState<'vents' | 'note' | null>(null);
   const meat = nextMeat(plan, log);
-  const put = (action: PlanLog): void => setLast(logAction(plan, log, action, now));
+  const put = (action: PlanLog): void => void logAction(plan, log, action, now).then(setLast);
   const tap = (key: PadKey): void => {
     if (key === 'fuel') put(fuelTap(plan, log, now));
     else if (key === 'lid') put({ do: 'lid-open', seconds: USUAL_LID_S });
@@ -102,7 +102,7 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
             hint={wide ? 'Z' : undefined}
             testID="undo"
             onPress={() => {
-              undo(
+              void undo(
                 shown.map((e) => e.id),
                 now,
               );
@@ -140,7 +140,7 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
         />
       ) : null}
       {sheet === 'note' ? (
-        <NoteSheet now={now} onLogged={(e) => setLast([e])} onClose={() => setSheet(null)} />
+        <NoteSheet now={now} onLogged={setLast} onClose={() => setSheet(null)} />
       ) : null}
     </View>
   );

@@ -52,7 +52,7 @@ export function MeatSheet({ plan, log, input, lit, now, onLogged, onClose }: Pro
       ),
     );
   const put = (action: PlanLog): void => {
-    onLogged(logAction(plan, log, action, now));
+    void logAction(plan, log, action, now).then(onLogged);
     onClose();
   };
   return (

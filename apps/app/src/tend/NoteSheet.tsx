@@ -1,11 +1,11 @@
 /** A note, in the cook's own words. */
 import type { Entry } from '@ostrin/core';
-import { useLive } from '../store/live';
+import { logDeeds } from '../store/logging';
 import { FormSheet, wordsField } from '../ui/FormSheet';
 
 interface Props {
   now: number;
-  onLogged: (entry: Entry) => void;
+  onLogged: (entries: Entry[]) => void;
   onClose: () => void;
 }
 
@@ -19,7 +19,7 @@ export function NoteSheet({ now, onLogged, onClose }: Props) {
       save="Log this note"
       saveID="note-save"
       onSave={({ text }) => {
-        onLogged(useLive.getState().log({ kind: 'note', text: text! }, now));
+        void logDeeds([{ body: { kind: 'note', text: text! } }], now).then(onLogged);
         onClose();
       }}
       onClose={onClose}

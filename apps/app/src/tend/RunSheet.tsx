@@ -8,7 +8,9 @@ import { useState } from 'react';
 import { Text } from 'react-native';
 import { requestJson } from '../api/http';
 import { queryClient } from '../api/queries';
+import { sendTaps } from '../outbox/outbox';
 import { useLive } from '../store/live';
+import { logDeeds } from '../store/logging';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Sheet } from '../ui/Sheet';
@@ -22,12 +24,12 @@ export function RunSheet({ id, now, onClose }: { id: string; now: number; onClos
   const set = useMutation({
     mutationFn: (value: number) =>
       requestJson<ClockState>(ROUTES.clock(id), 'PUT', { speed: value }),
-    onSuccess: (clock) => useLive.getState().receive({ type: 'clock', clock }),
+    onSuccess: (clock) => useLive.getState().receive({ type: 'clock', cookId: id, clock }),
   });
   const finish = async (): Promise<void> => {
     setEnding(true);
-    useLive.getState().log({ kind: 'finish' }, now);
-    await useLive.getState().flush();
+    await logDeeds([{ body: { kind: 'finish' } }], now);
+    await sendTaps();
     await queryClient.invalidateQueries({ queryKey: ['cooks'] });
     onClose();
     router.navigate(`/log/${id}`);

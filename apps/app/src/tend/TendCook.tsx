@@ -11,6 +11,7 @@ import {
 } from '@ostrin/core';
 import { useMemo, useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
+import { useOutbox } from '../outbox/outbox';
 import { allEntries, cookClockMs, useLive } from '../store/live';
 import { useSettings } from '../store/settings';
 import { jobMs, stripData } from '../strip/fromCook';
@@ -57,10 +58,11 @@ function useCookNow(plan: Plan, id: string) {
   const live = useLive();
   const fast = (live.clock?.speed ?? 1) > 1;
   const now = cookClockMs(live, useTick(fast ? 250 : 1000));
-  const { cookId, entries: known, waiting } = live;
+  const taps = useOutbox((s) => s.taps);
+  const { cookId, entries: known } = live;
   const entries = useMemo(
-    () => allEntries({ cookId, entries: known, waiting }),
-    [cookId, known, waiting],
+    () => allEntries({ cookId, entries: known }, taps),
+    [cookId, known, taps],
   );
   const log = useMemo(() => foldLog(entries), [entries]);
   const forecast = useForecast(id, plan, log, live.readings, now);

@@ -13,7 +13,7 @@ import {
   lastVents,
   litAtMs,
 } from '@ostrin/core';
-import { allEntries, useLive } from '../store/live';
+import { logDeeds, openLog, type Deed } from '../store/logging';
 
 /** Pieces that one tap on Fuel means until corrected. */
 export const FUEL_TAP_PIECES = 6;
@@ -80,12 +80,25 @@ export function nextMeat(plan: Plan, log: Log): PlanLog | null {
   return [...steps].sort((a, b) => planned(a) - planned(b))[0] ?? null;
 }
 
+/** Jobs whose touch is being kept right now: a double touch does one job. */
+const beingDone = new Set<PlanJob>();
+
 /** Marks a job done: its actions in the log, or a plain line when it moves nothing. Once only. */
-export function doJob(job: PlanJob, at: number): Entry[] {
-  const live = useLive.getState();
-  if (foldLog(allEntries(live)).jobsDone.has(job.id)) return [];
-  if (job.logs.length === 0) return [live.log({ kind: 'job' }, at, job.id)];
-  return job.logs.map((action) => live.log({ kind: 'act', action }, at, job.id));
+export async function doJob(job: PlanJob, at: number): Promise<Entry[]> {
+  if (beingDone.has(job) || foldLog(openLog()).jobsDone.has(job.id)) return [];
+  beingDone.add(job);
+  try {
+    const bodies: EntryBody[] =
+      job.logs.length === 0
+        ? [{ kind: 'job' }]
+        : job.logs.map((action) => ({ kind: 'act', action }));
+    return await logDeeds(
+      bodies.map((body) => ({ body, jobId: job.id })),
+      at,
+    );
+  } finally {
+    beingDone.delete(job);
+  }
 }
 
 /** Whether an action is the very move that a job asks for, and not only part of how it is done. */
@@ -119,8 +132,12 @@ const isNear = (a: number, b: number): boolean => Math.abs(a - b) < 1 / 32;
  * Logs an action; when it is the move that a job ahead asks for, that job is done with it. A feed closes the
  * planned one only when that is due. The action is logged as it was done, with what else the job asks for.
  */
-export function logAction(plan: Plan, log: Log, action: PlanLog, at: number): Entry[] {
-  const live = useLive.getState();
+export async function logAction(
+  plan: Plan,
+  log: Log,
+  action: PlanLog,
+  at: number,
+): Promise<Entry[]> {
   const expected =
     action.do === 'add-fuel'
       ? feedDue(plan, log, at)
@@ -128,29 +145,31 @@ export function logAction(plan: Plan, log: Log, action: PlanLog, at: number): En
   const lit = litAtMs(log) !== null;
   // A job is not done out of turn by a tap that happens to look like it: the fire must be lit first.
   if (!expected || !isActionOfJob(expected, action) || (!lit && expected.id !== 'light')) {
-    return [live.log({ kind: 'act', action }, at)];
+    return logDeeds([{ body: { kind: 'act', action } }], at);
   }
-  return expected.logs.map((planned) =>
-    live.log(
-      { kind: 'act', action: sameIntent(planned, action) ? action : planned },
-      at,
-      expected.id,
-    ),
+  return logDeeds(
+    expected.logs.map((planned): Deed => ({
+      body: { kind: 'act', action: sameIntent(planned, action) ? action : planned },
+      jobId: expected.id,
+    })),
+    at,
   );
 }
 
 /** Takes entries back. */
-export function undo(ids: readonly string[], at: number): void {
-  for (const target of ids) useLive.getState().log({ kind: 'undo', target }, at);
-}
+export const undo = (ids: readonly string[], at: number): Promise<Entry[]> =>
+  logDeeds(
+    ids.map((target) => ({ body: { kind: 'undo', target } })),
+    at,
+  );
 
 /** Corrects when a line happened; lines of one job move together. */
-export function retime(log: Log, logLine: LogLine, to: number, at: number): void {
+export function retime(log: Log, logLine: LogLine, to: number, at: number): Promise<Entry[]> {
   const together = logLine.jobId
     ? log.lines.filter((l) => l.jobId === logLine.jobId && l.at === logLine.at)
     : [logLine];
-  for (const l of together) {
-    const body: EntryBody = { kind: 'retime', target: l.id, to: Math.round(to) };
-    useLive.getState().log(body, at);
-  }
+  return logDeeds(
+    together.map((l) => ({ body: { kind: 'retime', target: l.id, to: Math.round(to) } })),
+    at,
+  );
 }

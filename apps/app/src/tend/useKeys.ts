@@ -14,10 +14,10 @@ export function useKeys(plan: Plan, log: Log, now: number, sheet: { editing: boo
       const next = jobsAhead(plan, log)[0];
       if (!next) return;
       e.preventDefault();
-      doJob(next, now);
+      void doJob(next, now);
     } else if (e.key.toLowerCase() === 'z') {
       const last = log.lines.at(-1);
-      if (last) undo([last.id], now);
+      if (last) void undo([last.id], now);
     }
   });
 }

@@ -5,6 +5,7 @@ import ChartGantt from 'lucide-react-native/icons/chart-gantt';
 import Fence from 'lucide-react-native/icons/fence';
 import TextAlignStart from 'lucide-react-native/icons/text-align-start';
 import { Pressable, Text, View } from 'react-native';
+import { RefusedTaps } from '../outbox/RefusedTaps';
 import { useKeyDown } from './useKeyDown';
 import { useLayout } from './layout';
 import { useTheme } from './theme';
@@ -62,6 +63,7 @@ export function Shell({ children }: { children: React.ReactNode }) {
     <View className={`flex-1 bg-paper ${wide ? 'flex-row' : ''}`}>
       {wide ? bar : null}
       <View className="flex-1 min-h-0" role="main">
+        <RefusedTaps />
         {children}
       </View>
       {wide ? null : bar}

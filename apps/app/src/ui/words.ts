@@ -11,6 +11,9 @@ export const keepUnitsTogether = (text: string): string =>
     .replace(/([\d½¼¾]) (?=(?:h|min|kg|g|lb|oz|C|F|cm|mm)\b)/g, '$1\u00a0')
     .replace(/(\dh|\d\u00a0h) (?=\d)/g, '$1\u00a0');
 
+/** The time zone of this device. */
+export const deviceZone = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
+
 /** `18:30`. */
 export const clockOf = (local: string): string => local.slice(11, 16);
 /** `Sat 15 May`. */

@@ -40,7 +40,10 @@ export function AddPitSheet({
   const add = (): void => {
     const id = idFor(name, taken);
     save.mutate(
-      { id, name, preset, overrides: {}, ventWay: presetOf(preset).ventNotation },
+      {
+        base: null,
+        pit: { id, name, preset, overrides: {}, ventWay: presetOf(preset).ventNotation },
+      },
       {
         onSuccess: () => {
           onClose();

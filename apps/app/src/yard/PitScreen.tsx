@@ -7,7 +7,7 @@ import {
   type VentNotation,
 } from '@ostrin/core';
 import { NOTATION_NAMES, capital, massWords } from '@ostrin/wording';
-import type { PitRecord } from '@ostrin/contract/types';
+import type { PitRecord, Versioned } from '@ostrin/contract/types';
 import { Link } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
@@ -56,12 +56,14 @@ const Back = () => (
   </View>
 );
 
-function PitPage({ pit }: { pit: PitRecord }) {
+function PitPage({ pit }: { pit: Versioned<PitRecord> }) {
   const { wide, width } = useLayout();
   const preset = presetOf(pit.preset);
   const units = useSettings((s) => s.units);
   const save = useSavePit();
   const column = wide ? 440 : width - 40;
+  const setWay = (ventWay: VentNotation): void =>
+    save.mutate({ base: pit, pit: { ...pit, ventWay } });
   const figures = (
     <View className="print:!hidden gap-4">
       <PitDrawing pit={pit} width={column} height={wide ? 280 : 240} />
@@ -70,7 +72,10 @@ function PitPage({ pit }: { pit: PitRecord }) {
           {save.error.message}
         </Notice>
       ) : null}
-      <Figures pit={pit} onSave={(overrides) => save.mutate({ ...pit, overrides })} />
+      <Figures
+        pit={pit}
+        onSave={(overrides) => save.mutate({ base: pit, pit: { ...pit, overrides } })}
+      />
     </View>
   );
   return (
@@ -88,13 +93,13 @@ function PitPage({ pit }: { pit: PitRecord }) {
             {figures}
           </View>
           <View className="flex-1">
-            <CardPart pit={pit} onWay={(ventWay) => save.mutate({ ...pit, ventWay })} />
+            <CardPart pit={pit} onWay={setWay} />
           </View>
         </View>
       ) : (
         <View className="gap-6">
           {figures}
-          <CardPart pit={pit} onWay={(ventWay) => save.mutate({ ...pit, ventWay })} />
+          <CardPart pit={pit} onWay={setWay} />
         </View>
       )}
     </ScrollView>

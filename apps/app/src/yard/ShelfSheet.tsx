@@ -1,6 +1,6 @@
 /** One fuel: how much is there, what a bag holds, what it costs. */
 import { fromKg, toKg } from '@ostrin/core';
-import type { Shelf } from '@ostrin/contract/types';
+import type { Shelf, Versioned } from '@ostrin/contract/types';
 import { useSaveShelf } from '../api/queries';
 import { useSettings } from '../store/settings';
 import type { Field, Values } from '../ui/FieldsForm';
@@ -15,7 +15,7 @@ const numberOf = (text: string | undefined): number | null =>
   text ? Number(text.replace(',', '.')) : null;
 
 interface Props {
-  shelf: Shelf;
+  shelf: Versioned<Shelf>;
   fuel: ShelfFuel;
   onClose: () => void;
 }
@@ -72,11 +72,14 @@ export function ShelfSheet({ shelf, fuel, onClose }: Props) {
       failure={save.error?.message}
       onSave={(v) =>
         save.mutate(
-          withShelfItem(shelf, fuel, {
-            massKg: kg(v.there),
-            bagKg: kg(v.bag),
-            each: numberOf(v.each),
-          }),
+          {
+            base: shelf,
+            shelf: withShelfItem(shelf, fuel, {
+              massKg: kg(v.there),
+              bagKg: kg(v.bag),
+              each: numberOf(v.each),
+            }),
+          },
           { onSuccess: onClose },
         )
       }

@@ -9,33 +9,24 @@ import { savedPlans, SHELF } from './savedPlans';
 import { playStory } from './playStory';
 import { BOSUN, OTHER_PITS, stories } from './world';
 
-/** Returns how many cooks were added. */
+/** Returns how many cooks were added. All of the world is stored, or nothing. */
 export async function loadDemo(db: Knex, nowMs: number): Promise<number> {
-  const cooks = cookStore(db);
-  const pits = pitStore(db);
-  if ((await pits.list()).length === 0) {
-    for (const pit of [BOSUN, ...OTHER_PITS]) await pits.put(pit);
-  }
-  if ((await cooks.list()).length > 0) return 0;
-  for (const plan of savedPlans(nowMs)) await savedPlanStore(db).put(plan);
-  await shelfStore(db).put(SHELF);
-  const told = stories(nowMs);
-  for (const story of told) {
-    const doc = playStory(story, randomUUID);
-    await cooks.create(
-      {
-        id: doc.id,
-        name: doc.name,
-        pitName: doc.pitName,
-        startMs: doc.startMs,
-        finishedAt: foldLog(doc.entries).finishedAt,
-        plan: doc.plan,
-        clockMs: doc.readings.at(-1)!.at,
-        speed: 1,
-      },
-      doc.entries,
-      doc.readings,
-    );
-  }
-  return told.length;
+  const hasPits = (await pitStore(db).list()).length > 0;
+  const hasCooks = (await cookStore(db).list()).length > 0;
+  const told = hasCooks ? [] : stories(nowMs);
+  // What takes long comes before the write begins.
+  const docs = told.map((story) => playStory(story, randomUUID));
+  await db.transaction(async (trx) => {
+    if (!hasPits) for (const pit of [BOSUN, ...OTHER_PITS]) await pitStore(trx).put(pit);
+    if (hasCooks) return;
+    for (const plan of savedPlans(nowMs)) await savedPlanStore(trx).put(plan);
+    await shelfStore(trx).put(SHELF);
+    for (const { id, name, pitName, startMs, plan, entries, readings } of docs) {
+      const clockMs = readings.at(-1)!.at;
+      const { finishedAt } = foldLog(entries);
+      const head = { id, name, pitName, startMs, finishedAt, plan, clockMs, speed: 1 };
+      await cookStore(trx).create(head, entries, readings);
+    }
+  });
+  return docs.length;
 }

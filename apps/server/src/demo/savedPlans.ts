@@ -1,9 +1,8 @@
 /** What the club keeps between cooks: two suppers worth planning again, and its shelf. All invented. */
 import type { SavedPlan, Shelf } from '@ostrin/contract';
-import { cutOf, localOf, usualRest, type Request, type RequestMeat } from '@ostrin/core';
+import { cutOf, DAY_MS, localOf, usualRest, type Request, type RequestMeat } from '@ostrin/core';
 import { BOSUN, OTHER_PITS, ZONE } from './world';
 
-const DAY_MS = 86_400_000;
 const LONG_TOM = OTHER_PITS.find((p) => p.id === 'long-tom')!;
 
 /** One kind of meat as the club usually cooks it. */

@@ -1,11 +1,10 @@
 /** The Larkmere rowing club's boathouse yard. All invented. */
 import type { PitRecord } from '@ostrin/contract';
-import { localOf, type Request } from '@ostrin/core';
+import { DAY_MS, localOf, type Request } from '@ostrin/core';
 import { onePit, planDocument } from '@ostrin/wording';
 import type { Story } from './playStory';
 
 export const ZONE = 'Europe/Ljubljana';
-const DAY_MS = 86_400_000;
 
 /** The kettle in the yard: it leaks a little more than the preset, as old ones do. */
 export const BOSUN = {

@@ -5,8 +5,6 @@
 import type { Reading } from '@ostrin/contract';
 import {
   actionsOf,
-  advance,
-  createCook,
   drawPieceVariation,
   firstCoreReadingC,
   foldLog,
@@ -17,12 +15,12 @@ import {
   seeded,
   seedFrom,
   weatherAt,
-  type Cook,
   type Entry,
   type PieceVariation,
   type Plan,
   type Scenario,
 } from '@ostrin/core';
+import { Replayable } from './replayable';
 
 /** How far its pit differs from the planned one: relative, one standard deviation. */
 const TRUTH_SD = { leakCm2: 0.25, wallLossFactor: 0.08, spreadFactor: 0.06 };
@@ -35,6 +33,9 @@ const GAP_CHANCE = 0.004;
 const GAP_READINGS: readonly [number, number] = [3, 12];
 /** One pair of readings each half minute of the cook's clock. */
 export const READ_EVERY_MS = 30_000;
+
+/** A simulated fire is followed for so long after lighting, min: longer than any load burns. */
+const LONGEST_FIRE_MIN = 4 * 1440;
 
 /** The scenario that is really true: another pit, another piece of meat, and nothing done by itself. */
 export function trueScenario(
@@ -62,10 +63,8 @@ export function trueScenario(
 }
 
 export class SimulatedThermometer {
-  private cook: Cook | null = null;
+  private pit: Replayable | null = null;
   private litMs: number | null = null;
-  private known: readonly Entry[] = [];
-  private stale = true;
   private gap = { pit: 0, core: 0 };
 
   constructor(
@@ -75,37 +74,34 @@ export class SimulatedThermometer {
     private lastMs: number,
   ) {}
 
-  /** Tells of the log as it now stands. */
-  follow(entries: readonly Entry[]): void {
-    this.known = [...entries];
-    this.stale = true;
+  /** The cook's clock at its last reading, epoch ms. */
+  get lastReadMs(): number {
+    return this.lastMs;
   }
 
-  /** Readings after the last one up to `cookMs`. */
-  readUntil(cookMs: number): Reading[] {
-    if (this.stale) this.rebuild();
+  /** Tells of the log as it now stands. A correction may reach back hours. */
+  follow(entries: readonly Entry[]): void {
+    const log = foldLog(entries);
+    const litMs = litAtMs(log);
+    if (litMs === null) this.pit = null;
+    else if (this.pit && litMs === this.litMs) this.pit.follow(actionsOf(log, litMs));
+    else {
+      const { scenario, variations } = trueScenario(this.id, this.plan);
+      this.pit = new Replayable(scenario, variations);
+      this.pit.follow(actionsOf(log, litMs));
+    }
+    this.litMs = litMs;
+  }
+
+  /** Readings after the last one up to `cookMs`, at most `most`. */
+  readUntil(cookMs: number, most = Infinity): Reading[] {
     const readings: Reading[] = [];
     let at = Math.floor(this.lastMs / READ_EVERY_MS) * READ_EVERY_MS + READ_EVERY_MS;
-    for (; at <= cookMs; at += READ_EVERY_MS) {
+    for (; at <= cookMs && readings.length < most; at += READ_EVERY_MS) {
       readings.push(this.read(at));
       this.lastMs = at;
     }
     return readings;
-  }
-
-  /** The fire as the log tells it, from the start: a correction may reach back hours. */
-  private rebuild(): void {
-    this.stale = false;
-    const log = foldLog(this.known);
-    this.litMs = litAtMs(log);
-    this.cook = null;
-    if (this.litMs === null) return;
-    const truth = trueScenario(this.id, this.plan);
-    this.cook = createCook(
-      { ...truth.scenario, actions: actionsOf(log, this.litMs) },
-      { variations: truth.variations },
-    );
-    if (this.lastMs > this.litMs) advance(this.cook, (this.lastMs - this.litMs) / MINUTE_MS);
   }
 
   private read(at: number): Reading {
@@ -114,10 +110,12 @@ export class SimulatedThermometer {
     const air = weatherAt(this.plan.scenarios[0]!.weather, 0).airC;
     let pitC = air;
     let coreC: number | null = null;
-    if (this.cook && this.litMs !== null && at >= this.litMs) {
-      advance(this.cook, (at - this.litMs) / MINUTE_MS);
-      pitC = pitReadingC(this.cook);
-      coreC = firstCoreReadingC(this.cook);
+    const sinceLitMin = this.litMs === null ? -1 : (at - this.litMs) / MINUTE_MS;
+    // After the longest fire the pit is as cold as the air, and nobody looks at the meat any more.
+    if (this.pit && sinceLitMin >= 0 && sinceLitMin <= LONGEST_FIRE_MIN) {
+      const cook = this.pit.at(sinceLitMin);
+      pitC = pitReadingC(cook);
+      coreC = firstCoreReadingC(cook);
     }
     for (const which of ['pit', 'core'] as const) {
       if (this.gap[which] > 0) this.gap[which] -= 1;

@@ -1,44 +1,78 @@
 /**
- * Keeps the clocks of cooks under way and their thermometers read. While the server is off a
- * thermometer's clock stands still; it goes on from where it was.
+ * Keeps the clocks of cooks under way and their thermometers read. Pits are simulated in a worker, a slice at a
+ * time. While the server is off a thermometer's clock stands still; it goes on from where it was.
  */
-import type { ClockState } from '@ostrin/contract';
-import type { Entry } from '@ostrin/core';
-import { SimulatedThermometer } from '../instruments/simulatedThermometer';
+import type { ClockState, Reading } from '@ostrin/contract';
+import { DAY_MS, type Entry } from '@ostrin/core';
+import { randomUUID } from 'node:crypto';
+import { READ_EVERY_MS } from '../instruments/simulatedThermometer';
 import type { CookHead, CookStore } from '../store/cooks';
+import type { PitAnswer, PitAsk } from '../workers/pits.worker';
+import type { Pools } from '../workers/pools';
 import type { Hub } from './hub';
 
 const TICK_MS = 250;
+/** Readings of one cook in one slice, and of all cooks: one write of the database each. */
+const SLICE = { ofOne: 240, ofAll: 960 };
+/** A practice cook's clock stops so long after its start: nothing burns that long. */
+const LONGEST_MS = 7 * DAY_MS;
 
 interface Running {
+  id: string;
+  /** Cook's clock at `realMs`. */
   cookMs: number;
   realMs: number;
   speed: number;
-  instrument: SimulatedThermometer;
+  /** Where its clock stops. */
+  lastMs: number;
+  /** Cook's clock at its last reading. */
+  readMs: number;
+  plan: CookHead['plan'];
+  /** What the worker has not been told yet; null when it knows all. */
+  news: readonly Entry[] | null;
+  /** Whether more came at once than is worth sending piece by piece. */
+  behind: boolean;
+  /** Why its pit cannot be computed; null while it can. Tried again when the log changes. */
+  fault: string | null;
+}
+
+/** New readings of a cook. */
+interface Fresh {
+  id: string;
+  r: Running;
+  readings: Reading[];
+  /** Whether there are more to come. */
+  behind: boolean;
+  clockMs: number;
 }
 
 export class CookClocks {
   private readonly running = new Map<string, Running>();
   private timer: NodeJS.Timeout | null = null;
-  private ticking: Promise<void> = Promise.resolve();
+  private ticking: Promise<void> | null = null;
+  private stopped = false;
+  /** Keeps cooks of several servers in one worker apart. */
+  private readonly server = randomUUID();
 
   constructor(
     private readonly store: CookStore,
     private readonly hub: Hub,
+    private readonly pools: Pools,
     private readonly now: () => number,
-    private readonly onError: (error: unknown) => void,
+    private readonly onError: (error: unknown, cookId?: string) => void,
   ) {}
 
-  /** Takes up every unfinished cook and starts ticking. */
+  /** Takes up every unfinished cook and starts ticking. One that cannot be taken up does not stop the others. */
   async start(): Promise<void> {
-    for (const head of await this.store.running()) await this.take(head);
-    this.timer = setInterval(() => {
-      this.ticking = this.ticking.then(() => this.tick()).catch(this.onError);
-    }, TICK_MS);
+    for (const head of await this.store.running()) {
+      await this.take(head).catch((error: unknown) => this.onError(error, head.id));
+    }
+    this.timer = setInterval(() => void this.tick(), TICK_MS);
   }
 
   /** Stops ticking and waits for the tick under way. */
   async stop(): Promise<void> {
+    this.stopped = true;
     if (this.timer) clearInterval(this.timer);
     await this.ticking;
   }
@@ -46,64 +80,179 @@ export class CookClocks {
   /** Takes up one cook from what is stored of it. */
   async take(head: CookHead): Promise<void> {
     const entries = await this.store.entries(head.id);
-    const readings = await this.store.readings(head.id);
-    const lastReading = readings.at(-1)?.at ?? head.clockMs;
-    const lastEntry = entries.reduce((ms, e) => Math.max(ms, e.at), 0);
-    const instrument = new SimulatedThermometer(head.id, head.plan, lastReading);
-    instrument.follow(entries);
+    const readMs = (await this.store.lastReadingMs(head.id)) ?? head.clockMs;
+    const lastMs = head.startMs + LONGEST_MS;
     this.running.set(head.id, {
-      cookMs: Math.max(head.clockMs, lastReading, lastEntry),
+      id: head.id,
+      // The clock follows what was read, never what somebody dated.
+      cookMs: Math.min(Math.max(head.clockMs, readMs), lastMs),
       realMs: this.now(),
       speed: head.speed,
-      instrument,
+      lastMs,
+      readMs,
+      plan: head.plan,
+      news: entries,
+      behind: false,
+      fault: null,
     });
   }
 
   /** Where a cook's clock stands; a finished cook stands still at `head.clockMs`. */
-  clock(head: CookHead): ClockState {
+  clock(head: Pick<CookHead, 'id' | 'finishedAt' | 'clockMs'>): ClockState {
     const r = this.running.get(head.id);
-    const real = this.now();
-    if (!r)
-      return { cookMs: head.finishedAt ?? head.clockMs, realMs: real, speed: 1, running: false };
-    return { cookMs: this.cookNow(r), realMs: real, speed: r.speed, running: true };
+    return r
+      ? this.clockOf(r)
+      : {
+          cookMs: head.finishedAt ?? head.clockMs,
+          realMs: this.now(),
+          speed: 1,
+          running: false,
+        };
   }
 
   /** Sets the speed of a running cook's clock. Returns false when it is not running. */
   async setSpeed(id: string, speed: number): Promise<boolean> {
     const r = this.running.get(id);
     if (!r) return false;
-    r.cookMs = this.cookNow(r);
-    r.realMs = this.now();
+    this.moveClock(r);
     r.speed = speed;
-    await this.store.setClock(id, r.cookMs, speed);
+    await this.store.setClock(id, Math.round(r.cookMs), speed);
     return true;
   }
 
-  /** Tells the instrument of the log as it stands after a change. */
+  /** Tells the pit of the log as it stands after a change. */
   changed(id: string, entries: readonly Entry[]): void {
-    this.running.get(id)?.instrument.follow(entries);
+    const r = this.running.get(id);
+    if (!r) return;
+    r.news = entries;
+    r.fault = null;
   }
 
-  /** Lets go of a finished cook. */
-  release(id: string): void {
+  /** Lets go of a finished cook. Its clock, where it stood, epoch ms; null when it was not running. */
+  release(id: string): number | null {
+    const r = this.running.get(id);
+    if (!r) return null;
+    this.moveClock(r);
     this.running.delete(id);
+    void this.pools.releasePit(this.keyOf(id)).catch((error: unknown) => this.onError(error, id));
+    return Math.round(r.cookMs);
   }
 
-  private cookNow(r: Running): number {
-    return Math.round(r.cookMs + (this.now() - r.realMs) * r.speed);
+  /** Whether any pit has readings to catch up with. */
+  get isBehind(): boolean {
+    return [...this.running.values()].some((r) => r.behind);
   }
 
-  private async tick(): Promise<void> {
-    for (const [id, r] of this.running) {
-      const cookMs = this.cookNow(r);
-      const readings = r.instrument.readUntil(cookMs);
-      if (readings.length === 0) continue;
-      await this.store.addReadings(id, readings, cookMs);
-      this.hub.tell(id, {
-        type: 'readings',
-        readings,
-        clock: { cookMs: this.cookNow(r), realMs: this.now(), speed: r.speed, running: true },
+  private keyOf(id: string): string {
+    return `${this.server}/${id}`;
+  }
+
+  private clockOf(r: Running): ClockState {
+    this.moveClock(r);
+    return { cookMs: Math.round(r.cookMs), realMs: r.realMs, speed: r.speed, running: true };
+  }
+
+  /** Moves a cook's clock by what has passed; a machine's clock that was set back moves nothing. */
+  private moveClock(r: Running): void {
+    const real = this.now();
+    const passed = Math.max(0, real - r.realMs);
+    r.cookMs = Math.min(r.lastMs, r.cookMs + passed * r.speed);
+    r.realMs = real;
+  }
+
+  private tick(): Promise<void> {
+    this.ticking ??= this.readAll()
+      .catch((error: unknown) => this.onError(error))
+      .finally(() => {
+        this.ticking = null;
+        if (this.isBehind && !this.stopped) setImmediate(() => void this.tick());
+      });
+    return this.ticking;
+  }
+
+  /** One slice of all pits that have something to read. */
+  private async readAll(): Promise<void> {
+    const asks = this.asks();
+    if (asks.length === 0) return;
+    const told = new Map(asks.map((a) => [a.key, a.known !== undefined]));
+    for (const a of asks) if (a.known) this.running.get(a.cookId)!.news = null;
+    let answers: PitAnswer[];
+    try {
+      answers = await this.pools.readPits(asks);
+    } catch (error) {
+      // The worker is gone with all it knew: everything is told again.
+      for (const { cookId } of asks) await this.tellAgain(cookId);
+      throw error;
+    }
+    const fresh: Fresh[] = [];
+    for (const answer of answers) {
+      const id = answer.key.slice(this.server.length + 1);
+      const r = this.running.get(id);
+      if (!r) continue;
+      if ('forgotten' in answer) await this.tellAgain(id);
+      else if ('fault' in answer) {
+        r.fault = answer.fault;
+        r.behind = false;
+        this.onError(new Error(answer.fault), id);
+      } else if (answer.readings.length > 0 || told.get(answer.key)) {
+        fresh.push({ ...answer, r, id, clockMs: Math.round(r.cookMs) });
+      }
+    }
+    await this.keep(fresh);
+  }
+
+  /** Stores readings and tells of them; what cannot be stored is read again. */
+  private async keep(fresh: readonly Fresh[]): Promise<void> {
+    try {
+      const some = fresh.filter((f) => f.readings.length > 0);
+      if (some.length > 0) await this.store.addReadings(some);
+    } catch (error) {
+      for (const { id } of fresh) await this.tellAgain(id);
+      throw error;
+    }
+    for (const { r, readings, behind } of fresh) {
+      r.readMs = readings.at(-1)?.at ?? r.readMs;
+      this.tellReadings(r, readings, behind);
+    }
+  }
+
+  private asks(): PitAsk[] {
+    const asks: PitAsk[] = [];
+    let left = SLICE.ofAll;
+    const due = [...this.running.values()].filter((r) => {
+      this.moveClock(r);
+      return r.fault === null && (r.news !== null || r.cookMs - r.readMs >= READ_EVERY_MS);
+    });
+    // Those that are furthest behind come last, so that one that catches up does not starve the rest.
+    due.sort((a, b) => a.cookMs - a.readMs - (b.cookMs - b.readMs));
+    for (const r of due) {
+      if (left <= 0) break;
+      const most = Math.min(SLICE.ofOne, left);
+      left -= Math.min(most, Math.ceil((r.cookMs - r.readMs) / READ_EVERY_MS));
+      asks.push({
+        key: this.keyOf(r.id),
+        cookId: r.id,
+        untilMs: r.cookMs,
+        most,
+        ...(r.news ? { known: { plan: r.plan, entries: r.news, lastMs: r.readMs } } : {}),
       });
     }
+    return asks;
+  }
+
+  private tellReadings(r: Running, readings: Reading[], behind: boolean): void {
+    const wasBehind = r.behind;
+    r.behind = behind;
+    if (behind) return;
+    if (wasBehind) this.hub.tell({ type: 'refresh', cookId: r.id });
+    else if (readings.length > 0) {
+      this.hub.tell({ type: 'readings', cookId: r.id, readings, clock: this.clockOf(r) });
+    }
+  }
+
+  private async tellAgain(id: string): Promise<void> {
+    const entries = await this.store.entries(id);
+    const r = this.running.get(id);
+    if (r) r.news ??= entries;
   }
 }

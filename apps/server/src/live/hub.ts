@@ -1,45 +1,80 @@
-/** Who is watching which cook, and telling them. */
+/** Who is watching, and telling them. */
 import type { LiveEvent } from '@ostrin/contract';
-import type { Response } from 'express';
+import type { Request, Response } from 'express';
 
-const HEARTBEAT_MS = 15_000;
+const HEARTBEAT_MS = 10_000;
+/** A reader that has this much waiting is let go, bytes: it comes back and reads everything again. */
+const MOST_WAITING = 1_000_000;
 
-/** Event streams by cook. */
+interface Watcher {
+  res: Response;
+  /** The one cook that is watched; null for everything. */
+  cookId: string | null;
+}
+
+/** Event streams. What is told within one turn of the event loop goes out in one write to each. */
 export class Hub {
-  private readonly watchers = new Map<string, Set<Response>>();
-  private readonly heartbeat = setInterval(() => {
-    for (const set of this.watchers.values()) for (const res of set) res.write(': still here\n\n');
-  }, HEARTBEAT_MS).unref();
+  private readonly watchers = new Set<Watcher>();
+  private waiting: LiveEvent[] = [];
+  private readonly heartbeat = setInterval(
+    () => this.tell({ type: 'alive' }),
+    HEARTBEAT_MS,
+  ).unref();
 
-  /** Adds a watcher until its connection closes, greeting it first. */
-  watch(cookId: string, res: Response, hello: LiveEvent): void {
+  /** Adds a watcher of one cook, or of everything, until its connection closes, greeting it first. */
+  watch(cookId: string | null, req: Request, res: Response): void {
     res.writeHead(200, {
       'Content-Type': 'text/event-stream',
       'Cache-Control': 'no-cache, no-transform',
       Connection: 'keep-alive',
       'X-Accel-Buffering': 'no',
     });
-    res.write('retry: 1000\n');
-    send(res, hello);
-    const set = this.watchers.get(cookId) ?? new Set();
-    set.add(res);
-    this.watchers.set(cookId, set);
-    res.on('close', () => set.delete(res));
+    // Whoever asks for the headers alone gets them, and no stream.
+    if (req.method === 'HEAD') {
+      res.end();
+      return;
+    }
+    res.write(`retry: 1000\n${frame({ type: 'hello' })}`);
+    const watcher = { cookId, res };
+    this.watchers.add(watcher);
+    res.on('close', () => this.watchers.delete(watcher));
   }
 
-  /** Tells everybody who watches a cook. */
-  tell(cookId: string, event: LiveEvent): void {
-    for (const res of this.watchers.get(cookId) ?? []) send(res, event);
+  /** Tells everybody whom an event concerns. */
+  tell(event: LiveEvent): void {
+    if (this.watchers.size === 0) return;
+    if (this.waiting.length === 0) setImmediate(() => this.send());
+    this.waiting.push(event);
+  }
+
+  /** Number of open streams. */
+  get size(): number {
+    return this.watchers.size;
   }
 
   /** Ends all streams. */
   close(): void {
     clearInterval(this.heartbeat);
-    for (const set of this.watchers.values()) for (const res of set) res.end();
+    for (const { res } of this.watchers) res.end();
     this.watchers.clear();
+  }
+
+  private send(): void {
+    const events = this.waiting.map((e) => ({
+      cookId: 'cookId' in e ? e.cookId : null,
+      text: frame(e),
+    }));
+    this.waiting = [];
+    const whole = events.map((e) => e.text).join('');
+    for (const { res, cookId } of this.watchers) {
+      if (res.writableLength > MOST_WAITING) res.destroy();
+      else if (cookId === null) res.write(whole);
+      else {
+        const part = events.filter((e) => e.cookId === null || e.cookId === cookId);
+        if (part.length > 0) res.write(part.map((e) => e.text).join(''));
+      }
+    }
   }
 }
 
-const send = (res: Response, event: LiveEvent): void => {
-  res.write(`data: ${JSON.stringify(event)}\n\n`);
-};
+const frame = (event: LiveEvent): string => `data: ${JSON.stringify(event)}\n\n`;

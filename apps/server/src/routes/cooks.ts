@@ -5,16 +5,18 @@ import {
   ClockDto,
   readEntries,
   readingsCsv,
-  readNewCook,
-  type LiveEvent,
+  type NewCook,
 } from '@ostrin/contract';
-import { epochOf, foldLog, MINUTE_MS, type Entry } from '@ostrin/core';
+import { alreadyLogged, epochOf, foldLog, MINUTE_MS, type Entry } from '@ostrin/core';
 import { isUUID } from 'class-validator';
 import { Router, type Request } from 'express';
-import type { Hub } from '../live/hub';
+import isEqual from 'lodash/isEqual.js';
+import { invalid, missing, Problem } from '../http/problems';
 import type { CookClocks } from '../live/cookClocks';
-import { invalid, missing, Problem } from '../problems';
+import type { Hub } from '../live/hub';
+import type { InTurn } from '../live/inTurn';
 import type { CookHead, CookStore } from '../store/cooks';
+import type { Pools } from '../workers/pools';
 
 /** The cook's clock begins this long before its first job, so that one sees it coming. */
 const LEAD_MIN = 2;
@@ -24,46 +26,59 @@ export interface CookServices {
   store: CookStore;
   clocks: CookClocks;
   hub: Hub;
+  pools: Pools;
+  /** Checks of cooks and the writes that belong to them wait for each other here. */
+  inTurn: InTurn;
 }
 
-/** Routes under /api/cooks. */
+/** Routes that begin cooks. Plans are large: the body is a text that a worker reads. */
+export function beginRoutes(services: CookServices): Router {
+  const router = Router();
+  const { pools, inTurn, hub } = services;
+  const beginAll = async (cooks: NewCook[]): Promise<boolean> => {
+    const begun = await inTurn(() => begin(services, cooks));
+    if (begun) hub.tell({ type: 'changed', what: 'cooks' });
+    return begun;
+  };
+  router.post('/', async (req, res) => {
+    const cooks = await pools.readBeginnings(req.body as string);
+    const begun = await beginAll(cooks);
+    res.status(begun ? 201 : 200).json({ ids: cooks.map((c) => c.id) });
+  });
+  router.put('/:id', async (req, res) => {
+    const { id } = req.params;
+    if (!isUUID(id)) throw invalid([{ field: 'id', message: 'must be a UUID' }]);
+    const cook = await pools.readBeginning(req.body as string);
+    const begun = await beginAll([{ id, ...cook }]);
+    res.status(begun ? 201 : 200).json({ id });
+  });
+  return router;
+}
+
+/** The other routes under /api/cooks. */
 export function cookRoutes(services: CookServices): Router {
   const router = Router();
-  const inTurn = oneAfterAnother();
+  const { clocks, hub, inTurn } = services;
   addReads(router, services);
   addExports(router, services);
-  router.put('/:id', async (req, res) => {
-    const created = await inTurn(() => begin(services, String(req.params.id), req.body));
-    res.status(created ? 201 : 200).json({ id: req.params.id });
-  });
   router.post('/:id/entries', async (req, res) => {
-    const head = await headOf(services, req);
-    const { added, entries } = await inTurn(() => append(services, head, req.body));
-    res.status(added.length > 0 ? 201 : 200).json({ stored: entries.map((e) => e.id) });
+    const { added, entries } = await inTurn(async () =>
+      append(services, await headOf(services, req), req.body),
+    );
+    res.status(added ? 201 : 200).json({ stored: entries.map((e) => e.id) });
   });
   router.put('/:id/clock', async (req, res) => {
-    const { clocks, hub } = services;
     const head = await headOf(services, req);
     const checked = validate(ClockDto, req.body);
     if (!checked.ok) throw invalid(checked.problems);
     if (!(await clocks.setSpeed(head.id, checked.value.speed))) {
       throw new Problem(409, 'This cook is finished');
     }
-    const event: LiveEvent = { type: 'clock', clock: clocks.clock(head) };
-    hub.tell(head.id, event);
-    res.json(event.clock);
+    const clock = clocks.clock(head);
+    hub.tell({ type: 'clock', cookId: head.id, clock });
+    res.json(clock);
   });
   return router;
-}
-
-/** Writes to one database queue up behind each other, so that a check and its write belong together. */
-function oneAfterAnother() {
-  let turn: Promise<unknown> = Promise.resolve();
-  return <T>(work: () => Promise<T>): Promise<T> => {
-    const mine = turn.then(work, work);
-    turn = mine.catch(() => undefined);
-    return mine;
-  };
 }
 
 /** The cook that a request names. Throws 404 where there is none. */
@@ -86,7 +101,7 @@ function addReads(router: Router, services: CookServices): void {
   });
   router.get('/:id/events', async (req, res) => {
     const head = await headOf(services, req);
-    hub.watch(head.id, res, { type: 'hello', clock: clocks.clock(head) });
+    hub.watch(head.id, req, res);
   });
 }
 
@@ -116,98 +131,130 @@ const fileName = (head: CookHead): string =>
     .replace(/^-|-$/g, '')
     .toLowerCase() || 'cook';
 
-/** Begins a cook under an id of the caller's. False where that very cook is there already. */
-async function begin({ store, clocks }: CookServices, id: string, body: unknown): Promise<boolean> {
-  if (!isUUID(id)) throw invalid([{ field: 'id', message: 'must be a UUID' }]);
-  const checked = readNewCook(body);
-  if (!checked.ok) throw invalid(checked.problems);
-  const { name, pitName, plan } = checked.value;
-  const known = await store.head(id);
-  if (known) {
-    if (known.name === name && known.plan.serveAt === plan.serveAt) return false;
-    throw new Problem(409, 'Another cook has that id');
+/**
+ * Begins cooks under ids of the caller's, all or none. False where these very cooks are there already; some of
+ * them may be, when a request is made again.
+ */
+async function begin({ store, clocks }: CookServices, cooks: NewCook[]): Promise<boolean> {
+  const running = await store.running();
+  const heads: CookHead[] = [];
+  for (const cook of cooks) {
+    const known = await store.head(cook.id);
+    if (known) {
+      const { name, pitName, plan } = known;
+      if (isEqual({ id: cook.id, name, pitName, plan }, cook)) continue;
+      throw new Problem(409, 'Another cook has that id');
+    }
+    const busy = running.find((c) => c.pitName === cook.pitName);
+    if (busy) {
+      throw new Problem(409, `${cook.pitName} is still cooking: finish ${busy.name} first`, [
+        { field: 'pitName', message: `is in use by ${busy.name}` },
+      ]);
+    }
+    heads.push(newHead(cook));
   }
-  const busy = (await store.running()).find((c) => c.pitName === pitName);
-  if (busy) {
-    throw new Problem(409, `${pitName} is still cooking: finish ${busy.name} first`, [
-      { field: 'pitName', message: `is in use by ${busy.name}` },
-    ]);
-  }
-  const startMs = epochOf(plan.lightAt, plan.request.timeZone);
-  const first = Math.min(...plan.jobs.map((j) => j.atMin), 0);
-  const head: CookHead = {
-    id,
-    name,
-    pitName,
-    startMs,
-    finishedAt: null,
-    plan,
-    clockMs: startMs + (first - LEAD_MIN) * MINUTE_MS,
-    speed: 1,
-  };
-  await store.create(head);
-  await clocks.take(head);
+  if (heads.length === 0) return false;
+  await store.createAll(heads);
+  for (const head of heads) await clocks.take(head);
   return true;
 }
 
-/** Adds entries to a cook's log; those that are there already are passed over. */
-async function append({ store, clocks, hub }: CookServices, head: CookHead, body: unknown) {
-  const existing = await store.entries(head.id);
-  const checked = readEntries(body, existing);
-  if (!checked.ok) throw invalid(checked.problems);
-  const entries = checked.value;
-  const ids = new Set(existing.map((e) => e.id));
-  const fresh = entries.filter((e) => !ids.has(e.id));
-  await refuse(store, head, entries, existing, fresh);
-  const all = [...existing, ...fresh];
-  const finishedAt = foldLog(all).finishedAt;
-  const added = await store.append(head.id, fresh, finishedAt);
-  if (added.length > 0) {
-    clocks.changed(head.id, all);
-    hub.tell(head.id, { type: 'entries', entries: added });
-  }
-  if (finishedAt !== null) {
-    clocks.release(head.id);
-    const done = { ...head, finishedAt };
-    hub.tell(head.id, { type: 'clock', clock: clocks.clock(done) });
-  }
-  return { added, entries };
+/** A cook as it begins. */
+function newHead(cook: NewCook): CookHead {
+  const { plan } = cook;
+  const startMs = epochOf(plan.lightAt, plan.request.timeZone);
+  const first = Math.min(...plan.jobs.map((j) => j.atMin), 0);
+  return {
+    ...cook,
+    startMs,
+    finishedAt: null,
+    clockMs: startMs + (first - LEAD_MIN) * MINUTE_MS,
+    speed: 1,
+  };
 }
 
-/** Throws 409 for an id that was used for something else, and for actions in a finished cook. */
-async function refuse(
+/** Adds entries to a cook's log; those that are there already are passed over. */
+async function append(services: CookServices, head: CookHead, body: unknown) {
+  const { store, clocks, hub } = services;
+  const existing = await store.entries(head.id);
+  const checked = readEntries(body, { ...head, entries: existing });
+  if (!checked.ok) throw invalid(checked.problems);
+  const { entries, confirmed } = checked.value;
+  const ids = new Set(existing.map((e) => e.id));
+  const fresh = entries.filter((e, i) => !ids.has(e.id) && firstOf(entries, e) === i);
+  await refuseUsedIds(store, head.id, entries, existing, fresh);
+  if (!confirmed) refuseUnasked(head, existing, fresh);
+  if (fresh.length === 0) return { added: false, entries };
+  const all = [...existing, ...fresh];
+  const { finishedAt } = foldLog(all);
+  if (head.finishedAt !== null && finishedAt === null) await refuseTakenPit(store, head);
+  const finishes = head.finishedAt === null && finishedAt !== null;
+  const clockMs = finishes ? clocks.release(head.id) : null;
+  await store.append(head.id, fresh, { finishedMs: finishedAt, clockMs });
+  hub.tell({ type: 'entries', cookId: head.id, entries: fresh });
+  if (finishedAt === null && head.finishedAt !== null) {
+    // Its finish was taken back: it goes on from where its clock stood.
+    await clocks.take({ ...head, finishedAt: null });
+  } else clocks.changed(head.id, all);
+  if (finishedAt !== head.finishedAt) {
+    const clock = clocks.clock({ ...head, finishedAt });
+    hub.tell({ type: 'clock', cookId: head.id, clock });
+    hub.tell({ type: 'changed', what: 'cooks' });
+  }
+  return { added: true, entries };
+}
+
+/** Where an entry's id stands first in a list. */
+const firstOf = (entries: readonly Entry[], { id }: Entry): number =>
+  entries.findIndex((e) => e.id === id);
+
+/** Throws 409 for an id that was used for something else. */
+async function refuseUsedIds(
   store: CookStore,
-  head: CookHead,
+  cookId: string,
   entries: Entry[],
   existing: Entry[],
   fresh: Entry[],
 ): Promise<void> {
   const errors = entries.flatMap((e, i) => {
-    const before = existing.find((x) => x.id === e.id);
-    return before && JSON.stringify(sorted(before)) !== JSON.stringify(sorted(e))
+    const before = existing.find((x) => x.id === e.id) ?? entries[firstOf(entries, e)];
+    return before && before !== e && !isEqual(before, e)
       ? [{ field: `entries[${i}].id`, message: 'was used for something else' }]
       : [];
   });
   const foreign = await store.foreignEntries(
-    head.id,
+    cookId,
     fresh.map((e) => e.id),
   );
   for (const id of foreign) {
     errors.push({ field: 'entries', message: `${id} belongs to another cook` });
   }
   if (errors.length > 0) throw new Problem(409, 'An id was used twice', errors);
-  // A finished cook can still be put right and annotated, but nothing more is done in it.
-  if (head.finishedAt !== null && fresh.some((e) => e.kind === 'act' || e.kind === 'finish')) {
-    throw new Problem(409, 'This cook is finished');
+}
+
+/** Throws 409 for what somebody has to be asked about: deeds after the finish, and what another device just logged. */
+function refuseUnasked(head: CookHead, existing: Entry[], fresh: Entry[]): void {
+  const { finishedAt } = head;
+  if (finishedAt !== null) {
+    const late = fresh.some(
+      (e) => e.kind === 'finish' || ((e.kind === 'act' || e.kind === 'job') && e.at >= finishedAt),
+    );
+    if (late) throw new Problem(409, 'This cook is finished');
+  }
+  for (const e of fresh) {
+    const already = alreadyLogged(existing, e);
+    if (already) {
+      throw new Problem(409, 'Another phone logged the same', [], { already });
+    }
   }
 }
 
-/** An entry with its fields in one order, for comparing. */
-const sorted = (entry: Entry): unknown =>
-  JSON.parse(
-    JSON.stringify(entry, (_key, value: unknown) =>
-      value && typeof value === 'object' && !Array.isArray(value)
-        ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
-        : value,
-    ),
-  );
+/** Throws 409 where a finish cannot be taken back since its pit is in use. */
+async function refuseTakenPit(store: CookStore, head: CookHead): Promise<void> {
+  const busy = (await store.running()).find((c) => c.pitName === head.pitName);
+  if (busy) {
+    throw new Problem(409, `${head.pitName} is cooking ${busy.name}: this cook cannot go on`, [
+      { field: 'entries', message: `the finish cannot be taken back while ${busy.name} is on` },
+    ]);
+  }
+}

@@ -1,62 +1,40 @@
 /** Bringing a cook back from its JSON document or its two CSV files. */
-import { validate, cookFromCsv, CsvPairDto, readCookDoc, type CookDoc } from '@ostrin/contract';
+import type { CookDoc } from '@ostrin/contract';
 import { foldLog } from '@ostrin/core';
 import { Router } from 'express';
-import { isDeepStrictEqual } from 'node:util';
-import { invalid, Problem } from '../problems';
+import isEqual from 'lodash/isEqual.js';
+import { Problem } from '../http/problems';
 import type { CookStore } from '../store/cooks';
-
-/** The document in a body: as it is, or made from a pair of CSV files. */
-function docOf(body: unknown): CookDoc {
-  const isPair = typeof body === 'object' && body !== null && 'actionsCsv' in body;
-  if (!isPair) {
-    const doc = readCookDoc(body);
-    if (!doc.ok) throw invalid(doc.problems);
-    return doc.value;
-  }
-  const pair = validate(CsvPairDto, body);
-  if (!pair.ok) throw invalid(pair.problems);
-  const doc = cookFromCsv(pair.value.actionsCsv, pair.value.readingsCsv);
-  if (!doc.ok) throw invalid(doc.problems);
-  return doc.value;
-}
+import type { CookServices } from './cooks';
 
 /** POST /api/imports. An identical cook is left as it is; a different one of that id is refused. */
-export function importRoutes(store: CookStore): Router {
+export function importRoutes({ store, pools, hub, inTurn }: CookServices): Router {
   const router = Router();
   router.post('/', async (req, res) => {
-    const doc = docOf(req.body);
-    const known = await store.doc(doc.id);
-    if (known) {
-      if (isDeepStrictEqual(JSON.parse(JSON.stringify(known)), doc)) {
-        res.status(200).json({ id: doc.id, already: true });
-        return;
-      }
-      throw new Problem(409, 'A different cook of that id is already in the log');
-    }
-    const foreign = await store.foreignEntries(
-      doc.id,
-      doc.entries.map((e) => e.id),
-    );
-    if (foreign.length > 0) throw new Problem(409, 'Its entries belong to another cook in the log');
-    const last = doc.readings.at(-1)?.at ?? doc.startMs;
-    const entryTimes = doc.entries.map((e) => e.at);
-    await store.create(
-      {
-        id: doc.id,
-        name: doc.name,
-        pitName: doc.pitName,
-        startMs: doc.startMs,
-        // What comes in is a cook of the past, finished or not.
-        finishedAt: foldLog(doc.entries).finishedAt ?? Math.max(last, ...entryTimes),
-        plan: doc.plan,
-        clockMs: last,
-        speed: 1,
-      },
-      doc.entries,
-      doc.readings,
-    );
-    res.status(201).json({ id: doc.id, already: false });
+    const doc = await pools.readImport(req.body as string);
+    const already = await inTurn(() => bringIn(store, doc));
+    if (!already) hub.tell({ type: 'changed', what: 'cooks' });
+    res.status(already ? 200 : 201).json({ id: doc.id, already });
   });
   return router;
+}
+
+/** Stores a cook of the past. True where that very cook is there already. */
+async function bringIn(store: CookStore, doc: CookDoc): Promise<boolean> {
+  const known = await store.doc(doc.id);
+  if (known) {
+    if (isEqual(known, doc)) return true;
+    throw new Problem(409, 'A different cook of that id is already in the log');
+  }
+  const ids = doc.entries.map((e) => e.id);
+  const foreign = await store.foreignEntries(doc.id, ids);
+  if (foreign.length > 0) throw new Problem(409, 'Its entries belong to another cook in the log');
+  const last = doc.readings.at(-1)?.at ?? doc.startMs;
+  const { id, name, pitName, startMs, plan, entries, readings } = doc;
+  // What comes in is a cook of the past, finished or not.
+  const finishedAt =
+    foldLog(entries).finishedAt ?? entries.reduce((ms, e) => Math.max(ms, e.at), last);
+  const head = { id, name, pitName, startMs, finishedAt, plan, clockMs: last, speed: 1 };
+  await store.create(head, entries, readings);
+  return false;
 }

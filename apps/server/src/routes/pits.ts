@@ -1,14 +1,16 @@
 /** Pits of the yard: list, look at, make or change. */
 import { readPit } from '@ostrin/contract';
 import { Router } from 'express';
-import { invalid, missing } from '../problems';
+import { expectedVersion, sendVersioned, writing } from '../http/ifMatch';
+import { invalid, missing } from '../http/problems';
+import type { Hub } from '../live/hub';
 import type { PitStore } from '../store/pits';
 
 /** Ids are short and plain, so that they can stand in a path. */
 const ID = /^[a-z0-9][a-z0-9-]{0,39}$/;
 
 /** Routes under /api/pits. */
-export function pitRoutes(store: PitStore): Router {
+export function pitRoutes(store: PitStore, hub: Hub): Router {
   const router = Router();
   router.get('/', async (_req, res) => {
     res.json(await store.list());
@@ -16,7 +18,7 @@ export function pitRoutes(store: PitStore): Router {
   router.get('/:id', async (req, res) => {
     const pit = await store.get(req.params.id);
     if (!pit) throw missing('pit');
-    res.json(pit);
+    sendVersioned(res, pit);
   });
   router.put('/:id', async (req, res) => {
     const { id } = req.params;
@@ -29,9 +31,9 @@ export function pitRoutes(store: PitStore): Router {
     if (known && known.preset !== checked.value.preset) {
       throw invalid([{ field: 'preset', message: 'cannot change: make another pit instead' }]);
     }
-    const pit = { id, ...checked.value };
-    await store.put(pit);
-    res.status(known ? 200 : 201).json(pit);
+    const pit = await writing(() => store.put({ id, ...checked.value }, expectedVersion(req)));
+    hub.tell({ type: 'changed', what: 'pits' });
+    sendVersioned(res.status(known ? 200 : 201), pit);
   });
   return router;
 }

@@ -2,11 +2,13 @@
 import { readSavedPlan, readShelf } from '@ostrin/contract';
 import { isUUID } from 'class-validator';
 import { Router } from 'express';
-import { invalid, missing } from '../problems';
+import { expectedVersion, sendVersioned, writing } from '../http/ifMatch';
+import { invalid, missing } from '../http/problems';
+import type { Hub } from '../live/hub';
 import type { KeptStore, ShelfStore } from '../store/savedPlans';
 
 /** Routes under /api/plans. */
-export function savedPlanRoutes(store: KeptStore, now: () => number): Router {
+export function savedPlanRoutes(store: KeptStore, hub: Hub, now: () => number): Router {
   const router = Router();
   router.get('/', async (_req, res) => {
     res.json(await store.list());
@@ -17,26 +19,31 @@ export function savedPlanRoutes(store: KeptStore, now: () => number): Router {
     const checked = readSavedPlan(req.body);
     if (!checked.ok) throw invalid(checked.problems);
     const plan = { id, ...checked.value, changedAt: now() };
-    res.status((await store.put(plan)) ? 201 : 200).json(plan);
+    const kept = await writing(() => store.put(plan, expectedVersion(req)));
+    hub.tell({ type: 'changed', what: 'plans' });
+    sendVersioned(res.status(kept.version === 1 ? 201 : 200), kept);
   });
   router.delete('/:id', async (req, res) => {
-    if (!(await store.remove(req.params.id))) throw missing('kept plan');
-    res.json({ id: req.params.id });
+    const { id } = req.params;
+    if (!(await writing(() => store.remove(id, expectedVersion(req))))) throw missing('kept plan');
+    hub.tell({ type: 'changed', what: 'plans' });
+    res.json({ id });
   });
   return router;
 }
 
 /** Routes under /api/shelf. */
-export function shelfRoutes(store: ShelfStore): Router {
+export function shelfRoutes(store: ShelfStore, hub: Hub): Router {
   const router = Router();
   router.get('/', async (_req, res) => {
-    res.json(await store.get());
+    sendVersioned(res, await store.get());
   });
   router.put('/', async (req, res) => {
     const checked = readShelf(req.body);
     if (!checked.ok) throw invalid(checked.problems);
-    await store.put(checked.value);
-    res.json(await store.get());
+    const shelf = await writing(() => store.put(checked.value, expectedVersion(req)));
+    hub.tell({ type: 'changed', what: 'shelf' });
+    sendVersioned(res, shelf);
   });
   return router;
 }

@@ -14,12 +14,19 @@ export interface CookHead {
   speed: number;
 }
 
-interface CookRow {
+/** What the list shows of a cook. */
+interface ListRow {
   id: string;
   name: string;
   pit_name: string;
   start_ms: number;
   finished_ms: number | null;
+  people: number;
+  cut: string;
+  pieces: number;
+}
+
+interface CookRow extends ListRow {
   plan: string;
   clock_ms: number;
   speed: number;
@@ -40,8 +47,24 @@ interface ReadingRow {
   core_c: number | null;
 }
 
-/** Rows that fit in one INSERT under SQLite's limit of bound values. */
-const BATCH = 200;
+const LIST_COLUMNS = [
+  'id',
+  'name',
+  'pit_name',
+  'start_ms',
+  'finished_ms',
+  'people',
+  'cut',
+  'pieces',
+] as const;
+
+/** Adds many readings in one statement; one that is there already is left as it is. */
+const ADD_READINGS = `INSERT OR IGNORE INTO readings (cook_id, at, pit_c, core_c)
+  SELECT ?, value ->> '$.at', value ->> '$.pitC', value ->> '$.coreC' FROM json_each(?)`;
+
+/** Adds many entries in one statement. */
+const ADD_ENTRIES = `INSERT INTO entries (id, cook_id, at, body)
+  SELECT value ->> '$.id', ?, value ->> '$.at', value ->> '$.body' FROM json_each(?)`;
 
 const headOf = (row: CookRow): CookHead => ({
   id: row.id,
@@ -57,17 +80,11 @@ const headOf = (row: CookRow): CookHead => ({
 const entryOf = (row: EntryRow): Entry =>
   ({ id: row.id, at: row.at, ...(JSON.parse(row.body) as object) }) as Entry;
 
-function entryRow(cookId: string, entry: Entry) {
-  const { id, at, ...body } = entry;
-  return { id, cook_id: cookId, at, body: JSON.stringify(body) };
-}
-
-const readingRow = (cookId: string, r: Reading) => ({
-  cook_id: cookId,
-  at: r.at,
-  pit_c: r.pitC,
-  core_c: r.coreC,
-});
+const addEntries = (trx: Knex.Transaction, cookId: string, entries: readonly Entry[]) =>
+  trx.raw(ADD_ENTRIES, [
+    cookId,
+    JSON.stringify(entries.map(({ id, at, ...body }) => ({ id, at, body: JSON.stringify(body) }))),
+  ]);
 
 /** The repository of cooks. Every method that writes returns only when the write is on disk. */
 export const cookStore = (db: Knex) => ({ ...readsOf(db), ...writesOf(db) });
@@ -83,15 +100,18 @@ function readsOf(db: Knex) {
   return {
     /** All cooks, newest first. */
     async list(): Promise<CookSummary[]> {
-      return (await headsWhere(() => undefined)).map(({ plan, ...h }) => ({
-        id: h.id,
-        name: h.name,
-        pitName: h.pitName,
-        startMs: h.startMs,
-        finishedAt: h.finishedAt,
-        people: plan.request.people,
-        cut: plan.request.meats[0]!.cut,
-        pieces: plan.pieces,
+      const rows = await db<CookRow>('cooks')
+        .orderBy('start_ms', 'desc')
+        .select<ListRow[]>(...LIST_COLUMNS);
+      return rows.map((r) => ({
+        id: r.id,
+        name: r.name,
+        pitName: r.pit_name,
+        startMs: r.start_ms,
+        finishedAt: r.finished_ms,
+        people: r.people,
+        cut: r.cut,
+        pieces: r.pieces,
       }));
     },
 
@@ -105,6 +125,12 @@ function readsOf(db: Knex) {
     async entries(id: string): Promise<Entry[]> {
       const rows = await db<EntryRow>('entries').where({ cook_id: id }).orderBy('seq');
       return rows.map(entryOf);
+    },
+
+    /** When its last reading was, cook's clock, epoch ms; null where there is none. */
+    async lastReadingMs(id: string): Promise<number | null> {
+      const row = await db<ReadingRow>('readings').where({ cook_id: id }).max({ at: 'at' }).first();
+      return (row as { at: number | null } | undefined)?.at ?? null;
     },
 
     async readings(id: string): Promise<Reading[]> {
@@ -132,13 +158,17 @@ function readsOf(db: Knex) {
     /** Which of these entry ids belong to another cook. */
     async foreignEntries(id: string, ids: readonly string[]): Promise<string[]> {
       const rows = await db<EntryRow>('entries')
-        .whereIn('id', [...ids])
+        .whereRaw('id IN (SELECT value FROM json_each(?))', [JSON.stringify(ids)])
         .whereNot({ cook_id: id })
         .select('id');
       return rows.map((r) => r.id);
     },
   };
 }
+
+/** One transaction; within another one, a part of that. */
+const inOne = <T>(db: Knex, work: (trx: Knex.Transaction) => Promise<T>): Promise<T> =>
+  db.isTransaction ? work(db as Knex.Transaction) : db.transaction(work);
 
 async function insert(
   trx: Knex.Transaction,
@@ -155,44 +185,54 @@ async function insert(
     plan: JSON.stringify(head.plan),
     clock_ms: head.clockMs,
     speed: head.speed,
+    people: head.plan.request.people,
+    cut: head.plan.request.meats[0]!.cut,
+    pieces: head.plan.pieces,
   });
-  for (const e of entries) await trx('entries').insert(entryRow(head.id, e));
-  await trx.batchInsert(
-    'readings',
-    readings.map((r) => readingRow(head.id, r)),
-    BATCH,
-  );
+  if (entries.length > 0) await addEntries(trx, head.id, entries);
+  if (readings.length > 0) await trx.raw(ADD_READINGS, [head.id, JSON.stringify(readings)]);
 }
 
 /** What is written. */
 const writesOf = (db: Knex) => ({
   /** Stores a new cook with all it has, or nothing. */
   create: (head: CookHead, entries: Entry[] = [], readings: Reading[] = []): Promise<void> =>
-    db.transaction((trx) => insert(trx, head, entries, readings)),
+    inOne(db, (trx) => insert(trx, head, entries, readings)),
 
-  /** Adds entries; those whose id is already there are passed over. Returns the new ones. */
-  append: (id: string, entries: readonly Entry[], finishedMs: number | null): Promise<Entry[]> =>
-    db.transaction(async (trx) => {
-      const added: Entry[] = [];
-      for (const e of entries) {
-        const known = await trx('entries').where({ id: e.id }).first('id');
-        if (known) continue;
-        await trx('entries').insert(entryRow(id, e));
-        added.push(e);
-      }
-      if (finishedMs !== null) await trx('cooks').where({ id }).update({ finished_ms: finishedMs });
-      return added;
+  /** Stores several new cooks, or none. */
+  createAll: (heads: readonly CookHead[]): Promise<void> =>
+    inOne(db, async (trx) => {
+      for (const head of heads) await insert(trx, head, [], []);
     }),
 
-  /** Adds readings and remembers where the clock stands, in one write. */
-  addReadings: (id: string, readings: readonly Reading[], clockMs: number): Promise<void> =>
-    db.transaction(async (trx) => {
-      await trx.batchInsert(
-        'readings',
-        readings.map((r) => readingRow(id, r)),
-        BATCH,
-      );
-      await trx('cooks').where({ id }).update({ clock_ms: clockMs });
+  /**
+   * Adds new entries, and what they make of the cook: when it was finished (null while it goes on) and, where it
+   * is given, where its clock stands.
+   */
+  append: (
+    id: string,
+    fresh: readonly Entry[],
+    cook: { finishedMs: number | null; clockMs?: number | null },
+  ): Promise<void> =>
+    inOne(db, async (trx) => {
+      if (fresh.length > 0) await addEntries(trx, id, fresh);
+      await trx<CookRow>('cooks')
+        .where({ id })
+        .update({
+          finished_ms: cook.finishedMs,
+          ...(cook.clockMs == null ? {} : { clock_ms: cook.clockMs }),
+        });
+    }),
+
+  /** Adds readings of cooks and remembers where their clocks stand, in one write. */
+  addReadings: (
+    of: readonly { id: string; readings: readonly Reading[]; clockMs: number }[],
+  ): Promise<void> =>
+    inOne(db, async (trx) => {
+      for (const { id, readings, clockMs } of of) {
+        await trx.raw(ADD_READINGS, [id, JSON.stringify(readings)]);
+        await trx('cooks').where({ id }).update({ clock_ms: clockMs });
+      }
     }),
 
   async setClock(id: string, clockMs: number, speed: number): Promise<void> {

@@ -83,7 +83,54 @@ const STEPS: Step[] = [
       await knex.schema.dropTableIfExists('kept_plans');
     },
   },
+  {
+    name: '2026-11-28-versions',
+    async up(knex) {
+      for (const table of ['pits', 'kept_plans']) {
+        await knex.schema.alterTable(table, (t) => {
+          t.integer('version').notNullable().defaultTo(1);
+        });
+      }
+      await knex.schema.createTable('versions', (t) => {
+        t.text('of').primary();
+        t.integer('version').notNullable();
+      });
+      await knex('versions').insert({ of: 'shelf', version: 1 });
+    },
+    async down(knex) {
+      await knex.schema.dropTableIfExists('versions');
+      for (const table of ['pits', 'kept_plans']) {
+        await knex.schema.alterTable(table, (t) => {
+          t.dropColumn('version');
+        });
+      }
+    },
+  },
+  {
+    // What the list of cooks shows, so that it can be told without reading every plan.
+    name: '2026-11-28-cook-list',
+    async up(knex) {
+      await knex.schema.alterTable('cooks', (t) => {
+        t.integer('people').notNullable().defaultTo(1);
+        t.text('cut').notNullable().defaultTo('');
+        t.integer('pieces').notNullable().defaultTo(1);
+      });
+      await knex('cooks').update({
+        people: knex.raw("json_extract(plan, '$.request.people')"),
+        cut: knex.raw("json_extract(plan, '$.request.meats[0].cut')"),
+        pieces: knex.raw("json_extract(plan, '$.pieces')"),
+      });
+    },
+    async down(knex) {
+      await knex.schema.alterTable('cooks', (t) => {
+        t.dropColumns('people', 'cut', 'pieces');
+      });
+    },
+  },
 ];
+
+/** Names of all steps, the oldest first. */
+export const STEP_NAMES: readonly string[] = STEPS.map((s) => s.name);
 
 /** A static list for Knex: no directory is scanned. */
 export const migrationSource: Knex.MigrationSource<Step> = {

@@ -1,6 +1,7 @@
 /** The yard's pits. */
-import type { PitRecord } from '@ostrin/contract';
+import type { PitRecord, Versioned } from '@ostrin/contract';
 import type { Knex } from 'knex';
+import { expectVersion, type Expected } from './versions';
 
 interface Row {
   id: string;
@@ -8,33 +9,42 @@ interface Row {
   preset: string;
   overrides: string;
   vent_way: PitRecord['ventWay'];
+  version: number;
 }
 
-const fromRow = (r: Row): PitRecord => ({
+const fromRow = (r: Row): Versioned<PitRecord> => ({
   id: r.id,
   name: r.name,
   preset: r.preset,
   overrides: JSON.parse(r.overrides) as PitRecord['overrides'],
   ventWay: r.vent_way,
+  version: r.version,
 });
 
 /** The repository of pits. */
 export function pitStore(db: Knex) {
+  const get = async (id: string, on: Knex = db): Promise<Versioned<PitRecord> | null> => {
+    const row = await on<Row>('pits').where({ id }).first();
+    return row ? fromRow(row) : null;
+  };
   return {
-    async list(): Promise<PitRecord[]> {
+    async list(): Promise<Versioned<PitRecord>[]> {
       return (await db<Row>('pits').orderBy('name')).map(fromRow);
     },
-    async get(id: string): Promise<PitRecord | null> {
-      const row = await db<Row>('pits').where({ id }).first();
-      return row ? fromRow(row) : null;
-    },
-    async put(pit: PitRecord): Promise<void> {
-      const { ventWay, overrides, ...rest } = pit;
-      await db<Row>('pits')
-        .insert({ ...rest, overrides: JSON.stringify(overrides), vent_way: ventWay })
-        .onConflict('id')
-        .merge();
-    },
+    get,
+    /** Makes or changes a pit; returns it with its new version. Throws `Stale`. */
+    put: (pit: PitRecord, expected: Expected = null): Promise<Versioned<PitRecord>> =>
+      db.transaction(async (trx) => {
+        const known = await get(pit.id, trx);
+        expectVersion(known, expected);
+        const version = (known?.version ?? 0) + 1;
+        const { ventWay, overrides, ...rest } = pit;
+        await trx<Row>('pits')
+          .insert({ ...rest, overrides: JSON.stringify(overrides), vent_way: ventWay, version })
+          .onConflict('id')
+          .merge();
+        return { ...pit, version };
+      }),
   };
 }
 

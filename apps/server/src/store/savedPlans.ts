@@ -1,6 +1,7 @@
 /** Kept plans and the shelf, in and out of the database. */
-import type { SavedPlan, Shelf } from '@ostrin/contract';
+import type { SavedPlan, Shelf, Versioned } from '@ostrin/contract';
 import type { Knex } from 'knex';
+import { expectVersion, type Expected } from './versions';
 
 interface PlanRow {
   id: string;
@@ -8,6 +9,12 @@ interface PlanRow {
   favourite: number | boolean;
   request: string;
   changed_ms: number;
+  version: number;
+}
+
+interface VersionRow {
+  of: string;
+  version: number;
 }
 
 interface FuelRow {
@@ -17,61 +24,75 @@ interface FuelRow {
   each: number | null;
 }
 
-const fromRow = (r: PlanRow): SavedPlan => ({
+const fromRow = (r: PlanRow): Versioned<SavedPlan> => ({
   id: r.id,
   name: r.name,
   favourite: Boolean(r.favourite),
   request: JSON.parse(r.request) as SavedPlan['request'],
   changedAt: r.changed_ms,
+  version: r.version,
 });
 
 /** The repository of kept plans. */
 export function savedPlanStore(db: Knex) {
+  const get = async (on: Knex, id: string): Promise<Versioned<SavedPlan> | null> => {
+    const row = await on<PlanRow>('kept_plans').where({ id }).first();
+    return row ? fromRow(row) : null;
+  };
   return {
     /** Favourites first, then the newest. */
-    async list(): Promise<SavedPlan[]> {
+    async list(): Promise<Versioned<SavedPlan>[]> {
       const rows = await db<PlanRow>('kept_plans').orderBy([
         { column: 'favourite', order: 'desc' },
         { column: 'changed_ms', order: 'desc' },
       ]);
       return rows.map(fromRow);
     },
-    /** Keeps a plan; says whether it is new. */
-    async put(plan: SavedPlan): Promise<boolean> {
-      const { changedAt, request, ...rest } = plan;
-      const row = { ...rest, request: JSON.stringify(request), changed_ms: changedAt };
-      return db.transaction(async (tx) => {
-        const known = await tx<PlanRow>('kept_plans').where({ id: plan.id }).update(row);
-        if (known === 0) await tx<PlanRow>('kept_plans').insert(row);
-        return known === 0;
-      });
-    },
-    /** Says whether there was one. */
-    async remove(id: string): Promise<boolean> {
-      return (await db<PlanRow>('kept_plans').where({ id }).delete()) > 0;
-    },
+    /** Keeps a plan; returns it with its new version. Throws `Stale`. */
+    put: (plan: SavedPlan, expected: Expected = null): Promise<Versioned<SavedPlan>> =>
+      db.transaction(async (trx) => {
+        const known = await get(trx, plan.id);
+        expectVersion(known, expected);
+        const version = (known?.version ?? 0) + 1;
+        const { changedAt, request, ...rest } = plan;
+        await trx<PlanRow>('kept_plans')
+          .insert({ ...rest, request: JSON.stringify(request), changed_ms: changedAt, version })
+          .onConflict('id')
+          .merge();
+        return { ...plan, version };
+      }),
+    /** Says whether there was one. Throws `Stale`. */
+    remove: (id: string, expected: Expected = null): Promise<boolean> =>
+      db.transaction(async (trx) => {
+        const known = await get(trx, id);
+        if (known) expectVersion(known, expected);
+        return (await trx<PlanRow>('kept_plans').where({ id }).delete()) > 0;
+      }),
   };
 }
 
 /** The repository of the shelf: one row a fuel. */
 export function shelfStore(db: Knex) {
+  const get = async (on: Knex = db): Promise<Versioned<Shelf>> => {
+    const rows = await on<FuelRow>('fuels').orderBy('fuel');
+    const { version } = (await on<VersionRow>('versions').where({ of: 'shelf' }).first())!;
+    type Fuel = Shelf['prices'][number]['fuel'];
+    return {
+      fuelOnHand: rows.flatMap((r) =>
+        r.on_hand_kg === null ? [] : [{ fuel: r.fuel as Fuel, massKg: r.on_hand_kg }],
+      ),
+      prices: rows.flatMap((r) =>
+        r.bag_kg === null || r.each === null
+          ? []
+          : [{ fuel: r.fuel as Fuel, bagKg: r.bag_kg, each: r.each }],
+      ),
+      version,
+    };
+  };
   return {
-    async get(): Promise<Shelf> {
-      const rows = await db<FuelRow>('fuels').orderBy('fuel');
-      type Fuel = Shelf['prices'][number]['fuel'];
-      return {
-        fuelOnHand: rows.flatMap((r) =>
-          r.on_hand_kg === null ? [] : [{ fuel: r.fuel as Fuel, massKg: r.on_hand_kg }],
-        ),
-        prices: rows.flatMap((r) =>
-          r.bag_kg === null || r.each === null
-            ? []
-            : [{ fuel: r.fuel as Fuel, bagKg: r.bag_kg, each: r.each }],
-        ),
-      };
-    },
-    /** Puts a whole shelf in place of the old one. */
-    async put(shelf: Shelf): Promise<void> {
+    get,
+    /** Puts a whole shelf in place of the old one; returns it with its new version. Throws `Stale`. */
+    async put(shelf: Shelf, expected: Expected = null): Promise<Versioned<Shelf>> {
       const rows = new Map<string, FuelRow>();
       const row = (fuel: string): FuelRow => {
         const r = rows.get(fuel) ?? { fuel, on_hand_kg: null, bag_kg: null, each: null };
@@ -80,9 +101,12 @@ export function shelfStore(db: Knex) {
       };
       for (const s of shelf.fuelOnHand) row(s.fuel).on_hand_kg = s.massKg;
       for (const p of shelf.prices) Object.assign(row(p.fuel), { bag_kg: p.bagKg, each: p.each });
-      await db.transaction(async (tx) => {
-        await tx<FuelRow>('fuels').delete();
-        if (rows.size > 0) await tx<FuelRow>('fuels').insert([...rows.values()]);
+      return db.transaction(async (trx) => {
+        expectVersion(await get(trx), expected);
+        await trx<FuelRow>('fuels').delete();
+        if (rows.size > 0) await trx<FuelRow>('fuels').insert([...rows.values()]);
+        await trx<VersionRow>('versions').where({ of: 'shelf' }).increment('version');
+        return get(trx);
       });
     },
   };

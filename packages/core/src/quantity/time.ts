@@ -3,6 +3,7 @@ import { tzOffset } from '@date-fns/tz/tzOffset';
 
 export const MINUTE_MS = 60_000;
 export const HOUR_MS = 3_600_000;
+export const DAY_MS = 86_400_000;
 
 /** Whether a time zone is known here. */
 export const knownZone = (zone: string): boolean => !Number.isNaN(tzOffset(zone, new Date(0)));

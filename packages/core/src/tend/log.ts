@@ -15,8 +15,14 @@ export type EntryBody =
   | { kind: 'retime'; target: string; to: number }
   | { kind: 'finish' };
 
+/** Who wrote an entry: the name of a member of the crew, and the device it was written on. */
+export interface Writer {
+  by?: string;
+  device?: string;
+}
+
 /** One entry. `id` is chosen by whoever wrote it; `at` is the cook's clock, epoch ms. */
-export type Entry = { id: string; at: number; jobId?: string } & EntryBody;
+export type Entry = { id: string; at: number; jobId?: string } & Writer & EntryBody;
 
 /** A line of the log as it stands after undo and corrections. */
 export interface LogLine {
@@ -30,6 +36,8 @@ export interface LogLine {
   body: Extract<EntryBody, { kind: 'act' | 'note' | 'job' }>;
   /** Whether its time was corrected. */
   corrected: boolean;
+  /** Who wrote it; left out where that is not known. */
+  by?: string;
 }
 
 export interface Log {
@@ -49,7 +57,14 @@ export function foldLog(entries: readonly Entry[]): Log {
   for (const e of entries) {
     if (undone.has(e.id)) continue;
     if (e.kind === 'act' || e.kind === 'note' || e.kind === 'job') {
-      lines.set(e.id, { id: e.id, at: e.at, jobId: e.jobId, body: e, corrected: false });
+      lines.set(e.id, {
+        id: e.id,
+        at: e.at,
+        jobId: e.jobId,
+        body: e,
+        corrected: false,
+        ...(e.by ? { by: e.by } : {}),
+      });
     } else if (e.kind === 'finish') finishedAt = e.at;
   }
   for (const e of entries) {
@@ -103,4 +118,38 @@ export function entryProblem(
     return { field: 'target', message: `the time of a ${target.kind} cannot be changed` };
   }
   return null;
+}
+
+/** Two phones that log the like within this time may mean the same, ms. */
+const SAME_THING_MS = MINUTE_MS;
+
+/**
+ * The entry that another device wrote of the same thing: of the same job at any time, or the same deed within a
+ * minute. Null where there is none, where it was taken back, or where a device is not known.
+ */
+export function alreadyLogged(entries: readonly Entry[], entry: Entry): Entry | null {
+  if (!entry.device || (entry.kind !== 'act' && entry.kind !== 'job')) return null;
+  const undone = new Set(entries.flatMap((e) => (e.kind === 'undo' ? [e.target] : [])));
+  return (
+    entries.find(
+      (e) =>
+        e.id !== entry.id &&
+        !undone.has(e.id) &&
+        e.device !== undefined &&
+        e.device !== entry.device &&
+        ((entry.jobId !== undefined && e.jobId === entry.jobId) ||
+          (Math.abs(e.at - entry.at) <= SAME_THING_MS && isSameDeed(e, entry))),
+    ) ?? null
+  );
+}
+
+/** Whether two entries tell of the like: the same deed to the same piece, with vents to the same openings. */
+function isSameDeed(a: Entry, b: Entry): boolean {
+  if (a.kind !== 'act' || b.kind !== 'act' || a.action.do !== b.action.do) return false;
+  const [x, y] = [a.action, b.action];
+  if ('meat' in x && 'meat' in y && x.meat !== y.meat) return false;
+  if (x.do === 'set-vents' && y.do === 'set-vents') {
+    return x.intakeFraction === y.intakeFraction && x.exhaustFraction === y.exhaustFraction;
+  }
+  return !(x.do === 'add-fuel' && y.do === 'add-fuel') || x.fuel === y.fuel;
 }

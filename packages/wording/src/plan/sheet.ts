@@ -58,9 +58,20 @@ export function pitName(plan: Plan, id: string): string {
 
 /** A heading for one pit's part where there are several. */
 const ofPit = (plan: Plan, id: string): string[] =>
-  plan.fires.length > 1 ? [`### ${pitName(plan, id)}`] : [];
+  plan.fires.length > 1 ? [`### ${plainMarkdown(pitName(plan, id))}`] : [];
 
-const list = (lines: readonly string[]): string => lines.map((l) => `- ${l}`).join('\n');
+/**
+ * A text that people may have written, inside Markdown: what would be read as HTML, a link or another mark is
+ * shown as it was written.
+ */
+const plainMarkdown = (text: string): string =>
+  text
+    .replaceAll('&', '&amp;')
+    .replace(/[\\`*_[\]<>#]/g, (mark) => `\\${mark}`)
+    .replaceAll(/[\r\n]+/g, ' ');
+
+const list = (lines: readonly string[]): string =>
+  lines.map((l) => `- ${plainMarkdown(l)}`).join('\n');
 
 const ventLine = (v: Plan['vents'][number]): string =>
   `${v.at.slice(11)} ${v.inWords}${v.ifHigh ? ` If high: ${v.ifHigh}` : ''}${v.ifLow ? ` If low: ${v.ifLow}` : ''}`;
@@ -69,9 +80,9 @@ const ventLine = (v: Plan['vents'][number]): string =>
 export function markdownOf(plan: Plan, title: string): string {
   const units = plan.request.units ?? METRIC;
   const day = plan.serveAt.slice(0, 10);
-  const cell = (text: string): string => text.replaceAll('|', '/').replaceAll('\n', ' ');
+  const cell = (text: string): string => plainMarkdown(text).replaceAll('|', '/');
   return [
-    `# ${title}`,
+    `# ${plainMarkdown(title)}`,
     `Serve ${countWords(plan.request.people, 'person', 'people')} at ${plan.serveAt.slice(11)} on ${day}. Light at ${plan.lightAt.slice(11)} (${plan.lightAt.slice(0, 10)}).`,
     '## Ready',
     list(

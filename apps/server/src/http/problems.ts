@@ -1,5 +1,5 @@
 /** Errors as RFC 9457 problem details. */
-import type { FieldProblem, ProblemDetails } from '@ostrin/contract';
+import { MOST_PROBLEMS, type FieldProblem, type ProblemDetails } from '@ostrin/contract';
 import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
 
 /** An error that knows how it is to be told. */
@@ -8,6 +8,8 @@ export class Problem extends Error {
     readonly status: number,
     readonly title: string,
     readonly errors: FieldProblem[] = [],
+    /** More of the problem details. */
+    readonly more: Pick<ProblemDetails, 'current' | 'already' | 'detail'> = {},
   ) {
     super(title);
   }
@@ -20,35 +22,31 @@ export const invalid = (errors: FieldProblem[]): Problem =>
 /** 404 for a thing by name. */
 export const missing = (what: string): Problem => new Problem(404, `No such ${what}`);
 
-function send(res: Response, status: number, title: string, errors?: FieldProblem[]): void {
+function send(
+  res: Response,
+  status: number,
+  title: string,
+  errors: FieldProblem[] = [],
+  more: Problem['more'] = {},
+): void {
   const body: ProblemDetails = {
     type: 'about:blank',
     title,
     status,
-    ...(errors && errors.length > 0 ? { errors } : {}),
+    ...(errors.length > 0 ? { errors: errors.slice(0, MOST_PROBLEMS) } : {}),
+    ...more,
   };
   res.status(status).type('application/problem+json').send(JSON.stringify(body));
 }
 
-/** Writes with a body must be JSON. */
-export const jsonOnly: RequestHandler = (req, _res, next) => {
-  const writes = req.method === 'POST' || req.method === 'PUT' || req.method === 'PATCH';
-  if (writes && !req.is('application/json')) {
-    next(new Problem(415, 'Send the body as application/json'));
-    return;
-  }
-  next();
-};
-
 /** Nothing under /api by that name. */
 export const noRoute: RequestHandler = (req, _res, next) => {
-  next(new Problem(404, `Nothing at ${req.method} ${req.path}`));
+  next(new Problem(404, `Nothing at ${req.method} ${req.path.slice(0, 100)}`));
 };
 
 interface HttpError {
   status?: number;
   type?: string;
-  message?: string;
 }
 
 /** The last handler: whatever went wrong, told as problem details. */
@@ -58,14 +56,12 @@ export const tellProblem: ErrorRequestHandler = (error: unknown, req, res, next)
     return;
   }
   if (error instanceof Problem) {
-    send(res, error.status, error.title, error.errors);
+    send(res, error.status, error.title, error.errors, error.more);
     return;
   }
   const http = error as HttpError;
   if (http.type === 'entity.too.large') send(res, 413, 'The body is too large');
-  else if (http.type === 'entity.parse.failed') {
-    send(res, 400, 'The body is not JSON', [{ field: '', message: http.message ?? 'not JSON' }]);
-  } else if (http.type === 'encoding.unsupported' || http.type === 'charset.unsupported') {
+  else if (http.type === 'encoding.unsupported' || http.type === 'charset.unsupported') {
     send(res, 415, 'That encoding is not read here');
   } else if (http.status && http.status >= 400 && http.status < 500) {
     send(res, http.status, 'The request could not be read');

@@ -1,0 +1,27 @@
+/** A tap on its way to the server. */
+import type { Entry } from '@ostrin/core';
+
+/** Why the server did not take a tap. */
+export interface Refusal {
+  /** The HTTP status. */
+  status: number;
+  /** What the server said. */
+  reason: string;
+  /** What another phone logged of the same thing. */
+  already?: Entry;
+}
+
+export interface Tap {
+  /** Its place in the order of taps; given when it is kept. */
+  seq?: number;
+  cookId: string;
+  /** What the cook is called, to name it when it is no longer open. */
+  cookName: string;
+  entry: Entry;
+  /** Whether its writer was asked and wants it stored all the same. */
+  confirmed?: boolean;
+  /** Set aside until its writer decides; null while it waits to be sent. */
+  refused: Refusal | null;
+  /** Times that the server failed on it. */
+  failures: number;
+}

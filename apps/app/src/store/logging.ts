@@ -1,0 +1,39 @@
+/** Writing into the log of the open cook: each tap is kept before it is shown. */
+import type { Entry, EntryBody } from '@ostrin/core';
+import { v4 as newId } from 'uuid';
+import { keepEntries, useOutbox } from '../outbox/outbox';
+import { allEntries, useLive } from './live';
+import { useSettings } from './settings';
+
+/** What is to be logged. */
+export interface Deed {
+  body: EntryBody;
+  /** The job it does. */
+  jobId?: string;
+}
+
+/** An entry of this device and whoever uses it. */
+export function entryOf({ body, jobId }: Deed, at: number): Entry {
+  const { device, me } = useSettings.getState();
+  return {
+    id: newId(),
+    at: Math.round(at),
+    ...(jobId ? { jobId } : {}),
+    device,
+    ...(me ? { by: me } : {}),
+    ...body,
+  };
+}
+
+/** The log of the open cook, with what is on its way. */
+export const openLog = (): Entry[] => allEntries(useLive.getState(), useOutbox.getState().taps);
+
+/** Logs deeds of one touch, all or none. Returns their entries; none where no cook is open or the job was done. */
+export async function logDeeds(deeds: readonly Deed[], at: number): Promise<Entry[]> {
+  const { cookId, name } = useLive.getState();
+  if (!cookId || deeds.length === 0) return [];
+  return keepEntries(
+    { id: cookId, name },
+    deeds.map((deed) => entryOf(deed, at)),
+  );
+}

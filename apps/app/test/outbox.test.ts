@@ -1,0 +1,206 @@
+/** Taps are kept before they are shown, sent once, in order, and never let go without their writer. */
+import 'fake-indexeddb/auto';
+import type { Entry } from '@ostrin/core';
+import { v4 as newId } from 'uuid';
+import type * as OutboxModule from '../src/outbox/outbox';
+import { reply } from './help';
+
+type Outbox = typeof OutboxModule;
+
+/** Another tab of the same browser: its own code and memory, the same database. */
+function openTab(): { tab: Outbox; sent: Entry[]; close: () => void } {
+  let tab: Outbox | null = null;
+  jest.isolateModules(() => {
+    tab = jest.requireActual<Outbox>('../src/outbox/outbox');
+  });
+  const sent: Entry[] = [];
+  const close = tab!.openOutbox({
+    sent: (_cook, entries) => void sent.push(...entries),
+    away: () => undefined,
+  });
+  return { tab: tab!, sent, close };
+}
+
+let clock = 0;
+const note = (text: string): Entry => ({ id: newId(), at: ++clock, kind: 'note', text });
+const job = (jobId: string): Entry => ({ id: newId(), at: ++clock, kind: 'job', jobId });
+const LUNCH = { id: 'lunch', name: 'Lunch' };
+const DINNER = { id: 'dinner', name: 'Dinner' };
+
+/** What the server has: entries by cook, each once; and how it answers. */
+let stored: Map<string, Entry[]>;
+let answer: (cook: string, entry: Entry, body: { confirmed?: boolean }) => Promise<Response> | null;
+
+/** Lets everything that is under way come to rest. */
+async function settle(): Promise<void> {
+  for (let i = 0; i < 30; i++) await new Promise((done) => setTimeout(done, 2));
+}
+
+const texts = (cook: string): string[] =>
+  (stored.get(cook) ?? []).map((e) => (e.kind === 'note' ? e.text : e.kind));
+
+let tabs: { close: () => void }[] = [];
+const open = () => {
+  const tab = openTab();
+  tabs.push(tab);
+  return tab;
+};
+
+beforeEach(() => {
+  stored = new Map();
+  answer = () => null;
+  global.fetch = jest.fn((path: unknown, init?: RequestInit) => {
+    const cook = String(path).split('/')[3]!;
+    const body = JSON.parse(String(init!.body)) as { entries: Entry[]; confirmed?: boolean };
+    const said = answer(cook, body.entries[0]!, body);
+    if (said) return said;
+    const before = stored.get(cook) ?? [];
+    if (!before.some((e) => e.id === body.entries[0]!.id)) {
+      stored.set(cook, [...before, ...body.entries]);
+    }
+    return reply(201, { stored: [] });
+  });
+});
+
+afterEach(async () => {
+  // Nothing is left for the next test.
+  answer = () => null;
+  const { tab } = open();
+  await settle();
+  for (const tap of tab.useOutbox.getState().taps) await tab.decide(tap, 'discard');
+  for (const t of tabs) t.close();
+  tabs = [];
+});
+
+const down = (): Promise<Response> => Promise.reject(new TypeError('down'));
+const refuse = (status: number, title: string, more: object = {}) =>
+  reply(status, { title, status, ...more });
+
+it('shows a tap when it is kept, and sends it once', async () => {
+  const { tab, sent } = open();
+  const [entry] = await tab.keepEntries(LUNCH, [note('windy')]);
+  expect(tab.useOutbox.getState().taps.map((t) => t.entry)).toEqual([entry]);
+  await settle();
+  expect(texts('lunch')).toEqual(['windy']);
+  expect(sent).toEqual([entry]);
+  expect(tab.useOutbox.getState().taps).toEqual([]);
+});
+
+it('keeps what two tabs log while the server is away, through a reload, and sends each once, in order', async () => {
+  answer = down;
+  const [a, b] = [open(), open()];
+  for (const n of [1, 2, 3]) {
+    await a.tab.keepEntries(LUNCH, [note(`a${n}`)]);
+    await b.tab.keepEntries(LUNCH, [note(`b${n}`)]);
+  }
+  await settle();
+  a.close();
+  b.close();
+  answer = () => null;
+  const { tab } = open();
+  await settle();
+  expect(texts('lunch')).toEqual(['a1', 'b1', 'a2', 'b2', 'a3', 'b3']);
+  expect(tab.useOutbox.getState().taps).toEqual([]);
+});
+
+it('never lets a refused tap go by itself, and lets the others pass', async () => {
+  const { tab } = open();
+  for (const status of [404, 409, 413, 422]) {
+    answer = (cook) => (cook === 'lunch' ? refuse(status, `No: ${status}`) : null);
+    await tab.keepEntries(LUNCH, [note(`refused ${status}`)]);
+    await tab.keepEntries(DINNER, [note(`taken ${status}`)]);
+    await settle();
+  }
+  expect(texts('dinner')).toHaveLength(4);
+  const { taps } = tab.useOutbox.getState();
+  expect(taps.map((t) => t.refused?.status)).toEqual([404, 409, 413, 422]);
+  expect(taps[1]!.refused!.reason).toBe('No: 409');
+  // They are still there after a reload.
+  const next = open();
+  await settle();
+  expect(next.tab.useOutbox.getState().taps).toHaveLength(4);
+});
+
+it('does with a refused tap what its writer decides', async () => {
+  const { tab } = open();
+  answer = (_cook, _entry, { confirmed }) => (confirmed ? null : refuse(409, 'It is finished'));
+  for (const text of ['send', 'note', 'discard']) await tab.keepEntries(LUNCH, [note(text)]);
+  await settle();
+  const [send, keep, drop] = tab.useOutbox.getState().taps;
+  await tab.decide(send!, 'send');
+  await tab.decide(drop!, 'discard');
+  await settle();
+  answer = () => null;
+  await tab.decide(keep!, { note: note('what was done') });
+  await settle();
+  expect(texts('lunch')).toEqual(['send', 'what was done']);
+  expect(tab.useOutbox.getState().taps).toEqual([]);
+});
+
+it('waits where the server asks for it, and tries again by itself', async () => {
+  const { tab } = open();
+  for (const status of [401, 408, 429, 503]) {
+    answer = () => refuse(status, 'Not now');
+    await tab.keepEntries(LUNCH, [note(String(status))]);
+    await settle();
+    expect(tab.useOutbox.getState().taps.every((t) => t.refused === null)).toBe(true);
+  }
+  answer = () => null;
+  await tab.sendTaps();
+  expect(texts('lunch')).toEqual(['401', '408', '429', '503']);
+});
+
+it('a tap on which the server fails blocks no other cook, and in the end not its own', async () => {
+  const { tab } = open();
+  answer = (_cook, entry) =>
+    entry.kind === 'note' && entry.text === 'poison' ? refuse(500, 'Fault') : null;
+  await tab.keepEntries(LUNCH, [note('poison')]);
+  await tab.keepEntries(LUNCH, [note('behind it')]);
+  await tab.keepEntries(DINNER, [note('elsewhere')]);
+  await settle();
+  expect(texts('dinner')).toEqual(['elsewhere']);
+  expect(texts('lunch')).toEqual([]);
+  for (let i = 0; i < 5; i++) await tab.sendTaps();
+  expect(texts('lunch')).toEqual(['behind it']);
+  expect(tab.useOutbox.getState().taps).toHaveLength(1);
+  answer = () => null;
+  await tab.sendTaps();
+  expect(texts('lunch')).toEqual(['behind it', 'poison']);
+});
+
+it('does one job that two tabs do at the same moment', async () => {
+  answer = down;
+  const [a, b] = [open(), open()];
+  const made = await Promise.all([
+    a.tab.keepEntries(LUNCH, [job('wrap'), job('wrap')]),
+    b.tab.keepEntries(LUNCH, [job('wrap'), job('wrap')]),
+  ]);
+  expect(made.map((m) => m.length).sort()).toEqual([0, 2]);
+  expect(await b.tab.keepEntries(DINNER, [job('wrap')])).toHaveLength(1);
+});
+
+it('takes over what an earlier version had not sent', async () => {
+  const waiting = [{ cookId: 'lunch', entry: note('from before') }];
+  localStorage.setItem('ostrin-waiting', JSON.stringify({ state: { waiting }, version: 1 }));
+  open();
+  await settle();
+  expect(texts('lunch')).toEqual(['from before']);
+  expect(localStorage.getItem('ostrin-waiting')).toBeNull();
+});
+
+it('says so when the browser keeps nothing, and goes on sending from memory', async () => {
+  const { tab } = open();
+  await settle();
+  answer = down;
+  const full = jest.spyOn(IDBObjectStore.prototype, 'add').mockImplementation(() => {
+    throw new DOMException('full', 'QuotaExceededError');
+  });
+  await tab.keepEntries(LUNCH, [note('kept in memory')]);
+  expect(tab.useOutbox.getState()).toMatchObject({ keeping: 'memory' });
+  expect(tab.useOutbox.getState().taps).toHaveLength(1);
+  answer = () => null;
+  await tab.sendTaps();
+  full.mockRestore();
+  expect(texts('lunch')).toEqual(['kept in memory']);
+  expect(tab.useOutbox.getState().taps).toEqual([]);
+});

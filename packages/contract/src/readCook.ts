@@ -1,0 +1,189 @@
+/** Cooks and their logs from outside, checked whole. */
+import { DAY_MS, entryProblem, type Entry, type Plan, type PlanLog } from '@ostrin/core';
+import { CookDocDto, EntriesDto, NewCookDto, NewCooksDto } from './cook';
+import type { PlanDto } from './plan';
+import type { FieldProblem } from './problems';
+import { amountGiven, plainOf, scenarioProblems } from './read';
+import { toScenario } from './scenario';
+import type { CookDoc } from './types';
+import { validate, invalid, type Checked } from './validate';
+
+function planProblems(dto: PlanDto, field: string): FieldProblem[] {
+  const problems: FieldProblem[] = [];
+  const some = (list: unknown[], name: string): void => {
+    if (list.length === 0)
+      problems.push({ field: `${field}.${name}`, message: 'must have at least one entry' });
+  };
+  // A cook is one pit's.
+  const one = (list: unknown[], name: string): void => {
+    if (list.length !== 1)
+      problems.push({ field: `${field}.${name}`, message: 'must have one entry' });
+  };
+  one(dto.scenarios, 'scenarios');
+  one(dto.fires, 'fires');
+  some(dto.ready, 'ready');
+  some(dto.jobs, 'jobs');
+  some(dto.meatOnAt, 'meatOnAt');
+  one(dto.request.pits, 'request.pits');
+  some(dto.request.meats, 'request.meats');
+  if (dto.scenarios.length === 1) {
+    problems.push(
+      ...scenarioProblems(toScenario(dto.scenarios[0]!)).map((p) => ({
+        field: `${field}.scenarios[0].${p.field}`,
+        message: p.message,
+      })),
+    );
+  }
+  return problems;
+}
+
+/** A plan that was found good, with its scenarios as the engine takes them. */
+const planOf = (dto: PlanDto): Plan =>
+  plainOf<Plan>({ ...dto, scenarios: dto.scenarios.map(toScenario) });
+
+/** A cook to begin: what it is called, on which pit, and its plan. */
+export interface NewCook {
+  id: string;
+  name: string;
+  pitName: string;
+  plan: Plan;
+}
+
+/** Cooks to begin together, no two on one pit. */
+export function readNewCooks(plain: unknown): Checked<NewCook[]> {
+  const checked = validate(NewCooksDto, plain);
+  if (!checked.ok) return checked;
+  const { cooks } = checked.value;
+  const problems: FieldProblem[] = [];
+  if (cooks.length === 0) {
+    problems.push({ field: 'cooks', message: 'must have at least one entry' });
+  }
+  cooks.forEach((cook, i) => {
+    problems.push(...planProblems(cook.plan, `cooks[${i}].plan`));
+    for (const key of ['id', 'pitName'] as const) {
+      if (cooks.findIndex((c) => c[key] === cook[key]) !== i) {
+        problems.push({ field: `cooks[${i}].${key}`, message: `${cook[key]} is used twice` });
+      }
+    }
+  });
+  return problems.length > 0
+    ? invalid(problems)
+    : {
+        ok: true,
+        value: cooks.map(({ id, name, pitName, plan }) => ({
+          id,
+          name,
+          pitName,
+          plan: planOf(plan),
+        })),
+      };
+}
+
+/** One cook to begin, under an id that stands elsewhere. */
+export function readNewCook(plain: unknown): Checked<Omit<NewCook, 'id'>> {
+  const checked = validate(NewCookDto, plain);
+  if (!checked.ok) return checked;
+  const { name, pitName, plan } = checked.value;
+  const problems = planProblems(plan, 'plan');
+  return problems.length > 0
+    ? invalid(problems)
+    : { ok: true, value: { name, pitName, plan: planOf(plan) } };
+}
+
+/** A cook as far as new entries of its log depend on it. */
+export interface LoggedCook {
+  startMs: number;
+  plan: Pick<Plan, 'scenarios'>;
+  /** The log so far. */
+  entries: readonly Entry[];
+}
+
+/** Entries for the log of a cook; those already there are let through. */
+export function readEntries(
+  plain: unknown,
+  cook: LoggedCook,
+): Checked<{ entries: Entry[]; confirmed: boolean }> {
+  const checked = validate(EntriesDto, plain);
+  if (!checked.ok) return checked;
+  const entries = plainOf<Entry[]>(checked.value.entries);
+  const problems = logProblems(entries, cook);
+  return problems.length > 0
+    ? invalid(problems)
+    : { ok: true, value: { entries, confirmed: checked.value.confirmed ?? false } };
+}
+
+/** Preparation begins this long before a cook's planned lighting at most: the longest brine, and a day. */
+const BEFORE_COOK_MS = 15 * DAY_MS;
+/** What is dated later than this after the planned lighting does not belong to the cook. */
+const AFTER_COOK_MS = 31 * DAY_MS;
+
+/** The times that an entry or a reading of a cook can have, epoch ms. */
+export const cookSpanMs = (startMs: number): readonly [number, number] => [
+  startMs - BEFORE_COOK_MS,
+  startMs + AFTER_COOK_MS,
+];
+
+/** Problem with a time of a cook, or nothing. */
+function timeProblems(startMs: number, at: number, field: string): FieldProblem[] {
+  const [from, to] = cookSpanMs(startMs);
+  if (at >= from && at <= to) return [];
+  const day = (ms: number): string => new Date(ms).toISOString().slice(0, 10);
+  return [{ field, message: `must be a time of this cook, from ${day(from)} to ${day(to)}` }];
+}
+
+/** What is wrong with entries that would follow the log of a cook. */
+function logProblems(entries: readonly Entry[], cook: LoggedCook): FieldProblem[] {
+  const known = [...cook.entries];
+  const ids = new Set(known.map((e) => e.id));
+  const meats = new Set(cook.plan.scenarios.flatMap((s) => s.meats.map((m) => m.id)));
+  const problems: FieldProblem[] = [];
+  entries.forEach((e, i) => {
+    if (ids.has(e.id)) return;
+    const here = `entries[${i}]`;
+    const problem = entryProblem(known, e);
+    if (problem) problems.push({ field: `${here}.${problem.field}`, message: problem.message });
+    problems.push(...timeProblems(cook.startMs, e.at, `${here}.at`));
+    if (e.kind === 'retime') problems.push(...timeProblems(cook.startMs, e.to, `${here}.to`));
+    if (e.kind === 'act') problems.push(...deedProblems(e.action, meats, `${here}.action`));
+    known.push(e);
+    ids.add(e.id);
+  });
+  return problems;
+}
+
+/** What is wrong with something done: fuel without an amount, or a piece that this cook does not have. */
+function deedProblems(deed: PlanLog, meats: ReadonlySet<string>, field: string): FieldProblem[] {
+  if (deed.do === 'add-fuel' && !amountGiven(deed)) {
+    return [{ field: `${field}.pieces`, message: 'give pieces or massKg above 0' }];
+  }
+  if ('meat' in deed && !meats.has(deed.meat)) {
+    const message = `no meat of this cook has the id ${deed.meat}; it has ${[...meats].join(', ')}`;
+    return [{ field: `${field}.meat`, message }];
+  }
+  return [];
+}
+
+/** A whole `cook/1` document. */
+export function readCookDoc(plain: unknown): Checked<CookDoc> {
+  const checked = validate(CookDocDto, plain);
+  if (!checked.ok) return checked;
+  const problems = planProblems(checked.value.plan, 'plan');
+  if (problems.length > 0) return invalid(problems);
+  const doc: CookDoc = {
+    ...plainOf<CookDoc>({ ...checked.value, plan: null }),
+    plan: planOf(checked.value.plan),
+  };
+  problems.push(...logProblems(doc.entries, { ...doc, entries: [] }));
+  const ids = new Set<string>();
+  doc.entries.forEach((e, i) => {
+    if (ids.has(e.id)) problems.push({ field: `entries[${i}].id`, message: 'is used twice' });
+    ids.add(e.id);
+  });
+  doc.readings.forEach((r, i) => {
+    if (i > 0 && r.at <= doc.readings[i - 1]!.at) {
+      problems.push({ field: `readings[${i}].at`, message: 'must come after the one before' });
+    }
+    problems.push(...timeProblems(doc.startMs, r.at, `readings[${i}].at`));
+  });
+  return problems.length > 0 ? invalid(problems) : { ok: true, value: doc };
+}

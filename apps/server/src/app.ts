@@ -1,12 +1,17 @@
 /** The one server: API and app on one port. */
 import { openApi } from '@ostrin/contract/openapi';
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import type { Knex } from 'knex';
 import path from 'node:path';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import { accessStore } from './access/accessStore';
+import { ownHost, ownOrigin, roleAllows, signedIn } from './access/guard';
+import { ownNames } from './access/house';
+import { accessRoutes, signInRoute, type House } from './access/routes';
+import { signInPage } from './access/signInPage';
 import { jsonBody, textBody } from './http/jsonBody';
 import { noRoute, tellProblem } from './http/problems';
 import { CookClocks } from './live/cookClocks';
@@ -28,18 +33,27 @@ export interface AppOptions {
   /** Folder of the web export; left out in tests of the API alone. */
   webDir?: string;
   now?: () => number;
+  /** How the server is open; left out: to this machine alone. */
+  house?: House;
+  /** Names under which this machine is reached, beside its own. */
+  names?: readonly string[];
+  /** The certificate of the authority of this house, PEM; null where there is none. */
+  authority?: string | null;
 }
+
+const THIS_MACHINE: House = { home: false, secure: false, addresses: [] };
 
 /** What bodies may be: a cook of the past with all it holds, plans of all pits, and everything else. */
 const LIMITS = {
   import: { bytes: 16_000_000, values: 400_000 },
   begin: { bytes: 5_000_000, values: 200_000 },
   other: { bytes: 1_000_000, values: 20_000 },
+  signIn: { bytes: 2_000, values: 10 },
 };
 
 /** Everything a server needs, wired; `clocks.start()` begins the ticking. */
 export function createApp(options: AppOptions): { app: Express; clocks: CookClocks; hub: Hub } {
-  const { db, logger, pools } = options;
+  const { db, logger, pools, house = THIS_MACHINE } = options;
   const store = cookStore(db);
   const hub = new Hub();
   const now = options.now ?? Date.now;
@@ -50,8 +64,19 @@ export function createApp(options: AppOptions): { app: Express; clocks: CookCloc
   const app = express();
   app.set('env', 'production');
   app.disable('x-powered-by');
-  app.use(pinoHttp({ logger, autoLogging: { ignore: (req) => req.url === '/api/health' } }));
-  app.use(headers());
+  app.use(
+    pinoHttp({
+      logger,
+      autoLogging: { ignore: (req) => req.url === '/api/health' },
+      // Headers carry the keys of sessions: they are nobody's to read.
+      serializers: {
+        req: ({ method, url }: Request) => ({ method, url }),
+        res: ({ statusCode }: Response) => ({ statusCode }),
+      },
+    }),
+  );
+  app.use(headers(house.secure, options.authority == null));
+  app.use(ownHost(ownNames(options.names ?? [])), ownOrigin);
   app.use(
     compression({
       filter: (req, res) =>
@@ -59,6 +84,14 @@ export function createApp(options: AppOptions): { app: Express; clocks: CookCloc
         compression.filter(req, res),
     }),
   );
+
+  const access = accessStore(db, now);
+  if (house.home) {
+    app.use('/sign-in', signInPage(house.secure, options.authority ?? null));
+    app.use('/api/access/sign-in', jsonBody(LIMITS.signIn));
+    app.use('/api/access', signInRoute(access, house));
+    app.use(signedIn(access), roleAllows);
+  }
 
   app.use('/api/imports', textBody(LIMITS.import), importRoutes(services));
   app.post('/api/cooks', textBody(LIMITS.begin));
@@ -72,6 +105,7 @@ export function createApp(options: AppOptions): { app: Express; clocks: CookCloc
     res.json({ ok: true });
   });
   app.get('/api/events', (req, res) => hub.watch(null, req, res));
+  app.use('/api/access', accessRoutes(access, house, hub));
   app.use('/api/pits', pitRoutes(pitStore(db), hub));
   app.use('/api/plans', savedPlanRoutes(savedPlanStore(db), hub, now));
   app.use('/api/shelf', shelfRoutes(shelfStore(db), hub));
@@ -83,7 +117,7 @@ export function createApp(options: AppOptions): { app: Express; clocks: CookCloc
   return { app, clocks, hub };
 }
 
-const headers = () =>
+const headers = (secure: boolean, forGood: boolean) =>
   helmet({
     contentSecurityPolicy: {
       directives: {
@@ -97,7 +131,11 @@ const headers = () =>
         'upgrade-insecure-requests': null,
       },
     },
-    strictTransportSecurity: false,
+    // Only with a given certificate: one that was made here may be gone tomorrow.
+    strictTransportSecurity: secure && forGood,
+    // A page that came over plain HTTP from another device is refused these by the browser.
+    crossOriginOpenerPolicy: secure,
+    originAgentCluster: secure,
   });
 
 /** The web export: hashed files for ever, the page for every other path. */

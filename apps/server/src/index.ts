@@ -1,5 +1,6 @@
 /** The server's parts, for tests and scripts. */
-export { createApp } from './app';
+export { createApp, type AppOptions } from './app';
+export { accessStore } from './access/accessStore';
 export { closeDatabase, openDatabase } from './store/db';
 export { cookStore } from './store/cooks';
 export { loadDemo } from './demo/loadDemo';

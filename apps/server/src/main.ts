@@ -1,43 +1,44 @@
-/** Starts the server: `PORT` (8642), `OSTRIN_DB` (data/ostrin.sqlite), `OSTRIN_WEB`, `OSTRIN_DEMO=1`. */
+/** Starts the server. What it can be told stands in `start/settings.ts` and in the README. */
 import { mkdirSync } from 'node:fs';
+import http from 'node:http';
+import https from 'node:https';
 import path from 'node:path';
 import pino from 'pino';
 import { createApp } from './app';
 import { loadDemo } from './demo/loadDemo';
+import { houseOf, houseWords, passcodeOf, tlsOf } from './start/openHouse';
+import { readSettings, type Settings } from './start/settings';
 import { startProblem } from './start/startProblem';
 import { closeDatabase, openDatabase } from './store/db';
 import { Pools } from './workers/pools';
 
 const root = path.resolve(import.meta.dirname, '../../..');
-const settings = {
-  port: Number(process.env.PORT ?? 8642),
-  // Only this machine.
-  host: '127.0.0.1',
-  file: process.env.OSTRIN_DB ?? path.join(root, 'data/ostrin.sqlite'),
-};
-const webDir = process.env.OSTRIN_WEB ?? path.join(root, 'apps/app/dist');
-const logger = pino({ level: process.env.LOG_LEVEL ?? 'info' }, pino.destination(2));
 
-function giveUp(error: unknown): never {
-  process.stderr.write(`${startProblem(error, settings)}\n`);
-  process.exit(1);
-}
-
-async function start(): Promise<void> {
-  const { file, port, host } = settings;
+async function start(settings: Settings): Promise<void> {
+  const { file, port, host, webDir, home, names } = settings;
+  const logger = pino({ level: settings.logLevel }, pino.destination(2));
   if (file !== ':memory:') mkdirSync(path.dirname(file), { recursive: true });
+  const tls = await tlsOf(settings);
   const db = await openDatabase(file);
-  if (process.env.OSTRIN_DEMO === '1') {
+  if (settings.demo) {
     const added = await loadDemo(db, Date.now());
     if (added > 0) process.stdout.write(`Loaded the demo world: ${added} past cooks.\n`);
   }
+  const passcode = home ? await passcodeOf(db, settings) : null;
+  const house = houseOf(settings, port, tls !== null);
   const pools = new Pools((err) => logger.error({ err }, 'a thread failed'));
-  const { app, clocks, hub } = createApp({ db, logger, pools, webDir });
+  const authority = tls?.authority ?? null;
+  const { app, clocks, hub } = createApp({ db, logger, pools, webDir, house, names, authority });
   await clocks.start();
-  const server = app.listen(port, host, (error?: Error) => {
-    if (error) giveUp(error);
-    process.stdout.write(`Ostrin is ready at http://${host}:${port}\n`);
+  const server = tls ? https.createServer(tls, app) : http.createServer(app);
+  await new Promise<void>((done, failed) => {
+    server.once('error', failed);
+    server.listen(port, host, done);
   });
+  const self = host === '0.0.0.0' ? '127.0.0.1' : host;
+  process.stdout.write(`Ostrin is ready at ${tls ? 'https' : 'http'}://${self}:${port}\n`);
+  if (home) process.stdout.write(await houseWords(house, passcode));
+
   const stop = async (): Promise<void> => {
     hub.close();
     server.close();
@@ -50,4 +51,15 @@ async function start(): Promise<void> {
   process.on('SIGTERM', () => void stop());
 }
 
-await start().catch(giveUp);
+function giveUp(sentence: string): never {
+  process.stderr.write(`${sentence}\n`);
+  process.exit(1);
+}
+
+let settings: Settings;
+try {
+  settings = readSettings(process.env, process.argv.slice(2), root);
+} catch (error) {
+  giveUp(`${(error as Error).message}.`);
+}
+await start(settings).catch((error: unknown) => giveUp(startProblem(error, settings)));

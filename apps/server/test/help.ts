@@ -4,8 +4,9 @@ import { planDocument } from '@ostrin/wording';
 import { randomUUID } from 'node:crypto';
 import type { AddressInfo } from 'node:net';
 import type { Server } from 'node:http';
+import type { Knex } from 'knex';
 import pino from 'pino';
-import { closeDatabase, createApp, openDatabase, Pools } from '../src';
+import { closeDatabase, createApp, openDatabase, Pools, type AppOptions } from '../src';
 import { request } from '../../../packages/core/test/scenarios';
 
 const plans = new Map<string, Plan>();
@@ -27,21 +28,28 @@ afterAll(async () => {
 
 export interface TestServer {
   url: string;
+  db: Knex;
   stop(): Promise<void>;
 }
 
 /** Starts the API on a free port; `now` is its clock. */
-export async function startServer(file = ':memory:', now?: () => number): Promise<TestServer> {
+export async function startServer(
+  file = ':memory:',
+  now?: () => number,
+  more: Partial<AppOptions> = {},
+): Promise<TestServer> {
   const db = await openDatabase(file);
   pools ??= new Pools((error) => {
     throw error;
   });
-  const { app, clocks, hub } = createApp({ db, logger: pino({ level: 'silent' }), pools, now });
+  const logger = pino({ level: 'silent' });
+  const { app, clocks, hub } = createApp({ db, logger, pools, now, ...more });
   await clocks.start();
   const server = await new Promise<Server>((resolve) => {
     const s = app.listen(0, '127.0.0.1', () => resolve(s));
   });
   return {
+    db,
     url: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
     async stop() {
       hub.close();

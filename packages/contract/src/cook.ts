@@ -25,7 +25,16 @@ const Instant = (): PropertyDecorator => (target, property) => {
   Max(7258118399999)(target, property);
 };
 
-export const ENTRY_KINDS = ['act', 'note', 'job', 'undo', 'retime', 'finish'] as const;
+export const ENTRY_KINDS = [
+  'act',
+  'note',
+  'job',
+  'undo',
+  'retime',
+  'finish',
+  'hand-over',
+  'take-watch',
+] as const;
 
 /** Any entry of the log; the kinds add what they say. */
 export class EntryDto {
@@ -59,11 +68,18 @@ class RetimeEntryDto extends UndoEntryDto {
   @Instant() to!: number;
 }
 
+class HandOverEntryDto extends EntryDto {
+  @IsString() @Length(1, 40) to!: string;
+  @IsString() @MaxLength(4000) sheet!: string;
+}
+
 const KINDS = [
   { name: 'act', value: ActEntryDto },
   { name: 'note', value: NoteEntryDto },
   { name: 'job', value: EntryDto },
   { name: 'finish', value: EntryDto },
+  { name: 'hand-over', value: HandOverEntryDto },
+  { name: 'take-watch', value: EntryDto },
   { name: 'undo', value: UndoEntryDto },
   { name: 'retime', value: RetimeEntryDto },
 ];

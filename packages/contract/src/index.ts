@@ -1,4 +1,5 @@
 /** What app, server and command line say to each other. */
+export * from './access';
 export * from './problems';
 export * from './validate';
 export * from './cook';

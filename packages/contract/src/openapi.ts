@@ -23,7 +23,12 @@ const OBJECT: Json = { type: 'object' };
 const listOf = (schema: Json): Json => ({ type: 'array', items: schema });
 
 /** Answers that any operation may give. */
-const COMMON = { '500': problem('Something failed on our side; nothing was stored') };
+const COMMON = {
+  '401': problem('Sign in first: the server is open to the home network'),
+  '403': problem('The request comes from another page, or the role of the device is too small'),
+  '421': problem('The request names another host'),
+  '500': problem('Something failed on our side; nothing was stored'),
+};
 const MISSING = { '404': problem('There is none of that id') };
 const INVALID = {
   '400': problem('The body is not JSON'),
@@ -197,12 +202,56 @@ const PROBLEM_DETAILS: Json = {
   },
 };
 
+/** Who may come in. Devices and invitations are there only on a server that is open to the home network. */
+const accessPaths = (): Json => ({
+  [ROUTES.access]: { get: read('How the server is open, and the device that asks', OBJECT) },
+  [ROUTES.signIn]: {
+    post: operation({
+      summary: 'Sign a device in with the passcode or an invitation; sets a cookie',
+      body: body(ref('SignInDto')),
+      answers: {
+        '200': answer('Signed in', OBJECT),
+        '401': problem('Neither the passcode nor an invitation'),
+        '429': problem('Too many tries'),
+      },
+    }),
+  },
+  [ROUTES.signOut]: {
+    post: operation({
+      summary: 'Sign this device out',
+      body: body(OBJECT),
+      answers: { '200': answer('Signed out', OBJECT) },
+    }),
+  },
+  [ROUTES.devices]: { get: read('The devices that are signed in', listOf(OBJECT)) },
+  [ROUTES.device(ID)]: {
+    put: operation({
+      summary: 'Give a device another role',
+      body: body(ref('RoleDto')),
+      answers: { ...STORED, ...MISSING, '409': problem('It is the last cook') },
+    }),
+    delete: operation({
+      summary: 'Sign a device out',
+      answers: { '200': answer('Signed out', OBJECT), ...MISSING },
+    }),
+  },
+  [ROUTES.invites]: {
+    post: operation({
+      summary: 'Make an invitation for one device; its code is told once',
+      body: body(ref('InviteDto')),
+      answers: { '201': answer('Made', OBJECT) },
+    }),
+  },
+});
+
 /** The whole document. */
 export function openApi(): Json {
-  const withId = Object.entries({ ...yardPaths(), ...cookPaths() }).map(([path, item]) => [
-    path,
-    path.includes(ID) ? { parameters: [ID_PARAMETER], ...(item as Json) } : item,
-  ]);
+  const withId = Object.entries({ ...yardPaths(), ...cookPaths(), ...accessPaths() }).map(
+    ([path, item]) => [
+      path,
+      path.includes(ID) ? { parameters: [ID_PARAMETER], ...(item as Json) } : item,
+    ],
+  );
   return {
     openapi: '3.1.0',
     info: {

@@ -107,8 +107,39 @@ export interface ClockState {
   running: boolean;
 }
 
+/** What a device may do: everything, log but not delete or plan, or read. */
+export type Role = 'cook' | 'helper' | 'looker';
+
+/** A device that is signed in. */
+export interface Device {
+  /** Its id. */
+  id: string;
+  /** What it is called. */
+  device: string;
+  /** Who uses it. */
+  name: string;
+  /** What it may do. */
+  role: Role;
+  /** When it signed in, epoch ms. */
+  createdAt: number;
+  /** When it was seen last, epoch ms; to the minute. */
+  seenAt: number;
+}
+
+/** How the server is open, and who asks. */
+export interface Access {
+  /** Whether the home network reaches it. */
+  home: boolean;
+  /** Whether what passes is encrypted. */
+  secure: boolean;
+  /** Addresses at which other devices find it. */
+  addresses: string[];
+  /** The device that asks; null on a server for its own machine alone. */
+  me: Device | null;
+}
+
 /** What a list of the server holds that others may change. */
-export type SharedList = 'cooks' | 'pits' | 'plans' | 'shelf' | 'watch';
+export type SharedList = 'cooks' | 'pits' | 'plans' | 'shelf';
 
 /** What the event stream sends. Events of a cook name it. */
 export type LiveEvent =
@@ -145,6 +176,12 @@ export const ROUTES = {
   readingsCsv: (id: string): string => `/api/cooks/${id}/readings.csv`,
   actionsCsv: (id: string): string => `/api/cooks/${id}/actions.csv`,
   imports: '/api/imports',
+  access: '/api/access',
+  signIn: '/api/access/sign-in',
+  signOut: '/api/access/sign-out',
+  devices: '/api/access/devices',
+  device: (id: string): string => `/api/access/devices/${id}`,
+  invites: '/api/access/invites',
 } as const;
 
 /** RFC 9457 problem details, with a field for every problem. */
@@ -163,4 +200,6 @@ export interface ProblemDetails {
   current?: unknown;
   /** What another device logged of the same thing. */
   already?: Entry;
+  /** When to try again, s. */
+  retryAfterS?: number;
 }

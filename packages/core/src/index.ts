@@ -142,3 +142,4 @@ export {
 } from './tend/log';
 export type { Outlook, WrapOption } from './tend/outlook';
 export { summarise } from './tend/summary';
+export { heldWatch, type HeldWatch, type Offer } from './tend/watch';

@@ -87,5 +87,9 @@ export function entryWords(e: Entry, telling: Telling = UNKNOWN): string {
       return 'Time corrected';
     case 'finish':
       return 'Finished';
+    case 'hand-over':
+      return `Watch offered to ${e.to}`;
+    case 'take-watch':
+      return 'Watch taken';
   }
 }

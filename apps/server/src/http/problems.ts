@@ -9,7 +9,7 @@ export class Problem extends Error {
     readonly title: string,
     readonly errors: FieldProblem[] = [],
     /** More of the problem details. */
-    readonly more: Pick<ProblemDetails, 'current' | 'already' | 'detail'> = {},
+    readonly more: Pick<ProblemDetails, 'current' | 'already' | 'retryAfterS'> = {},
   ) {
     super(title);
   }
@@ -36,6 +36,7 @@ function send(
     ...(errors.length > 0 ? { errors: errors.slice(0, MOST_PROBLEMS) } : {}),
     ...more,
   };
+  if (more.retryAfterS !== undefined) res.set('Retry-After', String(more.retryAfterS));
   res.status(status).type('application/problem+json').send(JSON.stringify(body));
 }
 

@@ -1,6 +1,7 @@
 /** Who is watching, and telling them. */
 import type { LiveEvent } from '@ostrin/contract';
 import type { Request, Response } from 'express';
+import { deviceOf } from '../access/guard';
 
 const HEARTBEAT_MS = 10_000;
 /** A reader that has this much waiting is let go, bytes: it comes back and reads everything again. */
@@ -10,6 +11,8 @@ interface Watcher {
   res: Response;
   /** The one cook that is watched; null for everything. */
   cookId: string | null;
+  /** The signed-in device that watches; null on a server for this machine alone. */
+  deviceId: string | null;
 }
 
 /** Event streams. What is told within one turn of the event loop goes out in one write to each. */
@@ -35,7 +38,7 @@ export class Hub {
       return;
     }
     res.write(`retry: 1000\n${frame({ type: 'hello' })}`);
-    const watcher = { cookId, res };
+    const watcher = { cookId, res, deviceId: deviceOf(req)?.id ?? null };
     this.watchers.add(watcher);
     res.on('close', () => this.watchers.delete(watcher));
   }
@@ -50,6 +53,11 @@ export class Hub {
   /** Number of open streams. */
   get size(): number {
     return this.watchers.size;
+  }
+
+  /** Ends the streams of a device that was signed out. */
+  endOf(deviceId: string): void {
+    for (const { res, deviceId: of } of this.watchers) if (of === deviceId) res.end();
   }
 
   /** Ends all streams. */

@@ -11,6 +11,7 @@ import { alreadyLogged, epochOf, foldLog, MINUTE_MS, type Entry } from '@ostrin/
 import { isUUID } from 'class-validator';
 import { Router, type Request } from 'express';
 import isEqual from 'lodash/isEqual.js';
+import { deviceOf } from '../access/guard';
 import { invalid, missing, Problem } from '../http/problems';
 import type { CookClocks } from '../live/cookClocks';
 import type { Hub } from '../live/hub';
@@ -63,7 +64,7 @@ export function cookRoutes(services: CookServices): Router {
   addExports(router, services);
   router.post('/:id/entries', async (req, res) => {
     const { added, entries } = await inTurn(async () =>
-      append(services, await headOf(services, req), req.body),
+      append(services, await headOf(services, req), req.body, deviceOf(req)?.name),
     );
     res.status(added ? 201 : 200).json({ stored: entries.map((e) => e.id) });
   });
@@ -173,13 +174,15 @@ function newHead(cook: NewCook): CookHead {
   };
 }
 
-/** Adds entries to a cook's log; those that are there already are passed over. */
-async function append(services: CookServices, head: CookHead, body: unknown) {
+/** Adds entries to a cook's log, written by whoever is signed in; those that are there already are passed over. */
+async function append(services: CookServices, head: CookHead, body: unknown, by?: string) {
   const { store, clocks, hub } = services;
   const existing = await store.entries(head.id);
   const checked = readEntries(body, { ...head, entries: existing });
   if (!checked.ok) throw invalid(checked.problems);
-  const { entries, confirmed } = checked.value;
+  // Who is signed in is who wrote it, whatever the entry says.
+  const entries = by ? checked.value.entries.map((e) => ({ ...e, by })) : checked.value.entries;
+  const { confirmed } = checked.value;
   const ids = new Set(existing.map((e) => e.id));
   const fresh = entries.filter((e, i) => !ids.has(e.id) && firstOf(entries, e) === i);
   await refuseUsedIds(store, head.id, entries, existing, fresh);
@@ -218,7 +221,7 @@ async function refuseUsedIds(
 ): Promise<void> {
   const errors = entries.flatMap((e, i) => {
     const before = existing.find((x) => x.id === e.id) ?? entries[firstOf(entries, e)];
-    return before && before !== e && !isEqual(before, e)
+    return before && before !== e && !isEqual({ ...before, by: '' }, { ...e, by: '' })
       ? [{ field: `entries[${i}].id`, message: 'was used for something else' }]
       : [];
   });

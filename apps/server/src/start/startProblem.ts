@@ -1,13 +1,7 @@
 /** A start that failed, in one sentence that says what to do. */
 import { DamagedDatabase, NewerDatabase } from '../store/db';
 import { InUse } from '../store/lock';
-
-/** What the start was given. */
-export interface StartSettings {
-  file: string;
-  port: number;
-  host: string;
-}
+import type { Settings } from './settings';
 
 interface SystemError {
   code?: string;
@@ -15,7 +9,10 @@ interface SystemError {
 }
 
 /** Why the server could not start, and what to do about it. */
-export function startProblem(error: unknown, { file, port, host }: StartSettings): string {
+export function startProblem(
+  error: unknown,
+  { file, port, host }: Pick<Settings, 'file' | 'port' | 'host'>,
+): string {
   const folder = 'set OSTRIN_DB to a file in a folder that you can write to';
   if (error instanceof InUse) {
     return `Another server has ${file} open: stop that one, or set OSTRIN_DB to another file.`;

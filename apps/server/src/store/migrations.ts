@@ -127,6 +127,34 @@ const STEPS: Step[] = [
       });
     },
   },
+  {
+    name: '2026-11-28-access',
+    async up(knex) {
+      await knex.schema.createTable('access', (t) => {
+        t.text('of').primary();
+        t.text('hash').notNullable();
+      });
+      await knex.schema.createTable('sessions', (t) => {
+        t.text('id').primary();
+        t.text('token_hash').notNullable().unique();
+        t.text('device').notNullable();
+        t.text('name').notNullable();
+        t.text('role').notNullable();
+        t.integer('created_ms').notNullable();
+        t.integer('seen_ms').notNullable();
+      });
+      await knex.schema.createTable('invites', (t) => {
+        t.text('code_hash').primary();
+        t.text('role').notNullable();
+        t.integer('until_ms').notNullable();
+      });
+    },
+    async down(knex) {
+      for (const table of ['invites', 'sessions', 'access']) {
+        await knex.schema.dropTableIfExists(table);
+      }
+    },
+  },
 ];
 
 /** Names of all steps, the oldest first. */

@@ -6,14 +6,18 @@ import type { Action } from '../scenario/actions';
 import { MINUTE_MS } from '../quantity/time';
 import type { PlanJob, PlanLog } from '../plan/document/plan';
 
-/** What an entry says. `note` and `job` change no physics. */
+/** What an entry says. Only `act` changes physics. */
 export type EntryBody =
   | { kind: 'act'; action: PlanLog }
   | { kind: 'note'; text: string }
   | { kind: 'job' }
   | { kind: 'undo'; target: string }
   | { kind: 'retime'; target: string; to: number }
-  | { kind: 'finish' };
+  | { kind: 'finish' }
+  /** The watch is offered to somebody, with a sheet that tells how the fire stands. */
+  | { kind: 'hand-over'; to: string; sheet: string }
+  /** Whoever writes it holds the watch from now on. */
+  | { kind: 'take-watch' };
 
 /** Who wrote an entry: the name of a member of the crew, and the device it was written on. */
 export interface Writer {
@@ -49,6 +53,12 @@ export interface Log {
   jobsDone: ReadonlySet<string>;
 }
 
+/** An entry that makes a line of the log. */
+type LineEntry = Entry & LogLine['body'];
+
+const isLine = (e: Entry): e is LineEntry =>
+  e.kind === 'act' || e.kind === 'note' || e.kind === 'job';
+
 /** What the entries amount to, in order of time. Entries may arrive in any order; targets must exist. */
 export function foldLog(entries: readonly Entry[]): Log {
   const undone = new Set(entries.flatMap((e) => (e.kind === 'undo' ? [e.target] : [])));
@@ -56,7 +66,7 @@ export function foldLog(entries: readonly Entry[]): Log {
   let finishedAt: number | null = null;
   for (const e of entries) {
     if (undone.has(e.id)) continue;
-    if (e.kind === 'act' || e.kind === 'note' || e.kind === 'job') {
+    if (isLine(e)) {
       lines.set(e.id, {
         id: e.id,
         at: e.at,
@@ -114,7 +124,7 @@ export function entryProblem(
   const target = entries.find((e) => e.id === entry.target);
   if (!target) return { field: 'target', message: 'no entry of this cook has that id' };
   if (target.kind === 'undo') return { field: 'target', message: 'an undo cannot be undone' };
-  if (entry.kind === 'retime' && (target.kind === 'retime' || target.kind === 'finish')) {
+  if (entry.kind === 'retime' && !isLine(target)) {
     return { field: 'target', message: `the time of a ${target.kind} cannot be changed` };
   }
   return null;

@@ -1,0 +1,38 @@
+/** Who holds the watch of a cook, and whether it is being handed over. */
+import type { Entry } from './log';
+
+/** The watch as it is offered to somebody who has not taken it yet. */
+export interface Offer {
+  /** Who offers it; empty where that is not known. */
+  from: string;
+  /** To whom. */
+  to: string;
+  /** How the fire stands, and what is next, in words. */
+  sheet: string;
+  /** When, cook's clock, epoch ms. */
+  at: number;
+}
+
+export interface HeldWatch {
+  /** Who holds it; null while nobody took it. */
+  holder: string | null;
+  /** Since when, cook's clock, epoch ms. */
+  since: number | null;
+  /** An offer that was not taken yet. */
+  offer: Offer | null;
+}
+
+/** The watch that the entries of a log amount to. What was taken back does not count. */
+export function heldWatch(entries: readonly Entry[]): HeldWatch {
+  const undone = new Set(entries.flatMap((e) => (e.kind === 'undo' ? [e.target] : [])));
+  const told = entries
+    .filter((e) => !undone.has(e.id) && (e.kind === 'hand-over' || e.kind === 'take-watch'))
+    .sort((a, b) => a.at - b.at);
+  const watch: HeldWatch = { holder: null, since: null, offer: null };
+  for (const e of told) {
+    if (e.kind === 'hand-over') {
+      watch.offer = { from: e.by ?? '', to: e.to, sheet: e.sheet, at: e.at };
+    } else if (e.by) Object.assign(watch, { holder: e.by, since: e.at, offer: null });
+  }
+  return watch;
+}

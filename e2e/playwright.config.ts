@@ -11,7 +11,7 @@ const scratch = (process.env.E2E_SCRATCH ??= mkdtempSync(path.join(tmpdir(), 'os
 export default defineConfig({
   testDir: import.meta.dirname,
   timeout: 480_000,
-  expect: { timeout: 60_000 },
+  expect: { timeout: Number(process.env.E2E_PATIENCE_MS ?? 60_000) },
   workers: 1,
   reporter: [
     ['list'],

@@ -3,12 +3,15 @@ import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import process from 'node:process';
 import { gzipSync } from 'node:zlib';
+import { writeServiceWorker } from './serviceWorker.mjs';
 import { root, run } from './setup.mjs';
 
 /** First load, scripts and styles, gzip, kB; fonts apart. */
 const BUDGET_KB = 670;
 const app = path.join(root, 'apps/app');
 run('npx', ['expo', 'export', '-p', 'web'], { cwd: app });
+const kept = await writeServiceWorker(path.join(app, 'dist'));
+process.stdout.write(`The service worker keeps ${kept} files.\n`);
 
 function* files(folder) {
   for (const e of readdirSync(folder, { withFileTypes: true })) {

@@ -11,6 +11,7 @@ import { Slot } from 'expo-router';
 import { useEffect } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { queryClient } from '../src/api/queries';
+import { keepApp } from '../src/line/newVersion';
 import { openLine } from '../src/line/serverLine';
 import { loadLazyComponents } from '../src/ui/lazyComponent';
 import { Shell } from '../src/ui/Shell';
@@ -30,6 +31,7 @@ export default function Root() {
     ZillaSlab_700Bold,
   });
   useEffect(openLine, []);
+  useEffect(() => void keepApp(), []);
   useEffect(() => {
     const timer = setTimeout(() => void loadLazyComponents(), SETTLED_MS);
     return () => clearTimeout(timer);

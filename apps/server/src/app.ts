@@ -13,6 +13,7 @@ import { ownNames } from './access/house';
 import { accessRoutes, signInRoute, type House } from './access/routes';
 import { signInPage } from './access/signInPage';
 import { jsonBody, textBody } from './http/jsonBody';
+import { sameLevel } from './http/level';
 import { noRoute, tellProblem } from './http/problems';
 import { CookClocks } from './live/cookClocks';
 import { Hub } from './live/hub';
@@ -20,6 +21,7 @@ import { oneAfterAnother } from './live/inTurn';
 import { beginRoutes, cookRoutes, type CookServices } from './routes/cooks';
 import { importRoutes } from './routes/imports';
 import { pitRoutes } from './routes/pits';
+import { recordRoutes } from './routes/record';
 import { savedPlanRoutes, shelfRoutes } from './routes/savedPlans';
 import { cookStore } from './store/cooks';
 import { pitStore } from './store/pits';
@@ -30,6 +32,8 @@ export interface AppOptions {
   db: Knex;
   logger: Logger;
   pools: Pools;
+  /** The file of the database; left out for a scratch one. */
+  file?: string;
   /** Folder of the web export; left out in tests of the API alone. */
   webDir?: string;
   now?: () => number;
@@ -77,6 +81,7 @@ export function createApp(options: AppOptions): { app: Express; clocks: CookCloc
   );
   app.use(headers(house.secure, options.authority == null));
   app.use(ownHost(ownNames(options.names ?? [])), ownOrigin);
+  app.use('/api', sameLevel);
   app.use(
     compression({
       filter: (req, res) =>
@@ -106,6 +111,7 @@ export function createApp(options: AppOptions): { app: Express; clocks: CookCloc
   });
   app.get('/api/events', (req, res) => hub.watch(null, req, res));
   app.use('/api/access', accessRoutes(access, house, hub));
+  app.use('/api/record', recordRoutes(options.file ?? null, now));
   app.use('/api/pits', pitRoutes(pitStore(db), hub));
   app.use('/api/plans', savedPlanRoutes(savedPlanStore(db), hub, now));
   app.use('/api/shelf', shelfRoutes(shelfStore(db), hub));
@@ -144,6 +150,7 @@ function serveWeb(app: Express, webDir: string): void {
   app.use('/_expo', express.static(path.join(webDir, '_expo'), forever));
   app.use('/assets', express.static(path.join(webDir, 'assets'), forever));
   app.use(express.static(webDir, { index: false, maxAge: 0 }));
+  app.get('/sw.js', (_req, res) => res.sendStatus(404));
   app.get('/{*path}', (_req, res) => {
     res.sendFile('index.html', { root: webDir, cacheControl: false });
   });

@@ -9,6 +9,7 @@ import { loadDemo } from './demo/loadDemo';
 import { houseOf, houseWords, passcodeOf, tlsOf } from './start/openHouse';
 import { readSettings, type Settings } from './start/settings';
 import { startProblem } from './start/startProblem';
+import { keepCopies, restoreRecord } from './store/backup';
 import { closeDatabase, openDatabase } from './store/db';
 import { Pools } from './workers/pools';
 
@@ -18,6 +19,7 @@ async function start(settings: Settings): Promise<void> {
   const { file, port, host, webDir, home, names } = settings;
   const logger = pino({ level: settings.logLevel }, pino.destination(2));
   if (file !== ':memory:') mkdirSync(path.dirname(file), { recursive: true });
+  if (settings.restore !== null) restoreRecord(settings.restore, file);
   const tls = await tlsOf(settings);
   const db = await openDatabase(file);
   if (settings.demo) {
@@ -28,8 +30,21 @@ async function start(settings: Settings): Promise<void> {
   const house = houseOf(settings, port, tls !== null);
   const pools = new Pools((err) => logger.error({ err }, 'a thread failed'));
   const authority = tls?.authority ?? null;
-  const { app, clocks, hub } = createApp({ db, logger, pools, webDir, house, names, authority });
+  const onDisk = file === ':memory:' ? undefined : file;
+  const { app, clocks, hub } = createApp({
+    db,
+    file: onDisk,
+    logger,
+    pools,
+    webDir,
+    house,
+    names,
+    authority,
+  });
   await clocks.start();
+  const stopCopies = onDisk
+    ? keepCopies(onDisk, (err) => logger.error({ err }, 'no copy was made'))
+    : () => undefined;
   const server = tls ? https.createServer(tls, app) : http.createServer(app);
   await new Promise<void>((done, failed) => {
     server.once('error', failed);
@@ -41,6 +56,7 @@ async function start(settings: Settings): Promise<void> {
 
   const stop = async (): Promise<void> => {
     hub.close();
+    stopCopies();
     server.close();
     await clocks.stop();
     await pools.close();

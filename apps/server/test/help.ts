@@ -43,7 +43,14 @@ export async function startServer(
     throw error;
   });
   const logger = pino({ level: 'silent' });
-  const { app, clocks, hub } = createApp({ db, logger, pools, now, ...more });
+  const { app, clocks, hub } = createApp({
+    db,
+    logger,
+    pools,
+    now,
+    file: file === ':memory:' ? undefined : file,
+    ...more,
+  });
   await clocks.start();
   const server = await new Promise<Server>((resolve) => {
     const s = app.listen(0, '127.0.0.1', () => resolve(s));

@@ -202,6 +202,16 @@ const PROBLEM_DETAILS: Json = {
   },
 };
 
+/** The record as a whole. */
+const recordPaths = (): Json => ({
+  [ROUTES.record]: {
+    get: operation({
+      summary: 'The whole record as one SQLite file, without what lets devices in',
+      answers: { '200': answer('The file', { type: 'string' }, 'application/vnd.sqlite3') },
+    }),
+  },
+});
+
 /** Who may come in. Devices and invitations are there only on a server that is open to the home network. */
 const accessPaths = (): Json => ({
   [ROUTES.access]: { get: read('How the server is open, and the device that asks', OBJECT) },
@@ -246,12 +256,15 @@ const accessPaths = (): Json => ({
 
 /** The whole document. */
 export function openApi(): Json {
-  const withId = Object.entries({ ...yardPaths(), ...cookPaths(), ...accessPaths() }).map(
-    ([path, item]) => [
-      path,
-      path.includes(ID) ? { parameters: [ID_PARAMETER], ...(item as Json) } : item,
-    ],
-  );
+  const withId = Object.entries({
+    ...yardPaths(),
+    ...cookPaths(),
+    ...recordPaths(),
+    ...accessPaths(),
+  }).map(([path, item]) => [
+    path,
+    path.includes(ID) ? { parameters: [ID_PARAMETER], ...(item as Json) } : item,
+  ]);
   return {
     openapi: '3.1.0',
     info: {

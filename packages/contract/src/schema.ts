@@ -10,6 +10,7 @@ import { PlanDto } from './plan';
 import { RequestDto } from './request';
 import { ScenarioDto } from './scenario';
 // Bodies of the API, so that their classes are known.
+import './access';
 import './pit';
 import './savedPlans';
 

@@ -158,6 +158,14 @@ export type LiveEvent =
 /** A record with the number of its version, which every change raises by one. */
 export type Versioned<T> = T & { version: number };
 
+/**
+ * What app and server agree on beyond the shape of single documents. It is raised with every change that a page of
+ * before would get wrong: such a page is then told to load itself again, and mixes nothing.
+ */
+export const API_LEVEL = 2;
+/** The header in which the app tells its level; event streams tell it as `?level=`. */
+export const LEVEL_HEADER = 'Ostrin-Level';
+
 /** Paths of the API, in one place for both sides. */
 export const ROUTES = {
   health: '/api/health',
@@ -176,6 +184,7 @@ export const ROUTES = {
   readingsCsv: (id: string): string => `/api/cooks/${id}/readings.csv`,
   actionsCsv: (id: string): string => `/api/cooks/${id}/actions.csv`,
   imports: '/api/imports',
+  record: '/api/record',
   access: '/api/access',
   signIn: '/api/access/sign-in',
   signOut: '/api/access/sign-out',

@@ -1,5 +1,7 @@
 /** Speaking to the server: plain fetch, problem details turned into words. */
-import type { ProblemDetails } from '@ostrin/contract/types';
+import { API_LEVEL, LEVEL_HEADER, type ProblemDetails } from '@ostrin/contract/types';
+import { create } from 'zustand';
+import { useNewVersion } from '../line/newVersion';
 
 /** The server answered, and said no. */
 export class HttpError extends Error {
@@ -15,6 +17,9 @@ export class HttpError extends Error {
     );
   }
 }
+
+/** Whether the server no longer knows this device. */
+export const useSignedOut = create<{ out: boolean }>(() => ({ out: false }));
 
 /** The server could not be reached. */
 export class ServerUnreachable extends Error {
@@ -34,12 +39,18 @@ export async function requestJson<T>(
   try {
     response = await fetch(path, {
       method,
-      headers: { ...(body === undefined ? {} : { 'Content-Type': 'application/json' }), ...more },
+      headers: {
+        [LEVEL_HEADER]: String(API_LEVEL),
+        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+        ...more,
+      },
       body: body === undefined ? undefined : JSON.stringify(body),
     });
   } catch {
     throw new ServerUnreachable();
   }
+  useSignedOut.setState({ out: response.status === 401 });
+  if (response.status === 426) useNewVersion.setState({ outdated: true });
   const text = await response.text();
   if (!response.ok) {
     let problem: ProblemDetails;

@@ -3,6 +3,7 @@ import type { LiveEvent, SharedList } from '@ostrin/contract/types';
 import { queryClient } from '../api/queries';
 import { openOutbox, sendTaps, useOutbox } from '../outbox/outbox';
 import { useLive } from '../store/live';
+import { keepOpenCook, rememberEntries } from './savedCooks';
 import { followServer } from './stream';
 
 const listeners = new Set<(event: LiveEvent) => void>();
@@ -14,7 +15,7 @@ export function onLiveEvent(listener: (event: LiveEvent) => void): () => void {
 }
 
 /** Lists that others may change, by the names under which they are asked for. */
-const LISTS: readonly SharedList[] = ['cooks', 'pits', 'plans', 'shelf', 'watch'];
+const LISTS: readonly SharedList[] = ['cooks', 'pits', 'plans', 'shelf'];
 
 function take(event: LiveEvent): void {
   const { receive, setConnection, connection } = useLive.getState();
@@ -39,15 +40,18 @@ function take(event: LiveEvent): void {
 export function openLine(): () => void {
   const { setConnection, addEntries } = useLive.getState();
   const closeOutbox = openOutbox({
-    sent(cookId, entries) {
+    async sent(cookId, entries) {
       addEntries(cookId, entries);
       setConnection('live');
+      await rememberEntries(cookId, entries);
     },
     away: () => setConnection('lost'),
   });
+  const stopKeeping = keepOpenCook();
   const stop = followServer({ event: take, state: setConnection });
   return () => {
     closeOutbox();
+    stopKeeping();
     stop();
   };
 }

@@ -2,7 +2,7 @@
  * One event stream for all tabs of this browser: one tab holds it and passes on what comes. A tab that hears
  * nothing for too long, since the one that holds it sleeps, opens a stream of its own until it hears again.
  */
-import { ROUTES, type LiveEvent } from '@ostrin/contract/types';
+import { API_LEVEL, ROUTES, type LiveEvent } from '@ostrin/contract/types';
 import { inOneTab } from './lock';
 import { hearTabs, tellTabs, type LineState } from './tabs';
 
@@ -88,7 +88,7 @@ function openStream(to: (event: LiveEvent) => void, say: (state: LineState) => v
   let source: EventSource | null = null;
   let retry: ReturnType<typeof setTimeout> | null = null;
   const open = (): void => {
-    source = new EventSource(ROUTES.events);
+    source = new EventSource(`${ROUTES.events}?level=${API_LEVEL}`);
     source.onmessage = ({ data }: MessageEvent<string>) => {
       say('live');
       to(JSON.parse(data) as LiveEvent);

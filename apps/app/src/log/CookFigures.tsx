@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { Text, View } from 'react-native';
 import type { CookView } from '../api/queries';
 import { useSettings } from '../store/settings';
-import { lineLabel } from '../strip/fromCook';
+import { signedLabel } from '../strip/fromCook';
 import { useLayout } from '../ui/layout';
 import { Heading } from '../ui/Title';
 import { clockOf } from '../ui/words';
@@ -98,7 +98,7 @@ export function LogLines({ cook, log }: Props) {
             {clockOf(localOf(l.at, cook.plan.request.timeZone))}
           </Text>
           <Text className="font-sans text-ink text-[16px] leading-[22px] flex-1">
-            {lineLabel(l, cook.plan, units)}
+            {signedLabel(l, cook.plan, units)}
             {l.corrected ? ' (time corrected)' : ''}
           </Text>
         </View>

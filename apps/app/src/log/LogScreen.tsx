@@ -1,13 +1,14 @@
 /** Log: past cooks, newest first, and bringing one in. */
 import { cutOf, localOf, MINUTE_MS } from '@ostrin/core';
 import { spanOfTime } from '@ostrin/wording';
-import type { CookSummary } from '@ostrin/contract/types';
+import { ROUTES, type CookSummary } from '@ostrin/contract/types';
 import { Link } from 'expo-router';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 import { useCooks } from '../api/queries';
+import { useRole } from '../house/useHouse';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
-import { Title } from '../ui/Title';
+import { Heading, Title } from '../ui/Title';
 import { dayOf, deviceZone } from '../ui/words';
 import { ImportButton } from './ImportButton';
 
@@ -33,7 +34,28 @@ export function LogScreen() {
         ))}
       </View>
       <ImportButton />
+      <WholeRecord />
     </ScrollView>
+  );
+}
+
+/** Everything that the server keeps, as one file. */
+function WholeRecord() {
+  const role = useRole();
+  if (role !== 'cook') return null;
+  return (
+    <View className="gap-2">
+      <Heading>The whole record</Heading>
+      <Text className="font-sans text-soot text-[16px] leading-[22px]">
+        Cooks, pits, plans and the shelf in one file. A server that starts empty with --restore and
+        this file has them all.
+      </Text>
+      <Button
+        label="Take the whole record along"
+        testID="whole-record"
+        onPress={() => window.location.assign(ROUTES.record)}
+      />
+    </View>
   );
 }
 

@@ -22,7 +22,7 @@ export const useOutbox = create<Outbox>(() => ({ taps: [], keeping: 'disk' }));
 
 /** What is told when taps have reached the server, or it is away. */
 interface Listener {
-  sent(cookId: string, entries: Entry[]): void;
+  sent(cookId: string, entries: Entry[]): void | Promise<void>;
   away(): void;
 }
 let listener: Listener = { sent: () => undefined, away: () => undefined };
@@ -36,7 +36,7 @@ export function openOutbox(to: Listener): () => void {
   listener = to;
   const stop = hearTabs((message) => {
     if (message.type === 'taps') void readTaps();
-    else if (message.type === 'sent') to.sent(message.cookId, message.entries);
+    else if (message.type === 'sent') void to.sent(message.cookId, message.entries);
   });
   const wake = (): void => void sendTaps();
   globalThis.addEventListener('online', wake);
@@ -178,14 +178,15 @@ async function sendOne(tap: Tap): Promise<Ended> {
   } catch (error) {
     return notSent(tap, error);
   }
+  // First it is known as sent, then it is let go: between the two it is in both places, never in none.
+  await listener.sent(cookId, [entry]);
   await forgetTap(tap);
-  listener.sent(cookId, [entry]);
   tellTabs({ type: 'sent', cookId, entries: [entry] });
   return 'sent';
 }
 
-/** The server asks to be left alone for a while, or does not know who asks. */
-const NOT_NOW = new Set([401, 403, 408, 425, 429, 503]);
+/** The server asks to be left alone for a while, does not know who asks, or is of another version. */
+const NOT_NOW = new Set([401, 408, 425, 426, 429, 503]);
 
 async function notSent(tap: Tap, error: unknown): Promise<Ended> {
   if (error instanceof ServerUnreachable) {

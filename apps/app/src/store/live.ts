@@ -25,6 +25,8 @@ export interface LiveState {
 interface LiveStore extends LiveState {
   /** Takes a cook's document; what came since it was asked for is not lost. */
   load(view: CookView): void;
+  /** Takes what this browser saved of a cook, and when it did, epoch ms. */
+  loadSaved(view: CookView, savedAt: number): void;
   receive(event: LiveEvent): void;
   /** Adds entries that the server has. */
   addEntries(cookId: string, entries: readonly Entry[]): void;
@@ -46,15 +48,11 @@ const NOTHING: LiveState = {
   lostAt: null,
 };
 
-/** The cook's clock now, ms; it stands still while the line is down, as the readings do. */
-export function cookClockMs(
-  s: Pick<LiveState, 'clock' | 'clockAt' | 'connection' | 'lostAt'>,
-  now: number,
-): number {
+/** The cook's clock now, ms. It goes on while the line is down: what is logged then has its own minute. */
+export function cookClockMs(s: Pick<LiveState, 'clock' | 'clockAt'>, now: number): number {
   if (!s.clock) return 0;
   if (!s.clock.running) return s.clock.cookMs;
-  const until = s.connection === 'lost' && s.lostAt !== null ? s.lostAt : now;
-  return s.clock.cookMs + Math.max(0, until - s.clockAt) * s.clock.speed;
+  return s.clock.cookMs + Math.max(0, now - s.clockAt) * s.clock.speed;
 }
 
 /** Entries that the server has and taps on their way to it, each once. Refused taps are not in the log. */
@@ -101,6 +99,14 @@ export const useLive = create<LiveStore>()((set) => ({
         clockAt: clock === s.clock ? s.clockAt : Date.now(),
       };
     });
+  },
+
+  loadSaved(view, savedAt) {
+    useLive.getState().load(view);
+    set((s) => ({
+      clockAt: savedAt,
+      ...(s.connection === 'live' ? {} : { lostAt: savedAt }),
+    }));
   },
 
   receive(event) {

@@ -1,9 +1,15 @@
 /** Writing into the log of the open cook: each tap is kept before it is shown. */
+import type { Access } from '@ostrin/contract/types';
 import type { Entry, EntryBody } from '@ostrin/core';
 import { v4 as newId } from 'uuid';
+import { queryClient } from '../api/queries';
 import { keepEntries, useOutbox } from '../outbox/outbox';
 import { allEntries, useLive } from './live';
 import { useSettings } from './settings';
+
+/** Who uses this device: as it signed in, or as it was said here. */
+const whoWrites = (): string =>
+  queryClient.getQueryData<Access>(['access'])?.me?.name ?? useSettings.getState().me;
 
 /** What is to be logged. */
 export interface Deed {
@@ -14,7 +20,8 @@ export interface Deed {
 
 /** An entry of this device and whoever uses it. */
 export function entryOf({ body, jobId }: Deed, at: number): Entry {
-  const { device, me } = useSettings.getState();
+  const { device } = useSettings.getState();
+  const me = whoWrites();
   return {
     id: newId(),
     at: Math.round(at),

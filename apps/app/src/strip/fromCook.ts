@@ -87,6 +87,12 @@ export function lineLabel(logLine: LogLine, plan: Plan, units: Units): string {
   return shortJob(logLine.jobId ?? '') ?? 'job done';
 }
 
+/** The same with who wrote it, where that is known. */
+export const signedLabel = (logLine: LogLine, plan: Plan, units: Units): string =>
+  logLine.by
+    ? `${lineLabel(logLine, plan, units)}, ${logLine.by}`
+    : lineLabel(logLine, plan, units);
+
 const lineKind = (logLine: LogLine): MarkKind =>
   logLine.body.kind === 'act'
     ? (KIND_OF[logLine.body.action.do] ?? 'note')
@@ -225,7 +231,7 @@ function doneMarks(log: Log, plan: Plan, units: Units): Mark[] {
     key: logLine.id,
     t: logLine.at,
     kind: lineKind(logLine),
-    label: lineLabel(logLine, plan, units),
+    label: signedLabel(logLine, plan, units),
     done: true,
     entryId: logLine.id,
   }));

@@ -17,6 +17,8 @@ interface Props {
   plan: Plan;
   forecast: Forecast | null;
   onFinish: () => void;
+  /** Whether this device may log. */
+  mayLog?: boolean;
 }
 
 const LATER_MIN = 10;
@@ -28,7 +30,7 @@ export function due(minutes: number): string {
   return m > -2 ? 'now' : `${spanOfTime(-m)} ago`;
 }
 
-export function JobCard({ job, zero, now, plan, forecast, onFinish }: Props) {
+export function JobCard({ job, zero, now, plan, forecast, onFinish, mayLog = true }: Props) {
   const { wide } = useLayout();
   const units = useSettings((s) => s.units);
   const [why, setWhy] = useState(false);
@@ -63,6 +65,7 @@ export function JobCard({ job, zero, now, plan, forecast, onFinish }: Props) {
         <View className={wide ? 'w-full' : 'flex-[2]'}>
           <Button
             kind="primary"
+            disabled={!mayLog}
             label="Done"
             hint={wide ? 'space' : undefined}
             testID="job-done"

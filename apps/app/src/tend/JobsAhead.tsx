@@ -2,7 +2,7 @@
 import { type Forecast, type Log, type Plan, jobsAhead, litAtMs, localOf } from '@ostrin/core';
 import { Pressable, Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
-import { jobMs, lineLabel } from '../strip/fromCook';
+import { jobMs, signedLabel } from '../strip/fromCook';
 import { Heading } from '../ui/Title';
 import { clockOf } from '../ui/words';
 
@@ -51,13 +51,13 @@ export function JobsAhead({ plan, log, zero, forecast, meatName, onEdit }: Props
           <Pressable
             key={l.id}
             role="button"
-            accessibilityLabel={`${lineLabel(l, plan, units)} at ${time(l.at)}. Correct`}
+            accessibilityLabel={`${signedLabel(l, plan, units)} at ${time(l.at)}. Correct`}
             onPress={() => onEdit(l.id)}
             className="flex-row gap-3 border-b border-rule min-h-[48px] items-center active:opacity-70"
           >
             <Text className="font-slab text-ink text-[16px] w-[50px]">{time(l.at)}</Text>
             <Text className="font-sans text-ink text-[16px] flex-1">
-              {lineLabel(l, plan, units)}
+              {signedLabel(l, plan, units)}
               {l.corrected ? ' (time corrected)' : ''}
             </Text>
           </Pressable>

@@ -18,7 +18,16 @@ import { Heading } from '../ui/Title';
 
 const SPEEDS = [1, 10, 60, 120, 240];
 
-export function RunSheet({ id, now, onClose }: { id: string; now: number; onClose: () => void }) {
+interface Props {
+  id: string;
+  now: number;
+  /** Who holds the watch, in a sentence. */
+  watch: string;
+  onWatch: () => void;
+  onClose: () => void;
+}
+
+export function RunSheet({ id, now, watch, onWatch, onClose }: Props) {
   const speed = useLive((s) => s.clock?.speed ?? 1);
   const [ending, setEnding] = useState(false);
   const set = useMutation({
@@ -36,6 +45,9 @@ export function RunSheet({ id, now, onClose }: { id: string; now: number; onClos
   };
   return (
     <Sheet title="This cook" onClose={onClose}>
+      <Heading>Watch</Heading>
+      <Text className="font-sans text-ink text-[16px] leading-[23px]">{watch}</Text>
+      <Button label="Take or hand over the watch" testID="watch" onPress={onWatch} />
       <Heading>Practice thermometer</Heading>
       <Text className="font-sans text-ink text-[16px] leading-[23px]">
         A simulated pit, a little different from the planned one. It does what you log. Its clock

@@ -3,20 +3,25 @@ import {
   type Entry,
   MINUTE_MS,
   type Plan,
+  type Units,
   cutOf,
   diagnose,
   foldLog,
+  heldWatch,
   jobsAhead,
   litAtMs,
 } from '@ostrin/core';
-import { useMemo, useState, type ReactNode } from 'react';
-import { ScrollView, View } from 'react-native';
+import { fireSheet } from '@ostrin/wording';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { useRole } from '../house/useHouse';
 import { useOutbox } from '../outbox/outbox';
 import { allEntries, cookClockMs, useLive } from '../store/live';
 import { useSettings } from '../store/settings';
 import { jobMs, stripData } from '../strip/fromCook';
 import { Strip } from '../strip/Strip';
 import { useLayout } from '../ui/layout';
+import { Note } from '../ui/Notice';
 import { useTheme } from '../ui/theme';
 import { useTick } from '../ui/useTick';
 
@@ -26,8 +31,10 @@ import { ConnectionNotice } from './ConnectionNotice';
 import { LogPad } from './LogPad';
 import { LogLineSheet } from './LogLineSheet';
 import { MeatSheet } from './MeatSheet';
-import { Reading } from './Reading';
+import { Reading, readyWords } from './Reading';
 import { RunSheet } from './RunSheet';
+import { PhoneLayout, WideLayout, type Parts } from './TendLayout';
+import { WatchOffer, WatchSheet, watchWords } from './WatchSheet';
 import { forecastInput } from './forecastInput';
 import { useForecast } from './useForecast';
 import { useKeys } from './useKeys';
@@ -75,7 +82,9 @@ function useCookNow(plan: Plan, id: string) {
     litMs: lit,
     fuelLeftFraction: forecast?.fuelLeftFraction ?? null,
   });
-  return { live, now, log, forecast, lit, zero: lit ?? Math.max(live.startMs, now), state };
+  const watch = useMemo(() => heldWatch(entries), [entries]);
+  const zero = lit ?? Math.max(live.startMs, now);
+  return { live, now, entries, log, watch, forecast, lit, zero, state };
 }
 
 type CookNow = ReturnType<typeof useCookNow>;
@@ -88,15 +97,25 @@ interface TendCookProps {
 export function TendCook({ plan, id }: TendCookProps) {
   const cook = useCookNow(plan, id);
   const { live, now, log, forecast, lit, zero } = cook;
+  const units = useSettings((s) => s.units);
   const { wide } = useLayout();
   const [editing, setEditing] = useState<string | null>(null);
   const [running, setRunning] = useState(false);
+  const [watching, setWatching] = useState(false);
+  const mayLog = useRole() !== 'looker';
   const [meatOpen, setMeatOpen] = useState(false);
   const [last, setLast] = useState<Entry[]>([]);
-  useKeys(plan, log, now, { editing: editing !== null || running || meatOpen });
+  useKeys(plan, log, now, {
+    editing: editing !== null || running || meatOpen || watching || !mayLog,
+  });
   const next = jobsAhead(plan, log)[0] ?? null;
   const parts: Parts = {
-    notice: <ConnectionNotice timeZone={plan.request.timeZone} />,
+    notice: (
+      <>
+        <ConnectionNotice timeZone={plan.request.timeZone} />
+        <WatchOffer watch={cook.watch} plan={plan} now={now} />
+      </>
+    ),
     header: (
       <Reading
         plan={plan}
@@ -122,6 +141,7 @@ export function TendCook({ plan, id }: TendCookProps) {
         plan={plan}
         forecast={forecast}
         onFinish={() => setRunning(true)}
+        mayLog={mayLog}
       />
     ),
     ahead: (
@@ -137,8 +157,10 @@ export function TendCook({ plan, id }: TendCookProps) {
     strip: (width, height) => (
       <TendStrip plan={plan} cook={cook} width={width} height={height} onMark={setEditing} />
     ),
-    pad: (
+    pad: mayLog ? (
       <LogPad plan={plan} log={log} now={now} last={last} setLast={setLast} onEdit={setEditing} />
+    ) : (
+      <Note>This phone may look, not log. A cook can change that under Yard, Phones.</Note>
     ),
   };
   const logLine = log.lines.find((l) => l.id === editing);
@@ -166,9 +188,48 @@ export function TendCook({ plan, id }: TendCookProps) {
           onClose={() => setMeatOpen(false)}
         />
       ) : null}
-      {running ? <RunSheet id={id} now={now} onClose={() => setRunning(false)} /> : null}
+      {running ? (
+        <RunSheet
+          id={id}
+          now={now}
+          watch={watchWords(plan, cook.watch)}
+          onWatch={() => {
+            setRunning(false);
+            setWatching(true);
+          }}
+          onClose={() => setRunning(false)}
+        />
+      ) : null}
+      {watching ? (
+        <WatchSheet
+          plan={plan}
+          watch={cook.watch}
+          now={now}
+          sheet={sheetOf(plan, cook, units)}
+          onClose={() => setWatching(false)}
+        />
+      ) : null}
     </View>
   );
+}
+
+/** The fire sheet of this moment. */
+function sheetOf(plan: Plan, cook: CookNow, units: Units): string {
+  const { readings, pitName } = cook.live;
+  const last = readings.at(-1);
+  const { entries, state, forecast, lit, zero } = cook;
+  return fireSheet({
+    plan,
+    pitName,
+    entries,
+    pitC: last?.pitC ?? null,
+    coreC: last?.coreC ?? null,
+    state,
+    forecast,
+    ready: readyWords(plan, forecast, lit),
+    dueMs: (job) => jobMs(plan, job, zero, forecast),
+    units,
+  });
 }
 
 interface TendStripProps {
@@ -211,59 +272,5 @@ function TendStrip({ plan, cook, width, height, onMark }: TendStripProps) {
       timeZone={plan.request.timeZone}
       onMark={onMark}
     />
-  );
-}
-
-/** The parts of the page, laid out by the size of the screen. */
-interface Parts {
-  notice: ReactNode;
-  header: ReactNode;
-  card: ReactNode;
-  ahead: ReactNode;
-  strip: (width: number, height: number) => ReactNode;
-  pad: ReactNode;
-}
-
-function WideLayout({ notice, header, card, ahead, strip, pad }: Parts) {
-  const { width, height } = useLayout();
-  const stripWidth = width - 96 - 330 - 48;
-  return (
-    <View className="flex-1 flex-row">
-      <View className="flex-1 px-6 pt-4 gap-3">
-        {notice}
-        {header}
-        {strip(stripWidth, Math.max(360, Math.min(height - 300, 620)))}
-        {pad}
-      </View>
-      <ScrollView
-        className="w-[330px] flex-none border-l border-rule"
-        contentContainerClassName="p-4 gap-4"
-      >
-        {card}
-        {ahead}
-      </ScrollView>
-    </View>
-  );
-}
-
-function PhoneLayout({ notice, header, card, strip, pad }: Parts) {
-  const [box, setBox] = useState({ width: 0, height: 0 });
-  return (
-    <View className="flex-1">
-      <View className="px-4 pt-2 gap-2">
-        {notice}
-        {header}
-        {card}
-      </View>
-      <View
-        className="flex-1 min-h-[180px]"
-        onLayout={({ nativeEvent: { layout } }) =>
-          setBox({ width: Math.floor(layout.width), height: Math.floor(layout.height) })
-        }
-      >
-        {strip(box.width, box.height)}
-      </View>
-      {pad}
-    </View>
   );
 }

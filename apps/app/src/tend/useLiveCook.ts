@@ -3,6 +3,7 @@ import { ROUTES } from '@ostrin/contract/types';
 import { useEffect } from 'react';
 import { requestJson } from '../api/http';
 import type { CookView } from '../api/queries';
+import { savedCook } from '../line/savedCooks';
 import { onLiveEvent } from '../line/serverLine';
 import { useLive } from '../store/live';
 
@@ -21,6 +22,12 @@ export function useLiveCook(id: string | null): void {
     const stop = onLiveEvent((event) => {
       // The stream is open before the document is asked for, so nothing falls between them.
       if (event.type === 'hello' || (event.type === 'refresh' && event.cookId === id)) tryRefresh();
+    });
+    // What this browser knows is shown until the server answers; when it was known is said beside it.
+    void savedCook(id).then((saved) => {
+      if (saved && !gone && useLive.getState().cookId !== id) {
+        useLive.getState().loadSaved(saved.view, saved.savedAt);
+      }
     });
     tryRefresh();
     return () => {

@@ -5,6 +5,9 @@ import ChartGantt from 'lucide-react-native/icons/chart-gantt';
 import Fence from 'lucide-react-native/icons/fence';
 import TextAlignStart from 'lucide-react-native/icons/text-align-start';
 import { Pressable, Text, View } from 'react-native';
+import { SignedOut } from '../house/SignedOut';
+import { Away } from '../line/Away';
+import { NewVersion } from '../line/NewVersion';
 import { RefusedTaps } from '../outbox/RefusedTaps';
 import { useKeyDown } from './useKeyDown';
 import { useLayout } from './layout';
@@ -63,6 +66,9 @@ export function Shell({ children }: { children: React.ReactNode }) {
     <View className={`flex-1 bg-paper ${wide ? 'flex-row' : ''}`}>
       {wide ? bar : null}
       <View className="flex-1 min-h-0" role="main">
+        <Away />
+        <NewVersion />
+        <SignedOut />
         <RefusedTaps />
         {children}
       </View>

@@ -2,14 +2,14 @@
 import { presetOf } from '@ostrin/core';
 import type { PitRecord } from '@ostrin/contract/types';
 import { capital } from '@ostrin/wording';
-import { Link } from 'expo-router';
+import { Link, router } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 import { usePits } from '../api/queries';
 import { PitDrawing } from '../drawings/PitDrawing';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
-import { Title } from '../ui/Title';
+import { Heading, Title } from '../ui/Title';
 import { AddPitSheet } from './AddPitSheet';
 import { Shelf } from './Shelf';
 
@@ -39,6 +39,10 @@ export function YardScreen() {
         </View>
         {pits.data ? <Button label="Add a pit" onPress={() => setAdding(true)} /> : null}
         <Shelf />
+        <View className="gap-2">
+          <Heading>Phones of the crew</Heading>
+          <Button label="Who may come in" onPress={() => router.navigate('/house')} />
+        </View>
       </ScrollView>
       {adding ? <AddPitSheet taken={pits.data ?? []} onClose={() => setAdding(false)} /> : null}
     </View>

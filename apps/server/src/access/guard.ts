@@ -60,7 +60,7 @@ const LOOKER_MAY = [/^POST \/api\/access\/sign-out$/];
 /** Whether a role may make a request. */
 export function roleMay(role: Role, method: string, path: string): boolean {
   if (role === 'cook') return true;
-  if (path.startsWith('/api/access/devices')) return false;
+  if (path.startsWith('/api/access/devices') || path.startsWith('/api/record')) return false;
   if (method === 'GET' || method === 'HEAD') return true;
   const may = role === 'helper' ? HELPER_MAY : LOOKER_MAY;
   return may.some((m) => m.test(`${method} ${path.replace(/\/$/, '')}`));

@@ -16,7 +16,7 @@ h1 { font-size: 28px; margin: 0; }
 p { margin: 0; }
 form { display: grid; gap: 16px; }
 label { display: grid; gap: 6px; font-weight: 600; }
-input { font: inherit; font-size: 17px; min-height: 52px; padding: 0 14px; border: 1px solid var(--edge); border-radius: 8px; background: var(--sheet); color: var(--ink); }
+input { font: inherit; font-size: 17px; font-weight: 400; min-height: 52px; padding: 0 14px; border: 1px solid var(--edge); border-radius: 8px; background: var(--sheet); color: var(--ink); }
 button { font: inherit; font-size: 17px; font-weight: 600; min-height: 56px; border: 0; border-radius: 8px; background: var(--pit); color: var(--on-pit); }
 button:disabled { opacity: .5; }
 small { color: var(--soot); font-size: 15px; font-weight: 400; }

@@ -22,6 +22,8 @@ export interface Settings {
   tls: 'none' | 'made' | { cert: string; key: string };
   /** Names under which this machine is reached, beside its own. */
   names: string[];
+  /** A record to restore before the start; null for none. */
+  restore: string | null;
   /** Log level. */
   logLevel: string;
 }
@@ -38,6 +40,7 @@ export function readSettings(
       home: { type: 'boolean', default: env.OSTRIN_HOME === '1' },
       tls: { type: 'boolean', default: env.OSTRIN_TLS === '1' },
       'new-passcode': { type: 'boolean', default: false },
+      restore: { type: 'string' },
     },
   });
   const port = Number(env.PORT ?? 8642);
@@ -64,6 +67,7 @@ export function readSettings(
     passcode,
     newPasscode: values['new-passcode'],
     tls: cert !== undefined && key !== undefined ? { cert, key } : values.tls ? 'made' : 'none',
+    restore: values.restore ?? null,
     names: (env.OSTRIN_HOSTS ?? '').split(','),
     logLevel: env.LOG_LEVEL ?? 'info',
   };

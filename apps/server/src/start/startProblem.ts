@@ -1,4 +1,5 @@
 /** A start that failed, in one sentence that says what to do. */
+import { NotRestored } from '../store/backup';
 import { DamagedDatabase, NewerDatabase } from '../store/db';
 import { InUse } from '../store/lock';
 import type { Settings } from './settings';
@@ -17,6 +18,7 @@ export function startProblem(
   if (error instanceof InUse) {
     return `Another server has ${file} open: stop that one, or set OSTRIN_DB to another file.`;
   }
+  if (error instanceof NotRestored) return `Nothing was restored: ${error.message}.`;
   if (error instanceof NewerDatabase) {
     return `${file} was made by a newer version: start that version, or set OSTRIN_DB to another file.`;
   }

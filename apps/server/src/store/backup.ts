@@ -1,0 +1,119 @@
+/** Copies of the whole database: each night beside it, and one file for whoever takes the record along. */
+import { DAY_MS, HOUR_MS } from '@ostrin/core';
+import SqliteDatabase from 'better-sqlite3';
+import { copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
+import path from 'node:path';
+
+/** Copies that stay: the last days, and before them one of each week. */
+const KEPT = { days: 7, weeks: 8 };
+/** Whether it is time for a copy is looked at so often, ms. */
+const LOOK_MS = HOUR_MS;
+const COPY_NAME = /^ostrin-(\d{4}-\d\d-\d\d)\.sqlite$/;
+
+/**
+ * Writes a copy of a database to a file, page by page and whole: SQLite's own way, while it is in use. What is
+ * there under that name is replaced when the copy is complete.
+ */
+export async function copyDatabase(source: string, to: string): Promise<void> {
+  const part = `${to}.part`;
+  rmSync(part, { force: true });
+  const from = new SqliteDatabase(source, { readonly: true, fileMustExist: true });
+  try {
+    await from.backup(part);
+  } finally {
+    from.close();
+  }
+  renameSync(part, to);
+}
+
+/** Takes out of a copy what lets devices in: the record travels, the keys of the house do not. */
+export function withoutKeys(file: string): void {
+  const db = new SqliteDatabase(file);
+  db.exec('DELETE FROM sessions; DELETE FROM invites; DELETE FROM access; VACUUM;');
+  db.pragma('journal_mode = DELETE');
+  db.close();
+}
+
+/** The folder of nightly copies beside a database. */
+export const backupFolder = (file: string): string => path.join(path.dirname(file), 'backups');
+
+/** Copies in a folder, the newest first, by their day. */
+function copiesIn(folder: string): { day: string; file: string }[] {
+  return readdirSync(folder)
+    .flatMap((name) => {
+      const day = COPY_NAME.exec(name)?.[1];
+      return day ? [{ day, file: path.join(folder, name) }] : [];
+    })
+    .sort((a, b) => (a.day < b.day ? 1 : -1));
+}
+
+/** Which of these days' copies stay: the last ones, and before them the newest of each week. */
+export function keptDays(days: readonly string[]): Set<string> {
+  const newest = [...days].sort().reverse();
+  const kept = new Set(newest.slice(0, KEPT.days));
+  const weeks = new Set<number>();
+  for (const day of newest.slice(KEPT.days)) {
+    const week = Math.floor(Date.parse(day) / (7 * DAY_MS));
+    if (weeks.has(week) || weeks.size >= KEPT.weeks) continue;
+    weeks.add(week);
+    kept.add(day);
+  }
+  return kept;
+}
+
+/** Makes today's copy where there is none, and lets old ones go. Returns its file, or null where it was there. */
+export async function copyOfToday(file: string, nowMs: number): Promise<string | null> {
+  const folder = backupFolder(file);
+  mkdirSync(folder, { recursive: true });
+  const today = new Date(nowMs).toISOString().slice(0, 10);
+  const copy = path.join(folder, `ostrin-${today}.sqlite`);
+  if (existsSync(copy)) return null;
+  await copyDatabase(file, copy);
+  const copies = copiesIn(folder);
+  const kept = keptDays(copies.map((c) => c.day));
+  for (const { day, file: old } of copies) if (!kept.has(day)) rmSync(old);
+  return copy;
+}
+
+/** Makes a copy a day while the server runs. Returns how to stop. */
+export function keepCopies(file: string, onError: (error: unknown) => void): () => void {
+  const look = (): void => void copyOfToday(file, Date.now()).catch(onError);
+  look();
+  const timer = setInterval(look, LOOK_MS);
+  return () => clearInterval(timer);
+}
+
+/** Why a record cannot be restored. */
+export class NotRestored extends Error {}
+
+/**
+ * Puts a record in the place of a database that is not there, or has no cooks. Throws `NotRestored` where there is
+ * something to lose, or the record is none; nothing is changed then.
+ */
+export function restoreRecord(record: string, file: string): void {
+  if (!existsSync(record)) throw new NotRestored(`there is no file ${record}`);
+  const cooksIn = (name: string, what: string): number => {
+    try {
+      const db = new SqliteDatabase(name, { readonly: true });
+      try {
+        if (db.pragma('quick_check', { simple: true }) !== 'ok') throw new Error('is damaged');
+        return (db.prepare('SELECT count(*) AS n FROM cooks').get() as { n: number }).n;
+      } finally {
+        db.close();
+      }
+    } catch (error) {
+      throw new NotRestored(`${what} ${name} cannot be read: ${(error as Error).message}`);
+    }
+  };
+  cooksIn(record, 'the record');
+  if (existsSync(file)) {
+    const cooks = cooksIn(file, 'the database');
+    if (cooks > 0)
+      throw new NotRestored(`${file} holds ${cooks} cooks: set OSTRIN_DB to a new file`);
+  }
+  mkdirSync(path.dirname(file), { recursive: true });
+  const part = `${file}.part`;
+  copyFileSync(record, part);
+  for (const old of [`${file}-wal`, `${file}-shm`]) rmSync(old, { force: true });
+  renameSync(part, file);
+}

@@ -1,0 +1,112 @@
+/** Copies of the record: whole while it is written to, rotated, without keys, and restored into an empty server. */
+import fc from 'fast-check';
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { accessStore, closeDatabase, openDatabase } from '../src';
+import { copyOfToday, keptDays, restoreRecord } from '../src/store/backup';
+import { begin, call, startServer } from './help';
+
+const folder = mkdtempSync(path.join(tmpdir(), 'ostrin-backup-'));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+const DAY_MS = 86_400_000;
+
+/** A file in a folder that is there. */
+function mk(file: string): string {
+  mkdirSync(path.dirname(file), { recursive: true });
+  return file;
+}
+
+it('takes the whole record along in one file, and an empty server has it all', async () => {
+  const file = path.join(folder, 'first.sqlite');
+  const server = await startServer(file);
+  await accessStore(server.db, Date.now).setPasscode('larch-tongs-9');
+  const pit = { name: 'Long Tom', preset: 'offset-heavy', overrides: { leakCm2: 18 } };
+  await call(`${server.url}/api/pits/tom`, 'PUT', pit);
+  const id = await begin(server.url);
+  const doc = (await call(`${server.url}/api/cooks/${id}/cook.json`)).json;
+  const res = await fetch(`${server.url}/api/record`);
+  expect(res.headers.get('content-disposition')).toMatch(/ostrin-record-.*\.sqlite/);
+  const record = path.join(folder, 'taken.sqlite');
+  writeFileSync(record, Buffer.from(await res.arrayBuffer()));
+  await server.stop();
+
+  const elsewhere = path.join(folder, 'elsewhere.sqlite');
+  await closeDatabase(await openDatabase(elsewhere));
+  restoreRecord(record, elsewhere);
+  const other = await startServer(elsewhere);
+  expect((await call(`${other.url}/api/cooks/${id}/cook.json`)).json).toMatchObject({
+    id,
+    plan: doc.plan,
+    entries: doc.entries,
+  });
+  expect((await call(`${other.url}/api/pits/tom`)).json).toMatchObject(pit);
+  // The keys of the other house do not come along.
+  expect(await accessStore(other.db, Date.now).hasPasscode()).toBe(false);
+  await other.stop();
+  // What has cooks is never written over, and what is no record is refused.
+  expect(() => restoreRecord(record, file)).toThrow(/holds 1 cooks/);
+  const text = path.join(folder, 'text.sqlite');
+  writeFileSync(text, 'a shopping list');
+  expect(() => restoreRecord(text, path.join(folder, 'new.sqlite'))).toThrow(/cannot be read/);
+  expect(() => restoreRecord('nowhere', file)).toThrow(/no file/);
+  const { stderr } = spawnSync(
+    process.execPath,
+    ['apps/server/dist/main.js', '--restore', 'nowhere'],
+    {
+      cwd: path.resolve(__dirname, '../../..'),
+      env: { ...process.env, OSTRIN_DB: path.join(folder, 'x.sqlite'), PORT: '0' },
+      encoding: 'utf8',
+      timeout: 20_000,
+    },
+  );
+  expect(stderr.trim()).toBe('Nothing was restored: there is no file nowhere.');
+});
+
+it('copies once a day while it is written to, and each copy opens', async () => {
+  const file = path.join(folder, 'nightly/live.sqlite');
+  const server = await startServer(mk(file));
+  const now = Date.UTC(2027, 4, 15, 3);
+  const writing = Promise.all(Array.from({ length: 8 }, () => begin(server.url)));
+  const copy = await copyOfToday(file, now);
+  expect(await copyOfToday(file, now + 3_600_000)).toBeNull();
+  await writing;
+  for (let day = 1; day <= 30; day++) await copyOfToday(file, now + day * DAY_MS);
+  await server.stop();
+  const db = await openDatabase(copy!.replace('05-15', '06-14'));
+  expect(await db('cooks').select('id')).toHaveLength(8);
+  await closeDatabase(db);
+  const left = readdirSync(path.join(folder, 'nightly/backups')).filter((f) =>
+    f.endsWith('.sqlite'),
+  );
+  expect(left.length).toBeGreaterThanOrEqual(10);
+  expect(left.length).toBeLessThanOrEqual(12);
+});
+
+it('keeps the last days and one of each week before them', () => {
+  fc.assert(
+    fc.property(fc.uniqueArray(fc.integer({ min: 0, max: 400 }), { maxLength: 200 }), (list) => {
+      const days = list.map((n) =>
+        new Date(Date.UTC(2027, 0, 1) + n * DAY_MS).toISOString().slice(0, 10),
+      );
+      const kept = keptDays(days);
+      const newest = [...days].sort().reverse();
+      for (const day of newest.slice(0, 7)) expect(kept.has(day)).toBe(true);
+      expect(kept.size).toBeLessThanOrEqual(15);
+      const weeks = newest
+        .filter((d) => kept.has(d))
+        .slice(7)
+        .map((d) => Math.floor(Date.parse(d) / (7 * DAY_MS)));
+      expect(new Set(weeks).size).toBe(weeks.length);
+    }),
+  );
+});
+
+it('a copy is not seen until it is whole', async () => {
+  const file = mk(path.join(folder, 'whole/db.sqlite'));
+  await closeDatabase(await openDatabase(file));
+  const copy = await copyOfToday(file, 0);
+  expect(readFileSync(copy!).subarray(0, 15).toString()).toBe('SQLite format 3');
+  expect(readdirSync(path.dirname(copy!)).filter((f) => f.endsWith('.part'))).toEqual([]);
+});

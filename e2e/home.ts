@@ -1,0 +1,119 @@
+/** A server of its own for tests that kill it, open it to others, or change its version. */
+import { expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+
+const root = path.resolve(import.meta.dirname, '..');
+
+export const PASSCODE = 'larch-tongs-9';
+
+export class OwnServer {
+  private child: ChildProcess | null = null;
+  readonly file = path.join(mkdtempSync(path.join(tmpdir(), 'ostrin-own-')), 'own.sqlite');
+
+  constructor(
+    readonly port: number,
+    private readonly options: { args?: string[]; env?: Record<string, string> } = {},
+  ) {}
+
+  get url(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  /** Starts it on its database, new or not, and waits until it answers. */
+  async start(env: Record<string, string> = {}): Promise<void> {
+    const { args = [], env: own = {} } = this.options;
+    this.child = spawn(process.execPath, ['apps/server/dist/main.js', ...args], {
+      cwd: root,
+      env: {
+        ...process.env,
+        PORT: String(this.port),
+        OSTRIN_DB: this.file,
+        OSTRIN_PASSCODE: PASSCODE,
+        LOG_LEVEL: 'silent',
+        ...own,
+        ...env,
+      },
+      stdio: 'ignore',
+    });
+    await expect
+      .poll(() =>
+        fetch(`${this.url}/api/health`).then(
+          (r) => r.status,
+          () => 0,
+        ),
+      )
+      .toBeGreaterThan(0);
+  }
+
+  /** Kills it as a power cut would. */
+  async kill(): Promise<void> {
+    const { child } = this;
+    if (!child || child.exitCode !== null) return;
+    const gone = new Promise((done) => child.once('exit', done));
+    child.kill('SIGKILL');
+    await gone;
+  }
+}
+
+/** A port beside those of the shared servers. */
+export const ownPort = (n: number): number => Number(process.env.E2E_PORT ?? 8651) + 100 + n;
+
+/** A phone of the crew, signed in. */
+export async function phone(
+  browser: Browser,
+  url: string,
+  name: string,
+  options: Parameters<Browser['newContext']>[0] = {},
+): Promise<{ page: Page; context: BrowserContext }> {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, ...options });
+  const page = await context.newPage();
+  await page.goto(url);
+  await page.getByLabel('Passcode or invitation').fill(PASSCODE);
+  await page.getByLabel(/^Your name/).fill(name);
+  await page.getByLabel(/^This device/).fill('phone');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByTestId('plan-sentence')).toBeVisible();
+  return { page, context };
+}
+
+/** Starts the cook on the page and lights the fire. */
+export async function startCook(page: Page): Promise<void> {
+  await expect(page.getByTestId('four-times')).toHaveAttribute('aria-busy', 'false');
+  await page.getByTestId('start-cook').click();
+  await expect(page).toHaveURL(/\/tend$/);
+  for (const words of [/Lay the snake/, /in the chimney/, /Tip the lit ones/]) {
+    await expect(page.getByTestId('job-card')).toContainText(words);
+    await page.getByTestId('job-done').click();
+    await expect(page.getByTestId('job-card').getByText(words)).toHaveCount(0);
+  }
+}
+
+/** Sets how fast the practice clock goes. */
+export async function setSpeed(page: Page, label: string): Promise<void> {
+  await page.getByTestId('this-cook').click();
+  await page.getByRole('radio', { name: label, exact: true }).click();
+  await expect(page.getByRole('radio', { name: label, exact: true })).toBeChecked();
+  await page.getByRole('button', { name: 'Close' }).click();
+}
+
+/** The log of the one cook under way, from the server, as its notes say it. */
+export async function notesOf(page: Page, url: string): Promise<string[]> {
+  const get = async (at: string): Promise<unknown> => (await page.request.get(url + at)).json();
+  const cooks = (await get('/api/cooks')) as { id: string; finishedAt: number | null }[];
+  const { id } = cooks.find((c) => c.finishedAt === null)!;
+  const { entries } = (await get(`/api/cooks/${id}`)) as {
+    entries: { kind: string; text?: string }[];
+  };
+  return entries.flatMap((e) => (e.kind === 'note' ? [e.text!] : []));
+}
+
+/** Logs a note by touch and waits until it is shown as logged. */
+export async function note(page: Page, text: string): Promise<void> {
+  await page.getByTestId('pad-note').click();
+  await page.getByTestId('note-text').fill(text);
+  await page.getByTestId('note-save').click();
+  await expect(page.getByTestId('last-tap')).toContainText(text);
+}

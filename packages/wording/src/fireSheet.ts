@@ -1,0 +1,83 @@
+/** The fire sheet: what whoever takes over the watch has to know, in a dozen lines. */
+import {
+  foldLog,
+  jobsAhead,
+  lastVents,
+  localOf,
+  METRIC,
+  type Diagnosis,
+  type Entry,
+  type Forecast,
+  type LogLine,
+  type Plan,
+  type PlanJob,
+  type Units,
+} from '@ostrin/core';
+import { causeWords, TREND_WORDS } from './diagnosis';
+import { actionWords } from './log';
+import { capital, temperatureWords } from './quantities';
+import { settingWords, ventedPit } from './vents';
+
+/** What is known of the cook that is handed over. */
+export interface FireNow {
+  plan: Plan;
+  /** What the pit is called. */
+  pitName: string;
+  entries: readonly Entry[];
+  /** The last readings, C; null where there are none. */
+  pitC: number | null;
+  coreC: number | null;
+  state: Diagnosis;
+  forecast: Forecast | null;
+  /** The window in which it is ready, as the page says it. */
+  ready: string;
+  /** When a job is due by now, epoch ms. */
+  dueMs(job: PlanJob): number;
+  units: Units;
+}
+
+/** Jobs and remarks that a sheet tells; the plan tells the rest. */
+const NEXT_JOBS = 3;
+const LAST_LINES = 3;
+const SIGNS = 2;
+
+/** What a line of the log says was done: a deed in words, or the job it did. */
+function doneWords(l: LogLine, plan: Plan): string {
+  if (l.body.kind === 'note') return l.body.text;
+  if (l.body.kind === 'act') {
+    const telling = { units: plan.request.units ?? METRIC, pit: ventedPit(plan.request.pits[0]!) };
+    return actionWords(l.body.action, telling);
+  }
+  return plan.jobs.find((j) => j.id === l.jobId)?.inWords ?? 'a job';
+}
+
+/** The sheet as lines of text, one thing a line. */
+export function fireSheet(fire: FireNow): string {
+  const { plan, pitName, entries, pitC, coreC, state, forecast, ready, dueMs, units } = fire;
+  const pit = plan.request.pits[0]!;
+  const vented = ventedPit(pit);
+  const log = foldLog(entries);
+  const { pitC: target, bandC } = pit.pace;
+  const clock = (ms: number): string => localOf(ms, plan.request.timeZone).slice(11);
+  const vents = lastVents(log.lines);
+  const left = forecast?.fuelLeftFraction;
+  return [
+    `${capital(pitName)} is to hold ${temperatureWords(target, units)}, ${temperatureWords(target - bandC, units)} to ${temperatureWords(target + bandC, units)}. ${
+      pitC === null ? 'No reading.' : `It reads ${temperatureWords(pitC, units)}.`
+    }`,
+    `${TREND_WORDS[state.trend]}. ${causeWords(state.cause, pit)}`,
+    vents
+      ? `Vents: ${settingWords(vented, vents.intakeFraction, vents.exhaustFraction)}.`
+      : 'The vents were not logged.',
+    ...(left == null ? [] : [`Fuel left: about ${Math.round(left * 100)} % of the load.`]),
+    ...(coreC === null ? [] : [`Meat: ${temperatureWords(coreC, units)} in the middle.`]),
+    `Ready ${ready}, served at ${plan.serveAt.slice(11)}.`,
+    ...jobsAhead(plan, log)
+      .slice(0, NEXT_JOBS)
+      .map((j) => `Next: ${clock(dueMs(j))} ${j.inWords}.`),
+    ...plan.risks.slice(0, SIGNS).map((r) => `Look for: ${r.sign}. ${capital(r.move)}`),
+    ...log.lines
+      .slice(-LAST_LINES)
+      .map((l) => `Done at ${clock(l.at)}: ${doneWords(l, plan)}${l.by ? `, ${l.by}` : ''}.`),
+  ].join('\n');
+}

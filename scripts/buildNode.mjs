@@ -39,6 +39,7 @@ await Promise.all([
     ...shared,
     entryPoints: [
       { in: 'apps/server/src/main.ts', out: 'main' },
+      { in: 'apps/server/src/measuredServer.ts', out: 'measuredServer' },
       { in: 'apps/server/src/workers/pits.worker.ts', out: 'pits.worker' },
       { in: 'apps/server/src/workers/documents.worker.ts', out: 'documents.worker' },
     ],

@@ -12,7 +12,7 @@ import { useEffect } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { queryClient } from '../src/api/queries';
 import { keepApp } from '../src/line/newVersion';
-import { openLine } from '../src/line/serverLine';
+import { openLine, keepLists } from '../src/line/serverLine';
 import { loadLazyComponents } from '../src/ui/lazyComponent';
 import { Shell } from '../src/ui/Shell';
 import { useThemeVariables } from '../src/ui/theme';
@@ -31,7 +31,7 @@ export default function Root() {
     ZillaSlab_700Bold,
   });
   useEffect(openLine, []);
-  useEffect(() => void keepApp(), []);
+  useEffect(() => void keepApp(keepLists), []);
   useEffect(() => {
     const timer = setTimeout(() => void loadLazyComponents(), SETTLED_MS);
     return () => clearTimeout(timer);

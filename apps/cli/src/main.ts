@@ -54,6 +54,13 @@ const print = (value: unknown): void => {
 
 type Now = () => number;
 
+interface BenchOptions {
+  json?: boolean;
+  plans?: boolean;
+  server?: boolean;
+  seed?: number;
+}
+
 /** `ostrin facts`. What only checks and benchmarks need is loaded when they are asked for. */
 async function facts({
   json,
@@ -116,11 +123,22 @@ function commandLine(now: Now): Command {
     .action(facts);
   program
     .command('bench')
-    .description('time the engine, or measure plans against rules of thumb')
+    .description('time the engine, or measure plans or the server')
     .option('--json', 'as JSON; timings have no other form')
     .option('--plans', 'plans against rules of thumb, in sixty simulated cooks; takes minutes')
-    .option('--seed <number>', 'the seed of those cooks', seedOf)
-    .action(async ({ json, plans, seed }: { json?: boolean; plans?: boolean; seed?: number }) => {
+    .addOption(
+      new Option(
+        '--server',
+        'the server under kills, bad requests and many watchers; takes minutes',
+      ).conflicts('plans'),
+    )
+    .option('--seed <number>', 'the seed of those cooks or requests', seedOf)
+    .action(async ({ json, plans, server, seed }: BenchOptions) => {
+      if (server) {
+        const { benchServer } = await import('./benchServer');
+        print(await benchServer(seed));
+        return;
+      }
       if (!plans) {
         const { bench } = await import('./bench');
         print(await bench(now));

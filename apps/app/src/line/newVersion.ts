@@ -15,13 +15,19 @@ let kept: Workbox | null = null;
 /** A newer version is looked for so often while the app is open, ms. */
 const LOOK_MS = 30 * 60_000;
 
-/** Keeps the app on this device, where the browser lets it. */
-export async function keepApp(): Promise<void> {
+/**
+ * Keeps the app on this device, where the browser lets it. `onKept` is called when it is kept for the first time:
+ * what was read before that was not kept.
+ */
+export async function keepApp(onKept: () => void): Promise<void> {
   const secure = globalThis.isSecureContext && 'serviceWorker' in navigator;
   if (!secure || process.env.NODE_ENV !== 'production') return;
   const { Workbox: Keeper } = await import('workbox-window');
   kept = new Keeper('/sw.js');
   kept.addEventListener('waiting', () => useNewVersion.setState({ waiting: true }));
+  kept.addEventListener('controlling', ({ isUpdate }) => {
+    if (!isUpdate) onKept();
+  });
   await kept.register().catch(() => undefined);
   setInterval(() => void kept?.update().catch(() => undefined), LOOK_MS);
 }

@@ -1,5 +1,6 @@
 /** The line to the server, for as long as the app is open: its events into the stores, and taps out to it. */
-import type { LiveEvent, SharedList } from '@ostrin/contract/types';
+import { ROUTES, type LiveEvent, type SharedList } from '@ostrin/contract/types';
+import { requestJson } from '../api/http';
 import { queryClient } from '../api/queries';
 import { openOutbox, sendTaps, useOutbox } from '../outbox/outbox';
 import { useLive } from '../store/live';
@@ -16,6 +17,12 @@ export function onLiveEvent(listener: (event: LiveEvent) => void): () => void {
 
 /** Lists that others may change, by the names under which they are asked for. */
 const LISTS: readonly SharedList[] = ['cooks', 'pits', 'plans', 'shelf'];
+
+/** Asks for every list, so that the app kept on this device has them from now on. */
+export function keepLists(): void {
+  void requestJson(ROUTES.access).catch(() => undefined);
+  for (const what of LISTS) void requestJson(ROUTES[what]).catch(() => undefined);
+}
 
 function take(event: LiveEvent): void {
   const { receive, setConnection, connection } = useLive.getState();

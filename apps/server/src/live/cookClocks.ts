@@ -13,7 +13,7 @@ import type { Hub } from './hub';
 
 const TICK_MS = 250;
 /** Readings of one cook in one slice, and of all cooks: one write of the database each. */
-const SLICE = { ofOne: 240, ofAll: 960 };
+const SLICE = { ofOne: 120, ofAll: 360 };
 /** A practice cook's clock stops so long after its start: nothing burns that long. */
 const LONGEST_MS = 7 * DAY_MS;
 

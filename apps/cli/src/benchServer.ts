@@ -1,0 +1,60 @@
+/** `ostrin bench --server`: the server under kills, bad requests, many watchers and a night's sleep. */
+import { request } from '../../../packages/core/test/scenarios';
+import { fuzzRuns } from '../../../checks/server/fuzz';
+import { killRuns } from '../../../checks/server/kills';
+import { loadRuns } from '../../../checks/server/load';
+import { MeasuredServer } from '../../../checks/server/measured';
+import { planDocument } from '@ostrin/wording';
+import { existsSync } from 'node:fs';
+import path from 'node:path';
+
+const RUNS = { kills: 200, requests: 20_000, loadMs: 15_000 };
+const PORT = 8691;
+/** The seed where none is named. */
+const SEED = 20270515;
+
+/** The folder of the project, from wherever this was built to. */
+function projectFolder(): string {
+  let folder = import.meta.dirname;
+  while (!existsSync(path.join(folder, 'package-lock.json'))) folder = path.dirname(folder);
+  return folder;
+}
+
+/** Runs one part on a server of its own. */
+async function onServer<T>(
+  offset: number,
+  work: (server: MeasuredServer) => Promise<T>,
+): Promise<T> {
+  const server = new MeasuredServer(projectFolder(), PORT + offset);
+  await server.start();
+  try {
+    return await work(server);
+  } finally {
+    await server.end();
+  }
+}
+
+/** All parts, with what is asked of each. */
+export async function benchServer(seed = SEED) {
+  const plan = planDocument(request(), { nowMs: 0, members: 1 });
+  const load = await onServer(0, (server) => loadRuns(server, plan, RUNS.loadMs));
+  const fuzz = await onServer(1, (server) => fuzzRuns(server, plan, RUNS.requests, seed));
+  const kills = await onServer(2, (server) => killRuns(server, plan, RUNS.kills, seed));
+  return {
+    seed,
+    kills,
+    fuzz,
+    load,
+    asked: {
+      lostOfAcknowledged: { asked: 0, got: kills.lost },
+      doubled: { asked: 0, got: kills.doubled },
+      answersOf5xx: { asked: 0, got: fuzz.answersOf5xx + fuzz.noAnswer },
+      longestStallMs: { asked: 'at most 250', got: fuzz.longestStallMs },
+      storedAfterRefusal: { asked: 0, got: fuzz.storedAfterRefusal },
+      apiP99Ms: { asked: 'under 50', got: load.apiP99Ms },
+      postsP99Ms: { asked: 'under 100', got: load.postsP99Ms },
+      caughtUpAfterSleep: { asked: true, got: load.caughtUp },
+      longestWhileCatchingUpMs: { asked: 'at most 100', got: load.longestWhileCatchingUpMs },
+    },
+  };
+}

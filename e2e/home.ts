@@ -2,6 +2,7 @@
 import { expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
+import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 
@@ -38,14 +39,7 @@ export class OwnServer {
       },
       stdio: 'ignore',
     });
-    await expect
-      .poll(() =>
-        fetch(`${this.url}/api/health`).then(
-          (r) => r.status,
-          () => 0,
-        ),
-      )
-      .toBeGreaterThan(0);
+    await expect.poll(() => listens(this.port)).toBe(true);
   }
 
   /** Kills it as a power cut would. */
@@ -57,6 +51,17 @@ export class OwnServer {
     await gone;
   }
 }
+
+/** Whether something listens at a port of this machine. */
+const listens = (port: number): Promise<boolean> =>
+  new Promise((done) => {
+    const socket = connect(port, '127.0.0.1');
+    socket.once('connect', () => {
+      socket.destroy();
+      done(true);
+    });
+    socket.once('error', () => done(false));
+  });
 
 /** A port beside those of the shared servers. */
 export const ownPort = (n: number): number => Number(process.env.E2E_PORT ?? 8651) + 100 + n;
@@ -99,16 +104,18 @@ export async function setSpeed(page: Page, label: string): Promise<void> {
   await page.getByRole('button', { name: 'Close' }).click();
 }
 
-/** The log of the one cook under way, from the server, as its notes say it. */
-export async function notesOf(page: Page, url: string): Promise<string[]> {
-  const get = async (at: string): Promise<unknown> => (await page.request.get(url + at)).json();
-  const cooks = (await get('/api/cooks')) as { id: string; finishedAt: number | null }[];
-  const { id } = cooks.find((c) => c.finishedAt === null)!;
-  const { entries } = (await get(`/api/cooks/${id}`)) as {
-    entries: { kind: string; text?: string }[];
-  };
-  return entries.flatMap((e) => (e.kind === 'note' ? [e.text!] : []));
-}
+/** The log of the one cook under way, as the page gets it from its server now: what its notes say. */
+export const notesOf = (page: Page): Promise<string[]> =>
+  page.evaluate(async () => {
+    const get = async (at: string): Promise<unknown> => (await fetch(at)).json();
+    // With a question mark nothing that the browser kept answers for the server.
+    const cooks = (await get('/api/cooks?now')) as { id: string; finishedAt: number | null }[];
+    const { id } = cooks.find((c) => c.finishedAt === null)!;
+    const { entries } = (await get(`/api/cooks/${id}`)) as {
+      entries: { kind: string; text?: string }[];
+    };
+    return entries.flatMap((e) => (e.kind === 'note' ? [e.text!] : []));
+  });
 
 /** Logs a note by touch and waits until it is shown as logged. */
 export async function note(page: Page, text: string): Promise<void> {

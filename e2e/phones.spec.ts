@@ -71,7 +71,7 @@ test('two tabs log while the server is killed again and again: every tap that wa
       if (round === 2) await a.reload();
       if (round % 2 === 0) await server.start();
     }
-    await expect.poll(async () => (await notesOf(a, server.url)).sort()).toEqual(shown.sort());
+    await expect.poll(async () => (await notesOf(a)).sort()).toEqual(shown.sort());
     await expect(a.getByTestId('stale')).toHaveCount(0);
   } finally {
     await server.kill();
@@ -119,7 +119,7 @@ test('an installed app opens with the server off, logs, and sends everything onc
     await startCook(page);
     await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
     await note(page, 'before');
-    await expect.poll(() => notesOf(page, server.url)).toEqual(['before']);
+    await expect.poll(() => notesOf(page)).toEqual(['before']);
     // The open cook is saved every few seconds.
     await page.waitForTimeout(4000);
     await server.kill();
@@ -136,7 +136,7 @@ test('an installed app opens with the server off, logs, and sends everything onc
     await expect(page.getByTestId('away')).toContainText('3 taps wait');
     await expect(page.getByTestId('four-times')).toContainText('ready, 8 in 10');
     await server.start();
-    await expect.poll(() => notesOf(page, server.url)).toEqual(['before', ...at]);
+    await expect.poll(() => notesOf(page)).toEqual(['before', ...at]);
     await expect(page.getByTestId('away')).toHaveCount(0);
   } finally {
     await context.close();
@@ -166,7 +166,7 @@ test('a phone without the line for hours of taps comes back with each at its own
     }
     await expect(page.getByTestId('stale')).toContainText('6 taps wait');
     await context.setOffline(false);
-    await expect.poll(() => notesOf(page, server.url)).toEqual(shown);
+    await expect.poll(() => notesOf(page)).toEqual(shown);
     const cooks = (await (await page.request.get(`${server.url}/api/cooks`)).json()) as {
       id: string;
     }[];

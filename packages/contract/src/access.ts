@@ -12,10 +12,7 @@ export class SignInDto {
   @IsString() @Length(1, 40) @Matches(/\S/, { message: 'must not be blank' }) device!: string;
 }
 
-/** The role of a device. */
+/** The role that a device gets, or that an invitation gives. */
 export class RoleDto {
   @IsIn(ROLES) role!: (typeof ROLES)[number];
 }
-
-/** An invitation for a device of that role. */
-export class InviteDto extends RoleDto {}

@@ -15,7 +15,7 @@ const CRLF = { newline: '\r\n' };
 /** A cell that a spreadsheet would take for a formula gets an apostrophe in front; so does one that has one already. */
 const FORMULA = /^['=+\-@\t\r]/;
 /** A cell without the apostrophe that kept it from being a formula. */
-const plainCell = (text: string): string => (/^''?[=+\-@\t\r']/.test(text) ? text.slice(1) : text);
+const plainCell = (text: string): string => (/^'[=+\-@\t\r']/.test(text) ? text.slice(1) : text);
 
 const iso = (ms: number): string => new Date(ms).toISOString();
 

@@ -248,7 +248,7 @@ const accessPaths = (): Json => ({
   [ROUTES.invites]: {
     post: operation({
       summary: 'Make an invitation for one device; its code is told once',
-      body: body(ref('InviteDto')),
+      body: body(ref('RoleDto')),
       answers: { '201': answer('Made', OBJECT) },
     }),
   },

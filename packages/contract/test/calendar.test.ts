@@ -30,3 +30,13 @@ it('writes the whole plan as Markdown', () => {
   }
   for (const line of linesOf(made)) expect(text).toContain(line.inWords);
 });
+
+it('takes the force out of what people wrote into it', () => {
+  const evil = '<img src=x onerror=alert(1)> [tap](javascript:alert(2)) `*#';
+  const named = { ...made, request: { ...made.request, crew: [evil] } };
+  const shift = { name: evil, from: made.lightAt, to: made.serveAt, visits: 2 };
+  const text = markdownOf({ ...named, watch: { ...made.watch, shifts: [shift] } }, evil);
+  expect(text).toContain('\\<img');
+  expect(text).not.toMatch(/(^|[^\\])<img/);
+  expect(text).not.toMatch(/(^|[^\\])\[tap\]/);
+});

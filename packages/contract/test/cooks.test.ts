@@ -1,5 +1,6 @@
 /** Cooks and their logs from outside, and their way through CSV and back. */
 import fc from 'fast-check';
+import Papa from 'papaparse';
 import { randomUUID } from 'node:crypto';
 import { type Entry } from '@ostrin/core';
 import { entryWords, planDocument } from '@ostrin/wording';
@@ -100,6 +101,18 @@ describe('entries and cooks', () => {
       'at,pit_c,core_c\r\n2027-05-15T07:00:00.000Z,121.5,\r\n',
     );
     expect(entryWords(entry)).toMatch(/^Note: /);
+  });
+
+  it('gives a spreadsheet no formula, and reads back what was written', () => {
+    const jobs = ['=cmd()', '+1', '-1', '@sum', "'=x", "'quoted", 'plain'];
+    const doc = cook(
+      jobs.map((jobId, i) => ({ id: randomUUID(), at: start + i, kind: 'job', jobId }) as Entry),
+    );
+    const csv = actionsCsv(doc);
+    const cells = Papa.parse<string[]>(csv, { skipEmptyLines: true }).data.flat();
+    expect(cells.filter((c) => /^[=+\-@]/.test(c))).toEqual([]);
+    const back = cookFromCsv(csv, readingsCsv([]));
+    expect(back.ok && back.value.entries.map((e) => e.jobId)).toEqual(jobs);
   });
 
   it('says which line of a file is wrong', () => {

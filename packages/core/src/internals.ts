@@ -138,3 +138,4 @@ export * from './tend/log';
 export * from './tend/outlook';
 export * from './tend/remainingScenario';
 export * from './tend/summary';
+export * from './tend/watch';

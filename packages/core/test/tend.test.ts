@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import {
   actionsOf,
+  alreadyLogged,
   type Entry,
   entryProblem,
   foldLog,
   forecast,
+  heldWatch,
   litAtMs,
   plan,
   simulate,
@@ -20,6 +22,58 @@ const act = (id: string, min: number, action: object, jobId?: string): Entry =>
 const LIT = act('lit', 0, { do: 'set-vents', intakeFraction: 1, exhaustFraction: 1 }, 'light');
 const LID = act('lid', 60, { do: 'lid-open', seconds: 60 });
 const NOTE: Entry = { id: 'note', at: T0 + 70 * MIN, kind: 'note', text: 'windy' };
+
+describe('several phones', () => {
+  const from = (device: string, e: Entry): Entry => ({ ...e, id: `${e.id}-${device}`, device });
+  const later = (e: Entry, ms: number): Entry => ({ ...e, at: e.at + ms });
+
+  it('log the same thing only where another device wrote the like within a minute', () => {
+    const known = [from('a', LID), from('a', LIT)];
+    expect(alreadyLogged(known, from('b', later(LID, 59_000)))).toBe(known[0]);
+    expect(alreadyLogged(known, from('b', later(LID, 61_000)))).toBeNull();
+    expect(alreadyLogged(known, from('a', LID))).toBeNull();
+    expect(alreadyLogged(known, LID)).toBeNull();
+    // A job is the same however late.
+    expect(alreadyLogged(known, from('b', later(LIT, 5 * 3_600_000)))).toBe(known[1]);
+    const undo: Entry = { id: 'u', at: LID.at, kind: 'undo', target: known[0]!.id };
+    expect(alreadyLogged([...known, undo], from('b', LID))).toBeNull();
+    const halfOpen = act('v', 60, { do: 'set-vents', intakeFraction: 0.5, exhaustFraction: 1 });
+    const shut = act('v', 60, { do: 'set-vents', intakeFraction: 0, exhaustFraction: 1 });
+    expect(alreadyLogged([from('a', halfOpen)], from('b', shut))).toBeNull();
+    expect(alreadyLogged([from('a', halfOpen)], from('b', halfOpen))).not.toBeNull();
+  });
+
+  it('hand the watch from one to another, in order of time and without what was taken back', () => {
+    const take = (id: string, by: string, min: number): Entry => ({
+      id,
+      by,
+      at: T0 + min * MIN,
+      kind: 'take-watch',
+    });
+    const offer: Entry = {
+      id: 'o',
+      by: 'Anka',
+      at: T0 + 5 * MIN,
+      kind: 'hand-over',
+      to: 'Pell',
+      sheet: 'Bowl vent a quarter.',
+    };
+    const [first, second] = [take('t1', 'Anka', 1), take('t2', 'Pell', 9)];
+    expect(heldWatch([])).toEqual({ holder: null, since: null, offer: null });
+    expect(heldWatch([offer, first])).toMatchObject({
+      holder: 'Anka',
+      offer: { from: 'Anka', to: 'Pell', sheet: 'Bowl vent a quarter.' },
+    });
+    fc.assert(
+      fc.property(fc.shuffledSubarray([first, offer, second], { minLength: 3 }), (entries) => {
+        expect(heldWatch(entries)).toEqual({ holder: 'Pell', since: second.at, offer: null });
+      }),
+    );
+    const undo: Entry = { id: 'u', at: T0 + 10 * MIN, kind: 'undo', target: 't2' };
+    expect(heldWatch([first, offer, second, undo])).toMatchObject({ holder: 'Anka' });
+    expect(entryProblem([offer], { ...undo, kind: 'retime', target: 'o', to: T0 })).not.toBeNull();
+  });
+});
 
 describe('the log', () => {
   it('folds undo and corrections, in whatever order they arrive', () => {

@@ -106,7 +106,7 @@ describe('entries and cooks', () => {
   it('gives a spreadsheet no formula, and reads back what was written', () => {
     const jobs = ['=cmd()', '+1', '-1', '@sum', "'=x", "'quoted", 'plain'];
     const doc = cook(
-      jobs.map((jobId, i) => ({ id: randomUUID(), at: start + i, kind: 'job', jobId }) as Entry),
+      jobs.map((jobId, i) => ({ id: randomUUID(), at: start + i, kind: 'job', jobId })),
     );
     const csv = actionsCsv(doc);
     const cells = Papa.parse<string[]>(csv, { skipEmptyLines: true }).data.flat();

@@ -61,7 +61,9 @@ describe('entries and cooks', () => {
     expect(readEntries({ entries: [note, { ...undo, target: id }] }, LOGGED).ok).toBe(true);
     expect(fields(validate(ClockDto, { speed: 241 }))).toEqual(['speed']);
   });
+});
 
+describe('CSV', () => {
   it('goes out as CSV and comes back the same', () => {
     const reading = fc.record({
       pitC: fc.option(fc.integer({ min: -200, max: 3000 }).map((v) => v / 10)),

@@ -22,3 +22,15 @@ it('loads at least three past cooks, played by the engine, one gone wrong, and o
   expect(inBand.at(-1)).toBeGreaterThan(0.6);
   await db.destroy();
 }, 60_000);
+
+it('stores the whole demo world or nothing of it', async () => {
+  const db = await openDatabase(':memory:');
+  await db.raw(
+    `CREATE TRIGGER broken BEFORE INSERT ON readings BEGIN SELECT RAISE(ABORT, 'power cut'); END`,
+  );
+  await expect(loadDemo(db, Date.UTC(2027, 4, 15))).rejects.toThrow(/power cut/);
+  for (const table of ['pits', 'cooks', 'entries', 'kept_plans', 'fuels']) {
+    expect([table, await db(table).select()]).toEqual([table, []]);
+  }
+  await db.destroy();
+});

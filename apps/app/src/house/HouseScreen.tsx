@@ -245,10 +245,9 @@ function Missing() {
   if (globalThis.isSecureContext !== false) return null;
   return (
     <Notice tone="plain" title="What this phone cannot do here" testID="missing">
-      The page came unencrypted from another machine, so the browser does not let it be installed,
-      open without the server, or keep the screen awake. Everything else works. It takes encryption:
-      start the server with --tls and let this phone trust the certificate that its sign-in page
-      offers.
+      The page came unencrypted from another machine, so the browser does not let it be installed or
+      opened without the server. Everything else works. It takes encryption: start the server with
+      --tls and let this phone trust the certificate that its sign-in page offers.
     </Notice>
   );
 }

@@ -196,6 +196,10 @@ test('a tap that the server refuses stays until its writer decides', async ({ co
       id: string;
     }[];
     const { id } = cooks[0]!;
+    // All that was touched so far has arrived.
+    await expect
+      .poll(async () => JSON.stringify(await (await fetch(`${server.url}/api/cooks/${id}`)).json()))
+      .toContain('"jobId":"light"');
     await context.setOffline(true);
     await note(a, 'kept as it is');
     await a.getByTestId('pad-lid').click();

@@ -141,15 +141,6 @@ try {
     await wait(500);
   });
   await shoot('phones', '/house', PHONE, 'light');
-  await shoot('hand-over', '/tend', PHONE, 'light', async (page) => {
-    await page.getByTestId('this-cook').click();
-    await page.getByTestId('watch').click();
-    await page
-      .getByRole('button', { name: /^Hand it to/ })
-      .first()
-      .click();
-    await wait(500);
-  });
   const cook = async (page) => {
     await page.getByRole('link', { name: /Regatta lunch/ }).click();
     await wait(1500);

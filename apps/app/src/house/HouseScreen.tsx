@@ -24,6 +24,8 @@ export const ROLE_WORDS: Readonly<Record<Role, { label: string; note: string }>>
   helper: { label: 'Helper', note: 'logs and takes the watch, deletes nothing' },
   looker: { label: 'Looker', note: 'reads only' },
 };
+/** What is typed into a terminal: in the text face a hyphen closes up to the word before it. */
+const COMMAND = { fontFamily: 'monospace' };
 const ROLES: readonly Role[] = ['cook', 'helper', 'looker'];
 
 export function HouseScreen() {
@@ -56,7 +58,7 @@ export function HouseScreen() {
             stop the server and start it with the line below. It then shows an address, a QR code
             and a passcode.
           </Paragraph>
-          <Text selectable className="font-sans-semi text-ink text-[16px]">
+          <Text selectable className="text-ink text-[16px]" style={COMMAND}>
             npm run demo -- --home
           </Text>
         </View>
@@ -133,7 +135,7 @@ function Addresses({ addresses, secure }: { addresses: readonly string[]; secure
       {secure ? null : (
         <Notice tone="plain" title="Not encrypted">
           Others on this network who know how could read the passcode and the log. On a network you
-          do not trust, start the server with --tls as well.
+          do not trust, start the server with “--tls” as well.
         </Notice>
       )}
     </View>
@@ -247,7 +249,7 @@ function Missing() {
     <Notice tone="plain" title="What this phone cannot do here" testID="missing">
       The page came unencrypted from another machine, so the browser does not let it be installed or
       opened without the server. Everything else works. It takes encryption: start the server with
-      --tls and let this phone trust the certificate that its sign-in page offers.
+      “--tls” and let this phone trust the certificate that its sign-in page offers.
     </Notice>
   );
 }

@@ -47,8 +47,7 @@ function WholeRecord() {
     <View className="gap-2">
       <Heading>The whole record</Heading>
       <Text className="font-sans text-soot text-[16px] leading-[22px]">
-        Cooks, pits, plans and the shelf in one file. A server that starts empty with --restore and
-        this file has them all.
+        Cooks, pits, plans and the shelf in one file. A server without cooks can begin with it.
       </Text>
       <Button
         label="Take the whole record along"

@@ -1,8 +1,14 @@
 /** A server of its own for tests that kill it, open it to others, or change its version. */
-import { expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import {
+  expect,
+  test as base,
+  type Browser,
+  type BrowserContext,
+  type Page,
+} from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
-import { connect } from 'node:net';
+import { connect, createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 
@@ -10,13 +16,19 @@ const root = path.resolve(import.meta.dirname, '..');
 
 export const PASSCODE = 'larch-tongs-9';
 
+/** Options behind the command, and the environment. */
+interface ServerOptions {
+  args?: string[];
+  env?: Record<string, string>;
+}
+
 export class OwnServer {
   private child: ChildProcess | null = null;
   readonly file = path.join(mkdtempSync(path.join(tmpdir(), 'ostrin-own-')), 'own.sqlite');
 
   constructor(
     readonly port: number,
-    private readonly options: { args?: string[]; env?: Record<string, string> } = {},
+    private readonly options: ServerOptions,
   ) {}
 
   get url(): string {
@@ -45,7 +57,7 @@ export class OwnServer {
   /** Kills it as a power cut would. */
   async kill(): Promise<void> {
     const { child } = this;
-    if (!child || child.exitCode !== null) return;
+    if (!child || child.exitCode !== null || child.signalCode !== null) return;
     const gone = new Promise((done) => child.once('exit', done));
     child.kill('SIGKILL');
     await gone;
@@ -63,8 +75,46 @@ const listens = (port: number): Promise<boolean> =>
     socket.once('error', () => done(false));
   });
 
-/** A port beside those of the shared servers. */
-export const ownPort = (n: number): number => Number(process.env.E2E_PORT ?? 8651) + 100 + n;
+/** A port of this machine that nothing listens at. */
+const freePort = (): Promise<number> =>
+  new Promise((done) => {
+    const server = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = server.address() as AddressInfo;
+      server.close(() => done(port));
+    });
+  });
+
+/** Starts a server of a test's own. */
+export type Serve = (options?: ServerOptions) => Promise<OwnServer>;
+
+/** Tests that have servers of their own: each is started when it is asked for, and killed after the test. */
+export const test = base.extend<{ serve: Serve }>({
+  // Playwright reads the pattern of the first argument: nothing of it is needed.
+  // eslint-disable-next-line no-empty-pattern
+  async serve({}, provide) {
+    const servers: OwnServer[] = [];
+    await provide(async (options = {}) => {
+      const server = new OwnServer(await freePort(), options);
+      servers.push(server);
+      await server.start();
+      return server;
+    });
+    for (const server of servers) await server.kill();
+  },
+});
+
+/** A page on which a cook is under way, of an app that is kept on its device. */
+export async function keptPage(context: BrowserContext, url: string): Promise<Page> {
+  const page = await context.newPage();
+  await page.goto(url);
+  await startCook(page);
+  await keptOnDevice(page);
+  return page;
+}
+
+/** Waits until the app is kept on the device: it opens without the server from then on. */
+export const keptOnDevice = (page: Page): Promise<void> =>
+  page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
 
 /** A phone of the crew, signed in. */
 export async function phone(
@@ -90,10 +140,15 @@ export async function startCook(page: Page): Promise<void> {
   await page.getByTestId('start-cook').click();
   await expect(page).toHaveURL(/\/tend$/);
   for (const words of [/Lay the snake/, /in the chimney/, /Tip the lit ones/]) {
-    await expect(page.getByTestId('job-card')).toContainText(words);
-    await page.getByTestId('job-done').click();
-    await expect(page.getByTestId('job-card').getByText(words)).toHaveCount(0);
+    await doJob(page, words);
   }
+}
+
+/** Waits until the card shows this job and says it is done. */
+export async function doJob(page: Page, words: RegExp): Promise<void> {
+  await expect(page.getByTestId('job-card')).toContainText(words);
+  await page.getByTestId('job-done').click();
+  await expect(page.getByTestId('job-card').getByText(words)).toHaveCount(0);
 }
 
 /** Sets how fast the practice clock goes. */

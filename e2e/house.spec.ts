@@ -1,129 +1,112 @@
 /** The home network: plain HTTP under a name of the house, encryption, and a newer version in mid-cook. */
-import { chromium, expect, test } from '@playwright/test';
+import { chromium, expect } from '@playwright/test';
 import { appendFileSync, cpSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { CHROMIUM_FLAGS, findChromium } from '../scripts/browser.mjs';
-import { note, notesOf, OwnServer, ownPort, phone, startCook } from './home';
+import { keptPage, note, notesOf, phone, startCook, test } from './home';
 
 const root = path.resolve(import.meta.dirname, '..');
 
-test('over plain HTTP under another name everything works but installing, and the page says so', async () => {
-  const server = new OwnServer(ownPort(11), {
+test('over plain HTTP under another name everything works but installing, and the page says so', async ({
+  serve,
+}) => {
+  const server = await serve({
     args: ['--home'],
     env: { OSTRIN_HOSTS: 'yard.example' },
   });
-  await server.start();
   const browser = await chromium.launch({
     executablePath: findChromium(),
     args: [...CHROMIUM_FLAGS, '--host-resolver-rules=MAP yard.example 127.0.0.1'],
   });
-  try {
-    const url = `http://yard.example:${server.port}`;
-    const { page, context } = await phone(browser, url, 'Anka');
-    expect(await page.evaluate(() => [isSecureContext, 'locks' in navigator])).toEqual([
-      false,
-      false,
-    ]);
-    await startCook(page);
-    const second = await context.newPage();
-    await second.goto(`${url}/tend`);
-    await expect(second.getByTestId('job-card')).toBeVisible();
-    await server.kill();
-    await note(page, 'p1');
-    await note(second, 's1');
-    await note(page, 'p2');
-    await server.start();
-    await expect.poll(async () => (await notesOf(page)).sort()).toEqual(['p1', 'p2', 's1']);
-    await page.goto(`${url}/house`);
-    await expect(page.getByTestId('missing')).toContainText('--tls');
-    await expect(page.getByText('Not encrypted')).toBeVisible();
-    await page.getByTestId('invite').click();
-    await page.getByTestId('invite-looker').click();
-    const code = (await page.getByTestId('invite-code').textContent())!;
+  const url = `http://yard.example:${server.port}`;
+  const { page, context } = await phone(browser, url, 'Anka');
+  expect(await page.evaluate(() => [isSecureContext, 'locks' in navigator])).toEqual([
+    false,
+    false,
+  ]);
+  await startCook(page);
+  const second = await context.newPage();
+  await second.goto(`${url}/tend`);
+  await expect(second.getByTestId('job-card')).toBeVisible();
+  await server.kill();
+  await note(page, 'p1');
+  await note(second, 's1');
+  await note(page, 'p2');
+  await server.start();
+  await expect.poll(async () => (await notesOf(page)).sort()).toEqual(['p1', 'p2', 's1']);
+  await page.goto(`${url}/house`);
+  await expect(page.getByTestId('missing')).toContainText('--tls');
+  await expect(page.getByText('Not encrypted')).toBeVisible();
+  await page.getByTestId('invite').click();
+  await page.getByTestId('invite-looker').click();
+  const code = (await page.getByTestId('invite-code').textContent())!;
 
-    // A looker reads, and has nothing to log with.
-    const guest = await (await browser.newContext()).newPage();
-    await guest.goto(url);
-    await guest.getByLabel('Passcode or invitation').fill(code);
-    await guest.getByLabel(/^Your name/).fill('Guest');
-    await guest.getByRole('button', { name: 'Sign in' }).click();
-    await expect(guest.getByTestId('plan-sentence')).toBeVisible();
-    await guest.goto(`${url}/tend`);
-    await expect(guest.getByText(/This phone may look, not log/)).toBeVisible();
-    await expect(guest.getByTestId('pad-lid')).toHaveCount(0);
+  // A looker reads, and has nothing to log with.
+  const guest = await (await browser.newContext()).newPage();
+  await guest.goto(url);
+  await guest.getByLabel('Passcode or invitation').fill(code);
+  await guest.getByLabel(/^Your name/).fill('Guest');
+  await guest.getByRole('button', { name: 'Sign in' }).click();
+  await expect(guest.getByTestId('plan-sentence')).toBeVisible();
+  await guest.goto(`${url}/tend`);
+  await expect(guest.getByText(/This phone may look, not log/)).toBeVisible();
+  await expect(guest.getByTestId('pad-lid')).toHaveCount(0);
 
-    // Signed out from elsewhere, it is told so at once.
-    await page.goto(`${url}/house`);
-    await page.getByRole('button', { name: 'Change Guest, Phone' }).click();
-    await page.getByTestId('device-out').click();
-    await guest.goto(`${url}/tend`);
-    await expect(guest.getByRole('button', { name: 'Sign in' })).toBeVisible();
-    await context.close();
-  } finally {
-    await browser.close();
-    await server.kill();
-  }
+  // Signed out from elsewhere, it is told so at once.
+  await page.goto(`${url}/house`);
+  await page.getByRole('button', { name: 'Change Guest, Phone' }).click();
+  await page.getByTestId('device-out').click();
+  await guest.goto(`${url}/tend`);
+  await expect(guest.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await context.close();
+  await browser.close();
 });
 
-test('with a certificate of the house the page is a secure one', async ({ browser }) => {
-  const server = new OwnServer(ownPort(12), {
-    args: ['--home', '--tls'],
-  });
-  await server.start();
-  try {
-    const url = `https://127.0.0.1:${server.port}`;
-    const { page, context } = await phone(browser, url, 'Pell', { ignoreHTTPSErrors: true });
-    expect(await page.evaluate(() => isSecureContext)).toBe(true);
-    const [cookie] = await context.cookies();
-    expect(cookie).toMatchObject({ secure: true, httpOnly: true, sameSite: 'Strict' });
-    await page.goto(`${url}/house`);
-    await expect(page.getByRole('img', { name: /QR code of https:/ })).toBeVisible();
-    await expect(page.getByText('Not encrypted')).toHaveCount(0);
-    const authority = await page.request.get(`${url}/sign-in/house.crt`);
-    expect(await authority.text()).toMatch(/BEGIN CERTIFICATE/);
-    await context.close();
-  } finally {
-    await server.kill();
-  }
+test('with a certificate of the house the page is a secure one', async ({ browser, serve }) => {
+  const server = await serve({ args: ['--home', '--tls'] });
+  const url = `https://127.0.0.1:${server.port}`;
+  const { page, context } = await phone(browser, url, 'Pell', { ignoreHTTPSErrors: true });
+  expect(await page.evaluate(() => isSecureContext)).toBe(true);
+  const [cookie] = await context.cookies();
+  expect(cookie).toMatchObject({ secure: true, httpOnly: true, sameSite: 'Strict' });
+  await page.goto(`${url}/house`);
+  await expect(page.getByRole('img', { name: /QR code of https:/ })).toBeVisible();
+  await expect(page.getByText('Not encrypted')).toHaveCount(0);
+  const authority = await page.request.get(`${url}/sign-in/house.crt`);
+  expect(await authority.text()).toMatch(/BEGIN CERTIFICATE/);
+  await context.close();
 });
 
 test('a newer version is offered in mid-cook, taken when wanted, and never mixed', async ({
   browser,
+  serve,
 }) => {
   const web = mkdtempSync(path.join(tmpdir(), 'ostrin-web-'));
   cpSync(path.join(root, 'apps/app/dist'), web, { recursive: true });
-  const server = new OwnServer(ownPort(13), { env: { OSTRIN_WEB: web } });
-  await server.start();
+  const server = await serve({ env: { OSTRIN_WEB: web } });
   const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
-  try {
-    const page = await context.newPage();
-    await page.goto(server.url);
-    await startCook(page);
-    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-    appendFileSync(path.join(web, 'sw.js'), '\n// a newer version\n');
-    await page.evaluate(async () => void (await (await navigator.serviceWorker.ready).update()));
-    await expect(page.getByTestId('new-version')).toContainText('It is taken when you want it');
-    await note(page, 'n1');
-    await page.getByTestId('take-version').click();
-    await expect(page.getByTestId('new-version')).toHaveCount(0);
-    await expect(page.getByTestId('job-card')).toContainText(/Bowl vent/);
+  const page = await keptPage(context, server.url);
+  appendFileSync(path.join(web, 'sw.js'), '\n// a newer version\n');
+  await page.evaluate(async () => void (await (await navigator.serviceWorker.ready).update()));
+  await expect(page.getByTestId('new-version')).toContainText('It is taken when you want it');
+  await note(page, 'n1');
+  await page.getByTestId('take-version').click();
+  await expect(page.getByTestId('new-version')).toHaveCount(0);
+  await expect(page.getByTestId('job-card')).toContainText(/Bowl vent/);
 
-    // A server of another level answers this page nothing, and takes nothing from it.
-    await context.route('**/api/**', (route) =>
-      route.fulfill({
-        status: 426,
-        contentType: 'application/problem+json',
-        body: JSON.stringify({ title: 'This page is of another version', status: 426 }),
-      }),
-    );
-    await note(page, 'n2');
-    await expect(page.getByTestId('new-version')).toContainText('Nothing is read or sent');
-    await context.unroute('**/api/**');
-    await page.getByTestId('take-version').click();
-    await expect.poll(() => notesOf(page)).toEqual(['n1', 'n2']);
-  } finally {
-    await context.close();
-    await server.kill();
-  }
+  // A server of another level answers this page nothing, and takes nothing from it.
+  await context.route('**/api/**', (route) =>
+    route.fulfill({
+      status: 426,
+      contentType: 'application/problem+json',
+      body: JSON.stringify({ title: 'This page is of another version', status: 426 }),
+    }),
+  );
+  await note(page, 'n2');
+  await expect(page.getByTestId('new-version')).toContainText('Nothing is read or sent');
+  await context.unroute('**/api/**');
+  await page.getByTestId('take-version').click();
+  await expect.poll(() => notesOf(page)).toEqual(['n1', 'n2']);
+  await context.close();
 });

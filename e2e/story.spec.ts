@@ -1,42 +1,13 @@
 /** The whole story in a real browser: plan, start, tend in two windows, finish, take out, bring in. */
-import { expect, test, type BrowserContext, type Page } from '@playwright/test';
-import { spawn, type ChildProcess } from 'node:child_process';
+import { expect, type BrowserContext, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
+import { doJob, setSpeed, test, type Serve } from './home';
 
 const root = path.resolve(import.meta.dirname, '..');
 
-const job = (page: Page) => page.getByTestId('job-card');
-
-/** Waits until the card shows this job and says it is done. */
-async function doJob(page: Page, words: RegExp): Promise<void> {
-  await expect(job(page)).toContainText(words);
-  await page.getByTestId('job-done').click();
-  await expect(page.getByTestId('job-card').getByText(words)).toHaveCount(0);
-}
-
-async function setSpeed(page: Page, label: string): Promise<void> {
-  await page.getByTestId('this-cook').click();
-  await page.getByRole('radio', { name: label, exact: true }).click();
-  await expect(page.getByRole('radio', { name: label, exact: true })).toBeChecked();
-  await page.getByRole('button', { name: 'Close' }).click();
-}
-
 const reading = async (page: Page): Promise<number> =>
   Number.parseInt((await page.getByTestId('pit-reading').textContent()) ?? '', 10);
-
-function startSecondServer(port: number): ChildProcess {
-  return spawn(process.execPath, ['apps/server/dist/main.js'], {
-    cwd: root,
-    env: {
-      ...process.env,
-      PORT: String(port),
-      OSTRIN_DB: ':memory:',
-      LOG_LEVEL: 'silent',
-    },
-    stdio: 'ignore',
-  });
-}
 
 /** Plan: a whole sentence at first sight, and an answer from the worker. */
 async function planIt(page: Page): Promise<void> {
@@ -139,7 +110,7 @@ async function finish(page: Page): Promise<void> {
 }
 
 /** Take it out, bring it in elsewhere, and find it identical. */
-async function exportAndImport(page: Page): Promise<void> {
+async function exportAndImport(page: Page, serve: Serve): Promise<void> {
   const save = async (name: string): Promise<string> => {
     const [download] = await Promise.all([
       page.waitForEvent('download'),
@@ -154,32 +125,18 @@ async function exportAndImport(page: Page): Promise<void> {
   const readings = await save('Readings, CSV');
   const doc = JSON.parse(readFileSync(json, 'utf8')) as { id: string; readings: unknown[] };
   expect(doc.readings.length).toBeGreaterThan(50);
-  const port = Number(process.env.E2E_PORT ?? 8651) + 1;
-  const elsewhere = startSecondServer(port);
-  try {
-    const url = `http://127.0.0.1:${port}`;
-    await expect
-      .poll(() =>
-        fetch(`${url}/api/health`).then(
-          (r) => r.status,
-          () => 0,
-        ),
-      )
-      .toBe(200);
-    await page.goto(`${url}/log`);
-    await expect(page.getByText(/No cooks yet/)).toBeVisible();
-    await page.getByTestId('import-files').setInputFiles([readings, actions]);
-    await expect(page.getByText('Imported.')).toBeVisible();
-    const back = await fetch(`${url}/api/cooks/${doc.id}/cook.json`).then((r) => r.json());
-    expect(back).toEqual(doc);
-    await page.getByTestId('import-files').setInputFiles(json);
-    await expect(page.getByText(/in the log already/)).toBeVisible();
-  } finally {
-    elsewhere.kill('SIGKILL');
-  }
+  const { url } = await serve();
+  await page.goto(`${url}/log`);
+  await expect(page.getByText(/No cooks yet/)).toBeVisible();
+  await page.getByTestId('import-files').setInputFiles([readings, actions]);
+  await expect(page.getByText('Imported.')).toBeVisible();
+  const back = await fetch(`${url}/api/cooks/${doc.id}/cook.json`).then((r) => r.json());
+  expect(back).toEqual(doc);
+  await page.getByTestId('import-files').setInputFiles(json);
+  await expect(page.getByText(/in the log already/)).toBeVisible();
 }
 
-test('plan a cook, tend it, keep it', async ({ page, context }) => {
+test('plan a cook, tend it, keep it', async ({ page, context, serve }) => {
   const faults: string[] = [];
   page.on('pageerror', (e) => faults.push(e.message));
   await planIt(page);
@@ -189,7 +146,7 @@ test('plan a cook, tend it, keep it', async ({ page, context }) => {
   await tapUndoCorrect(page, second);
   await loseTheServer(page, second, context);
   await finish(page);
-  await exportAndImport(page);
+  await exportAndImport(page, serve);
   expect(faults).toEqual([]);
 });
 

@@ -3,14 +3,15 @@
  * shown as logged is in the log, once. `node scripts/browserKills.mjs [kills] [seed]`; printed as JSON.
  */
 import { chromium } from '@playwright/test';
-import { execFileSync, spawn } from 'node:child_process';
+import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import process from 'node:process';
 import { setTimeout as wait } from 'node:timers/promises';
 import { CHROMIUM_FLAGS, findChromium } from './browser.mjs';
-import { buildNode, buildWeb, install, root, serverMain } from './setup.mjs';
+import { startServer } from './demoServer.mjs';
+import { buildNode, buildWeb, install } from './setup.mjs';
 
 const PORT = 8683;
 const URL_ = `http://127.0.0.1:${PORT}`;
@@ -26,22 +27,9 @@ function chance() {
 }
 
 let server = null;
-async function startServer() {
-  server = spawn(process.execPath, [serverMain], {
-    cwd: root,
-    env: {
-      ...process.env,
-      PORT: String(PORT),
-      OSTRIN_DB: path.join(folder, 'kills.sqlite'),
-      LOG_LEVEL: 'silent',
-    },
-    stdio: 'ignore',
-  });
-  for (let i = 0; i < 200; i++) {
-    if ((await fetch(`${URL_}/api/health`).catch(() => null))?.ok) return;
-    await wait(50);
-  }
-  throw new Error('the server did not start');
+async function start() {
+  const env = { OSTRIN_DB: path.join(folder, 'kills.sqlite'), LOG_LEVEL: 'silent' };
+  server = (await startServer(PORT, env)).child;
 }
 async function killServer() {
   const gone = new Promise((done) => server.once('exit', done));
@@ -112,7 +100,7 @@ async function stored() {
 install(true);
 buildNode();
 buildWeb();
-await startServer();
+await start();
 const devices = [new Device('house', 2), new Device('yard', 1)];
 try {
   for (const d of devices) await d.open();
@@ -127,7 +115,7 @@ try {
       await killServer();
       killed.server++;
       await wait(500 * chance());
-      await startServer();
+      await start();
       await Promise.all(logging);
     } else {
       victim.kill();

@@ -9,7 +9,7 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { accessStore } from './access/accessStore';
 import { ownHost, ownOrigin, roleAllows, signedIn } from './access/guard';
-import { ownNames } from './access/house';
+import { isOwnName } from './access/house';
 import { accessRoutes, signInRoute, type House } from './access/routes';
 import { signInPage } from './access/signInPage';
 import { jsonBody, textBody } from './http/jsonBody';
@@ -39,7 +39,7 @@ export interface AppOptions {
   now?: () => number;
   /** How the server is open; left out: to this machine alone. */
   house?: House;
-  /** Names under which this machine is reached, beside its own. */
+  /** Names under which this machine is reached, beside its own; lower case. */
   names?: readonly string[];
   /** The certificate of the authority of this house, PEM; null where there is none. */
   authority?: string | null;
@@ -80,7 +80,7 @@ export function createApp(options: AppOptions): { app: Express; clocks: CookCloc
     }),
   );
   app.use(headers(house.secure, options.authority == null));
-  app.use(ownHost(ownNames(options.names ?? [])), ownOrigin);
+  app.use(ownHost(isOwnName(options.names ?? [])), ownOrigin);
   app.use('/api', sameLevel);
   app.use(
     compression({

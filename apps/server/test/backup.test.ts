@@ -31,6 +31,9 @@ it('takes the whole record along in one file, and an empty server has it all', a
   const record = path.join(folder, 'taken.sqlite');
   writeFileSync(record, Buffer.from(await res.arrayBuffer()));
   await server.stop();
+  // What was deleted is not left behind in the file either.
+  expect(readFileSync(file).includes('$argon2id$')).toBe(true);
+  expect(readFileSync(record).includes('$argon2id$')).toBe(false);
 
   const elsewhere = path.join(folder, 'elsewhere.sqlite');
   await closeDatabase(await openDatabase(elsewhere));

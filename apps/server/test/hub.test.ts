@@ -30,6 +30,7 @@ const turn = () => new Promise((done) => setImmediate(done));
 
 function watch(hub: Hub, cookId: string | null): Connection {
   const connection = new Connection();
+  // Only what a stream uses of an answer: a whole one cannot be made without a socket.
   hub.watch(cookId, GET, connection as unknown as Response);
   connection.written = [];
   return connection;

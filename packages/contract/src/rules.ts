@@ -96,9 +96,14 @@ const remember =
     nestedFields.set(target, known);
   };
 
-/** The fields of a class that hold other documents, by name. */
-export function nestedFieldsOf(cls: ClassConstructor<object>): Map<string, NestedField> {
+const knownFields = new Map<ClassConstructor<object>, ReadonlyMap<string, NestedField>>();
+
+/** The fields of a class that hold other documents, by name; those of its base classes too. */
+export function nestedFieldsOf(cls: ClassConstructor<object>): ReadonlyMap<string, NestedField> {
+  const known = knownFields.get(cls);
+  if (known) return known;
   const found = new Map<string, NestedField>();
+  knownFields.set(cls, found);
   let prototype: object | null = cls.prototype as object;
   for (; prototype; prototype = Object.getPrototypeOf(prototype) as object | null) {
     for (const [name, field] of nestedFields.get(prototype) ?? []) {

@@ -35,24 +35,26 @@ export function sizeProblems(
   return problems;
 }
 
+/** Looks into a value of a class, or of one that is not known; what is no object is told by the rules of its field. */
 function visit(
-  cls: ClassConstructor<object>,
+  cls: ClassConstructor<object> | null,
   node: unknown,
   path: string,
   problems: FieldProblem[],
   most: number,
 ): void {
-  // What is not an object at all is told by the rules of its field.
   if (!isObject(node) || problems.length >= most) return;
   if (Object.keys(node).length > MOST_FIELDS) {
     problems.push({ field: path, message: `must have at most ${MOST_FIELDS} fields` });
     return;
   }
+  if (cls === null) return;
   for (const [name, field] of nestedFieldsOf(cls)) {
     const value = node[name];
+    const type = field.type?.() ?? null;
     const here = placeIn(path, name, false);
     if (field.most === null) {
-      if (field.type) visit(field.type(), value, here, problems, most);
+      visit(type, value, here, problems, most);
       continue;
     }
     if (!Array.isArray(value)) continue;
@@ -63,16 +65,10 @@ function visit(
     for (const [i, entry] of value.entries()) {
       if (problems.length >= most) return;
       const place = placeIn(here, String(i), true);
-      if (entry === null || Array.isArray(entry)) {
-        const message = entry === null ? 'must not be null' : 'must be an object';
-        problems.push({ field: place, message });
-      } else if (!isObject(entry)) {
-        // Told by the rules of its list.
-        continue;
-      } else if (field.type) visit(field.type(), entry, place, problems, most);
-      else if (Object.keys(entry).length > MOST_FIELDS) {
-        problems.push({ field: place, message: `must have at most ${MOST_FIELDS} fields` });
-      }
+      if (entry === null) problems.push({ field: place, message: 'must not be null' });
+      else if (Array.isArray(entry)) {
+        problems.push({ field: place, message: 'must be an object' });
+      } else visit(type, entry, place, problems, most);
     }
   }
 }

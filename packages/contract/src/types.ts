@@ -209,6 +209,8 @@ export interface ProblemDetails {
   current?: unknown;
   /** What another device logged of the same thing. */
   already?: Entry;
+  /** Whether it is stored when its writer confirms it. */
+  confirmable?: boolean;
   /** When to try again, s. */
   retryAfterS?: number;
 }

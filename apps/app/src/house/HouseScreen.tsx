@@ -1,10 +1,10 @@
 /** Phones: who is signed in and what they may do, how others come in, and what this page lacks over plain HTTP. */
 import type { Device, Role } from '@ostrin/contract/types';
 import { localOf } from '@ostrin/core';
-import { Link } from 'expo-router';
 import { useState } from 'react';
-import { Pressable, ScrollView, Text, View } from 'react-native';
+import { ScrollView, Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
+import { BackLink } from '../ui/BackLink';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { FormSheet, wordsField } from '../ui/FormSheet';
@@ -34,14 +34,7 @@ export function HouseScreen() {
   return (
     <ScrollView className="flex-1" contentContainerClassName="p-5 gap-5 max-w-[760px]">
       <View>
-        <Link href="/yard" asChild>
-          <Pressable
-            role="link"
-            className="min-h-[48px] justify-center self-start pr-4 active:opacity-70"
-          >
-            <Text className="font-sans text-ink text-[16px] underline">The yard</Text>
-          </Pressable>
-        </Link>
+        <BackLink href="/yard" label="The yard" />
         <Title>Phones</Title>
       </View>
       {access.isError ? (

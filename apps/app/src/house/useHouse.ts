@@ -2,7 +2,7 @@
 import { ROUTES, type Access, type Device, type Role } from '@ostrin/contract/types';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { requestJson } from '../api/http';
-import { useSettings } from '../store/settings';
+import { nameOf, useSettings } from '../store/settings';
 
 export const useAccess = () =>
   useQuery({
@@ -11,10 +11,10 @@ export const useAccess = () =>
     staleTime: Infinity,
   });
 
-/** Who uses this device: as it signed in, or as it was said here; empty where nobody said. */
+/** Who uses this device: see `nameOf`. */
 export function useMe(): string {
   const said = useSettings((s) => s.me);
-  return useAccess().data?.me?.name ?? said;
+  return nameOf(useAccess().data, said);
 }
 
 /** What this device may do; everything on a server for its own machine alone. */

@@ -4,11 +4,18 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { CookView } from '../api/queries';
 import type { Tap } from '../outbox/tap';
 
+/** A cook as it was last known, and when, epoch ms. */
+export interface SavedCook {
+  id: string;
+  savedAt: number;
+  view: CookView;
+}
+
 interface Schema extends DBSchema {
   /** One tap one record, in the order in which they were made. */
   taps: { key: number; value: Tap; indexes: { entryId: Entry['id'] } };
   /** The last that was known of each cook, for when the server is away. */
-  cooks: { key: string; value: { id: string; savedAt: number; view: CookView } };
+  cooks: { key: string; value: SavedCook };
   /** Who holds a lock, and until when, epoch ms: for browsers without locks of their own. */
   leases: { key: string; value: { name: string; holder: string; until: number } };
 }

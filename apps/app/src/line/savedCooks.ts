@@ -2,19 +2,12 @@
 import type { Entry } from '@ostrin/core';
 import type { CookView } from '../api/queries';
 import { cookClockMs, mergeEntries, useLive } from '../store/live';
-import { ownDatabase } from './database';
+import { ownDatabase, type SavedCook } from './database';
 
 /** Cooks that are kept; the oldest go first. */
 const MOST_COOKS = 6;
 /** The open cook is saved so often at most, ms. */
 const SAVE_EVERY_MS = 3_000;
-
-/** A cook as it was last known, and when, epoch ms. */
-export interface SavedCook {
-  id: string;
-  savedAt: number;
-  view: CookView;
-}
 
 /** The cook with that id as it was last known; null where this browser does not know it. */
 export async function savedCook(id: string): Promise<SavedCook | null> {
@@ -60,8 +53,10 @@ async function saveOpenCook(): Promise<void> {
   try {
     const tx = (await ownDatabase()).transaction('cooks', 'readwrite');
     await tx.store.put({ id: s.cookId, savedAt: now, view });
-    const all = (await tx.store.getAll()).sort((a, b) => b.savedAt - a.savedAt);
-    for (const { id } of all.slice(MOST_COOKS)) await tx.store.delete(id);
+    if ((await tx.store.count()) > MOST_COOKS) {
+      const all = (await tx.store.getAll()).sort((a, b) => b.savedAt - a.savedAt);
+      for (const { id } of all.slice(MOST_COOKS)) await tx.store.delete(id);
+    }
     await tx.done;
   } catch {
     // Without room for it the app still works while the server is there.

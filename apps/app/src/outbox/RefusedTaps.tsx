@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { entryOf } from '../store/logging';
 import { useSettings } from '../store/settings';
+import { Bar } from '../ui/Bar';
 import { Button } from '../ui/Button';
 import { Sheet } from '../ui/Sheet';
 import { Paragraph } from '../ui/Text';
@@ -18,14 +19,11 @@ export function RefusedTaps() {
   const [open, setOpen] = useState(false);
   if (refused.length === 0) return null;
   return (
-    <View
-      role="alert"
+    <Bar
+      tone="warn"
       testID="refused"
-      className="print:!hidden flex-row items-center gap-3 border-b border-rule border-l-4 border-l-pit bg-sheet px-4 py-2"
+      text={`${countWords(refused.length, 'tap was', 'taps were')} not taken into the log.`}
     >
-      <Text className="font-sans-semi text-ink text-[16px] leading-[21px] flex-1">
-        {`${countWords(refused.length, 'tap was', 'taps were')} not taken into the log.`}
-      </Text>
       <Button label="Decide" testID="refused-open" onPress={() => setOpen(true)} />
       {open ? (
         <Sheet title="Not taken into the log" onClose={() => setOpen(false)}>
@@ -35,19 +33,17 @@ export function RefusedTaps() {
           ))}
         </Sheet>
       ) : null}
-    </View>
+    </Bar>
   );
 }
 
 function RefusedTap({ tap }: { tap: Tap }) {
   const units = useSettings((s) => s.units);
   const { entry, refused, cookName } = tap;
-  const { status, reason, already } = refused!;
+  const { status, reason, already, confirmable } = refused!;
   const words = entryWords(entry, { units, pit: null });
   const when = clockAndDay(localOf(entry.at, deviceZone));
   const who = already?.by ?? 'Another phone';
-  // An id that was used for something else, or a document that is not right, is refused again as it is.
-  const canSend = status === 409 && !/id was used/.test(reason);
   const note = (): void =>
     void decide(tap, {
       note: entryOf({ body: { kind: 'note', text: `${words} (${when})` } }, entry.at),
@@ -63,7 +59,7 @@ function RefusedTap({ tap }: { tap: Tap }) {
             ? 'The server does not know this cook.'
             : `${reason}.`}
       </Text>
-      {canSend ? (
+      {confirmable ? (
         <Button
           label={already ? 'No, it was done twice' : 'Into this log all the same'}
           testID="refused-send"

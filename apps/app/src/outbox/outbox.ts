@@ -206,8 +206,12 @@ async function setAside(tap: Tap, refused: Refusal): Promise<Ended> {
   return 'set aside';
 }
 
-const refusalOf = ({ status, message, problem }: HttpError): Refusal => ({
-  status,
-  reason: message,
-  ...(problem.already ? { already: problem.already } : {}),
-});
+const refusalOf = ({ status, message, problem }: HttpError): Refusal => {
+  const { already, confirmable } = problem;
+  return {
+    status,
+    reason: message,
+    ...(confirmable ? { confirmable } : {}),
+    ...(already ? { already } : {}),
+  };
+};

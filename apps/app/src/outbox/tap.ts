@@ -7,6 +7,8 @@ export interface Refusal {
   status: number;
   /** What the server said. */
   reason: string;
+  /** Whether it is taken when its writer confirms it. */
+  confirmable?: boolean;
   /** What another phone logged of the same thing. */
   already?: Entry;
 }

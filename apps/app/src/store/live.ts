@@ -3,9 +3,10 @@ import type { ClockState, LiveEvent, Reading } from '@ostrin/contract/types';
 import type { Entry, Plan } from '@ostrin/core';
 import { create } from 'zustand';
 import type { CookView } from '../api/queries';
+import type { LineState } from '../line/tabs';
 import type { Tap } from '../outbox/tap';
 
-export type Connection = 'none' | 'connecting' | 'live' | 'lost';
+export type Connection = 'none' | LineState;
 
 export interface LiveState {
   cookId: string | null;

@@ -5,11 +5,7 @@ import { v4 as newId } from 'uuid';
 import { queryClient } from '../api/queries';
 import { keepEntries, useOutbox } from '../outbox/outbox';
 import { allEntries, useLive } from './live';
-import { useSettings } from './settings';
-
-/** Who uses this device: as it signed in, or as it was said here. */
-const whoWrites = (): string =>
-  queryClient.getQueryData<Access>(['access'])?.me?.name ?? useSettings.getState().me;
+import { nameOf, useSettings } from './settings';
 
 /** What is to be logged. */
 export interface Deed {
@@ -20,8 +16,8 @@ export interface Deed {
 
 /** An entry of this device and whoever uses it. */
 export function entryOf({ body, jobId }: Deed, at: number): Entry {
-  const { device } = useSettings.getState();
-  const me = whoWrites();
+  const { device, me: said } = useSettings.getState();
+  const me = nameOf(queryClient.getQueryData<Access>(['access']), said);
   return {
     id: newId(),
     at: Math.round(at),

@@ -1,4 +1,5 @@
 /** What a person sets once: units, light and who they are. Kept on this device. */
+import type { Access } from '@ostrin/contract/types';
 import type { Units } from '@ostrin/core';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
@@ -18,6 +19,10 @@ interface Settings {
   setMass(unit: Units['mass']): void;
   setLight(light: Light): void;
 }
+
+/** Who uses this device: as it signed in, or as it was said here; empty where nobody said. */
+export const nameOf = (access: Access | undefined, said: string): string =>
+  access?.me?.name ?? said;
 
 export const useSettings = create<Settings>()(
   persist(

@@ -8,12 +8,12 @@ import {
 } from '@ostrin/core';
 import { NOTATION_NAMES, capital, massWords } from '@ostrin/wording';
 import type { PitRecord, Versioned } from '@ostrin/contract/types';
-import { Link } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 import { usePits, useSavePit } from '../api/queries';
 import { PitDrawing } from '../drawings/PitDrawing';
 import { useSettings } from '../store/settings';
+import { BackLink } from '../ui/BackLink';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { useLayout } from '../ui/layout';
@@ -46,15 +46,7 @@ export function PitScreen({ id }: { id: string }) {
   return <PitPage pit={pit} />;
 }
 
-const Back = () => (
-  <View className="print:!hidden flex-row">
-    <Link href="/yard" asChild>
-      <Pressable role="link" className="min-h-[48px] justify-center pr-4 active:opacity-70">
-        <Text className="font-sans text-ink text-[16px] underline">All pits</Text>
-      </Pressable>
-    </Link>
-  </View>
-);
+const Back = () => <BackLink href="/yard" label="All pits" />;
 
 function PitPage({ pit }: { pit: Versioned<PitRecord> }) {
   const { wide, width } = useLayout();

@@ -1,5 +1,6 @@
 /** Who may come in: the passcode, devices that are signed in, and invitations. Secrets are kept as hashes only. */
 import type { Device, Role } from '@ostrin/contract';
+import { DAY_MS, MINUTE_MS } from '@ostrin/core';
 import argon2 from 'argon2';
 import type { Knex } from 'knex';
 import { createHash, randomBytes, randomInt, randomUUID } from 'node:crypto';
@@ -22,11 +23,11 @@ interface InviteRow {
 }
 
 /** A session ends when its device has not been seen for so long, ms. */
-const SESSION_MS = 90 * 86_400_000;
+const SESSION_MS = 90 * DAY_MS;
 /** An invitation is good for so long, ms, and once. */
-export const INVITE_MS = 15 * 60_000;
+const INVITE_MS = 15 * MINUTE_MS;
 /** The time a device was seen is written so often at most, ms: not with every request. */
-const SEEN_EVERY_MS = 60_000;
+const SEEN_EVERY_MS = MINUTE_MS;
 
 /** Letters and figures that cannot be mistaken for each other, in ten places: 49 bits. */
 const LETTERS = '23456789abcdefghjkmnpqrstuvwxyz';
@@ -39,7 +40,7 @@ export function newCode(): string {
 }
 
 /** What was typed, as it is compared: capitals, spaces and hyphens do not count. */
-const plainCode = (typed: string): string => typed.toLowerCase().replace(/[\s-]/g, '');
+export const plainCode = (typed: string): string => typed.toLowerCase().replace(/[\s-]/g, '');
 
 const sha256 = (text: string): string => createHash('sha256').update(text).digest('hex');
 
@@ -137,11 +138,6 @@ export function accessStore(db: Knex, now: () => number) {
     /** Gives a device another role. False where there is none. */
     async setRole(id: string, role: Role): Promise<boolean> {
       return (await db<SessionRow>('sessions').where({ id }).update({ role })) > 0;
-    },
-
-    /** Devices that may do everything. */
-    async cooks(): Promise<number> {
-      return (await db<SessionRow>('sessions').where({ role: 'cook' })).length;
     },
   };
 }

@@ -53,9 +53,9 @@ export function signedIn(store: AccessStore): RequestHandler {
   };
 }
 
-/** What a helper may do beside reading: log, and be told from others. */
-const HELPER_MAY = [/^POST \/api\/cooks\/[^/]+\/entries$/, /^POST \/api\/access\/sign-out$/];
+/** What a looker may do beside reading: sign out. A helper may log too. */
 const LOOKER_MAY = [/^POST \/api\/access\/sign-out$/];
+const HELPER_MAY = [...LOOKER_MAY, /^POST \/api\/cooks\/[^/]+\/entries$/];
 
 /** Whether a role may make a request. */
 export function roleMay(role: Role, method: string, path: string): boolean {

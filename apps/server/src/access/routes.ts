@@ -1,5 +1,6 @@
 /** Signing in and out, the devices of the house, and invitations. */
 import { validate, RoleDto, SignInDto, type Access } from '@ostrin/contract';
+import { DAY_MS } from '@ostrin/core';
 import { stringifySetCookie } from 'cookie';
 import { Router, type Request, type Response } from 'express';
 import { invalid, missing, Problem } from '../http/problems';
@@ -18,7 +19,8 @@ export interface House {
   addresses: string[];
 }
 
-const COOKIE_S = 400 * 86_400;
+/** The cookie outlives every session: the server decides when one ends. */
+const COOKIE_S = (400 * DAY_MS) / 1000;
 
 function setSession(res: Response, token: string, secure: boolean, maxAge: number): void {
   const cookie = { httpOnly: true, sameSite: 'strict', secure, path: '/', maxAge } as const;
@@ -94,8 +96,9 @@ function addDevices(router: Router, store: AccessStore, hub: Hub): void {
 
 /** Throws 409 where the last device that may do everything would lose that. */
 async function keepOneCook(store: AccessStore, req: Request, loses: boolean): Promise<void> {
-  const device = (await store.devices()).find((d) => d.id === req.params.id);
-  if (loses && device?.role === 'cook' && (await store.cooks()) === 1) {
+  if (!loses) return;
+  const cooks = (await store.devices()).filter((d) => d.role === 'cook');
+  if (cooks.length === 1 && cooks[0]!.id === req.params.id) {
     throw new Problem(409, 'This is the last device of a cook: somebody must stay one');
   }
 }

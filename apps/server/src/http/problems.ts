@@ -9,7 +9,7 @@ export class Problem extends Error {
     readonly title: string,
     readonly errors: FieldProblem[] = [],
     /** More of the problem details. */
-    readonly more: Pick<ProblemDetails, 'current' | 'already' | 'retryAfterS'> = {},
+    readonly more: Pick<ProblemDetails, 'current' | 'already' | 'confirmable' | 'retryAfterS'> = {},
   ) {
     super(title);
   }

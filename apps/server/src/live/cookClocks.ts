@@ -174,7 +174,6 @@ export class CookClocks {
   private async readAll(): Promise<void> {
     const asks = this.asks();
     if (asks.length === 0) return;
-    const told = new Map(asks.map((a) => [a.key, a.known !== undefined]));
     for (const a of asks) if (a.known) this.running.get(a.cookId)!.news = null;
     let answers: PitAnswer[];
     try {
@@ -194,9 +193,7 @@ export class CookClocks {
         r.fault = answer.fault;
         r.behind = false;
         this.onError(new Error(answer.fault), id);
-      } else if (answer.readings.length > 0 || told.get(answer.key)) {
-        fresh.push({ ...answer, r, id, clockMs: Math.round(r.cookMs) });
-      }
+      } else fresh.push({ ...answer, r, id, clockMs: Math.round(r.cookMs) });
     }
     await this.keep(fresh);
   }

@@ -242,12 +242,12 @@ function refuseUnasked(head: CookHead, existing: Entry[], fresh: Entry[]): void 
     const late = fresh.some(
       (e) => e.kind === 'finish' || ((e.kind === 'act' || e.kind === 'job') && e.at >= finishedAt),
     );
-    if (late) throw new Problem(409, 'This cook is finished');
+    if (late) throw new Problem(409, 'This cook is finished', [], { confirmable: true });
   }
   for (const e of fresh) {
     const already = alreadyLogged(existing, e);
     if (already) {
-      throw new Problem(409, 'Another phone logged the same', [], { already });
+      throw new Problem(409, 'Another phone logged the same', [], { already, confirmable: true });
     }
   }
 }

@@ -1,9 +1,8 @@
 /** Opening to the home network: the passcode, encryption, and telling where the yard is found. */
-import { hostname } from 'node:os';
 import path from 'node:path';
 import QRCode from 'qrcode';
 import { accessStore, newCode } from '../access/accessStore';
-import { ownAddresses } from '../access/house';
+import { ownAddresses, ownNames } from '../access/house';
 import type { House } from '../access/routes';
 import { givenTls, houseTls, type Tls } from '../access/tls';
 import type { Knex } from 'knex';
@@ -14,8 +13,7 @@ export async function tlsOf({ tls, file, names }: Settings): Promise<Tls | null>
   if (tls === 'none') return null;
   if (tls !== 'made') return givenTls(tls.cert, tls.key);
   const folder = file === ':memory:' ? path.join(process.cwd(), 'data') : path.dirname(file);
-  const own = ['localhost', '127.0.0.1', ...ownAddresses(), hostname(), `${hostname()}.local`];
-  return houseTls(path.join(folder, 'tls'), [...own, ...names.filter((n) => n.trim() !== '')]);
+  return houseTls(path.join(folder, 'tls'), [...ownNames(names), ...ownAddresses()]);
 }
 
 /** How the server is open; the addresses come with its port. */

@@ -1,6 +1,7 @@
 /** What the server is told at its start: by options and by the environment. */
 import path from 'node:path';
 import { parseArgs } from 'node:util';
+import { plainCode } from '../access/accessStore';
 
 export interface Settings {
   port: number;
@@ -20,7 +21,7 @@ export interface Settings {
   newPasscode: boolean;
   /** Encryption: none, with a certificate made here, or with a given one. */
   tls: 'none' | 'made' | { cert: string; key: string };
-  /** Names under which this machine is reached, beside its own. */
+  /** Names under which this machine is reached, beside its own; lower case. */
   names: string[];
   /** A record to restore before the start; null for none. */
   restore: string | null;
@@ -52,7 +53,7 @@ export function readSettings(
     throw new Error('OSTRIN_TLS_CERT and OSTRIN_TLS_KEY belong together: set both');
   }
   const passcode = env.OSTRIN_PASSCODE ?? null;
-  if (passcode !== null && passcode.replace(/[\s-]/g, '').length < 8) {
+  if (passcode !== null && plainCode(passcode).length < 8) {
     throw new Error('OSTRIN_PASSCODE is too short: give it 8 letters or figures at least');
   }
   const { home } = values;
@@ -68,7 +69,11 @@ export function readSettings(
     newPasscode: values['new-passcode'],
     tls: cert !== undefined && key !== undefined ? { cert, key } : values.tls ? 'made' : 'none',
     restore: values.restore ?? null,
-    names: (env.OSTRIN_HOSTS ?? '').split(','),
+    names: (env.OSTRIN_HOSTS ?? '')
+      .toLowerCase()
+      .split(',')
+      .map((name) => name.trim())
+      .filter((name) => name !== ''),
     logLevel: env.LOG_LEVEL ?? 'info',
   };
 }

@@ -1,7 +1,7 @@
 /** The yard's pits. */
 import type { PitRecord, Versioned } from '@ostrin/contract';
 import type { Knex } from 'knex';
-import { expectVersion, type Expected } from './versions';
+import { putVersioned, type Expected } from './versions';
 
 interface Row {
   id: string;
@@ -35,15 +35,10 @@ export function pitStore(db: Knex) {
     /** Makes or changes a pit; returns it with its new version. Throws `Stale`. */
     put: (pit: PitRecord, expected: Expected = null): Promise<Versioned<PitRecord>> =>
       db.transaction(async (trx) => {
-        const known = await get(pit.id, trx);
-        expectVersion(known, expected);
-        const version = (known?.version ?? 0) + 1;
         const { ventWay, overrides, ...rest } = pit;
-        await trx<Row>('pits')
-          .insert({ ...rest, overrides: JSON.stringify(overrides), vent_way: ventWay, version })
-          .onConflict('id')
-          .merge();
-        return { ...pit, version };
+        const row = { ...rest, overrides: JSON.stringify(overrides), vent_way: ventWay };
+        const known = await get(pit.id, trx);
+        return { ...pit, version: await putVersioned(trx, 'pits', known, expected, row) };
       }),
   };
 }

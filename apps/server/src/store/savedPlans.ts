@@ -1,7 +1,7 @@
 /** Kept plans and the shelf, in and out of the database. */
 import type { SavedPlan, Shelf, Versioned } from '@ostrin/contract';
 import type { Knex } from 'knex';
-import { expectVersion, type Expected } from './versions';
+import { expectVersion, putVersioned, type Expected } from './versions';
 
 interface PlanRow {
   id: string;
@@ -51,15 +51,10 @@ export function savedPlanStore(db: Knex) {
     /** Keeps a plan; returns it with its new version. Throws `Stale`. */
     put: (plan: SavedPlan, expected: Expected = null): Promise<Versioned<SavedPlan>> =>
       db.transaction(async (trx) => {
-        const known = await get(trx, plan.id);
-        expectVersion(known, expected);
-        const version = (known?.version ?? 0) + 1;
         const { changedAt, request, ...rest } = plan;
-        await trx<PlanRow>('kept_plans')
-          .insert({ ...rest, request: JSON.stringify(request), changed_ms: changedAt, version })
-          .onConflict('id')
-          .merge();
-        return { ...plan, version };
+        const row = { ...rest, request: JSON.stringify(request), changed_ms: changedAt };
+        const known = await get(trx, plan.id);
+        return { ...plan, version: await putVersioned(trx, 'kept_plans', known, expected, row) };
       }),
     /** Says whether there was one. Throws `Stale`. */
     remove: (id: string, expected: Expected = null): Promise<boolean> =>

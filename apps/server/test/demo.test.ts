@@ -28,7 +28,10 @@ it('stores the whole demo world or nothing of it', async () => {
   await db.raw(
     `CREATE TRIGGER broken BEFORE INSERT ON readings BEGIN SELECT RAISE(ABORT, 'power cut'); END`,
   );
-  await expect(loadDemo(db, Date.UTC(2027, 4, 15))).rejects.toThrow(/power cut/);
+  // The driver's errors belong to whichever test file of this process loaded it first: only their words are sure.
+  await expect(loadDemo(db, Date.UTC(2027, 4, 15))).rejects.toMatchObject({
+    message: expect.stringMatching(/power cut/),
+  });
   for (const table of ['pits', 'cooks', 'entries', 'kept_plans', 'fuels']) {
     expect([table, await db(table).select()]).toEqual([table, []]);
   }

@@ -72,6 +72,10 @@ class HandOverEntryDto extends EntryDto {
   @IsString() @Length(1, 40) to!: string;
   @IsString() @MaxLength(4000) sheet!: string;
 }
+class TakeWatchEntryDto extends EntryDto {
+  /** Id of the offer that it accepts. */
+  @Optional() @IsUUID() offer?: string;
+}
 
 const KINDS = [
   { name: 'act', value: ActEntryDto },
@@ -79,7 +83,7 @@ const KINDS = [
   { name: 'job', value: EntryDto },
   { name: 'finish', value: EntryDto },
   { name: 'hand-over', value: HandOverEntryDto },
-  { name: 'take-watch', value: EntryDto },
+  { name: 'take-watch', value: TakeWatchEntryDto },
   { name: 'undo', value: UndoEntryDto },
   { name: 'retime', value: RetimeEntryDto },
 ];

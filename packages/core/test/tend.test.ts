@@ -69,6 +69,13 @@ describe('several phones', () => {
         expect(heldWatch(entries)).toEqual({ holder: 'Pell', since: second.at, offer: null });
       }),
     );
+    // The clock of the phone that accepts may be behind that of the phone that offered.
+    const behind: Entry = { ...take('t3', 'Pell', 4), kind: 'take-watch', offer: 'o' };
+    expect(heldWatch([first, behind, offer])).toEqual({
+      holder: 'Pell',
+      since: offer.at,
+      offer: null,
+    });
     const undo: Entry = { id: 'u', at: T0 + 10 * MIN, kind: 'undo', target: 't2' };
     expect(heldWatch([first, offer, second, undo])).toMatchObject({ holder: 'Anka' });
     expect(entryProblem([offer], { ...undo, kind: 'retime', target: 'o', to: T0 })).not.toBeNull();

@@ -1,5 +1,5 @@
 /** Who holds the watch, taking it, and handing it over with a fire sheet. */
-import { localOf, type HeldWatch, type Plan } from '@ostrin/core';
+import { localOf, type EntryBody, type HeldWatch, type Plan } from '@ostrin/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
@@ -31,12 +31,18 @@ export function watchWords(plan: Plan, { holder, since, offer }: HeldWatch): str
     : 'Nobody holds the watch.';
 }
 
+/** Taking the watch, which accepts what was offered. */
+const takeWatch = ({ offer }: HeldWatch): EntryBody => ({
+  kind: 'take-watch',
+  ...(offer ? { offer: offer.id } : {}),
+});
+
 export function WatchSheet({ plan, watch, now, sheet, onClose }: Props) {
   const me = useMe();
   const [to, setTo] = useState<string | null>(null);
   const [other, setOther] = useState(false);
   const take = (): void => {
-    void logDeeds([{ body: { kind: 'take-watch' } }], now);
+    void logDeeds([{ body: takeWatch(watch) }], now);
     onClose();
   };
   if (!me) {
@@ -138,7 +144,7 @@ export function WatchOffer({ watch, plan, now }: Pick<Props, 'watch' | 'plan' | 
               label="I have the watch"
               testID="watch-accept"
               onPress={() => {
-                void logDeeds([{ body: { kind: 'take-watch' } }], now);
+                void logDeeds([{ body: takeWatch(watch) }], now);
                 setOpen(false);
               }}
             />

@@ -16,8 +16,8 @@ export type EntryBody =
   | { kind: 'finish' }
   /** The watch is offered to somebody, with a sheet that tells how the fire stands. */
   | { kind: 'hand-over'; to: string; sheet: string }
-  /** Whoever writes it holds the watch from now on. */
-  | { kind: 'take-watch' };
+  /** Whoever writes it holds the watch from now on. `offer` is the id of the offer it accepts. */
+  | { kind: 'take-watch'; offer?: string };
 
 /** Who wrote an entry: the name of a member of the crew, and the device it was written on. */
 export interface Writer {

@@ -3,6 +3,8 @@ import type { Entry } from './log';
 
 /** The watch as it is offered to somebody who has not taken it yet. */
 export interface Offer {
+  /** Id of the entry that offers it. */
+  id: string;
   /** Who offers it; empty where that is not known. */
   from: string;
   /** To whom. */
@@ -22,17 +24,25 @@ export interface HeldWatch {
   offer: Offer | null;
 }
 
-/** The watch that the entries of a log amount to. What was taken back does not count. */
+/**
+ * The watch that the entries of a log amount to. What was taken back does not count. Entries count
+ * in order of time, but whoever accepts an offer does so after it was made: the clocks of two phones
+ * are some seconds apart.
+ */
 export function heldWatch(entries: readonly Entry[]): HeldWatch {
   const undone = new Set(entries.flatMap((e) => (e.kind === 'undo' ? [e.target] : [])));
-  const told = entries
-    .filter((e) => !undone.has(e.id) && (e.kind === 'hand-over' || e.kind === 'take-watch'))
-    .sort((a, b) => a.at - b.at);
+  const told = entries.filter(
+    (e) => !undone.has(e.id) && (e.kind === 'hand-over' || e.kind === 'take-watch'),
+  );
+  const offeredAt = new Map(told.map((e) => [e.id, e.at]));
+  const countsAt = (e: Entry): number =>
+    e.kind === 'take-watch' ? Math.max(e.at, offeredAt.get(e.offer ?? '') ?? e.at) : e.at;
   const watch: HeldWatch = { holder: null, since: null, offer: null };
-  for (const e of told) {
+  const rank = (e: Entry): number => (e.kind === 'hand-over' ? 0 : 1);
+  for (const e of told.sort((a, b) => countsAt(a) - countsAt(b) || rank(a) - rank(b))) {
     if (e.kind === 'hand-over') {
-      watch.offer = { from: e.by ?? '', to: e.to, sheet: e.sheet, at: e.at };
-    } else if (e.by) Object.assign(watch, { holder: e.by, since: e.at, offer: null });
+      watch.offer = { id: e.id, from: e.by ?? '', to: e.to, sheet: e.sheet, at: e.at };
+    } else if (e.by) Object.assign(watch, { holder: e.by, since: countsAt(e), offer: null });
   }
   return watch;
 }

@@ -81,6 +81,7 @@ test('every sheet of Tend, and a past cook', async ({ page }) => {
   await page.goto('/');
   await planned(page);
   await page.getByTestId('start-cook').click();
+  await page.getByTestId('start-practice').click();
   await expect(page.getByTestId('job-card')).toBeVisible();
   await sound(page, 'Tend');
   for (const button of [
@@ -98,6 +99,7 @@ test('every sheet of Tend, and a past cook', async ({ page }) => {
   }
   await page.getByTestId('this-cook').click();
   await page.getByTestId('finish').click();
+  await page.getByRole('button', { name: 'Yes, finish it' }).click();
   await expect(page.getByTestId('figures')).toContainText('Fuel');
   await sound(page, 'A past cook');
 });

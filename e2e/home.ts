@@ -138,7 +138,8 @@ export async function phone(
 export async function startCook(page: Page): Promise<void> {
   await expect(page.getByTestId('four-times')).toHaveAttribute('aria-busy', 'false');
   await page.getByTestId('start-cook').click();
-  await expect(page).toHaveURL(/\/tend$/);
+  await page.getByTestId('start-practice').click();
+  await expect(page).toHaveURL(/\/tend(\?|$)/);
   for (const words of [/Lay the snake/, /in the chimney/, /Tip the lit ones/]) {
     await doJob(page, words);
   }

@@ -33,6 +33,7 @@ test('the meat sheet explains the piece, weighs wrapping now, and logs what is d
   await planned(page);
   await expect(page.getByTestId('plan-sentence')).toContainText('in foil when the bark is set');
   await page.getByTestId('start-cook').click();
+  await page.getByTestId('start-practice').click();
   for (let i = 0; i < 3; i++) await page.getByTestId('job-done').click();
   await page.getByTestId('meat-reading').click();
   await expect(page.getByTestId('outlook')).toContainText('Not on yet');
@@ -64,5 +65,6 @@ test('the meat sheet explains the piece, weighs wrapping now, and logs what is d
   // The pit is free again for the next cook.
   await page.getByTestId('this-cook').click();
   await page.getByTestId('finish').click();
+  await page.getByRole('button', { name: 'Yes, finish it' }).click();
   await expect(page.getByTestId('figures')).toBeVisible();
 });

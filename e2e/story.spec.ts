@@ -51,7 +51,8 @@ async function refuseTooMany(page: Page): Promise<void> {
 /** Start, and tend on the strip with a fast clock. */
 async function startAndTend(page: Page): Promise<void> {
   await page.getByTestId('start-cook').click();
-  await expect(page).toHaveURL(/\/tend$/);
+  await page.getByTestId('start-practice').click();
+  await expect(page).toHaveURL(/\/tend(\?|$)/);
   await doJob(page, /Lay the snake/);
   await doJob(page, /in the chimney/);
   await doJob(page, /Tip the lit ones/);
@@ -104,6 +105,7 @@ async function loseTheServer(page: Page, second: Page, context: BrowserContext):
 async function finish(page: Page): Promise<void> {
   await page.getByTestId('this-cook').click();
   await page.getByTestId('finish').click();
+  await page.getByRole('button', { name: 'Yes, finish it' }).click();
   await expect(page).toHaveURL(/\/log\//);
   await expect(page.getByTestId('figures')).toContainText('Time in band');
   await expect(page.getByRole('img', { name: /Strip of the cook/ })).toBeVisible();

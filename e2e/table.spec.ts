@@ -108,7 +108,8 @@ test('a plan of two meats on two pits is saved, opened again, started and tended
 
   // One cook a fire, each tended for itself.
   await page.getByTestId('start-cook').click();
-  await expect(page).toHaveURL(/\/tend$/);
+  await page.getByTestId('start-practice').click();
+  await expect(page).toHaveURL(/\/tend(\?|$)/);
   await page.getByRole('radio', { name: 'The Tower' }).click();
   await expect(page.getByTestId('job-card')).toContainText('Build the fire');
   await page.getByRole('radio', { name: 'The Bosun' }).click();
@@ -116,6 +117,7 @@ test('a plan of two meats on two pits is saved, opened again, started and tended
   for (let left = 2; left > 0; left--) {
     await page.getByTestId('this-cook').click();
     await page.getByTestId('finish').click();
+    await page.getByRole('button', { name: 'Yes, finish it' }).click();
     await expect(page.getByTestId('figures')).toBeVisible();
     await page.goto('/tend');
   }

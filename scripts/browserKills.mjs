@@ -86,6 +86,7 @@ async function startCook(tab) {
   await tab.goto(URL_);
   await tab.getByTestId('four-times').and(tab.locator('[aria-busy=false]')).waitFor();
   await tab.getByTestId('start-cook').click();
+  await tab.getByTestId('start-practice').click();
   await tab.getByTestId('job-card').waitFor();
   await tab.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
 }

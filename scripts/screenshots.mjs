@@ -100,6 +100,7 @@ try {
   const page = await open('/', PHONE);
   await planned(page);
   await page.getByTestId('start-cook').click();
+  await page.getByTestId('start-practice').click();
   for (let i = 0; i < 3; i++) {
     await page.getByTestId('job-done').click();
     await wait(400);

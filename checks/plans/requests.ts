@@ -119,11 +119,11 @@ function caseOf(family: Family, n: number, random: Random): Omit<Case, 'truth'> 
   };
 }
 
-/** Sixty of a seed, always the same; those that are published when none is named. */
-export function cases(seed = SEED): Case[] {
+/** So many of each family of a seed, always the same; the sixty that are published when nothing is named. */
+export function cases(seed = SEED, perFamily = PER_FAMILY): Case[] {
   const random = seeded(seed);
   return (Object.keys(KITS) as Family[]).flatMap((family) =>
-    Array.from({ length: PER_FAMILY }, (_, n) => {
+    Array.from({ length: perFamily }, (_, n) => {
       const made = caseOf(family, n, random);
       return { ...made, truth: `truth/${made.id}${seed === SEED ? '' : `/${seed}`}` };
     }),

@@ -75,6 +75,7 @@ it('asks for a plan at once, shows the rough one, then the full one, and starts 
   );
   expect(screen.getByTestId('job-hold')).toHaveTextContent(/Bowl vent/);
   fireEvent.press(screen.getByTestId('start-cook'));
+  fireEvent.press(screen.getByTestId('start-real'));
   await waitFor(() => expect(sent.some((s) => s.method === 'POST')).toBe(true));
 });
 

@@ -210,14 +210,15 @@ describe('a tap on Fuel', () => {
   });
 });
 
+const CARD = { pitC: null, onLogged: () => undefined, onList: () => undefined };
+
 describe('the job card', () => {
   it('counts down, can wait, says why, and is done once by a double touch', async () => {
     const job = PLAN.jobs.find((j) => j.id === 'wrap')!;
-    const zero = T0 - (job.atMin - 9) * 60_000;
     render(
       <JobCard
-        job={job}
-        zero={zero}
+        {...CARD}
+        jobs={[{ job, ms: T0 + 9 * 60_000 }]}
         now={T0}
         plan={PLAN}
         forecast={null}
@@ -236,9 +237,33 @@ describe('the job card', () => {
     expect(openLog().map((e) => e.jobId)).toEqual(['wrap', 'wrap']);
   });
 
+  it('tells what else is due, and keeps meat off a pit that is far too hot', () => {
+    const [on, wrap] = ['meat-on', 'wrap'].map((id) => PLAN.jobs.find((j) => j.id === id)!);
+    const list = jest.fn();
+    render(
+      <JobCard
+        {...CARD}
+        jobs={[
+          { job: on!, ms: T0 - 60_000 },
+          { job: wrap!, ms: T0 },
+        ]}
+        pitC={260}
+        now={T0}
+        plan={PLAN}
+        forecast={null}
+        onFinish={() => undefined}
+        onList={list}
+      />,
+    );
+    expect(screen.getByRole('alert')).toHaveTextContent(/reads 260°.*come down first/);
+    expect(screen.getByText(/^Also due: /)).toHaveTextContent(wrap!.inWords, { exact: false });
+    fireEvent.press(screen.getByTestId('jobs-list'));
+    expect(list).toHaveBeenCalled();
+  });
+
   it('ends with finishing when all is done', () => {
     const finish = jest.fn();
-    render(<JobCard job={null} zero={0} now={T0} plan={PLAN} forecast={null} onFinish={finish} />);
+    render(<JobCard {...CARD} jobs={[]} now={T0} plan={PLAN} forecast={null} onFinish={finish} />);
     press('Finish this cook');
     expect(finish).toHaveBeenCalled();
   });

@@ -107,11 +107,15 @@ describe('the answer for two pits', () => {
     refuse = 'Clay Jar';
     show(<StartCook plan={whole} ready />);
     await press('Start 2 cooks');
+    await press('Practise on a simulated fire');
     expect(await screen.findByText('Clay Jar is still cooking')).toBeTruthy();
     expect(mockNavigate).not.toHaveBeenCalled();
     refuse = null;
     await press('Start 2 cooks');
-    await waitFor(() => expect(mockNavigate).toHaveBeenCalledWith('/tend'));
+    await press('Practise on a simulated fire');
+    await waitFor(() =>
+      expect(mockNavigate).toHaveBeenCalledWith(expect.stringMatching(/^\/tend\?cook=/)),
+    );
     const [first, again] = sent.filter((s) => s.method === 'POST').map((s) => s.body.cooks);
     expect(first.map((c: { pitName: string }) => c.pitName)).toEqual(['the Bosun', 'Clay Jar']);
     // Pressed again, it is the same two cooks.

@@ -58,6 +58,53 @@ describe('beginning a cook', () => {
   });
 });
 
+describe('a cook on a real fire', () => {
+  it('goes by the real clock, is read by hand only, and comes out and in as it is', async () => {
+    const id = randomUUID();
+    const body = { name: 'Supper', pitName: 'real', plan: planFor(), fire: 'real' };
+    const url = `${server.url}/api/cooks/${id}`;
+    expect((await call(url, 'PUT', body)).status).toBe(201);
+    expect((await call(url, 'PUT', body)).status).toBe(200);
+    expect((await call(url)).json).toMatchObject({ fire: 'real', clock: { cookMs: clock } });
+    clock += 3_600_000;
+    const { json } = await call(url);
+    expect(json.clock).toMatchObject({ cookMs: clock, speed: 1, running: true });
+    expect(json.readings).toEqual([]);
+    const fast = await call(`${url}/clock`, 'PUT', { speed: 60 });
+    expect(fast.status).toBe(422);
+    expect(fast.json.errors[0].field).toBe('speed');
+    const read = (part: object) => ({
+      id: randomUUID(),
+      at: Date.UTC(2027, 4, 15, 8),
+      kind: 'read',
+      ...part,
+    });
+    const good = [
+      read({ spot: 'dome', c: 141 }),
+      read({ spot: 'meat', meat: json.plan.request.meats[0].id, c: 62.5 }),
+    ];
+    const sent = await call(`${url}/entries`, 'POST', { entries: good });
+    expect(sent.status).toBe(201);
+    const bad = [
+      { part: { spot: 'meat', c: 60 }, field: 'entries[0].meat' },
+      { part: { spot: 'meat', meat: 'nobody', c: 60 }, field: 'entries[0].meat' },
+      { part: { spot: 'dome', meat: 'a', c: 60 }, field: 'entries[0].meat' },
+      { part: { spot: 'dome', c: 9000 }, field: 'entries[0].c' },
+      { part: { spot: 'shelf', c: 60 }, field: 'entries[0].spot' },
+    ];
+    for (const { part, field } of bad) {
+      const refused = await call(`${url}/entries`, 'POST', { entries: [read(part)] });
+      expect([refused.status, refused.json.errors[0].field]).toEqual([422, field]);
+    }
+    const doc = (await call(`${url}/cook.json`)).json;
+    expect(doc.fire).toBe('real');
+    expect(doc.entries).toMatchObject(good);
+    const brought = await call(`${other.url}/api/imports`, 'POST', doc);
+    expect(brought.status).toBe(201);
+    expect((await call(`${other.url}/api/cooks/${id}/cook.json`)).json).toEqual(doc);
+  });
+});
+
 describe('problems', () => {
   it('are told as problem details, each with its status and fields', async () => {
     const id = await begin();

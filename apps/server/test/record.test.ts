@@ -245,6 +245,7 @@ it('keeps an old database with far dates and unrunnable deeds going', async () =
     startMs: START,
     finishedAt: null,
     plan,
+    fire: 'practice' as const,
     clockMs: START,
     speed: 240,
   };

@@ -29,6 +29,7 @@ export const ENTRY_KINDS = [
   'act',
   'note',
   'job',
+  'read',
   'undo',
   'retime',
   'finish',
@@ -61,6 +62,15 @@ class NoteEntryDto extends EntryDto {
   @Length(1, 2000, { message: 'must have 1 to 2000 characters' })
   text!: string;
 }
+export const READ_SPOTS = ['dome', 'grate', 'meat'] as const;
+
+class ReadEntryDto extends EntryDto {
+  @IsIn(READ_SPOTS) spot!: (typeof READ_SPOTS)[number];
+  /** What it reads, C. */
+  @InRange(-60, 700) c!: number;
+  /** The piece that was read, where it was one. */
+  @Optional() @IsString() @Length(1, 60) meat?: string;
+}
 class UndoEntryDto extends EntryDto {
   @IsUUID() target!: string;
 }
@@ -81,6 +91,7 @@ const KINDS = [
   { name: 'act', value: ActEntryDto },
   { name: 'note', value: NoteEntryDto },
   { name: 'job', value: EntryDto },
+  { name: 'read', value: ReadEntryDto },
   { name: 'finish', value: EntryDto },
   { name: 'hand-over', value: HandOverEntryDto },
   { name: 'take-watch', value: TakeWatchEntryDto },
@@ -95,11 +106,16 @@ export class EntriesDto {
   @Optional() @IsBoolean() confirmed?: boolean;
 }
 
+/** What burns: a real fire by the real clock, or a simulated one by a clock of its own. */
+export const COOK_FIRES = ['real', 'practice'] as const;
+
 /** A cook to be begun. `startMs` is the minute 0 of its plan on the cook's own clock. */
 export class NewCookDto {
   @IsString() @Length(1, 120) name!: string;
   @IsString() @Length(1, 60) pitName!: string;
   @Nested(() => PlanDto) plan!: PlanDto;
+  /** Practice when left out. */
+  @Optional() @IsIn(COOK_FIRES) fire?: (typeof COOK_FIRES)[number];
 }
 
 /** One of several cooks to be begun together, under an id of the caller's. */
@@ -130,6 +146,8 @@ export class CookDocDto {
   @IsString() @Length(1, 120) name!: string;
   @IsString() @Length(1, 60) pitName!: string;
   @Instant() startMs!: number;
+  /** Practice when left out. */
+  @Optional() @IsIn(COOK_FIRES) fire?: (typeof COOK_FIRES)[number];
   @Nested(() => PlanDto) plan!: PlanDto;
   @KindList(() => EntryDto, 'kind', KINDS, 20000) entries!: EntryDto[];
   @NestedList(() => ReadingDto, 50000) readings!: ReadingDto[];

@@ -5,7 +5,7 @@ import type { PlanDto } from './plan';
 import type { FieldProblem } from './problems';
 import { amountGiven, plainOf, scenarioProblems } from './read';
 import { toScenario } from './scenario';
-import type { CookDoc } from './types';
+import type { CookDoc, CookFire } from './types';
 import { validate, invalid, type Checked } from './validate';
 
 function planProblems(dto: PlanDto, field: string): FieldProblem[] {
@@ -47,6 +47,8 @@ export interface NewCook {
   name: string;
   pitName: string;
   plan: Plan;
+  /** What burns; a practice fire when left out. */
+  fire?: CookFire;
 }
 
 /** Cooks to begin together, no two on one pit. */
@@ -70,12 +72,7 @@ export function readNewCooks(plain: unknown): Checked<NewCook[]> {
     ? invalid(problems)
     : {
         ok: true,
-        value: cooks.map(({ id, name, pitName, plan }) => ({
-          id,
-          name,
-          pitName,
-          plan: planOf(plan),
-        })),
+        value: cooks.map(({ id, ...cook }) => ({ id, ...beginning(cook) })),
       };
 }
 
@@ -83,12 +80,17 @@ export function readNewCooks(plain: unknown): Checked<NewCook[]> {
 export function readNewCook(plain: unknown): Checked<Omit<NewCook, 'id'>> {
   const checked = validate(NewCookDto, plain);
   if (!checked.ok) return checked;
-  const { name, pitName, plan } = checked.value;
-  const problems = planProblems(plan, 'plan');
-  return problems.length > 0
-    ? invalid(problems)
-    : { ok: true, value: { name, pitName, plan: planOf(plan) } };
+  const problems = planProblems(checked.value.plan, 'plan');
+  return problems.length > 0 ? invalid(problems) : { ok: true, value: beginning(checked.value) };
 }
+
+/** A cook to begin that was found good. */
+const beginning = ({ name, pitName, plan, fire }: NewCookDto): Omit<NewCook, 'id'> => ({
+  name,
+  pitName,
+  plan: planOf(plan),
+  ...(fire ? { fire } : {}),
+});
 
 /** A cook as far as new entries of its log depend on it. */
 export interface LoggedCook {
@@ -145,10 +147,27 @@ function logProblems(entries: readonly Entry[], cook: LoggedCook): FieldProblem[
     problems.push(...timeProblems(cook.startMs, e.at, `${here}.at`));
     if (e.kind === 'retime') problems.push(...timeProblems(cook.startMs, e.to, `${here}.to`));
     if (e.kind === 'act') problems.push(...deedProblems(e.action, meats, `${here}.action`));
+    if (e.kind === 'read') problems.push(...readProblems(e, meats, here));
     known.push(e);
     ids.add(e.id);
   });
   return problems;
+}
+
+/** What is wrong with a reading by hand: a piece that this cook does not have, or none where one is read. */
+function readProblems(
+  { spot, meat }: Extract<Entry, { kind: 'read' }>,
+  meats: ReadonlySet<string>,
+  field: string,
+): FieldProblem[] {
+  if (spot !== 'meat') {
+    return meat === undefined
+      ? []
+      : [{ field: `${field}.meat`, message: `has no place at the ${spot}` }];
+  }
+  return meat !== undefined && meats.has(meat)
+    ? []
+    : [{ field: `${field}.meat`, message: `must be one of ${[...meats].join(', ')}` }];
 }
 
 /** What is wrong with something done: fuel without an amount, or a piece that this cook does not have. */

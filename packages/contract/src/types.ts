@@ -19,6 +19,9 @@ export interface Reading {
   coreC: number | null;
 }
 
+/** What burns in a cook: a real fire by the real clock, or a simulated one by a clock of its own. */
+export type CookFire = 'real' | 'practice';
+
 /** The same as plain data, as the app and the exports hold it. */
 export interface CookDoc {
   /** Kind and version of the document. */
@@ -31,6 +34,8 @@ export interface CookDoc {
   pitName: string;
   /** When it was planned to be lit, epoch ms. */
   startMs: number;
+  /** What burns; a practice fire when left out. */
+  fire?: CookFire;
   /** The plan of its pit. */
   plan: Plan;
   /** The log, in the order in which it was written. */
@@ -85,6 +90,8 @@ export interface CookSummary {
   pitName: string;
   /** When it is lit by its plan, epoch ms. */
   startMs: number;
+  /** What burns. */
+  fire: CookFire;
   /** When it was finished, cook's clock, epoch ms; null while it goes on. */
   finishedAt: number | null;
   /** People at the table. */
@@ -162,7 +169,7 @@ export type Versioned<T> = T & { version: number };
  * What app and server agree on beyond the shape of single documents. It is raised with every change that a page of
  * before would get wrong: such a page is then told to load itself again, and mixes nothing.
  */
-export const API_LEVEL = 2;
+export const API_LEVEL = 3;
 /** The header in which the app tells its level; event streams tell it as `?level=`. */
 export const LEVEL_HEADER = 'Ostrin-Level';
 

@@ -99,6 +99,7 @@ export { DAY_MS, epochOf, HOUR_MS, knownZone, localOf, MINUTE_MS } from './quant
 export {
   clamp,
   fromC,
+  toC,
   fromKg,
   METRIC,
   roundDigits,
@@ -125,6 +126,12 @@ export type { ReferenceDayId, VentAnswer } from './solvers/ventsFor';
 export { type Cause, diagnose, type Diagnosis, type Trend } from './tend/diagnose';
 export type { Forecast } from './tend/forecast';
 export type { FuelUse } from './tend/fuelUse';
+export {
+  atTheGrate,
+  lastPieceReading,
+  type ReadingRow,
+  withHandReadings,
+} from './tend/handReadings';
 export type { ForecastInput } from './tend/likelyCooks';
 export {
   actionsOf,
@@ -140,6 +147,7 @@ export {
   type LogLine,
   type Writer,
 } from './tend/log';
+export { type DueJob, jobMs, type JobClock, jobsByTime } from './tend/jobTimes';
 export type { Outlook, WrapOption } from './tend/outlook';
 export { summarise } from './tend/summary';
 export { heldWatch, type HeldWatch, type Offer } from './tend/watch';

@@ -2,6 +2,7 @@
  * What looks ahead of (or back on) a cook by simulation. It carries the linear algebra of the fits and
  * stands apart, so that a page that only shows the answers does not load it.
  */
+export { FollowedFire } from './estimate/followedFire';
 export { fuelUse } from './tend/fuelUse';
 export { forecast } from './tend/forecast';
 export { meatOutlook } from './tend/outlook';

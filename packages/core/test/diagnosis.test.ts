@@ -1,4 +1,5 @@
-import { diagnose, type Entry, foldLog, fuelUse, plan } from '../src/internals';
+import fc from 'fast-check';
+import { diagnose, type Entry, foldLog, fuelUse, plan, presetOf, PRESETS } from '../src/internals';
 import { request } from './scenarios';
 
 const T0 = Date.UTC(2027, 4, 15, 8);
@@ -55,6 +56,87 @@ it('the diagnosis moves the vents from where they stand, to where their owner ca
   expect(high.move.intake).toBeGreaterThan(0);
   expect(low.move.intake).toBeGreaterThan(0.125);
   expect(low.move.intake).toBeLessThan(0.5);
+});
+
+it('the diagnosis goes by a dial that is read now and then, and by nothing where nobody reads', () => {
+  const seldom = (list: [number, number][]) =>
+    list.map(([ago, pitC]) => ({ at: at - ago * MIN, pitC }));
+  const falling = seldom([
+    [95, 122],
+    [65, 121],
+    [35, 112],
+    [5, 103],
+  ]);
+  expect(of(falling)).toMatchObject({ trend: 'falling', place: 'below' });
+  expect(of(falling).changeK).toBeCloseTo(-3, 0);
+  expect(
+    of(
+      seldom([
+        [65, 121],
+        [35, 120],
+        [5, 121],
+      ]),
+    ),
+  ).toMatchObject({
+    trend: 'steady',
+    cause: { code: 'on-target' },
+  });
+  expect(
+    of(
+      seldom([
+        [200, 121],
+        [100, 121],
+      ]),
+    ).cause.code,
+  ).toBe('no-reading');
+});
+
+it('the diagnosis says that a fire is out, and never before it had time to catch', () => {
+  const cold = series(14, 0).map((r) => ({ ...r, pitC: r.at > at - 60 * MIN ? 14 : 121 }));
+  expect(of(cold).cause.code).toBe('fire-out');
+  const young = diagnose({
+    plan: made,
+    readings: [{ at: at - MIN, pitC: 14 }],
+    lines: vented,
+    nowMs: at,
+    litMs: at - 20 * MIN,
+    fuelLeftFraction: null,
+  });
+  expect(young.cause.code).toBe('coming-up');
+});
+
+it('the move for a pit that is high never opens a vent, and for one that is low never shuts one', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0.02, max: 1, noNaN: true }),
+      fc.double({ min: 0.1, max: 1, noNaN: true }),
+      fc.constantFrom(...Object.keys(PRESETS)),
+      (intakeFraction, exhaustFraction, preset) => {
+        const pit = { ...made.request.pits[0]!, cooker: { preset, overrides: {} } };
+        const { fuel } = presetOf(preset).fire;
+        const on = {
+          ...made,
+          guides: [],
+          request: { ...made.request, pits: [{ ...pit, fire: { fuel } }] },
+        };
+        const set = foldLog([
+          LIT,
+          act('v', 20, { do: 'set-vents', intakeFraction, exhaustFraction }),
+        ]).lines;
+        for (const [endC, sign] of [
+          [150, 1],
+          [95, -1],
+        ] as const) {
+          const { cause } = of(series(endC, 0), set, 0.5, on);
+          if (!('move' in cause) || cause.move.do !== 'set-vents') continue;
+          const by = sign * (cause.move.intake - intakeFraction);
+          expect(by).toBeLessThan(0);
+          expect(sign * (cause.move.exhaust - exhaustFraction)).toBeLessThanOrEqual(1e-9);
+        }
+      },
+    ),
+    { numRuns: 60 },
+  );
 });
 
 it('the diagnosis says the same all along the edge of the band', () => {

@@ -2,15 +2,21 @@ import fc from 'fast-check';
 import {
   actionsOf,
   alreadyLogged,
+  atTheGrate,
   type Entry,
   entryProblem,
   foldLog,
   forecast,
   heldWatch,
+  jobMs,
+  jobsByTime,
+  lastPieceReading,
   litAtMs,
+  type Log,
   plan,
   simulate,
   summarise,
+  withHandReadings,
 } from '../src/internals';
 import { kettle, request, vents } from './scenarios';
 
@@ -180,6 +186,71 @@ describe('the forecast', () => {
     expect(f.learned).toBeNull();
     expect(f.pitDifferenceK).toBeNull();
     expect(f.pitC[0]).not.toBeNull();
+  });
+});
+
+describe('readings by hand', () => {
+  const read = (id: string, min: number, body: object): Entry =>
+    ({ id, at: T0 + min * MIN, kind: 'read', ...body }) as Entry;
+  const dial = read('d', 60, { spot: 'dome', c: 140 });
+
+  it('stand beside those by wire, in order of time, and can be taken back and moved', () => {
+    const log = foldLog([
+      read('g', 70, { spot: 'grate', c: 122 }),
+      dial,
+      read('m', 65, { spot: 'meat', meat: 'a', c: 55 }),
+      read('n', 66, { spot: 'meat', meat: 'b', c: 40 }),
+      { id: 'r', at: T0 + 80 * MIN, kind: 'retime', target: 'g', to: T0 + 50 * MIN },
+    ]);
+    const wire = [{ at: T0 + 62 * MIN, pitC: 120, coreC: null }];
+    const all = withHandReadings(wire, log, 'a');
+    expect(all.map((r) => (r.at - T0) / MIN)).toEqual([50, 60, 62, 65]);
+    expect(all[1]).toMatchObject({ pitC: null, domeC: 140 });
+    expect(lastPieceReading(log, 'b')).toEqual({ at: T0 + 66 * MIN, c: 40 });
+    expect(lastPieceReading(log, 'c')).toBeNull();
+    const undone = foldLog([dial, { id: 'u', at: T0 + 61 * MIN, kind: 'undo', target: 'd' }]);
+    expect(withHandReadings(wire, undone, 'a')).toEqual(wire);
+  });
+
+  it('of a dial count for what they mean at the grate, where the grate itself was not read', () => {
+    const [known] = atTheGrate([{ at: T0, pitC: null, coreC: null, domeC: 140 }], 15);
+    expect(known!.pitC).toBe(125);
+    const usual = atTheGrate([{ at: T0, pitC: null, coreC: null, domeC: 140 }], null)[0]!.pitC!;
+    expect(140 - usual).toBeGreaterThanOrEqual(8);
+    expect(140 - usual).toBeLessThanOrEqual(25);
+    expect(atTheGrate([{ at: T0, pitC: 118, coreC: null, domeC: 140 }], 15)[0]!.pitC).toBe(118);
+  });
+});
+
+describe('the next job', () => {
+  const figures = plan(request(), { nowMs: T0 - 864e5, members: 2 });
+  const jobs = figures.jobs.map((j) => ({ ...j, inWords: j.id, detail: '' }));
+  const made = { ...figures, jobs };
+  const clock = { zeroMs: T0, forecast: null };
+  const ids = (log: Log, min: number): string[] =>
+    jobsByTime(made, log, clock, T0 + min * MIN).map((j) => j.job.id);
+
+  it('comes by time, whatever the order of the list; what waits for the meat moves with it', () => {
+    const backwards = { ...made, jobs: [...made.jobs].reverse() };
+    expect(jobsByTime(backwards, foldLog([]), clock, T0).map((j) => j.job.id)).toEqual(
+      ids(foldLog([]), 0),
+    );
+    const times = jobsByTime(made, foldLog([]), clock, T0).map((j) => j.ms);
+    expect([...times].sort((a, b) => a - b)).toEqual(times);
+    const off = made.jobs.find((j) => j.id === 'off')!;
+    const late: [number, number, number] = [off.atMin, off.atMin + 60, off.atMin + 90];
+    const moved = jobMs(made, off, { zeroMs: T0, forecast: { wrapMin: null, readyMin: late } });
+    expect(moved - jobMs(made, off, clock)).toBe(60 * MIN);
+  });
+
+  it('is never a look at the pit that was missed long ago, nor a job that was left out', () => {
+    const looks = made.jobs.filter((j) => j.id.startsWith('trim-'));
+    for (const look of looks) {
+      expect(ids(foldLog([]), look.atMin + 20)).toContain(look.id);
+      expect(ids(foldLog([]), look.atMin + 40)).not.toContain(look.id);
+    }
+    const skip: Entry = { id: 's', at: T0, kind: 'note', text: 'Skipped', jobId: 'meat-on' };
+    expect(ids(foldLog([skip]), 0)).not.toContain('meat-on');
   });
 });
 

@@ -38,6 +38,10 @@ export function causeWords(cause: Cause, pit: RequestPit): string {
       return 'The fire is not lit yet.';
     case 'coming-up':
       return hasFan ? 'The fan brings it up.' : 'On its way up.';
+    case 'no-reading':
+      return 'Nobody has read the pit of late. Log what a thermometer says.';
+    case 'fire-out':
+      return 'Nothing in the pit is warm: the fire is out, or the probe has fallen off. Look, and light it again.';
     case 'fuel-nearly-gone':
       return `The ${fireNoun(pit)} is nearly burnt: fuel is the cause, not the vents.`;
     case 'recovering-from-lid':

@@ -1,7 +1,6 @@
 /** The fire sheet: what whoever takes over the watch has to know, in a dozen lines. */
 import {
   foldLog,
-  jobsAhead,
   lastVents,
   localOf,
   METRIC,
@@ -10,11 +9,11 @@ import {
   type Forecast,
   type LogLine,
   type Plan,
-  type PlanJob,
+  type DueJob,
   type Units,
 } from '@ostrin/core';
 import { causeWords, TREND_WORDS } from './diagnosis';
-import { actionWords } from './log';
+import { actionWords, readWords } from './log';
 import { capital, temperatureWords } from './quantities';
 import { settingWords, ventedPit } from './vents';
 
@@ -31,8 +30,8 @@ export interface FireNow {
   forecast: Forecast | null;
   /** The window in which it is ready, as the page says it. */
   ready: string;
-  /** When a job is due by now, epoch ms. */
-  dueMs(job: PlanJob): number;
+  /** Jobs still to do with their times, the next one first. */
+  jobs: readonly DueJob[];
   units: Units;
 }
 
@@ -44,6 +43,7 @@ const SIGNS = 2;
 /** What a line of the log says was done: a deed in words, or the job it did. */
 function doneWords(l: LogLine, plan: Plan): string {
   if (l.body.kind === 'note') return l.body.text;
+  if (l.body.kind === 'read') return readWords(l.body, plan.request.units ?? METRIC);
   if (l.body.kind === 'act') {
     const telling = { units: plan.request.units ?? METRIC, pit: ventedPit(plan.request.pits[0]!) };
     return actionWords(l.body.action, telling);
@@ -53,7 +53,7 @@ function doneWords(l: LogLine, plan: Plan): string {
 
 /** The sheet as lines of text, one thing a line. */
 export function fireSheet(fire: FireNow): string {
-  const { plan, pitName, entries, pitC, coreC, state, forecast, ready, dueMs, units } = fire;
+  const { plan, pitName, entries, pitC, coreC, state, forecast, ready, jobs, units } = fire;
   const pit = plan.request.pits[0]!;
   const vented = ventedPit(pit);
   const log = foldLog(entries);
@@ -71,10 +71,8 @@ export function fireSheet(fire: FireNow): string {
       : 'The vents were not logged.',
     ...(left == null ? [] : [`Fuel left: about ${Math.round(left * 100)} % of the load.`]),
     ...(coreC === null ? [] : [`Meat: ${temperatureWords(coreC, units)} in the middle.`]),
-    `Ready ${ready}, served at ${plan.serveAt.slice(11)}.`,
-    ...jobsAhead(plan, log)
-      .slice(0, NEXT_JOBS)
-      .map((j) => `Next: ${clock(dueMs(j))} ${j.inWords}.`),
+    `${capital(ready)}, served at ${plan.serveAt.slice(11)}.`,
+    ...jobs.slice(0, NEXT_JOBS).map(({ job, ms }) => `Next: ${clock(ms)} ${job.inWords}.`),
     ...plan.risks.slice(0, SIGNS).map((r) => `Look for: ${r.sign}. ${capital(r.move)}`),
     ...log.lines
       .slice(-LAST_LINES)

@@ -4,7 +4,7 @@ export { DAY_NAMES, noSettingWords } from './card';
 export { causeWords, TREND_WORDS } from './diagnosis';
 export { fireSheet, type FireNow } from './fireSheet';
 export { charcoalWords, fireChoiceWords } from './fires';
-export { actionWords, entryWords, type Telling } from './log';
+export { actionWords, readWords, entryWords, type Telling } from './log';
 export { phaseWords, safetyWords, wrapOptionWords, WRAP_OPTION_NAMES, type Clock } from './meat';
 export { onePit } from './plan/onePit';
 export { planDocument, wordPlan, wordResult } from './plan/plan';

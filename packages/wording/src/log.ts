@@ -1,6 +1,7 @@
 /** What was done, in words. */
 import {
   type Entry,
+  type EntryBody,
   METRIC,
   type PlanLog,
   USUAL_SPLIT_WOOD,
@@ -72,6 +73,15 @@ export function actionWords(a: PlanLog, { units, pit }: Telling = UNKNOWN): stri
   }
 }
 
+/** Where something was read by hand. */
+const SPOT_WORDS = { dome: 'Dial in the lid', grate: 'At the grate', meat: 'In the meat' } as const;
+
+/** A reading by hand: `Dial in the lid 128 C`. */
+export const readWords = (
+  { spot, c }: Pick<Extract<EntryBody, { kind: 'read' }>, 'spot' | 'c'>,
+  units: Units,
+): string => `${SPOT_WORDS[spot]} ${temperatureWords(c, units)}`;
+
 /** What an entry is called in a list. */
 export function entryWords(e: Entry, telling: Telling = UNKNOWN): string {
   switch (e.kind) {
@@ -81,6 +91,8 @@ export function entryWords(e: Entry, telling: Telling = UNKNOWN): string {
       return `Note: ${e.text}`;
     case 'job':
       return 'Job done';
+    case 'read':
+      return readWords(e, telling.units);
     case 'undo':
       return 'Undone';
     case 'retime':

@@ -3,6 +3,7 @@ import {
   ROUTES,
   type ClockState,
   type CookDoc,
+  type CookFire,
   type CookSummary,
   type SavedPlan,
   type PitRecord,
@@ -142,8 +143,9 @@ export function useSaveShelf() {
 export function useStartCooks() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (cooks: { id: string; name: string; pitName: string; plan: Plan }[]) =>
-      requestJson<{ ids: string[] }>(ROUTES.cooks, 'POST', { cooks }),
+    mutationFn: (
+      cooks: { id: string; name: string; pitName: string; plan: Plan; fire: CookFire }[],
+    ) => requestJson<{ ids: string[] }>(ROUTES.cooks, 'POST', { cooks }),
     onSuccess: () => client.invalidateQueries({ queryKey: ['cooks'] }),
   });
 }

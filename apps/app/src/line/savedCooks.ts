@@ -44,6 +44,7 @@ async function saveOpenCook(): Promise<void> {
     name: s.name,
     pitName: s.pitName,
     startMs: s.startMs,
+    fire: s.fire,
     plan: s.plan,
     entries: s.entries,
     readings: s.readings,

@@ -1,10 +1,12 @@
 /** One past cook: its figures beside the plan, its whole strip, its log, and taking it out. */
 import { ROUTES } from '@ostrin/contract/types';
-import { cutOf, foldLog, localOf, MINUTE_MS } from '@ostrin/core';
-import { Link } from 'expo-router';
+import { atTheGrate, cutOf, foldLog, localOf, MINUTE_MS, withHandReadings } from '@ostrin/core';
+import { Link, router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
-import { useCook, type CookView } from '../api/queries';
+import { queryClient, useCook, type CookView } from '../api/queries';
+import { keepEntries, sendTaps } from '../outbox/outbox';
+import { entryOf } from '../store/logging';
 import { useSettings } from '../store/settings';
 import { stripData } from '../strip/fromCook';
 import { Strip } from '../strip/Strip';
@@ -55,7 +57,10 @@ function Cook({ cook }: { cook: CookView }) {
     plan: cook.plan,
     startMs: cook.startMs,
     log,
-    readings: cook.readings,
+    readings: atTheGrate(
+      withHandReadings(cook.readings, log, cook.plan.request.meats[0]!.id),
+      null,
+    ),
     forecast: null,
     now: null,
     from,
@@ -79,6 +84,7 @@ function Cook({ cook }: { cook: CookView }) {
         </Text>
       </View>
       <CookFigures cook={cook} log={log} />
+      {cook.finishedAt === null ? null : <Reopen cook={cook} />}
       <View className="px-0">
         <Strip
           data={data}
@@ -92,6 +98,28 @@ function Cook({ cook }: { cook: CookView }) {
       <LogLines cook={cook} log={log} />
       <TakeOut id={cook.id} />
     </ScrollView>
+  );
+}
+
+/** Takes a finish back: the cook goes on where it was. */
+function Reopen({ cook }: { cook: CookView }) {
+  const finish = [...cook.entries].reverse().find((e) => e.kind === 'finish');
+  if (!finish) return null;
+  const reopen = async (): Promise<void> => {
+    const undo = entryOf({ body: { kind: 'undo', target: finish.id } }, finish.at);
+    await keepEntries({ id: cook.id, name: cook.name }, [undo]);
+    await sendTaps();
+    await queryClient.invalidateQueries();
+    router.navigate(`/tend?cook=${cook.id}`);
+  };
+  return (
+    <View className="px-5 max-w-[720px]">
+      <Button
+        label="Finished too early: go on with this cook"
+        testID="reopen"
+        onPress={() => void reopen()}
+      />
+    </View>
   );
 }
 

@@ -1,13 +1,23 @@
 /** Begins the cook: one for every pit of the plan. */
-import { type Plan } from '@ostrin/core';
-import { onePit, pitName } from '@ostrin/wording';
+import { MINUTE_MS, type Plan } from '@ostrin/core';
+import { capital, onePit, pitName } from '@ostrin/wording';
 import { router } from 'expo-router';
 import { useRef, useState } from 'react';
 import { Text, View } from 'react-native';
 import { v4 as newId } from 'uuid';
 import { useCooks, useStartCooks } from '../api/queries';
+import { keepEntries } from '../outbox/outbox';
+import { entryOf, type Deed } from '../store/logging';
 import { titleOf } from '../store/names';
 import { Button } from '../ui/Button';
+import { lazyComponent } from '../ui/lazyComponent';
+import { Note } from '../ui/Notice';
+import { clockAndDay } from '../ui/words';
+import type { Beginning } from './StartSheet';
+
+const StartSheet = lazyComponent(async () => ({
+  default: (await import('./StartSheet')).StartSheet,
+}));
 
 interface Props {
   plan: Plan | null;
@@ -16,12 +26,26 @@ interface Props {
   why?: string;
 }
 
+/** Jobs that are behind a fire that is lit. */
+const BEFORE_LIT = ['lay', 'chimney', 'light'];
+
+/** What was done by the time a fire was lit, as the plan has it. */
+const litDeeds = (plan: Plan): Deed[] =>
+  plan.jobs
+    .filter((j) => BEFORE_LIT.includes(j.id))
+    .flatMap((j): Deed[] =>
+      j.logs.length === 0
+        ? [{ body: { kind: 'job' }, jobId: j.id }]
+        : j.logs.map((action) => ({ body: { kind: 'act', action }, jobId: j.id })),
+    );
+
 /** Starts what is planned, or says what stands in the way. */
 export function StartCook({ plan, ready, why }: Props) {
   const start = useStartCooks();
   const cooks = useCooks();
   const [pending, setPending] = useState(false);
   const [failure, setFailure] = useState<string | null>(null);
+  const [asking, setAsking] = useState(false);
   // The same wish for the same pit, pressed twice, is the same cook.
   const ids = useRef(new Map<string, string>());
   const idOf = (pit: string): string => {
@@ -35,22 +59,39 @@ export function StartCook({ plan, ready, why }: Props) {
   );
   if (busy) {
     return (
-      <Button kind="primary" label={`Tend ${busy.name}`} onPress={() => router.navigate('/tend')} />
+      <View className="gap-2">
+        <Note>{`${capital(busy.pitName)} is cooking ${busy.name}. Finish that first, or plan on another pit.`}</Note>
+        <Button
+          kind="primary"
+          label={`Tend ${busy.name}`}
+          onPress={() => router.navigate(`/tend?cook=${busy.id}`)}
+        />
+      </View>
     );
   }
-  const begin = async (): Promise<void> => {
+  const begin = async (how: Beginning): Promise<void> => {
     if (!plan) return;
+    setAsking(false);
     setPending(true);
     setFailure(null);
     try {
-      await start.mutateAsync(
-        pits.map((pit) => {
-          const part = onePit(plan, pit.id);
-          return { id: idOf(pit.id), name: titleOf(part), pitName: pit.name, plan: part };
-        }),
-      );
+      const cooks = pits.map((pit) => {
+        const part = onePit(plan, pit.id);
+        const { fire } = how;
+        return { id: idOf(pit.id), name: titleOf(part), pitName: pit.name, plan: part, fire };
+      });
+      await start.mutateAsync(cooks);
+      if (how.fire === 'real' && how.litAgoMin !== null) {
+        const at = Date.now() - how.litAgoMin * MINUTE_MS;
+        for (const { id, name, plan: part } of cooks) {
+          await keepEntries(
+            { id, name },
+            litDeeds(part).map((deed) => entryOf(deed, at)),
+          );
+        }
+      }
       ids.current.clear();
-      router.navigate('/tend');
+      router.navigate(`/tend?cook=${cooks[0]!.id}`);
     } catch (error) {
       setFailure((error as Error).message);
     } finally {
@@ -76,8 +117,15 @@ export function StartCook({ plan, ready, why }: Props) {
           pending ? 'Starting' : pits.length > 1 ? `Start ${pits.length} cooks` : 'Start this cook'
         }
         disabled={!ready || pending}
-        onPress={() => void begin()}
+        onPress={() => setAsking(true)}
       />
+      {asking && plan ? (
+        <StartSheet
+          lightAt={`at ${clockAndDay(plan.lightAt)}`}
+          onStart={(how) => void begin(how)}
+          onClose={() => setAsking(false)}
+        />
+      ) : null}
     </View>
   );
 }

@@ -1,5 +1,5 @@
 /** The cook under way as this window knows it: what the server has of it, and whether the line is up. */
-import type { ClockState, LiveEvent, Reading } from '@ostrin/contract/types';
+import type { ClockState, CookFire, LiveEvent, Reading } from '@ostrin/contract/types';
 import type { Entry, Plan } from '@ostrin/core';
 import { create } from 'zustand';
 import type { CookView } from '../api/queries';
@@ -13,6 +13,7 @@ export interface LiveState {
   name: string;
   pitName: string;
   startMs: number;
+  fire: CookFire;
   plan: Plan | null;
   entries: Entry[];
   readings: Reading[];
@@ -40,6 +41,7 @@ const NOTHING: LiveState = {
   name: '',
   pitName: '',
   startMs: 0,
+  fire: 'practice',
   plan: null,
   entries: [],
   readings: [],
@@ -93,6 +95,7 @@ export const useLive = create<LiveStore>()((set) => ({
         name: view.name,
         pitName: view.pitName,
         startMs: view.startMs,
+        fire: view.fire ?? 'practice',
         plan: view.plan,
         entries: same ? mergeEntries(view.entries, s.entries) : view.entries,
         readings: same ? mergeReadings(view.readings, s.readings) : view.readings,

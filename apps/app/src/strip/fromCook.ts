@@ -8,14 +8,13 @@ import {
   type LogLine,
   MINUTE_MS,
   type Plan,
-  type PlanJob,
   type Units,
   cutOf,
-  epochOf,
+  jobMs,
   jobsAhead,
   litAtMs,
 } from '@ostrin/core';
-import { type VentedPit, actionWords, shortOpening, ventedPit } from '@ostrin/wording';
+import { type VentedPit, actionWords, readWords, shortOpening, ventedPit } from '@ostrin/wording';
 import type { Theme } from '../ui/tokens';
 import {
   rangeOf,
@@ -84,6 +83,7 @@ export function lineLabel(logLine: LogLine, plan: Plan, units: Units): string {
     return actionWords(a, { units, pit }).toLowerCase();
   }
   if (logLine.body.kind === 'note') return logLine.body.text;
+  if (logLine.body.kind === 'read') return readWords(logLine.body, units).toLowerCase();
   return shortJob(logLine.jobId ?? '') ?? 'job done';
 }
 
@@ -118,17 +118,6 @@ const fanFrom = (
       high: high[i] ?? null,
     }))
     .filter((p) => p.t >= fromMs);
-
-/**
- * Where a job stands on the cook's clock: counted from the real lighting once it is lit, moved with
- * the forecast when it waits for the meat. People sit down when they were asked to.
- */
-export function jobMs(plan: Plan, job: PlanJob, zeroMs: number, forecast: Forecast | null): number {
-  if (job.id === 'serve') return epochOf(plan.serveAt, plan.request.timeZone);
-  if (job.id === 'wrap' && forecast?.wrapMin) return zeroMs + forecast.wrapMin * MINUTE_MS;
-  const shift = JOBS_THAT_FOLLOW_THE_MEAT.has(job.id) ? readyShift(plan, forecast) : 0;
-  return zeroMs + job.atMin * MINUTE_MS + shift;
-}
 
 export interface StripInput {
   plan: Plan;
@@ -227,14 +216,17 @@ function expectedPoints(
 
 /** What was logged, one remark a line. */
 function doneMarks(log: Log, plan: Plan, units: Units): Mark[] {
-  return log.lines.map((logLine) => ({
-    key: logLine.id,
-    t: logLine.at,
-    kind: lineKind(logLine),
-    label: signedLabel(logLine, plan, units),
-    done: true,
-    entryId: logLine.id,
-  }));
+  // A reading by hand is a point of its trace, not a remark.
+  return log.lines
+    .filter((l) => l.body.kind !== 'read')
+    .map((logLine) => ({
+      key: logLine.id,
+      t: logLine.at,
+      kind: lineKind(logLine),
+      label: signedLabel(logLine, plan, units),
+      done: true,
+      entryId: logLine.id,
+    }));
 }
 
 function plannedMarks(
@@ -247,18 +239,9 @@ function plannedMarks(
   const byFeel = 'tender' in plan.request.meats[0]!.done;
   return jobsAhead(plan, log).map((j) => ({
     key: `job-${j.id}`,
-    t: Math.max(jobMs(plan, j, zero, forecast), now),
+    t: Math.max(jobMs(plan, j, { zeroMs: zero, forecast }), now),
     kind: j.id.startsWith('trim-') ? 'vents' : (KIND_OF[j.do] ?? 'note'),
     label: j.id === 'check' && !byFeel ? 'read the middle' : (shortJob(j.id) ?? j.inWords),
     done: false,
   }));
-}
-
-const JOBS_THAT_FOLLOW_THE_MEAT = new Set(['check', 'off', 'shut']);
-
-/** How much later than planned the meat is now expected, ms. */
-function readyShift(plan: Plan, forecast: Forecast | null): number {
-  const planned = plan.jobs.find((j) => j.id === 'off')?.atMin;
-  if (!forecast?.readyMin || planned === undefined) return 0;
-  return (forecast.readyMin[1] - planned) * MINUTE_MS;
 }

@@ -1,9 +1,17 @@
 /** The next job: what, when, and one tap to say it is done. */
-import { MINUTE_MS, type Forecast, type Plan, type PlanJob } from '@ostrin/core';
+import {
+  fromC,
+  MINUTE_MS,
+  type DueJob,
+  type Entry,
+  type Forecast,
+  type Plan,
+  type PlanJob,
+  type Units,
+} from '@ostrin/core';
 import { jobReason, spanOfTime } from '@ostrin/wording';
 import { useState } from 'react';
-import { Text, View } from 'react-native';
-import { jobMs } from '../strip/fromCook';
+import { Pressable, Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
 import { Button } from '../ui/Button';
 import { useLayout } from '../ui/layout';
@@ -11,17 +19,24 @@ import { Sheet } from '../ui/Sheet';
 import { doJob } from './actions';
 
 interface Props {
-  job: PlanJob | null;
-  zero: number;
+  /** Jobs still to do, the next one first. */
+  jobs: readonly DueJob[];
+  /** What the pit reads, C; null where it was not read of late. */
+  pitC: number | null;
   now: number;
   plan: Plan;
   forecast: Forecast | null;
   onFinish: () => void;
+  onLogged: (entries: Entry[]) => void;
+  /** Opens the list of all jobs. */
+  onList: () => void;
   /** Whether this device may log. */
   mayLog?: boolean;
 }
 
 const LATER_MIN = 10;
+/** Other jobs that are due by then are told on the card, min from now. */
+const ALSO_MIN = 2;
 
 /** Count-down in words: `in 9 min`, `now`, `12 min ago`. */
 export function due(minutes: number): string {
@@ -30,7 +45,23 @@ export function due(minutes: number): string {
   return m > -2 ? 'now' : `${spanOfTime(-m)} ago`;
 }
 
-export function JobCard({ job, zero, now, plan, forecast, onFinish, mayLog = true }: Props) {
+/** A pit this far off its pace is not one to put meat on, K. */
+const NOT_YET_K = 20;
+
+/** What is to be said before meat goes on a pit that is far from its pace. */
+function notYetWords(job: PlanJob, plan: Plan, pitC: number | null, units: Units): string | null {
+  if (job.do !== 'meat-on' || pitC === null) return null;
+  const target = plan.request.pits[0]!.pace.pitC;
+  if (Math.abs(pitC - target) < NOT_YET_K) return null;
+  const say = (c: number): string => `${Math.round(fromC(c, units.temperature))}°`;
+  return pitC > target
+    ? `The pit reads ${say(pitC)}, planned is ${say(target)}. Let it come down first.`
+    : `The pit reads ${say(pitC)}, planned is ${say(target)}. Let it come up first.`;
+}
+
+export function JobCard(props: Props) {
+  const { jobs, now, plan, forecast, pitC, onFinish, onLogged, onList, mayLog = true } = props;
+  const job = jobs[0]?.job ?? null;
   const { wide } = useLayout();
   const units = useSettings((s) => s.units);
   const [why, setWhy] = useState(false);
@@ -43,7 +74,9 @@ export function JobCard({ job, zero, now, plan, forecast, onFinish, mayLog = tru
       </View>
     );
   }
-  const minutes = (jobMs(plan, job, zero, forecast) - now) / MINUTE_MS + later;
+  const minutes = (jobs[0]!.ms - now) / MINUTE_MS + later;
+  const alsoDue = jobs.slice(1).filter((j) => j.ms <= now + ALSO_MIN * MINUTE_MS);
+  const notYet = notYetWords(job, plan, pitC, units);
   return (
     <View className="rounded-xl border-2 border-ink bg-sheet p-3 gap-2" testID="job-card">
       <View className="flex-row justify-between gap-3">
@@ -58,9 +91,18 @@ export function JobCard({ job, zero, now, plan, forecast, onFinish, mayLog = tru
           {due(minutes)}
         </Text>
       </View>
-      <Text numberOfLines={wide ? 6 : 1} className="font-sans text-soot text-[14px] leading-[19px]">
-        {job.detail}
-      </Text>
+      {notYet ? (
+        <Text role="alert" className="font-sans-bold text-ink text-[16px] leading-[21px]">
+          {notYet}
+        </Text>
+      ) : (
+        <Text
+          numberOfLines={wide ? 6 : 2}
+          className="font-sans text-soot text-[14px] leading-[19px]"
+        >
+          {job.detail}
+        </Text>
+      )}
       <View className={`flex-row gap-2 ${wide ? 'flex-wrap' : ''}`}>
         <View className={wide ? 'w-full' : 'flex-[2]'}>
           <Button
@@ -69,7 +111,7 @@ export function JobCard({ job, zero, now, plan, forecast, onFinish, mayLog = tru
             label="Done"
             hint={wide ? 'space' : undefined}
             testID="job-done"
-            onPress={() => void doJob(job, now)}
+            onPress={() => void doJob(job, now).then(onLogged)}
           />
         </View>
         <View className="flex-1">
@@ -84,6 +126,20 @@ export function JobCard({ job, zero, now, plan, forecast, onFinish, mayLog = tru
           <Button tall label="Why?" onPress={() => setWhy(true)} />
         </View>
       </View>
+      {wide ? null : (
+        <Pressable
+          role="button"
+          testID="jobs-list"
+          onPress={onList}
+          className="min-h-[48px] justify-center active:opacity-70"
+        >
+          <Text numberOfLines={1} className="font-sans-semi text-ink text-[15px] underline">
+            {alsoDue.length > 0
+              ? `Also due: ${alsoDue.map((j) => j.job.inWords).join('; ')}`
+              : `All ${jobs.length} jobs ahead`}
+          </Text>
+        </Pressable>
+      )}
       {why ? (
         <Sheet title={job.inWords} onClose={() => setWhy(false)}>
           <Text className="font-sans text-ink text-[16px] leading-[23px]">{job.detail}</Text>

@@ -1,38 +1,34 @@
 /** Wide screens: the jobs to come, the meat, and the log. */
-import { type Forecast, type Log, type Plan, jobsAhead, litAtMs, localOf } from '@ostrin/core';
+import { type DueJob, type Log, type Plan, localOf } from '@ostrin/core';
 import { Pressable, Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
-import { jobMs, signedLabel } from '../strip/fromCook';
+import { signedLabel } from '../strip/fromCook';
 import { Heading } from '../ui/Title';
 import { clockOf } from '../ui/words';
-
-import { readyWords } from './Reading';
 
 interface Props {
   plan: Plan;
   log: Log;
-  zero: number;
-  forecast: Forecast | null;
+  /** Jobs still to do, the next one first. */
+  jobs: readonly DueJob[];
+  /** When it is ready, in words. */
+  ready: string;
   meatName: string;
   onEdit: (entryId: string) => void;
 }
 
-export function JobsAhead({ plan, log, zero, forecast, meatName, onEdit }: Props) {
+export function JobsAhead({ plan, log, jobs, ready, meatName, onEdit }: Props) {
   const units = useSettings((s) => s.units);
   const zone = plan.request.timeZone;
   const time = (ms: number): string => clockOf(localOf(ms, zone));
-  const ahead = jobsAhead(plan, log)
-    .slice(1)
-    .map((j) => ({ j, ms: jobMs(plan, j, zero, forecast) }))
-    .sort((a, b) => a.ms - b.ms);
   return (
     <View className="gap-5">
       <View>
         <Heading>Jobs ahead</Heading>
-        {ahead.map(({ j, ms }) => (
-          <View key={j.id} className="flex-row gap-3 border-b border-rule py-2">
+        {jobs.slice(1).map(({ job, ms }) => (
+          <View key={job.id} className="flex-row gap-3 border-b border-rule py-2">
             <Text className="font-slab-semi text-ink text-[17px] w-[50px]">{time(ms)}</Text>
-            <Text className="font-sans-semi text-ink text-[16px] flex-1">{j.inWords}</Text>
+            <Text className="font-sans-semi text-ink text-[16px] flex-1">{job.inWords}</Text>
           </View>
         ))}
       </View>
@@ -40,9 +36,7 @@ export function JobsAhead({ plan, log, zero, forecast, meatName, onEdit }: Props
         <Heading>Meat</Heading>
         <View className="flex-row justify-between py-1">
           <Text className="font-sans-bold text-ink text-[16px]">{meatName}</Text>
-          <Text className="font-slab-semi text-ink text-[16px]">
-            {`ready ${readyWords(plan, forecast, litAtMs(log))}`}
-          </Text>
+          <Text className="font-slab-semi text-ink text-[16px]">{ready}</Text>
         </View>
       </View>
       <View>

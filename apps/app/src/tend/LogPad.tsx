@@ -1,9 +1,18 @@
-/** The log pad: Fuel, Vents, Lid, Meat, Note within reach of a thumb, and the last tap with its undo. */
-import { type Entry, type Log, type Plan, type PlanLog, USUAL_LID_S, cutOf } from '@ostrin/core';
+/** The log pad: Read, Fuel, Vents, Lid, Meat, Note within reach of a thumb, and the last tap with its undo. */
+import {
+  type Entry,
+  type Log,
+  MINUTE_MS,
+  type Plan,
+  type PlanLog,
+  USUAL_LID_S,
+  cutOf,
+} from '@ostrin/core';
 import { actionWords, capital } from '@ostrin/wording';
 import AlignVerticalSpaceAround from 'lucide-react-native/icons/align-vertical-space-around';
 import Beef from 'lucide-react-native/icons/beef';
 import Boxes from 'lucide-react-native/icons/boxes';
+import Thermometer from 'lucide-react-native/icons/thermometer';
 import ConciergeBell from 'lucide-react-native/icons/concierge-bell';
 import StickyNote from 'lucide-react-native/icons/sticky-note';
 import { useEffect, useState } from 'react';
@@ -12,11 +21,17 @@ import { useSettings } from '../store/settings';
 import { lineLabel } from '../strip/fromCook';
 import { Button } from '../ui/Button';
 import { useLayout } from '../ui/layout';
+import { lazyComponent } from '../ui/lazyComponent';
 import { useTheme } from '../ui/theme';
 import { fuelTap, logAction, nextMeat, undo, type PadKey } from './actions';
+import { logDeeds } from '../store/logging';
 import { NoteSheet } from './NoteSheet';
 import { usePadKeys } from './useKeys';
 import { VentSheet } from './VentSheet';
+
+const ReadSheet = lazyComponent(async () => ({
+  default: (await import('./ReadSheet')).ReadSheet,
+}));
 
 /** The last tap can be taken back here for this long; later from its line in the log, ms. */
 const SHOWN_MS = 30_000;
@@ -39,14 +54,14 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
     const timer = setTimeout(() => setLast([]), SHOWN_MS);
     return () => clearTimeout(timer);
   }, [last, setLast]);
-  const [sheet, setSheet] = useState<'vents' | 'note' | null>(null);
+  const [sheet, setSheet] = useState<'vents' | 'note' | 'read' | null>(null);
   const meat = nextMeat(plan, log);
   const put = (action: PlanLog): void => void logAction(plan, log, action, now).then(setLast);
   const tap = (key: PadKey): void => {
     if (key === 'fuel') put(fuelTap(plan, log, now));
     else if (key === 'lid') put({ do: 'lid-open', seconds: USUAL_LID_S });
     else if (key === 'meat' && meat) put(meat);
-    else if (key === 'vents' || key === 'note') setSheet(key);
+    else if (key === 'vents' || key === 'note' || key === 'read') setSheet(key);
   };
   usePadKeys(tap, sheet === null);
   const icon = { color: theme.onPad, size: 22 };
@@ -58,6 +73,13 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
     icon: React.ReactNode;
     says: string;
   }[] = [
+    {
+      key: 'read',
+      label: 'Read',
+      hint: 'R',
+      icon: <Thermometer {...icon} />,
+      says: 'Log what a thermometer reads',
+    },
     {
       key: 'fuel',
       label: 'Fuel',
@@ -134,6 +156,17 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
           log={log}
           onSet={(action) => {
             put(action);
+            setSheet(null);
+          }}
+          onClose={() => setSheet(null)}
+        />
+      ) : null}
+      {sheet === 'read' ? (
+        <ReadSheet
+          plan={plan}
+          log={log}
+          onRead={(body, agoMin) => {
+            void logDeeds([{ body }], now - agoMin * MINUTE_MS).then(setLast);
             setSheet(null);
           }}
           onClose={() => setSheet(null)}

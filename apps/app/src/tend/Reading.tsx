@@ -1,5 +1,6 @@
 /** The reading at arm's length, where it stands in its band, and what the fire is doing and why. */
 import {
+  epochOf,
   fromC,
   localOf,
   MINUTE_MS,
@@ -7,9 +8,9 @@ import {
   type Diagnosis,
   type Forecast,
   type Plan,
+  type ReadingRow,
 } from '@ostrin/core';
 import { TREND_WORDS, causeWords, spanOfTime } from '@ostrin/wording';
-import type { Reading as ReadingRow } from '@ostrin/contract/types';
 import { Pressable, Text, View } from 'react-native';
 import { lastValue } from '../strip/model';
 import { useSettings } from '../store/settings';
@@ -22,6 +23,11 @@ interface Props {
   name: string;
   pitName: string;
   readings: readonly ReadingRow[];
+  /** When it is ready, in words. */
+  ready: string;
+  practice: boolean;
+  /** Where the number comes from, where that is not the probe at the grate. */
+  source: string | null;
   now: number;
   lit: number | null;
   state: Diagnosis;
@@ -32,22 +38,50 @@ interface Props {
   onMeat: () => void;
 }
 
-/** After this long without a value the number is marked as old. */
-const OLD_MIN = 3;
+/** After this long without a value the number is marked as old: of a thermometer by wire, and of one read by hand. */
+const OLD_MIN = { byWire: 3, byHand: 45 };
 
-/** The ready window in words, from the forecast once there is one. */
-export function readyWords(plan: Plan, forecast: Forecast | null, litMs: number | null): string {
+/** What else decides what is said of the time it is ready. */
+interface ReadyContext {
+  /** When the first piece came off, epoch ms; null while it has not. */
+  offMs?: number | null;
+  /** Whether the fire is out. */
+  out?: boolean;
+}
+
+/** When it is ready, in words: the forecast's window once there is one. */
+export function readyWords(
+  plan: Plan,
+  forecast: Forecast | null,
+  litMs: number | null,
+  { offMs = null, out = false }: ReadyContext = {},
+): string {
   const zone = plan.request.timeZone;
+  if (offMs !== null) return `off ${clockOf(localOf(offMs, zone))}`;
+  if (out) return 'not in sight';
   if (forecast?.readyMin && litMs !== null) {
     const say = (min: number): string =>
       clockOf(
         localOf(Math.round((litMs + min * MINUTE_MS) / (5 * MINUTE_MS)) * 5 * MINUTE_MS, zone),
       );
-    return `${say(forecast.readyMin[0])}–${say(forecast.readyMin[2])}`;
+    return `ready ${say(forecast.readyMin[0])}–${say(forecast.readyMin[2])}`;
   }
+  // What the plan said holds only until the fire burns.
+  if (litMs !== null && forecast) return 'not in sight';
   const r = plan.ready[0]!;
-  return `${clockOf(r.p10)}–${clockOf(r.p90)}`;
+  return `ready ${clockOf(r.p10)}–${clockOf(r.p90)}`;
 }
+
+/** How much later than it has to be the food is likely to be, min; 0 where it is in time. */
+export function lateMin(plan: Plan, forecast: Forecast | null, litMs: number | null): number {
+  if (!forecast?.readyMin || litMs === null) return 0;
+  const rest = plan.request.meats[0]!.rest.minutes;
+  const latest = epochOf(plan.serveAt, plan.request.timeZone) - rest * MINUTE_MS;
+  return Math.max(0, (litMs + forecast.readyMin[1] * MINUTE_MS - latest) / MINUTE_MS);
+}
+
+/** Lateness under this is not worth a word, min. */
+const LATE_MIN = 10;
 
 export function Reading(p: Props) {
   const units = useSettings((s) => s.units);
@@ -58,7 +92,9 @@ export function Reading(p: Props) {
     p.readings.map((r) => ({ t: r.at, c: r.coreC })),
     p.now,
   );
-  const old = last !== null && p.now - last.t > OLD_MIN * MINUTE_MS;
+  const ageMin = last === null ? 0 : (p.now - last.t) / MINUTE_MS;
+  const old = ageMin > (p.practice ? OLD_MIN.byWire : OLD_MIN.byHand);
+  const late = lateMin(p.plan, p.forecast, p.lit);
   const change = p.state.changeK;
   const moved =
     change !== null &&
@@ -87,13 +123,19 @@ export function Reading(p: Props) {
           </Text>
           <Text numberOfLines={1} className="font-sans text-soot text-[14px]">
             {wide ? `${p.pitName} · ${elapsed} · ` : `${elapsed} · `}
-            <Text className="font-sans-semi text-ink underline">{`${p.speed}× clock`}</Text>
+            <Text className="font-sans-semi text-ink underline">
+              {p.practice ? `practice, ${p.speed}× clock` : 'this cook'}
+            </Text>
           </Text>
         </Pressable>
         <View className="items-end">
-          <Text className="font-sans text-soot text-[14px]">{`serve ${clockOf(p.plan.serveAt)}`}</Text>
+          <Text className="font-sans text-soot text-[14px]">
+            {late > LATE_MIN
+              ? `serve ${clockOf(p.plan.serveAt)}, likely ${spanOfTime(late)} late`
+              : `serve ${clockOf(p.plan.serveAt)}`}
+          </Text>
           <Text className="font-slab-semi text-ink text-[18px]" testID="ready">
-            {`ready ${readyWords(p.plan, p.forecast, p.lit)}`}
+            {p.ready}
           </Text>
         </View>
       </View>
@@ -108,11 +150,20 @@ export function Reading(p: Props) {
         </Text>
         <View className="flex-1">
           <Text className="font-sans-bold text-ink text-[18px]">
-            {p.stale || old ? 'Old reading' : TREND_WORDS[p.state.trend] + moved}
+            {p.stale || old
+              ? `Old reading, ${spanOfTime(ageMin)} ago`
+              : p.state.cause.code === 'no-reading'
+                ? 'No reading'
+                : TREND_WORDS[p.state.trend] + moved}
           </Text>
           <Text className="font-sans text-soot text-[16px] leading-[21px]">
             {causeWords(p.state.cause, p.plan.request.pits[0]!)}
           </Text>
+          {p.source ? (
+            <Text testID="reading-source" className="font-sans text-soot text-[14px]">
+              {p.source}
+            </Text>
+          ) : null}
           <Pressable
             role="button"
             accessibilityLabel={`Meat${core ? ` ${degrees(core.c, units)}` : ''}: how it stands, wrapping, what is safe`}

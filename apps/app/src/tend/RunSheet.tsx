@@ -23,13 +23,17 @@ interface Props {
   now: number;
   /** Who holds the watch, in a sentence. */
   watch: string;
+  /** Whether meat is still on the pit. */
+  meatOn: boolean;
   onWatch: () => void;
   onClose: () => void;
 }
 
-export function RunSheet({ id, now, watch, onWatch, onClose }: Props) {
+export function RunSheet({ id, now, watch, meatOn, onWatch, onClose }: Props) {
   const speed = useLive((s) => s.clock?.speed ?? 1);
+  const practice = useLive((s) => s.fire === 'practice');
   const [ending, setEnding] = useState(false);
+  const [sure, setSure] = useState(false);
   const set = useMutation({
     mutationFn: (value: number) =>
       requestJson<ClockState>(ROUTES.clock(id), 'PUT', { speed: value }),
@@ -48,18 +52,22 @@ export function RunSheet({ id, now, watch, onWatch, onClose }: Props) {
       <Heading>Watch</Heading>
       <Text className="font-sans text-ink text-[16px] leading-[23px]">{watch}</Text>
       <Button label="Take or hand over the watch" testID="watch" onPress={onWatch} />
-      <Heading>Practice thermometer</Heading>
-      <Text className="font-sans text-ink text-[16px] leading-[23px]">
-        A simulated pit, a little different from the planned one. It does what you log. Its clock
-        can run faster than life.
-      </Text>
-      <Choice
-        label="Clock speed"
-        columns={3}
-        options={SPEEDS.map((s) => ({ value: s, label: `${s}×` }))}
-        value={speed}
-        onChange={(s) => set.mutate(s)}
-      />
+      {practice ? (
+        <>
+          <Heading>Practice thermometer</Heading>
+          <Text className="font-sans text-ink text-[16px] leading-[23px]">
+            A simulated pit, a little different from the planned one. It does what you log. Its
+            clock can run faster than life.
+          </Text>
+          <Choice
+            label="Clock speed"
+            columns={3}
+            options={SPEEDS.map((s) => ({ value: s, label: `${s}×` }))}
+            value={speed}
+            onChange={(s) => set.mutate(s)}
+          />
+        </>
+      ) : null}
       {set.isError ? (
         <Text role="alert" className="font-sans-semi text-ink text-[16px]">
           {set.error.message}
@@ -69,12 +77,17 @@ export function RunSheet({ id, now, watch, onWatch, onClose }: Props) {
       <Text className="font-sans text-soot text-[16px] leading-[22px]">
         {`Closes the log of this cook. ${cautionWords('hot-ash', METRIC)}`}
       </Text>
+      {meatOn && sure ? (
+        <Text role="alert" className="font-sans-semi text-ink text-[16px] leading-[22px]">
+          The meat is still on the pit by the log. Log it off first, or finish all the same.
+        </Text>
+      ) : null}
       <Button
         kind="primary"
-        label={ending ? 'Finishing' : 'Finish this cook'}
+        label={ending ? 'Finishing' : sure ? 'Yes, finish it' : 'Finish this cook'}
         disabled={ending}
         testID="finish"
-        onPress={() => void finish()}
+        onPress={() => (sure ? void finish() : setSure(true))}
       />
     </Sheet>
   );

@@ -5,26 +5,33 @@ import {
   type Plan,
   type Units,
   cutOf,
+  atTheGrate,
   diagnose,
   foldLog,
   heldWatch,
-  jobsAhead,
+  jobMs,
+  jobsByTime,
   litAtMs,
+  type Log,
+  withHandReadings,
 } from '@ostrin/core';
-import { fireSheet } from '@ostrin/wording';
+import { fireSheet, spanOfTime } from '@ostrin/wording';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useRole } from '../house/useHouse';
 import { useOutbox } from '../outbox/outbox';
 import { allEntries, cookClockMs, useLive } from '../store/live';
 import { useSettings } from '../store/settings';
-import { jobMs, stripData } from '../strip/fromCook';
+import { stripData } from '../strip/fromCook';
 import { Strip } from '../strip/Strip';
 import { useLayout } from '../ui/layout';
+import { lazyComponent } from '../ui/lazyComponent';
 import { Note } from '../ui/Notice';
 import { useTheme } from '../ui/theme';
 import { useTick } from '../ui/useTick';
+import { degrees } from '../ui/words';
 
+import { doJob, skipJob } from './actions';
 import { JobCard } from './JobCard';
 import { JobsAhead } from './JobsAhead';
 import { ConnectionNotice } from './ConnectionNotice';
@@ -38,6 +45,10 @@ import { WatchOffer, WatchSheet, watchWords } from './WatchSheet';
 import { forecastInput } from './forecastInput';
 import { useForecast } from './useForecast';
 import { useKeys } from './useKeys';
+
+const JobsSheet = lazyComponent(async () => ({
+  default: (await import('./JobsSheet')).JobsSheet,
+}));
 
 /** Cook minutes shown on a phone: what was, and what comes. */
 const SPAN = { pastMin: 130, aheadMin: 90 };
@@ -72,11 +83,18 @@ function useCookNow(plan: Plan, id: string) {
     [cookId, known, taps],
   );
   const log = useMemo(() => foldLog(entries), [entries]);
-  const forecast = useForecast(id, plan, log, live.readings, now);
+  const firstMeat = plan.request.meats[0]!.id;
+  const read = useMemo(
+    () => withHandReadings(live.readings, log, firstMeat),
+    [live.readings, log, firstMeat],
+  );
+  const forecast = useForecast(id, plan, log, read, now);
+  const domeOverGrateK = forecast?.domeOverGrateK ?? null;
+  const readings = useMemo(() => atTheGrate(read, domeOverGrateK), [read, domeOverGrateK]);
   const lit = litAtMs(log);
   const state = diagnose({
     plan,
-    readings: live.readings,
+    readings,
     lines: log.lines,
     nowMs: now,
     litMs: lit,
@@ -84,10 +102,52 @@ function useCookNow(plan: Plan, id: string) {
   });
   const watch = useMemo(() => heldWatch(entries), [entries]);
   const zero = lit ?? Math.max(live.startMs, now);
-  return { live, now, entries, log, watch, forecast, lit, zero, state };
+  const jobs = jobsByTime(plan, log, { zeroMs: zero, forecast }, now);
+  const ready = readyWords(plan, forecast, lit, {
+    offMs: offMs(log),
+    out: state.cause.code === 'fire-out',
+  });
+  return {
+    live,
+    now,
+    entries,
+    log,
+    watch,
+    forecast,
+    lit,
+    zero,
+    state,
+    read,
+    readings,
+    jobs,
+    ready,
+  };
 }
 
 type CookNow = ReturnType<typeof useCookNow>;
+
+/** When the first piece came off; null while none has. */
+const offMs = (log: Log): number | null =>
+  log.lines.find((l) => l.body.kind === 'act' && l.body.action.do === 'meat-off')?.at ?? null;
+
+/** Whether more pieces went on than came off. */
+const isMeatOn = (log: Log): boolean => {
+  const times = (what: string): number =>
+    log.lines.filter((l) => l.body.kind === 'act' && l.body.action.do === what).length;
+  return times('meat-on') > times('meat-off');
+};
+
+/** What the last reading was, where the pit is not read at the grate itself. */
+function sourceWords({ read, now }: CookNow, units: Units): string | null {
+  const last = read.filter((r) => r.pitC !== null || r.domeC != null).at(-1);
+  if (!last || last.domeC == null) return null;
+  const min = (now - last.at) / MINUTE_MS;
+  const when = min < 1 ? 'now' : `${spanOfTime(min)} ago`;
+  return `From ${degrees(last.domeC, units)} in the lid, ${when}`;
+}
+
+/** A reading of the pit says where it stands now for so long, min. */
+const FRESH_MIN = 15;
 
 interface TendCookProps {
   plan: Plan;
@@ -96,7 +156,7 @@ interface TendCookProps {
 
 export function TendCook({ plan, id }: TendCookProps) {
   const cook = useCookNow(plan, id);
-  const { live, now, log, forecast, lit, zero } = cook;
+  const { live, now, log, forecast, lit, zero, jobs } = cook;
   const units = useSettings((s) => s.units);
   const { wide } = useLayout();
   const [editing, setEditing] = useState<string | null>(null);
@@ -105,10 +165,13 @@ export function TendCook({ plan, id }: TendCookProps) {
   const mayLog = useRole() !== 'looker';
   const [meatOpen, setMeatOpen] = useState(false);
   const [last, setLast] = useState<Entry[]>([]);
-  useKeys(plan, log, now, {
+  const [listing, setListing] = useState(false);
+  const next = jobs[0]?.job ?? null;
+  const lastPit = cook.readings.filter((r) => r.pitC !== null).at(-1);
+  const pitC = lastPit && now - lastPit.at < FRESH_MIN * MINUTE_MS ? lastPit.pitC : null;
+  useKeys(next, log, now, {
     editing: editing !== null || running || meatOpen || watching || !mayLog,
   });
-  const next = jobsAhead(plan, log)[0] ?? null;
   const parts: Parts = {
     notice: (
       <>
@@ -121,7 +184,10 @@ export function TendCook({ plan, id }: TendCookProps) {
         plan={plan}
         name={live.name}
         pitName={live.pitName}
-        readings={live.readings}
+        readings={cook.readings}
+        ready={cook.ready}
+        practice={live.fire === 'practice'}
+        source={sourceWords(cook, units)}
         now={now}
         lit={lit}
         state={cook.state}
@@ -135,12 +201,14 @@ export function TendCook({ plan, id }: TendCookProps) {
     card: (
       <JobCard
         key={next?.id ?? 'none'}
-        job={next}
-        zero={zero}
+        jobs={jobs}
+        pitC={pitC}
         now={now}
         plan={plan}
         forecast={forecast}
         onFinish={() => setRunning(true)}
+        onLogged={setLast}
+        onList={() => setListing(true)}
         mayLog={mayLog}
       />
     ),
@@ -148,8 +216,8 @@ export function TendCook({ plan, id }: TendCookProps) {
       <JobsAhead
         plan={plan}
         log={log}
-        zero={zero}
-        forecast={forecast}
+        jobs={jobs}
+        ready={cook.ready}
         onEdit={setEditing}
         meatName={cutOf(plan.request.meats[0]!.cut).name}
       />
@@ -164,7 +232,7 @@ export function TendCook({ plan, id }: TendCookProps) {
     ),
   };
   const logLine = log.lines.find((l) => l.id === editing);
-  const input = lit === null ? null : forecastInput(id, plan, log, live.readings, lit, now);
+  const input = lit === null ? null : forecastInput(id, plan, log, cook.read, lit, now);
   return (
     <View className="flex-1">
       {wide ? <WideLayout {...parts} /> : <PhoneLayout {...parts} />}
@@ -193,11 +261,23 @@ export function TendCook({ plan, id }: TendCookProps) {
           id={id}
           now={now}
           watch={watchWords(plan, cook.watch)}
+          meatOn={isMeatOn(log)}
           onWatch={() => {
             setRunning(false);
             setWatching(true);
           }}
           onClose={() => setRunning(false)}
+        />
+      ) : null}
+      {listing ? (
+        <JobsSheet
+          plan={plan}
+          jobs={jobs}
+          now={now}
+          mayLog={mayLog}
+          onDone={(job) => void doJob(job, now).then(setLast)}
+          onSkip={(job) => void skipJob(job, now).then(setLast)}
+          onClose={() => setListing(false)}
         />
       ) : null}
       {watching ? (
@@ -215,19 +295,20 @@ export function TendCook({ plan, id }: TendCookProps) {
 
 /** The fire sheet of this moment. */
 function sheetOf(plan: Plan, cook: CookNow, units: Units): string {
-  const { readings, pitName } = cook.live;
-  const last = readings.at(-1);
-  const { entries, state, forecast, lit, zero } = cook;
+  const { pitName } = cook.live;
+  const { entries, state, forecast, jobs, ready, readings } = cook;
+  const lastOf = (which: 'pitC' | 'coreC'): number | null =>
+    readings.filter((r) => r[which] !== null).at(-1)?.[which] ?? null;
   return fireSheet({
     plan,
     pitName,
     entries,
-    pitC: last?.pitC ?? null,
-    coreC: last?.coreC ?? null,
+    pitC: lastOf('pitC'),
+    coreC: lastOf('coreC'),
     state,
     forecast,
-    ready: readyWords(plan, forecast, lit),
-    dueMs: (job) => jobMs(plan, job, zero, forecast),
+    ready,
+    jobs,
     units,
   });
 }
@@ -249,16 +330,16 @@ function TendStrip({ plan, cook, width, height, onMark }: TendStripProps) {
   if (width <= 100 || height <= 120) return null;
   const first = Math.min(
     live.startMs + plan.jobs[0]!.atMin * MINUTE_MS,
-    live.readings[0]?.at ?? now,
+    cook.readings[0]?.at ?? now,
   );
   const data = stripData({
     plan,
     startMs: live.startMs,
     log,
-    readings: live.readings,
+    readings: cook.readings,
     forecast,
     now,
-    ...shownSpan(wide, first, now, jobMs(plan, plan.jobs.at(-1)!, zero, forecast)),
+    ...shownSpan(wide, first, now, jobMs(plan, plan.jobs.at(-1)!, { zeroMs: zero, forecast })),
     theme,
     units,
   });

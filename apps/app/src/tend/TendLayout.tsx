@@ -36,18 +36,18 @@ export function WideLayout({ notice, header, card, ahead, strip, pad }: Parts) {
   );
 }
 
-/** One below the other, the pad within reach of a thumb. */
+/** One below the other, the pad within reach of a thumb; what is above the strip scrolls where it is too long. */
 export function PhoneLayout({ notice, header, card, strip, pad }: Parts) {
   const [box, setBox] = useState({ width: 0, height: 0 });
   return (
     <View className="flex-1">
-      <View className="px-4 pt-2 gap-2">
+      <ScrollView className="grow-0 shrink" contentContainerClassName="px-4 pt-2 pb-1 gap-2">
         {notice}
         {header}
         {card}
-      </View>
+      </ScrollView>
       <View
-        className="flex-1 min-h-[180px]"
+        className="flex-1 min-h-[150px]"
         onLayout={({ nativeEvent: { layout } }) =>
           setBox({ width: Math.floor(layout.width), height: Math.floor(layout.height) })
         }

@@ -1,6 +1,6 @@
 /** Tend: the reading, the next job, the strip and the log pad of the cook under way. */
 import { capital } from '@ostrin/wording';
-import { router } from 'expo-router';
+import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { useCooks } from '../api/queries';
@@ -15,7 +15,10 @@ export function TendScreen() {
   const cooks = useCooks();
   const running = cooks.data?.filter((c) => c.finishedAt === null) ?? [];
   const openId = useLive((s) => s.cookId);
-  const [wanted, setWanted] = useState<string | null>(null);
+  const { cook: asked } = useLocalSearchParams<{ cook?: string }>();
+  const [picked, setPicked] = useState<{ id: string; asked: string | undefined } | null>(null);
+  // What was picked here holds until another cook is asked for.
+  const wanted = picked && picked.asked === asked ? picked.id : asked;
   const chosen = running.find((c) => c.id === (wanted ?? openId)) ?? running[0];
   // Without an answer from the server, go on with the cook that is open.
   const id = chosen?.id ?? (cooks.isError ? openId : null);
@@ -29,7 +32,7 @@ export function TendScreen() {
           columns={Math.min(running.length, 3)}
           options={running.map((c) => ({ value: c.id, label: capital(c.pitName) }))}
           value={id ?? ''}
-          onChange={setWanted}
+          onChange={(cookId) => setPicked({ id: cookId, asked })}
         />
       </View>
     ) : null;

@@ -18,7 +18,7 @@ import { logDeeds, openLog, type Deed } from '../store/logging';
 /** Pieces that one tap on Fuel means until corrected. */
 export const FUEL_TAP_PIECES = 6;
 
-export type PadKey = 'fuel' | 'vents' | 'lid' | 'meat' | 'note';
+export type PadKey = 'read' | 'fuel' | 'vents' | 'lid' | 'meat' | 'note';
 
 /** The vents as last set, shut when never. */
 export const ventsNow = (log: Log): { intakeFraction: number; exhaustFraction: number } =>
@@ -100,6 +100,10 @@ export async function doJob(job: PlanJob, at: number): Promise<Entry[]> {
     beingDone.delete(job);
   }
 }
+
+/** Leaves a job out, and says so in the log. */
+export const skipJob = (job: PlanJob, at: number): Promise<Entry[]> =>
+  logDeeds([{ body: { kind: 'note', text: `Skipped: ${job.inWords}` }, jobId: job.id }], at);
 
 /** Whether an action is the very move that a job asks for, and not only part of how it is done. */
 export const isActionOfJob = (job: PlanJob, action: PlanLog): boolean =>

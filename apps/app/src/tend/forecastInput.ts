@@ -5,11 +5,11 @@ import {
   type Log,
   MINUTE_MS,
   type Plan,
+  type ReadingRow,
   actionsOf,
   jobsAhead,
   seedFrom,
 } from '@ostrin/core';
-import type { Reading } from '@ostrin/contract/types';
 
 /** Likely cooks behind a forecast. */
 const MEMBERS = 12;
@@ -19,7 +19,7 @@ export function forecastInput(
   id: string,
   plan: Plan,
   log: Log,
-  readings: readonly Reading[],
+  readings: readonly ReadingRow[],
   lit: number,
   now: number,
 ): ForecastInput {
@@ -33,7 +33,7 @@ export function forecastInput(
     nowMin: Math.max(0, (now - lit) / MINUTE_MS),
     readings: readings
       .filter((r) => r.at >= lit && r.at <= now)
-      .map((r) => ({ atMin: (r.at - lit) / MINUTE_MS, pitC: r.pitC, coreC: r.coreC })),
+      .map(({ at, pitC, coreC, domeC }) => ({ atMin: (at - lit) / MINUTE_MS, pitC, coreC, domeC })),
     members: MEMBERS,
     seed: seedFrom(id),
   };

@@ -1,7 +1,13 @@
 /** The forecast for the cook under way: asked again when something was done or a few minutes passed. */
-import { litAtMs, MINUTE_MS, type Forecast, type Log, type Plan } from '@ostrin/core';
+import {
+  litAtMs,
+  MINUTE_MS,
+  type Forecast,
+  type Log,
+  type Plan,
+  type ReadingRow,
+} from '@ostrin/core';
 import { useEffect, useRef, useState } from 'react';
-import type { Reading } from '@ostrin/contract/types';
 import { askForecast } from '../api/core';
 import { forecastInput } from './forecastInput';
 
@@ -13,7 +19,7 @@ export function useForecast(
   id: string | null,
   plan: Plan | null,
   log: Log,
-  readings: readonly Reading[],
+  readings: readonly ReadingRow[],
   nowMs: number,
 ): Forecast | null {
   const [answer, setAnswer] = useState<{ id: string; forecast: Forecast } | null>(null);
@@ -21,13 +27,15 @@ export function useForecast(
   const lit = litAtMs(log);
   const slot = lit === null ? -1 : Math.floor((nowMs - lit) / (EVERY_MIN * MINUTE_MS));
   const said = log.lines.map((l) => `${l.id}@${l.at}`).join();
-  const latest = useRef({ log, readings, nowMs });
+  const latest = useRef({ log, readings });
   useEffect(() => {
-    latest.current = { log, readings, nowMs };
+    latest.current = { log, readings };
   });
   useEffect(() => {
     if (!id || !plan || lit === null || slot < 0 || busy.current) return;
-    const { log: l, readings: r, nowMs: now } = latest.current;
+    const { log: l, readings: r } = latest.current;
+    // Every device asks at the same minutes of the cook, so that all of them show the same.
+    const now = lit + slot * EVERY_MIN * MINUTE_MS;
     busy.current = true;
     void askForecast(forecastInput(id, plan, l, r, lit, now))
       .then((forecast) => setAnswer({ id, forecast }))

@@ -1,17 +1,27 @@
 /** The keyboard on a wide screen: letters log, space does the next job, Z takes back. */
-import type { Log, Plan } from '@ostrin/core';
-import { jobsAhead } from '@ostrin/core';
+import type { Log, PlanJob } from '@ostrin/core';
 import { useKeyDown } from '../ui/useKeyDown';
 import { doJob, undo, type PadKey } from './actions';
 
-const PAD: Record<string, PadKey> = { f: 'fuel', v: 'vents', l: 'lid', m: 'meat', n: 'note' };
+const PAD: Record<string, PadKey> = {
+  r: 'read',
+  f: 'fuel',
+  v: 'vents',
+  l: 'lid',
+  m: 'meat',
+  n: 'note',
+};
 
 /** Space and Z. */
-export function useKeys(plan: Plan, log: Log, now: number, sheet: { editing: boolean }): void {
+export function useKeys(
+  next: PlanJob | null,
+  log: Log,
+  now: number,
+  sheet: { editing: boolean },
+): void {
   useKeyDown((e) => {
     if (sheet.editing) return;
     if (e.key === ' ') {
-      const next = jobsAhead(plan, log)[0];
       if (!next) return;
       e.preventDefault();
       void doJob(next, now);
@@ -22,7 +32,7 @@ export function useKeys(plan: Plan, log: Log, now: number, sheet: { editing: boo
   });
 }
 
-/** F V L M N. */
+/** R F V L M N. */
 export function usePadKeys(tap: (key: PadKey) => void, active: boolean): void {
   useKeyDown((e) => {
     const key = PAD[e.key.toLowerCase()];

@@ -24,7 +24,8 @@ export async function loadDemo(db: Knex, nowMs: number): Promise<number> {
     for (const { id, name, pitName, startMs, plan, entries, readings } of docs) {
       const clockMs = readings.at(-1)!.at;
       const { finishedAt } = foldLog(entries);
-      const head = { id, name, pitName, startMs, finishedAt, plan, clockMs, speed: 1 };
+      const fire = 'practice' as const;
+      const head = { id, name, pitName, startMs, finishedAt, plan, fire, clockMs, speed: 1 };
       await cookStore(trx).create(head, entries, readings);
     }
   });

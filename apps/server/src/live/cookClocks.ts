@@ -19,6 +19,8 @@ const LONGEST_MS = 7 * DAY_MS;
 
 interface Running {
   id: string;
+  /** Whether it goes by the real clock, and nothing is simulated. */
+  real: boolean;
   /** Cook's clock at `realMs`. */
   cookMs: number;
   realMs: number;
@@ -84,6 +86,7 @@ export class CookClocks {
     const lastMs = head.startMs + LONGEST_MS;
     this.running.set(head.id, {
       id: head.id,
+      real: head.fire === 'real',
       // The clock follows what was read, never what somebody dated.
       cookMs: Math.min(Math.max(head.clockMs, readMs), lastMs),
       realMs: this.now(),
@@ -108,6 +111,11 @@ export class CookClocks {
           speed: 1,
           running: false,
         };
+  }
+
+  /** The real clock, epoch ms. */
+  realMs(): number {
+    return this.now();
   }
 
   /** Sets the speed of a running cook's clock. Returns false when it is not running. */
@@ -155,6 +163,10 @@ export class CookClocks {
   /** Moves a cook's clock by what has passed; a machine's clock that was set back moves nothing. */
   private moveClock(r: Running): void {
     const real = this.now();
+    if (r.real) {
+      r.cookMs = r.realMs = real;
+      return;
+    }
     const passed = Math.max(0, real - r.realMs);
     r.cookMs = Math.min(r.lastMs, r.cookMs + passed * r.speed);
     r.realMs = real;
@@ -218,7 +230,9 @@ export class CookClocks {
     let left = SLICE.ofAll;
     const due = [...this.running.values()].filter((r) => {
       this.moveClock(r);
-      return r.fault === null && (r.news !== null || r.cookMs - r.readMs >= READ_EVERY_MS);
+      return (
+        !r.real && r.fault === null && (r.news !== null || r.cookMs - r.readMs >= READ_EVERY_MS)
+      );
     });
     // Those that are furthest behind come last, so that one that catches up does not starve the rest.
     due.sort((a, b) => a.cookMs - a.readMs - (b.cookMs - b.readMs));

@@ -72,6 +72,9 @@ export function cookRoutes(services: CookServices): Router {
     const head = await headOf(services, req);
     const checked = validate(ClockDto, req.body);
     if (!checked.ok) throw invalid(checked.problems);
+    if (head.fire === 'real' && checked.value.speed !== 1) {
+      throw invalid([{ field: 'speed', message: 'must be 1: a real fire goes by the real clock' }]);
+    }
     if (!(await clocks.setSpeed(head.id, checked.value.speed))) {
       throw new Problem(409, 'This cook is finished');
     }
@@ -98,7 +101,8 @@ function addReads(router: Router, services: CookServices): void {
   router.get('/:id', async (req, res) => {
     const head = await headOf(services, req);
     const doc = await store.doc(head.id);
-    res.json({ ...doc, finishedAt: head.finishedAt, clock: clocks.clock(head) });
+    const { finishedAt, fire } = head;
+    res.json({ ...doc, fire, finishedAt, clock: clocks.clock(head) });
   });
   router.get('/:id/events', async (req, res) => {
     const head = await headOf(services, req);
@@ -142,8 +146,9 @@ async function begin({ store, clocks }: CookServices, cooks: NewCook[]): Promise
   for (const cook of cooks) {
     const known = await store.head(cook.id);
     if (known) {
-      const { name, pitName, plan } = known;
-      if (isEqual({ id: cook.id, name, pitName, plan }, cook)) continue;
+      const { name, pitName, plan, fire } = known;
+      if (isEqual({ id: cook.id, name, pitName, plan, fire }, { fire: 'practice', ...cook }))
+        continue;
       throw new Problem(409, 'Another cook has that id');
     }
     const busy = running.find((c) => c.pitName === cook.pitName);
@@ -152,7 +157,7 @@ async function begin({ store, clocks }: CookServices, cooks: NewCook[]): Promise
         { field: 'pitName', message: `is in use by ${busy.name}` },
       ]);
     }
-    heads.push(newHead(cook));
+    heads.push(newHead(cook, clocks.realMs()));
   }
   if (heads.length === 0) return false;
   await store.createAll(heads);
@@ -160,16 +165,17 @@ async function begin({ store, clocks }: CookServices, cooks: NewCook[]): Promise
   return true;
 }
 
-/** A cook as it begins. */
-function newHead(cook: NewCook): CookHead {
+/** A cook as it begins: on a real fire by the real clock, else some minutes before its first job. */
+function newHead(cook: NewCook, realMs: number): CookHead {
   const { plan } = cook;
   const startMs = epochOf(plan.lightAt, plan.request.timeZone);
   const first = Math.min(...plan.jobs.map((j) => j.atMin), 0);
   return {
+    fire: 'practice',
     ...cook,
     startMs,
     finishedAt: null,
-    clockMs: startMs + (first - LEAD_MIN) * MINUTE_MS,
+    clockMs: cook.fire === 'real' ? realMs : startMs + (first - LEAD_MIN) * MINUTE_MS,
     speed: 1,
   };
 }

@@ -30,11 +30,11 @@ async function bringIn(store: CookStore, doc: CookDoc): Promise<boolean> {
   const foreign = await store.foreignEntries(doc.id, ids);
   if (foreign.length > 0) throw new Problem(409, 'Its entries belong to another cook in the log');
   const last = doc.readings.at(-1)?.at ?? doc.startMs;
-  const { id, name, pitName, startMs, plan, entries, readings } = doc;
+  const { id, name, pitName, startMs, plan, entries, readings, fire = 'practice' } = doc;
   // What comes in is a cook of the past, finished or not.
   const finishedAt =
     foldLog(entries).finishedAt ?? entries.reduce((ms, e) => Math.max(ms, e.at), last);
-  const head = { id, name, pitName, startMs, finishedAt, plan, clockMs: last, speed: 1 };
+  const head = { id, name, pitName, startMs, finishedAt, plan, fire, clockMs: last, speed: 1 };
   await store.create(head, entries, readings);
   return false;
 }

@@ -1,5 +1,5 @@
 /** Cooks, their logs and readings, in and out of the database. */
-import type { CookDoc, CookSummary, Reading } from '@ostrin/contract';
+import type { CookDoc, CookFire, CookSummary, Reading } from '@ostrin/contract';
 import type { Entry, Plan } from '@ostrin/core';
 import type { Knex } from 'knex';
 
@@ -10,6 +10,8 @@ export interface CookHead {
   startMs: number;
   finishedAt: number | null;
   plan: Plan;
+  /** What burns. */
+  fire: CookFire;
   clockMs: number;
   speed: number;
 }
@@ -21,6 +23,7 @@ interface ListRow {
   pit_name: string;
   start_ms: number;
   finished_ms: number | null;
+  fire: CookFire;
   people: number;
   cut: string;
   pieces: number;
@@ -53,6 +56,7 @@ const LIST_COLUMNS = [
   'pit_name',
   'start_ms',
   'finished_ms',
+  'fire',
   'people',
   'cut',
   'pieces',
@@ -73,6 +77,7 @@ const headOf = (row: CookRow): CookHead => ({
   startMs: row.start_ms,
   finishedAt: row.finished_ms,
   plan: JSON.parse(row.plan) as Plan,
+  fire: row.fire,
   clockMs: row.clock_ms,
   speed: row.speed,
 });
@@ -109,6 +114,7 @@ function readsOf(db: Knex) {
         pitName: r.pit_name,
         startMs: r.start_ms,
         finishedAt: r.finished_ms,
+        fire: r.fire,
         people: r.people,
         cut: r.cut,
         pieces: r.pieces,
@@ -149,6 +155,7 @@ function readsOf(db: Knex) {
         name: head.name,
         pitName: head.pitName,
         startMs: head.startMs,
+        ...(head.fire === 'real' ? { fire: head.fire } : {}),
         plan: head.plan,
         entries,
         readings,
@@ -182,6 +189,7 @@ async function insert(
     pit_name: head.pitName,
     start_ms: head.startMs,
     finished_ms: head.finishedAt,
+    fire: head.fire,
     plan: JSON.stringify(head.plan),
     clock_ms: head.clockMs,
     speed: head.speed,

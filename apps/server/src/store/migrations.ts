@@ -155,6 +155,20 @@ const STEPS: Step[] = [
       }
     },
   },
+  {
+    // Cooks on a real fire beside those on a simulated one: all of before were practice.
+    name: '2026-11-28-cook-fire',
+    async up(knex) {
+      await knex.schema.alterTable('cooks', (t) => {
+        t.text('fire').notNullable().defaultTo('practice');
+      });
+    },
+    async down(knex) {
+      await knex.schema.alterTable('cooks', (t) => {
+        t.dropColumn('fire');
+      });
+    },
+  },
 ];
 
 /** Names of all steps, the oldest first. */

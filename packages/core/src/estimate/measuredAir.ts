@@ -14,6 +14,8 @@ export interface ProbeReading {
   atMin: number;
   /** What the pit's probe reads, C; null where it is silent. */
   pitC: number | null;
+  /** What the dial in the lid reads, C; left out where nobody looked. */
+  domeC?: number | null;
   /** Middle of the piece, C; null while it is not on. */
   coreC: number | null;
 }
@@ -29,7 +31,7 @@ export interface PitTrace {
 }
 
 /** What a thermometer's difference from the computed pit is worth later fades with this, min. */
-const OFFSET_MEMORY_MIN = 60;
+export const OFFSET_MEMORY_MIN = 60;
 
 /** Runs a scenario and keeps the air of every minute up to `untilMin`; `spread` changes its first piece. */
 export function tracePit(

@@ -25,6 +25,10 @@ export type BandPlace = 'below' | 'in' | 'above';
 export type Cause =
   | { code: 'not-lit' }
   | { code: 'coming-up' }
+  /** Nobody has read the pit of late. */
+  | { code: 'no-reading' }
+  /** Nothing in the pit is warm, long after it was lit. */
+  | { code: 'fire-out' }
   | { code: 'fuel-nearly-gone' }
   | { code: 'recovering-from-lid' }
   | { code: 'lid-was-open' }
@@ -68,6 +72,10 @@ export interface DiagnosisInput {
 const TREND_MIN = 10;
 /** Fewest readings that show a change. */
 const FEWEST_READINGS = 4;
+/** Where somebody reads a dial now and then, the last readings of so many minutes show it, and so many of them. */
+const SELDOM = { min: 70, fewest: 2, most: 4 };
+/** A pit no warmer than this over the air, so long after it was lit, by readings over so long, is out, K and min. */
+const OUT = { overAirK: 20, sinceLitMin: 40, forMin: 8 };
 /** Change in ten minutes from which a pit counts as moving, and under which it counts as steady again, K. */
 const MOVING_K = { from: 3, until: 2 };
 /** The trend now depends on the trends of so many minutes before, so that it does not flicker. */
@@ -81,13 +89,16 @@ const LOW_FUEL = 0.08;
 /** A pit that does not climb any more so long after lighting is not coming up, min (common practice). */
 const BRING_UP_MIN = 45;
 
-/** Change over the ten minutes before `nowMs` by a straight line through the readings, K; null with too few. */
+/** Change in ten minutes before `nowMs` by a straight line through the latest readings, K; null with too few. */
 export function recentChangeK(readings: readonly PitReading[], nowMs: number): number | null {
-  const recent = readings.filter(
-    (r): r is { at: number; pitC: number } =>
-      r.pitC !== null && r.at > nowMs - TREND_MIN * MINUTE_MS && r.at <= nowMs,
-  );
-  if (recent.length < FEWEST_READINGS) return null;
+  const within = (minutes: number): { at: number; pitC: number }[] =>
+    readings.filter(
+      (r): r is { at: number; pitC: number } =>
+        r.pitC !== null && r.at > nowMs - minutes * MINUTE_MS && r.at <= nowMs,
+    );
+  let recent = within(TREND_MIN);
+  if (recent.length < FEWEST_READINGS) recent = within(SELDOM.min).slice(-SELDOM.most);
+  if (recent.length < SELDOM.fewest) return null;
   const n = recent.length;
   const tMean = recent.reduce((s, r) => s + r.at, 0) / n;
   const cMean = recent.reduce((s, r) => s + r.pitC, 0) / n;
@@ -109,12 +120,26 @@ export function diagnose(input: DiagnosisInput): Diagnosis {
   const place = bandPlace(since, targetC, bandC);
   if (litMs === null) return { trend: 'unlit', changeK, place, cause: { code: 'not-lit' } };
   const trend = steadiedTrend(readings, nowMs);
+  if (isOut(input, since)) return { trend, changeK, place, cause: { code: 'fire-out' } };
   const reached = since.some((r) => r.pitC !== null && r.pitC >= targetC - bandC);
   const young = nowMs - litMs < BRING_UP_MIN * MINUTE_MS;
   if (!reached && trend !== 'falling' && (trend === 'rising' || young)) {
     return { trend: 'coming-up', changeK, place, cause: { code: 'coming-up' } };
   }
-  return { trend, changeK, place, cause: causeOf(input, trend, place) };
+  const lately = since.some((r) => r.pitC !== null && r.at > nowMs - SELDOM.min * MINUTE_MS);
+  const cause: Cause = lately ? causeOf(input, trend, place) : { code: 'no-reading' };
+  return { trend, changeK, place, cause };
+}
+
+/** Whether the pit is as cold as the air, and has been for some while. */
+function isOut({ plan, nowMs, litMs }: DiagnosisInput, since: readonly PitReading[]): boolean {
+  if (litMs === null || nowMs - litMs < OUT.sinceLitMin * MINUTE_MS) return false;
+  const { weather } = plan.request;
+  const airC = Math.max(...(Array.isArray(weather) ? weather : [weather]).map((w) => w.airC));
+  const warm = (r: PitReading): boolean => r.pitC !== null && r.pitC > airC + OUT.overAirK;
+  const read = since.filter((r) => r.pitC !== null && r.at <= nowMs);
+  const cold = read.slice(read.findLastIndex(warm) + 1);
+  return cold.length > 1 && cold.at(-1)!.at - cold[0]!.at >= OUT.forMin * MINUTE_MS;
 }
 
 /** Where the pit stands, remembering where it stood: a reading on the edge of the band changes nothing. */
@@ -136,7 +161,7 @@ function bandPlace(readings: readonly PitReading[], targetC: number, bandC: numb
 /** The trend now, remembering the minutes before: it starts above one threshold and ends under a lower one. */
 function steadiedTrend(readings: readonly PitReading[], nowMs: number): SteadiedTrend {
   // Older readings say nothing about it: they are left out once, not for every minute.
-  const fromMs = nowMs - (TREND_MEMORY_MIN + TREND_MIN) * MINUTE_MS;
+  const fromMs = nowMs - (TREND_MEMORY_MIN + SELDOM.min) * MINUTE_MS;
   const recent = readings.filter((r) => r.at > fromMs && r.at <= nowMs);
   let trend: SteadiedTrend = 'steady';
   for (let ago = TREND_MEMORY_MIN; ago >= 0; ago--) {

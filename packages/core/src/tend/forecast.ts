@@ -3,12 +3,18 @@
  * to come, and what the thermometers have said: the pit moved to its reading, the piece to its whole trace.
  */
 import { runLikelyPiece } from '../estimate/likelyPiece';
-import type { ProbeReading, PitTrace } from '../estimate/measuredAir';
+import type { ProbeReading } from '../estimate/measuredAir';
+import {
+  domeOverGrateK,
+  fireState,
+  fuelLeftFraction,
+  outFraction,
+  type FireEstimator,
+} from '../estimate/fireEstimate';
+import type { FollowedFire } from '../estimate/followedFire';
 import type { PieceEstimate } from '../estimate/pieceEstimate';
-import type { Scenario } from '../scenario/scenario';
 import { percentileBands } from '../sampling/likelyPits';
 import { p10p50p90 } from '../quantity/statistics';
-import { clamp } from '../quantity/units';
 import { likelyCooks, type ForecastInput } from './likelyCooks';
 
 export interface Forecast {
@@ -36,8 +42,14 @@ export interface Forecast {
   pitDifferenceK: number | null;
   /** How far the meat stands from the plan, K; null where it is not read. */
   coreDifferenceK: number | null;
-  /** Charcoal left, 0 to 1; null where it is not known. */
+  /** Charcoal left of all that was given, 0 to 1; null where nothing burns. */
   fuelLeftFraction: number | null;
+  /** The same in kg as bought: p10, p50, p90. */
+  fuelKg: [number, number, number] | null;
+  /** How much more than a probe at the grate the dial in the lid should read now, K. */
+  domeOverGrateK: number | null;
+  /** Share of the likely fires that are out. */
+  outFraction: number;
   /** What the probe has told of the piece; null while that is too little. */
   learned: { readings: number; offK: number; probeOffMm: number } | null;
 }
@@ -61,9 +73,9 @@ function latestReading(
 }
 
 /** Forecast from `nowMin` on; entries of every series stand `everyMin` apart, the first at now. */
-export function forecast(input: ForecastInput): Forecast {
+export function forecast(input: ForecastInput, followed?: FollowedFire): Forecast {
   const { scenario, nowMin, readings } = input;
-  const { remaining: base, now, expected, estimate, members } = likelyCooks(input);
+  const { remaining: base, now, expected, estimate, members, fire } = likelyCooks(input, followed);
   const rows = Math.max(1, Math.floor((scenario.untilMin - now) / EVERY_MIN) + 1);
   const pits: (number | null)[][] = [];
   const cores: (number | null)[][] = [];
@@ -98,7 +110,7 @@ export function forecast(input: ForecastInput): Forecast {
       latestReading(readings, 'coreC', nowMin),
       expected.result.meats[0]?.coreC[now],
     ),
-    fuelLeftFraction: unburntSnakeFraction(scenario, expected, now),
+    ...fireNow(fire),
     learned: learnedOf(estimate),
   };
 }
@@ -109,12 +121,17 @@ const sampleEvery = (rows: number, at: (min: number) => number | null): (number 
 const difference = (read: number | null, expected: number | null | undefined): number | null =>
   read === null || expected === null || expected === undefined ? null : read - expected;
 
-/** Share of a snake that has not been reached yet; null for other fires. */
-function unburntSnakeFraction(scenario: Scenario, expected: PitTrace, now: number): number | null {
-  const walked = expected.result.frontDegrees[now] ?? null;
-  return walked === null || scenario.fire?.arrangement !== 'snake'
-    ? null
-    : clamp(1 - walked / scenario.fire.arcDegrees, 0, 1);
+/** What the estimate of the fire says of it now. */
+function fireNow(
+  fire: FireEstimator | null,
+): Pick<Forecast, 'fuelLeftFraction' | 'fuelKg' | 'domeOverGrateK' | 'outFraction'> {
+  if (!fire) return { fuelLeftFraction: null, fuelKg: null, domeOverGrateK: null, outFraction: 0 };
+  return {
+    fuelLeftFraction: fuelLeftFraction(fire),
+    fuelKg: fireState(fire).fuelKg,
+    domeOverGrateK: domeOverGrateK(fire),
+    outFraction: outFraction(fire),
+  };
 }
 
 const learnedOf = (estimate: PieceEstimate | null): Forecast['learned'] =>

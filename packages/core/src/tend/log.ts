@@ -11,6 +11,8 @@ export type EntryBody =
   | { kind: 'act'; action: PlanLog }
   | { kind: 'note'; text: string }
   | { kind: 'job' }
+  /** Read by hand, C: the dial in the lid, a thermometer on the grate, or the middle of `meat`. */
+  | { kind: 'read'; spot: 'dome' | 'grate' | 'meat'; c: number; meat?: string }
   | { kind: 'undo'; target: string }
   | { kind: 'retime'; target: string; to: number }
   | { kind: 'finish' }
@@ -37,7 +39,7 @@ export interface LogLine {
   /** The job that it did; left out when it did none. */
   jobId?: string;
   /** What it says. */
-  body: Extract<EntryBody, { kind: 'act' | 'note' | 'job' }>;
+  body: Extract<EntryBody, { kind: 'act' | 'note' | 'job' | 'read' }>;
   /** Whether its time was corrected. */
   corrected: boolean;
   /** Who wrote it; left out where that is not known. */
@@ -57,7 +59,7 @@ export interface Log {
 type LineEntry = Entry & LogLine['body'];
 
 const isLine = (e: Entry): e is LineEntry =>
-  e.kind === 'act' || e.kind === 'note' || e.kind === 'job';
+  e.kind === 'act' || e.kind === 'note' || e.kind === 'job' || e.kind === 'read';
 
 /** What the entries amount to, in order of time. Entries may arrive in any order; targets must exist. */
 export function foldLog(entries: readonly Entry[]): Log {

@@ -3,6 +3,7 @@
  * is safe. Every option is run with the same likely pieces, so that only the option differs.
  */
 import { runLikelyPiece, type PieceOutcome } from '../estimate/likelyPiece';
+import type { FollowedFire } from '../estimate/followedFire';
 import type { MeatResult } from '../scenario/result';
 import type { MeatSpec, Scenario } from '../scenario/scenario';
 import type { CautionId } from '../safety/cautions';
@@ -62,9 +63,9 @@ export interface Outlook {
 }
 
 /** Outlook for the first piece of a cook under way. */
-export function meatOutlook(input: ForecastInput): Outlook {
+export function meatOutlook(input: ForecastInput, followed?: FollowedFire): Outlook {
   const { nowMin } = input;
-  const { remaining: planned, now, members } = likelyCooks(input);
+  const { remaining: planned, now, members } = likelyCooks(input, followed);
   const run = (scenario: Scenario): PieceOutcome[] =>
     members.map(({ drawn: likely, measured }) =>
       runLikelyPiece(scenario, measured, nowMin, likely),

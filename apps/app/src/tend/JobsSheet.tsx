@@ -1,0 +1,54 @@
+/** All jobs to come on a phone, with what is done to each. */
+import { localOf, type DueJob, type Plan, type PlanJob } from '@ostrin/core';
+import { Text, View } from 'react-native';
+import { Button } from '../ui/Button';
+import { Sheet } from '../ui/Sheet';
+import { clockOf } from '../ui/words';
+
+interface Props {
+  plan: Plan;
+  jobs: readonly DueJob[];
+  now: number;
+  mayLog: boolean;
+  onDone: (job: PlanJob) => void;
+  onSkip: (job: PlanJob) => void;
+  onClose: () => void;
+}
+
+export function JobsSheet({ plan, jobs, now, mayLog, onDone, onSkip, onClose }: Props) {
+  const zone = plan.request.timeZone;
+  return (
+    <Sheet title="Jobs ahead" onClose={onClose}>
+      {jobs.length === 0 ? (
+        <Text className="font-sans text-ink text-[16px]">All jobs are done.</Text>
+      ) : null}
+      {jobs.map(({ job, ms }) => (
+        <View key={job.id} className="border-b border-rule pb-3 gap-2">
+          <View className="flex-row gap-3">
+            <Text
+              className={`text-[17px] w-[56px] ${ms <= now ? 'font-slab-bold text-pit' : 'font-slab-semi text-ink'}`}
+            >
+              {clockOf(localOf(ms, zone))}
+            </Text>
+            <Text className="font-sans-semi text-ink text-[17px] leading-[22px] flex-1">
+              {job.inWords}
+            </Text>
+          </View>
+          {job.detail ? (
+            <Text className="font-sans text-soot text-[15px] leading-[20px]">{job.detail}</Text>
+          ) : null}
+          {mayLog ? (
+            <View className="flex-row gap-2">
+              <View className="flex-1">
+                <Button label="Done" testID={`done-${job.id}`} onPress={() => onDone(job)} />
+              </View>
+              <View className="flex-1">
+                <Button label="Skip" testID={`skip-${job.id}`} onPress={() => onSkip(job)} />
+              </View>
+            </View>
+          ) : null}
+        </View>
+      ))}
+    </Sheet>
+  );
+}

@@ -1,0 +1,79 @@
+/** A cook on a real fire, tended by thumb: nothing is simulated, every reading is typed. */
+import { expect, type Page } from '@playwright/test';
+import { test } from './home';
+
+/** Types a reading on the large keys. */
+async function read(page: Page, spot: string, figures: string, when?: string): Promise<void> {
+  await page.getByTestId('pad-read').click();
+  await page.getByRole('radio', { name: spot }).click();
+  for (const figure of figures) await page.getByTestId(`key-${figure}`).click();
+  if (when) await page.getByRole('radio', { name: when, exact: true }).click();
+  await page.getByTestId('read-save').click();
+  await expect(page.getByTestId('last-tap')).toContainText(figures);
+}
+
+test('a real fire that was lit an hour ago is read by its dial, goes out, and its finish is taken back', async ({
+  browser,
+  serve,
+}) => {
+  const server = await serve();
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+  });
+  const page = await context.newPage();
+  await page.goto(server.url);
+  await expect(page.getByTestId('four-times')).toHaveAttribute('aria-busy', 'false');
+  await page.getByTestId('start-cook').click();
+  await page.getByRole('radio', { name: '1 h ago' }).click();
+  await page.getByTestId('start-real').click();
+  await expect(page.getByTestId('this-cook')).not.toContainText('practice');
+  // It was lit: laying and lighting are behind it, and nobody has read it yet.
+  await expect(page.getByTestId('job-card')).toContainText(/vent/);
+  await expect(page.getByText(/Nobody has read the pit of late/)).toBeVisible();
+
+  await read(page, 'Dial in the lid', '150', '−10 min');
+  await read(page, 'Dial in the lid', '144');
+  await expect(page.getByTestId('reading-source')).toContainText('From 144° in the lid, now');
+  // The dial hangs higher than the meat lies: common practice says 8 to 25 C.
+  const shown = Number.parseInt(await page.getByTestId('pit-reading').innerText(), 10);
+  expect(shown).toBeGreaterThanOrEqual(144 - 30);
+  expect(shown).toBeLessThanOrEqual(144 - 4);
+  await page.getByTestId('undo').click();
+  await expect(page.getByTestId('reading-source')).toContainText('From 150° in the lid');
+
+  // Jobs that are due stand in a list, each with its own touch.
+  await page.getByTestId('jobs-list').click();
+  await page.getByTestId('done-meat-on').click();
+  await expect(page.getByTestId('done-meat-on')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByTestId('last-tap')).toContainText('meat on');
+
+  await read(page, 'At the grate', '19', '−10 min');
+  await read(page, 'At the grate', '18');
+  await expect(page.getByText(/the fire is out/)).toBeVisible();
+  await expect(page.getByTestId('ready')).toHaveText('not in sight');
+
+  await page.getByTestId('this-cook').click();
+  await page.getByTestId('finish').click();
+  await expect(page.getByRole('alert')).toContainText('The meat is still on the pit');
+  await page.getByTestId('finish').click();
+  await expect(page).toHaveURL(/\/log\//);
+  await page.getByTestId('reopen').click();
+  await expect(page).toHaveURL(/\/tend/);
+  await expect(page.getByText(/the fire is out/)).toBeVisible();
+
+  const [cook] = (await (await fetch(`${server.url}/api/cooks`)).json()) as {
+    id: string;
+    fire: string;
+    finishedAt: number | null;
+  }[];
+  expect(cook).toMatchObject({ fire: 'real', finishedAt: null });
+  const doc = (await (await fetch(`${server.url}/api/cooks/${cook!.id}`)).json()) as {
+    readings: unknown[];
+    clock: { cookMs: number };
+  };
+  expect(doc.readings).toEqual([]);
+  expect(Math.abs(doc.clock.cookMs - Date.now())).toBeLessThan(60_000);
+  await context.close();
+});

@@ -1,0 +1,42 @@
+/** A copy of a cook that can be run on by itself, without the rows recorded so far. */
+import { emptyMeatResult } from './meatResult';
+import { emptySeries } from './result';
+import type { Cook } from './state';
+
+/** Never reached: copies record nothing. */
+const NO_ROWS = 1e9;
+
+/**
+ * The same cook at the same moment, tended by nobody and with nothing still to come. What never changes (layout,
+ * arrangement, the scenario) is shared; it records no rows of its own.
+ */
+export function copyCook(cook: Cook): Cook {
+  const { scenario, airTrace, pit, pieces, fan, foodLoad } = cook;
+  const { layout, arrangement, ...burning } = pit ?? {};
+  return {
+    ...cook,
+    scenario: { ...scenario, everyMin: NO_ROWS },
+    airTrace,
+    pit: pit && { ...pit, ...structuredClone(burning) },
+    fan: fan && { ...fan },
+    operator: null,
+    pieces: pieces.map(({ spec, result, piece: { cut, ...piece }, ...rest }) => ({
+      ...structuredClone(rest),
+      spec,
+      piece: { ...structuredClone(piece), cut },
+      result: {
+        ...emptyMeatResult(result.id),
+        wrappedAtMin: result.wrappedAtMin,
+        stall: result.stall,
+        doneAtMin: result.doneAtMin,
+        tenderAtMin: result.tenderAtMin,
+        safeAtMin: result.safeAtMin,
+      },
+    })),
+    foodLoad: structuredClone(foodLoad),
+    pending: [],
+    happened: [],
+    fuel: { ...cook.fuel },
+    result: emptySeries(pit?.layout.positions.map((p) => p.at) ?? ['middle']),
+  };
+}

@@ -1,0 +1,68 @@
+/** The estimate of one fire, kept between questions: it goes on from where it stood while its past is as it was. */
+import type { Action } from '../scenario/actions';
+import type { Scenario } from '../scenario/scenario';
+import type { ProbeReading } from './measuredAir';
+import {
+  copyFireEstimator,
+  createFireEstimator,
+  follow,
+  SLOT_MIN,
+  type FireEstimator,
+  type PitSighting,
+} from './fireEstimate';
+
+/** What a fire's estimate is made from. Minutes after lighting. */
+export interface FireRecord {
+  /** The pit and its fire as their owner thinks of them. */
+  scenario: Scenario;
+  /** What was done so far. */
+  done: readonly Action[];
+  /** What was read so far. */
+  readings: readonly ProbeReading[];
+  /** Now. */
+  nowMin: number;
+  /** Seed of its chance. */
+  seed: number;
+}
+
+/** What the thermometers of a pit said, one by one. */
+export const pitSightings = (readings: readonly ProbeReading[]): PitSighting[] =>
+  readings.flatMap(({ atMin, pitC, domeC }): PitSighting[] => [
+    ...(pitC === null ? [] : [{ atMin, c: pitC }]),
+    ...(domeC === null || domeC === undefined ? [] : [{ atMin, c: domeC, spot: 'dome' as const }]),
+  ]);
+
+/** What decides an estimate that stands at `atMin`. */
+const pastOf = ({ scenario, done, seed }: FireRecord, sightings: PitSighting[], atMin: number) =>
+  JSON.stringify([
+    scenario.cooker,
+    scenario.fire,
+    scenario.weather,
+    scenario.meats,
+    seed,
+    done.filter((a) => a.atMin <= atMin),
+    sightings.filter((s) => s.atMin <= atMin),
+  ]);
+
+export class FollowedFire {
+  private known: { estimator: FireEstimator; past: string } | null = null;
+
+  /** The estimate at `record.nowMin`, the same as if it were made anew. Null for a scenario without a fire. */
+  at(record: FireRecord): FireEstimator | null {
+    const { scenario, done, nowMin, seed } = record;
+    if (!scenario.fire) return null;
+    const sightings = pitSightings(record.readings);
+    const before = this.known;
+    const goesOn =
+      before !== null &&
+      before.estimator.atMin <= nowMin &&
+      before.past === pastOf(record, sightings, before.estimator.atMin);
+    const estimator = goesOn ? before.estimator : createFireEstimator(scenario, { seed });
+    const whole = SLOT_MIN * Math.floor(nowMin / SLOT_MIN);
+    follow(estimator, whole, done, sightings);
+    this.known = { estimator, past: pastOf(record, sightings, estimator.atMin) };
+    const now = copyFireEstimator(estimator);
+    follow(now, nowMin, done, sightings);
+    return now;
+  }
+}

@@ -1,0 +1,60 @@
+/** When the jobs of a cook under way are due, and which come next. */
+import type { Plan, PlanJob } from '../plan/document/plan';
+import { epochOf, MINUTE_MS } from '../quantity/time';
+import type { Forecast } from './forecast';
+import { jobsAhead, type Log } from './log';
+
+/** What of a plan decides when its jobs are due. */
+type JobPlan = Pick<Plan, 'serveAt' | 'request' | 'jobs'>;
+
+/** What the times of jobs hang on. */
+export interface JobClock {
+  /** When the fire was lit, or is expected to be, epoch ms. */
+  zeroMs: number;
+  /** What is expected from here; null where that is not known yet. */
+  forecast: Pick<Forecast, 'wrapMin' | 'readyMin'> | null;
+}
+
+/** A job with its time on the cook's clock, epoch ms. */
+export interface DueJob {
+  job: PlanJob;
+  ms: number;
+}
+
+const JOBS_THAT_FOLLOW_THE_MEAT = new Set(['check', 'off', 'shut']);
+
+/**
+ * Where a job stands on the cook's clock: counted from the real lighting once it is lit, moved with the forecast when
+ * it waits for the meat. People sit down when they were asked to.
+ */
+export function jobMs(plan: JobPlan, job: PlanJob, { zeroMs, forecast }: JobClock): number {
+  if (job.id === 'serve') return epochOf(plan.serveAt, plan.request.timeZone);
+  if (job.id === 'wrap' && forecast?.wrapMin) return zeroMs + forecast.wrapMin * MINUTE_MS;
+  const shift = JOBS_THAT_FOLLOW_THE_MEAT.has(job.id) ? readyShiftMs(plan, forecast) : 0;
+  return zeroMs + job.atMin * MINUTE_MS + shift;
+}
+
+/** How much later than planned the meat is now expected. */
+function readyShiftMs(plan: JobPlan, forecast: JobClock['forecast']): number {
+  const planned = plan.jobs.find((j) => j.id === 'off')?.atMin;
+  if (!forecast?.readyMin || planned === undefined) return 0;
+  return (forecast.readyMin[1] - planned) * MINUTE_MS;
+}
+
+/** A look at the pit that nobody took for so long is no job any more, min. */
+const LOOK_EXPIRES_MIN = 30;
+
+/** Whether a job is only a look at the pit, with a move of a vent where one is due. */
+const isLook = (job: PlanJob): boolean => job.id.startsWith('trim-');
+
+/**
+ * Jobs still to do with their times, the next one first. What must come before the fire is lit stands in the order of
+ * the plan; a look that was missed is left out.
+ */
+export function jobsByTime(plan: JobPlan, log: Log, clock: JobClock, nowMs: number): DueJob[] {
+  return jobsAhead(plan, log)
+    .map((job, order) => ({ job, order, ms: jobMs(plan, job, clock) }))
+    .filter(({ job, ms }) => !isLook(job) || nowMs - ms < LOOK_EXPIRES_MIN * MINUTE_MS)
+    .sort((a, b) => a.ms - b.ms || a.order - b.order)
+    .map(({ job, ms }) => ({ job, ms }));
+}

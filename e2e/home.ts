@@ -176,6 +176,7 @@ export const notesOf = (page: Page): Promise<string[]> =>
 /** Logs a note by touch and waits until it is shown as logged. */
 export async function note(page: Page, text: string): Promise<void> {
   await page.getByTestId('pad-note').click();
+  await page.getByTestId('write-note').click();
   await page.getByTestId('note-text').fill(text);
   await page.getByTestId('note-save').click();
   await expect(page.getByTestId('last-tap')).toContainText(text);

@@ -70,6 +70,7 @@ async function watchFromSecond(page: Page, context: BrowserContext): Promise<Pag
   await second.goto('/tend');
   await expect(second.getByTestId('job-card')).toBeVisible();
   await second.keyboard.press('n');
+  await second.getByTestId('write-note').click();
   await second.getByTestId('note-text').fill('Seen from the boathouse');
   await second.getByTestId('note-save').click();
   await expect(page.getByText(/Seen from/).first()).toBeVisible();

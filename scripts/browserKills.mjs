@@ -76,6 +76,7 @@ let made = 0;
 async function log(device, tab) {
   const text = `${device.name}${++made}`;
   await tab.getByTestId('pad-note').click();
+  await tab.getByTestId('write-note').click();
   await tab.getByTestId('note-text').fill(text);
   await tab.getByTestId('note-save').click();
   await tab.getByTestId('last-tap').filter({ hasText: text }).waitFor();

@@ -50,7 +50,11 @@ await Promise.all([
   }),
   build({
     ...shared,
-    entryPoints: ['apps/cli/src/main.ts', 'apps/cli/src/ensemble.worker.ts'],
+    entryPoints: [
+      'apps/cli/src/main.ts',
+      'apps/cli/src/ensemble.worker.ts',
+      'apps/cli/src/tend.worker.ts',
+    ],
     outdir: 'apps/cli/dist',
     // Packages' modern builds: what is not used of them is left out.
     mainFields: ['module', 'main'],

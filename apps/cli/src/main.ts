@@ -40,8 +40,8 @@ function askedMs(now: string | undefined, zone: string): number {
   return ms;
 }
 
-/** The seed behind `--seed`. */
-function seedOf(text: string): number {
+/** A whole number behind an option. */
+function wholeNumber(text: string): number {
   if (text === '' || !Number.isInteger(Number(text))) {
     throw new InvalidArgumentError('must be a whole number');
   }
@@ -58,6 +58,8 @@ interface BenchOptions {
   json?: boolean;
   plans?: boolean;
   server?: boolean;
+  tend?: boolean;
+  cooks?: number;
   seed?: number;
 }
 
@@ -80,6 +82,29 @@ async function facts({
   if (json) print({ rows });
   else process.stdout.write(factsTable(rows));
 }
+
+/** `ostrin bench`: each measure is loaded when it is asked for. */
+const benchmark =
+  (now: Now) =>
+  async ({ json, plans, server, tend, cooks, seed }: BenchOptions): Promise<void> => {
+    if (tend) {
+      const { benchTend, tendTables } = await import('./benchTend');
+      const measured = await benchTend(seed, cooks);
+      if (json) print(measured);
+      else process.stdout.write(tendTables(measured));
+    } else if (server) {
+      const { benchServer } = await import('./benchServer');
+      print(await benchServer(seed));
+    } else if (plans) {
+      const { benchPlans, plansTables } = await import('./benchPlans');
+      const measured = benchPlans(seed);
+      if (json) print(measured);
+      else process.stdout.write(plansTables(measured));
+    } else {
+      const { bench } = await import('./bench');
+      print(await bench(now));
+    }
+  };
 
 /** The command line: its commands, their options and their help. */
 function commandLine(now: Now): Command {
@@ -132,23 +157,15 @@ function commandLine(now: Now): Command {
         'the server under kills, bad requests and many watchers; takes minutes',
       ).conflicts('plans'),
     )
-    .option('--seed <number>', 'the seed of those cooks or requests', seedOf)
-    .action(async ({ json, plans, server, seed }: BenchOptions) => {
-      if (server) {
-        const { benchServer } = await import('./benchServer');
-        print(await benchServer(seed));
-        return;
-      }
-      if (!plans) {
-        const { bench } = await import('./bench');
-        print(await bench(now));
-        return;
-      }
-      const { benchPlans, plansTables } = await import('./benchPlans');
-      const measured = benchPlans(seed);
-      if (json) print(measured);
-      else process.stdout.write(plansTables(measured));
-    });
+    .addOption(
+      new Option(
+        '--tend',
+        'the estimate of a fire from its readings, in true cooks; takes minutes',
+      ).conflicts(['plans', 'server']),
+    )
+    .option('--cooks <number>', 'how many of those cooks; 100 when left out', wholeNumber)
+    .option('--seed <number>', 'the seed of those cooks or requests', wholeNumber)
+    .action(benchmark(now));
   return program;
 }
 

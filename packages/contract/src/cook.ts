@@ -33,6 +33,7 @@ export const ENTRY_KINDS = [
   'undo',
   'retime',
   'finish',
+  'serve-at',
   'hand-over',
   'take-watch',
 ] as const;
@@ -74,6 +75,9 @@ class ReadEntryDto extends EntryDto {
 class UndoEntryDto extends EntryDto {
   @IsUUID() target!: string;
 }
+class ServeAtEntryDto extends EntryDto {
+  @Instant() to!: number;
+}
 class RetimeEntryDto extends UndoEntryDto {
   @Instant() to!: number;
 }
@@ -93,6 +97,7 @@ const KINDS = [
   { name: 'job', value: EntryDto },
   { name: 'read', value: ReadEntryDto },
   { name: 'finish', value: EntryDto },
+  { name: 'serve-at', value: ServeAtEntryDto },
   { name: 'hand-over', value: HandOverEntryDto },
   { name: 'take-watch', value: TakeWatchEntryDto },
   { name: 'undo', value: UndoEntryDto },

@@ -145,7 +145,8 @@ function logProblems(entries: readonly Entry[], cook: LoggedCook): FieldProblem[
     const problem = entryProblem(known, e);
     if (problem) problems.push({ field: `${here}.${problem.field}`, message: problem.message });
     problems.push(...timeProblems(cook.startMs, e.at, `${here}.at`));
-    if (e.kind === 'retime') problems.push(...timeProblems(cook.startMs, e.to, `${here}.to`));
+    if (e.kind === 'retime' || e.kind === 'serve-at')
+      problems.push(...timeProblems(cook.startMs, e.to, `${here}.to`));
     if (e.kind === 'act') problems.push(...deedProblems(e.action, meats, `${here}.action`));
     if (e.kind === 'read') problems.push(...readProblems(e, meats, here));
     known.push(e);

@@ -222,6 +222,18 @@ describe('readings by hand', () => {
   });
 });
 
+describe('serving at another time', () => {
+  const move = (id: string, at: number, to: number): Entry => ({ id, at, kind: 'serve-at', to });
+
+  it('is the last that was said, until it is taken back', () => {
+    const [first, second] = [move('s1', T0, T0 + 1000), move('s2', T0 + 1, T0 + 2000)];
+    expect(foldLog([]).serveMs).toBeNull();
+    expect(foldLog([second, first]).serveMs).toBe(T0 + 2000);
+    const undo: Entry = { id: 'u', at: T0 + 2, kind: 'undo', target: 's2' };
+    expect(foldLog([first, second, undo]).serveMs).toBe(T0 + 1000);
+  });
+});
+
 describe('the next job', () => {
   const figures = plan(request(), { nowMs: T0 - 864e5, members: 2 });
   const jobs = figures.jobs.map((j) => ({ ...j, inWords: j.id, detail: '' }));

@@ -71,7 +71,7 @@ export function fireSheet(fire: FireNow): string {
       : 'The vents were not logged.',
     ...(left == null ? [] : [`Fuel left: about ${Math.round(left * 100)} % of the load.`]),
     ...(coreC === null ? [] : [`Meat: ${temperatureWords(coreC, units)} in the middle.`]),
-    `${capital(ready)}, served at ${plan.serveAt.slice(11)}.`,
+    `${capital(ready)}, served at ${log.serveMs === null ? plan.serveAt.slice(11) : clock(log.serveMs)}.`,
     ...jobs.slice(0, NEXT_JOBS).map(({ job, ms }) => `Next: ${clock(ms)} ${job.inWords}.`),
     ...plan.risks.slice(0, SIGNS).map((r) => `Look for: ${r.sign}. ${capital(r.move)}`),
     ...log.lines

@@ -99,6 +99,8 @@ export function entryWords(e: Entry, telling: Telling = UNKNOWN): string {
       return 'Time corrected';
     case 'finish':
       return 'Finished';
+    case 'serve-at':
+      return 'Serving time moved';
     case 'hand-over':
       return `Watch offered to ${e.to}`;
     case 'take-watch':

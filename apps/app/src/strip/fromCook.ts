@@ -239,7 +239,7 @@ function plannedMarks(
   const byFeel = 'tender' in plan.request.meats[0]!.done;
   return jobsAhead(plan, log).map((j) => ({
     key: `job-${j.id}`,
-    t: Math.max(jobMs(plan, j, { zeroMs: zero, forecast }), now),
+    t: Math.max(jobMs(plan, j, { zeroMs: zero, forecast, serveMs: log.serveMs }), now),
     kind: j.id.startsWith('trim-') ? 'vents' : (KIND_OF[j.do] ?? 'note'),
     label: j.id === 'check' && !byFeel ? 'read the middle' : (shortJob(j.id) ?? j.inWords),
     done: false,

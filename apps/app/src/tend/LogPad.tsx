@@ -29,6 +29,9 @@ import { NoteSheet } from './NoteSheet';
 import { usePadKeys } from './useKeys';
 import { VentSheet } from './VentSheet';
 
+const MoreSheet = lazyComponent(async () => ({
+  default: (await import('./MoreSheet')).MoreSheet,
+}));
 const ReadSheet = lazyComponent(async () => ({
   default: (await import('./ReadSheet')).ReadSheet,
 }));
@@ -54,14 +57,15 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
     const timer = setTimeout(() => setLast([]), SHOWN_MS);
     return () => clearTimeout(timer);
   }, [last, setLast]);
-  const [sheet, setSheet] = useState<'vents' | 'note' | 'read' | null>(null);
+  const [sheet, setSheet] = useState<OpenSheet>(null);
   const meat = nextMeat(plan, log);
   const put = (action: PlanLog): void => void logAction(plan, log, action, now).then(setLast);
   const tap = (key: PadKey): void => {
     if (key === 'fuel') put(fuelTap(plan, log, now));
     else if (key === 'lid') put({ do: 'lid-open', seconds: USUAL_LID_S });
     else if (key === 'meat' && meat) put(meat);
-    else if (key === 'vents' || key === 'note' || key === 'read') setSheet(key);
+    else if (key === 'note') setSheet('more');
+    else if (key === 'vents' || key === 'read') setSheet(key);
   };
   usePadKeys(tap, sheet === null);
   const icon = { color: theme.onPad, size: 22 };
@@ -108,32 +112,17 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
       icon: <Beef {...icon} />,
       says: `Log ${meatLabel}`,
     },
-    { key: 'note', label: 'Note', hint: 'N', icon: <StickyNote {...icon} />, says: 'Log a note' },
+    {
+      key: 'note',
+      label: 'More',
+      hint: 'N',
+      icon: <StickyNote {...icon} />,
+      says: 'Log a note or something else',
+    },
   ];
-  const shown = last.filter((e) => log.lines.some((l) => l.id === e.id));
-  const lastLine = shown.length > 0 ? log.lines.find((l) => l.id === shown.at(-1)!.id) : undefined;
   return (
     <View className={wide ? 'gap-2 pb-4' : 'border-t border-rule px-2 py-2 gap-2'}>
-      {lastLine ? (
-        <View className="flex-row items-center gap-2 px-1" role="status" testID="last-tap">
-          <Text numberOfLines={1} className="font-sans-semi text-ink text-[16px] flex-1">
-            {`Logged: ${lineLabel(lastLine, plan, units)}`}
-          </Text>
-          <Button
-            label="Undo"
-            hint={wide ? 'Z' : undefined}
-            testID="undo"
-            onPress={() => {
-              void undo(
-                shown.map((e) => e.id),
-                now,
-              );
-              setLast([]);
-            }}
-          />
-          <Button label="Correct" onPress={() => onEdit(lastLine.id)} />
-        </View>
-      ) : null}
+      <LastTap {...{ plan, log, now, last, setLast, onEdit }} />
       <View className="flex-row gap-2">
         {buttons.map((b) => (
           <View key={b.key} className="flex-1">
@@ -150,31 +139,78 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
           </View>
         ))}
       </View>
-      {sheet === 'vents' ? (
-        <VentSheet
-          plan={plan}
-          log={log}
-          onSet={(action) => {
-            put(action);
-            setSheet(null);
-          }}
-          onClose={() => setSheet(null)}
-        />
-      ) : null}
-      {sheet === 'read' ? (
+      <PadSheet {...{ plan, log, now, setLast, put, sheet, setSheet }} />
+    </View>
+  );
+}
+
+/** Which sheet of the pad is open. */
+type OpenSheet = 'vents' | 'more' | 'note' | 'read' | null;
+
+interface SheetProps extends Pick<Props, 'plan' | 'log' | 'now' | 'setLast'> {
+  put: (action: PlanLog) => void;
+  sheet: OpenSheet;
+  setSheet: (sheet: OpenSheet) => void;
+}
+
+/** The sheet of the pad that is open. */
+function PadSheet({ plan, log, now, setLast, put, sheet, setSheet }: SheetProps) {
+  const onClose = (): void => setSheet(null);
+  const putOnce = (action: PlanLog): void => {
+    put(action);
+    onClose();
+  };
+  switch (sheet) {
+    case null:
+      return null;
+    case 'vents':
+      return <VentSheet plan={plan} log={log} onSet={putOnce} onClose={onClose} />;
+    case 'more':
+      return (
+        <MoreSheet plan={plan} onPut={putOnce} onNote={() => setSheet('note')} onClose={onClose} />
+      );
+    case 'note':
+      return <NoteSheet now={now} onLogged={setLast} onClose={onClose} />;
+    case 'read':
+      return (
         <ReadSheet
           plan={plan}
           log={log}
           onRead={(body, agoMin) => {
             void logDeeds([{ body }], now - agoMin * MINUTE_MS).then(setLast);
-            setSheet(null);
+            onClose();
           }}
-          onClose={() => setSheet(null)}
+          onClose={onClose}
         />
-      ) : null}
-      {sheet === 'note' ? (
-        <NoteSheet now={now} onLogged={setLast} onClose={() => setSheet(null)} />
-      ) : null}
+      );
+  }
+}
+
+/** What was logged last, with its undo and its correction, for a while. */
+function LastTap({ plan, log, now, last, setLast, onEdit }: Props) {
+  const units = useSettings((s) => s.units);
+  const { wide } = useLayout();
+  const shown = last.filter((e) => log.lines.some((l) => l.id === e.id));
+  const lastLine = shown.length > 0 ? log.lines.find((l) => l.id === shown.at(-1)!.id) : undefined;
+  if (!lastLine) return null;
+  return (
+    <View className="flex-row items-center gap-2 px-1" role="status" testID="last-tap">
+      <Text numberOfLines={1} className="font-sans-semi text-ink text-[16px] flex-1">
+        {`Logged: ${lineLabel(lastLine, plan, units)}`}
+      </Text>
+      <Button
+        label="Undo"
+        hint={wide ? 'Z' : undefined}
+        testID="undo"
+        onPress={() => {
+          void undo(
+            shown.map((e) => e.id),
+            now,
+          );
+          setLast([]);
+        }}
+      />
+      <Button label="Correct" onPress={() => onEdit(lastLine.id)} />
     </View>
   );
 }

@@ -1,6 +1,5 @@
 /** A reading by hand: where, and what it says, on keys for gloves. */
-import { cutOf, fromC, toC, type EntryBody, type Log, type Plan } from '@ostrin/core';
-import { capital } from '@ostrin/wording';
+import { fromC, toC, type EntryBody, type Log, type Plan } from '@ostrin/core';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
@@ -8,6 +7,7 @@ import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Sheet } from '../ui/Sheet';
 import { Note } from '../ui/Notice';
+import { pieceName } from './usePieces';
 
 type ReadBody = Extract<EntryBody, { kind: 'read' }>;
 
@@ -30,7 +30,7 @@ function spotsOf(plan: Plan): { value: string; label: string }[] {
   return [
     { value: 'dome', label: 'Dial in the lid' },
     { value: 'grate', label: 'At the grate' },
-    ...meats.map((m) => ({ value: `meat:${m.id}`, label: capital(cutOf(m.cut).short) })),
+    ...meats.map((m, i) => ({ value: `meat:${m.id}`, label: pieceName(plan, i) })),
   ];
 }
 

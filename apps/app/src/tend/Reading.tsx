@@ -1,6 +1,5 @@
 /** The reading at arm's length, where it stands in its band, and what the fire is doing and why. */
 import {
-  epochOf,
   fromC,
   localOf,
   MINUTE_MS,
@@ -26,6 +25,8 @@ interface Props {
   /** When it is ready, in words. */
   ready: string;
   practice: boolean;
+  /** When people sit down, epoch ms. */
+  serveMs: number;
   /** Where the number comes from, where that is not the probe at the grate. */
   source: string | null;
   now: number;
@@ -73,10 +74,15 @@ export function readyWords(
 }
 
 /** How much later than it has to be the food is likely to be, min; 0 where it is in time. */
-export function lateMin(plan: Plan, forecast: Forecast | null, litMs: number | null): number {
+export function lateMin(
+  plan: Plan,
+  forecast: Forecast | null,
+  litMs: number | null,
+  serveMs: number,
+): number {
   if (!forecast?.readyMin || litMs === null) return 0;
   const rest = plan.request.meats[0]!.rest.minutes;
-  const latest = epochOf(plan.serveAt, plan.request.timeZone) - rest * MINUTE_MS;
+  const latest = serveMs - rest * MINUTE_MS;
   return Math.max(0, (litMs + forecast.readyMin[1] * MINUTE_MS - latest) / MINUTE_MS);
 }
 
@@ -94,7 +100,8 @@ export function Reading(p: Props) {
   );
   const ageMin = last === null ? 0 : (p.now - last.t) / MINUTE_MS;
   const old = ageMin > (p.practice ? OLD_MIN.byWire : OLD_MIN.byHand);
-  const late = lateMin(p.plan, p.forecast, p.lit);
+  const late = lateMin(p.plan, p.forecast, p.lit, p.serveMs);
+  const serve = `serve ${clockOf(localOf(p.serveMs, p.plan.request.timeZone))}`;
   const change = p.state.changeK;
   const moved =
     change !== null &&
@@ -130,9 +137,7 @@ export function Reading(p: Props) {
         </Pressable>
         <View className="items-end">
           <Text className="font-sans text-soot text-[14px]">
-            {late > LATE_MIN
-              ? `serve ${clockOf(p.plan.serveAt)}, likely ${spanOfTime(late)} late`
-              : `serve ${clockOf(p.plan.serveAt)}`}
+            {late > LATE_MIN ? `${serve}, likely ${spanOfTime(late)} late` : serve}
           </Text>
           <Text className="font-slab-semi text-ink text-[18px]" testID="ready">
             {p.ready}

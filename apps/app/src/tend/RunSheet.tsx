@@ -1,7 +1,7 @@
 /** The cook itself: how fast its practice clock goes, and its end. */
 import { ROUTES, type ClockState } from '@ostrin/contract/types';
 import { cautionWords } from '@ostrin/wording';
-import { METRIC } from '@ostrin/core';
+import { METRIC, MINUTE_MS } from '@ostrin/core';
 import { useMutation } from '@tanstack/react-query';
 import { router } from 'expo-router';
 import { useState } from 'react';
@@ -12,10 +12,20 @@ import { sendTaps } from '../outbox/outbox';
 import { useLive } from '../store/live';
 import { logDeeds } from '../store/logging';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
+import { Choice, Stepper } from '../ui/Choice';
 import { Sheet } from '../ui/Sheet';
 import { Heading } from '../ui/Title';
+import type { Awake } from './useScreenAwake';
 
+/** What a locked phone cannot do is said, and what this browser grants. */
+const AWAKE_WORDS: Readonly<Record<Awake, string>> = {
+  kept: 'Kept on while this page is open. A locked phone shows and tells nothing.',
+  refused: 'This browser does not keep the screen on now. A locked phone shows and tells nothing.',
+  'unknown-here':
+    'This browser cannot keep the screen on: set that in the phone. A locked phone shows and tells nothing.',
+};
+/** Serving is moved by a quarter of an hour at a time. */
+const QUARTER_MS = 15 * MINUTE_MS;
 const SPEEDS = [1, 10, 60, 120, 240];
 
 interface Props {
@@ -25,11 +35,26 @@ interface Props {
   watch: string;
   /** Whether meat is still on the pit. */
   meatOn: boolean;
+  /** Whether the screen is kept on; null where nobody asked for it. */
+  awake: Awake | null;
+  /** When people sit down, epoch ms, and how that is said. */
+  serveMs: number;
+  clock: (ms: number) => string;
   onWatch: () => void;
   onClose: () => void;
 }
 
-export function RunSheet({ id, now, watch, meatOn, onWatch, onClose }: Props) {
+export function RunSheet({
+  id,
+  now,
+  watch,
+  meatOn,
+  awake,
+  serveMs,
+  clock,
+  onWatch,
+  onClose,
+}: Props) {
   const speed = useLive((s) => s.clock?.speed ?? 1);
   const practice = useLive((s) => s.fire === 'practice');
   const [ending, setEnding] = useState(false);
@@ -39,6 +64,8 @@ export function RunSheet({ id, now, watch, meatOn, onWatch, onClose }: Props) {
       requestJson<ClockState>(ROUTES.clock(id), 'PUT', { speed: value }),
     onSuccess: (clock) => useLive.getState().receive({ type: 'clock', cookId: id, clock }),
   });
+  const moveServe = (to: number): void =>
+    void logDeeds([{ body: { kind: 'serve-at', to: Math.round(to) } }], now);
   const finish = async (): Promise<void> => {
     setEnding(true);
     await logDeeds([{ body: { kind: 'finish' } }], now);
@@ -49,6 +76,14 @@ export function RunSheet({ id, now, watch, meatOn, onWatch, onClose }: Props) {
   };
   return (
     <Sheet title="This cook" onClose={onClose}>
+      <Heading>Serving</Heading>
+      <Stepper
+        label="Served at"
+        shown={clock(serveMs)}
+        onStep={(by) => moveServe(serveMs + by * QUARTER_MS)}
+        canDown={serveMs - QUARTER_MS > now}
+        canUp
+      />
       <Heading>Watch</Heading>
       <Text className="font-sans text-ink text-[16px] leading-[23px]">{watch}</Text>
       <Button label="Take or hand over the watch" testID="watch" onPress={onWatch} />
@@ -72,6 +107,14 @@ export function RunSheet({ id, now, watch, meatOn, onWatch, onClose }: Props) {
         <Text role="alert" className="font-sans-semi text-ink text-[16px]">
           {set.error.message}
         </Text>
+      ) : null}
+      {awake ? (
+        <>
+          <Heading>Screen</Heading>
+          <Text className="font-sans text-ink text-[16px] leading-[23px]">
+            {AWAKE_WORDS[awake]}
+          </Text>
+        </>
       ) : null}
       <Heading>Finish</Heading>
       <Text className="font-sans text-soot text-[16px] leading-[22px]">

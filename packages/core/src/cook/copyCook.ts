@@ -12,7 +12,7 @@ const NO_ROWS = 1e9;
  */
 export function copyCook(cook: Cook): Cook {
   const { scenario, airTrace, pit, pieces, fan, foodLoad } = cook;
-  const { layout, arrangement, ...burning } = pit ?? {};
+  const { layout: _layout, arrangement: _arrangement, ...burning } = pit ?? {};
   return {
     ...cook,
     scenario: { ...scenario, everyMin: NO_ROWS },

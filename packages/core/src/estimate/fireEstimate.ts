@@ -228,28 +228,35 @@ export function fireState({ members, scenario }: FireEstimator): FireState {
   };
 }
 
-/** A member run on from now: its air at the first piece, and its probe, minute by minute from now. */
+/** A member run on from now: its air at a piece, and its probe, minute by minute from now. */
 export interface MemberAhead {
   air: Surroundings[];
   pitC: number[];
+  /** What the dial in the lid would read, C. */
+  domeC: number[];
 }
 
-/** `count` members run on for so many minutes, with what is done on the way; the first is the first member. */
+/**
+ * `count` members run on for so many minutes, with what is done on the way; the first is the first member. The air is
+ * that at the piece in the place `piece` of the list, the first when left out.
+ */
 export function membersAhead(
   { members, atMin }: FireEstimator,
   minutes: number,
   ahead: readonly Action[],
   count = members.length,
+  piece = 0,
 ): MemberAhead[] {
   const from = Math.round(atMin);
   return Array.from({ length: count }, (_, i) => {
     const { cook } = copyMember(members[Math.floor((i * members.length) / count)]!);
     cook.pending = ahead.filter((a) => a.atMin > atMin).sort((a, b) => a.atMin - b.atMin);
-    const run: MemberAhead = { air: [], pitC: [] };
+    const run: MemberAhead = { air: [], pitC: [], domeC: [] };
     for (let min = 0; min <= minutes; min++) {
       advance(cook, Math.max(from + min, atMin));
-      run.air.push(surroundings(cook, from + min, cook.pieces[0]?.gratePlace));
+      run.air.push(surroundings(cook, from + min, cook.pieces[piece]?.gratePlace));
       run.pitC.push(celsius(cook.pit!.probeK));
+      run.domeC.push(celsius(cook.pit!.dialK));
     }
     return run;
   });

@@ -190,18 +190,18 @@ export function setMemberState(member: FireMember, state: Float64Array): void {
   applyTraits(member);
 }
 
-/** With less than this share of all charcoal left, what still burns tells more than what was laid. */
-const LOW_FRACTION = 0.2;
+/** With more than this share of all charcoal left, what was laid tells more than how the fire burns. */
+const PLENTY_FRACTION = 0.4;
 
 /**
  * Charcoal left in a member, kg dry and ash-free: what was given less what was burnt, as long as there is plenty.
- * Readings tell of fuel only once it runs low: then what the member must have to burn as it does.
+ * Readings tell of fuel only as it runs low: then it is what the member must have to burn as it does.
  */
 export function memberFuelKg({ cook, foundKg }: FireMember): number {
   const { lit, unlit, ledger } = cook.pit!;
   const burning = lit.kg + unlit.kg;
   const balance = Math.max(burning - foundKg, 0);
-  const plenty = Math.min(balance / (LOW_FRACTION * ledger.givenKg), 1);
+  const plenty = Math.min(burning / (PLENTY_FRACTION * ledger.givenKg), 1) ** 2;
   return plenty * balance + (1 - plenty) * burning;
 }
 

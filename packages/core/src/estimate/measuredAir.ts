@@ -33,18 +33,22 @@ export interface PitTrace {
 /** What a thermometer's difference from the computed pit is worth later fades with this, min. */
 export const OFFSET_MEMORY_MIN = 60;
 
-/** Runs a scenario and keeps the air of every minute up to `untilMin`; `spread` changes its first piece. */
+/**
+ * Runs a scenario and keeps the air of every minute up to `untilMin`, at the piece in the place `piece` of the list;
+ * `variation` changes the first piece.
+ */
 export function tracePit(
   scenario: Scenario,
   untilMin: number,
   variation?: PieceVariation,
+  piece = 0,
 ): PitTrace {
   const cook = createCook(scenario, { variations: variation && [variation] });
   const air: Surroundings[] = [];
   const pitC: number[] = [];
   for (let min = 0; min <= untilMin; min++) {
     advance(cook, min);
-    air.push(surroundings(cook, min, cook.pieces[0]?.gratePlace));
+    air.push(surroundings(cook, min, cook.pieces[piece]?.gratePlace));
     pitC.push(pitReadingC(cook));
   }
   return { air, pitC, result: resultOf(cook) };

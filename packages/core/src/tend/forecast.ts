@@ -75,18 +75,17 @@ function latestReading(
 /** Forecast from `nowMin` on; entries of every series stand `everyMin` apart, the first at now. */
 export function forecast(input: ForecastInput, followed?: FollowedFire): Forecast {
   const { scenario, nowMin, readings } = input;
-  const { remaining: base, now, expected, estimate, members, fire } = likelyCooks(input, followed);
+  const likely = likelyCooks(input, followed);
+  const { remaining: base, now, expected, estimate, members, fire, pieceIndex } = likely;
   const rows = Math.max(1, Math.floor((scenario.untilMin - now) / EVERY_MIN) + 1);
   const pits: (number | null)[][] = [];
   const cores: (number | null)[][] = [];
   const ready: number[] = [];
   const wraps: number[] = [];
-  for (const { drawn: likely, measured } of members) {
-    const { meat, doneAtMin, pitC } = runLikelyPiece(base, measured, nowMin, likely);
+  for (const { drawn, measured } of members) {
+    const { meat, doneAtMin, pitC } = runLikelyPiece(base, measured, nowMin, drawn);
     pits.push(sampleEvery(rows, (min) => pitC(now + min)));
-    cores.push(
-      sampleEvery(rows, (min) => meat?.coreC[Math.round(now + min / likely.pace)] ?? null),
-    );
+    cores.push(sampleEvery(rows, (min) => meat?.coreC[Math.round(now + min / drawn.pace)] ?? null));
     ready.push(doneAtMin);
     wraps.push(meat?.wrappedAtMin ?? NaN);
   }
@@ -108,7 +107,7 @@ export function forecast(input: ForecastInput, followed?: FollowedFire): Forecas
     pitDifferenceK: difference(latestReading(readings, 'pitC', nowMin), expected.pitC[now]),
     coreDifferenceK: difference(
       latestReading(readings, 'coreC', nowMin),
-      expected.result.meats[0]?.coreC[now],
+      expected.result.meats[pieceIndex]?.coreC[now],
     ),
     ...fireNow(fire),
     learned: learnedOf(estimate),

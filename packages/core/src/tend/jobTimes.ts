@@ -11,6 +11,8 @@ type JobPlan = Pick<Plan, 'serveAt' | 'request' | 'jobs'>;
 export interface JobClock {
   /** When the fire was lit, or is expected to be, epoch ms. */
   zeroMs: number;
+  /** When people sit down, epoch ms, where that was moved. */
+  serveMs?: number | null;
   /** What is expected from here; null where that is not known yet. */
   forecast: Pick<Forecast, 'wrapMin' | 'readyMin'> | null;
 }
@@ -27,8 +29,12 @@ const JOBS_THAT_FOLLOW_THE_MEAT = new Set(['check', 'off', 'shut']);
  * Where a job stands on the cook's clock: counted from the real lighting once it is lit, moved with the forecast when
  * it waits for the meat. People sit down when they were asked to.
  */
-export function jobMs(plan: JobPlan, job: PlanJob, { zeroMs, forecast }: JobClock): number {
-  if (job.id === 'serve') return epochOf(plan.serveAt, plan.request.timeZone);
+export function jobMs(
+  plan: JobPlan,
+  job: PlanJob,
+  { zeroMs, serveMs, forecast }: JobClock,
+): number {
+  if (job.id === 'serve') return serveMs ?? epochOf(plan.serveAt, plan.request.timeZone);
   if (job.id === 'wrap' && forecast?.wrapMin) return zeroMs + forecast.wrapMin * MINUTE_MS;
   const shift = JOBS_THAT_FOLLOW_THE_MEAT.has(job.id) ? readyShiftMs(plan, forecast) : 0;
   return zeroMs + job.atMin * MINUTE_MS + shift;

@@ -27,8 +27,10 @@ import { seeded } from '../quantity/random';
 import { remainingScenario, type CookInProgress } from './remainingScenario';
 
 export interface ForecastInput extends CookInProgress {
-  /** What the thermometers said, minutes after lighting, in order. */
+  /** What the thermometers said, minutes after lighting, in order; `coreC` is of the piece that is asked about. */
   readings: ProbeReading[];
+  /** The piece that is asked about, by its id; the first when left out. */
+  piece?: string;
   /** Likely cooks that are run. */
   members: number;
   /** Seed of the draws. */
@@ -36,8 +38,10 @@ export interface ForecastInput extends CookInProgress {
 }
 
 export interface LikelyCooks {
-  /** The scenario to run on from here. */
+  /** The scenario to run on from here, with the piece that is asked about alone on the grate. */
   remaining: Scenario;
+  /** The place of that piece in the list of the cook. */
+  pieceIndex: number;
   /** Now, in whole minutes after lighting. */
   now: number;
   /** The pit of the reference cook. */
@@ -57,19 +61,24 @@ export interface LikelyCooks {
 export function likelyCooks(input: ForecastInput, fire = new FollowedFire()): LikelyCooks {
   const { scenario, nowMin, readings } = input;
   const base = remainingScenario(input);
+  const pieceIndex = Math.max(
+    base.meats.findIndex((m) => m.id === input.piece),
+    0,
+  );
+  const alone = { ...base, meats: base.meats.slice(pieceIndex, pieceIndex + 1) };
   const now = Math.max(0, Math.round(nowMin));
-  const expected = tracePit(base, scenario.untilMin);
+  const expected = tracePit(base, scenario.untilMin, undefined, pieceIndex);
   const random = seeded(input.seed);
   const estimator = fire.at({ ...input, scenario: base });
   const airs = estimator
-    ? airsOfFire(estimator, expected, base, input.members)
+    ? airsOfFire(estimator, expected, base, input.members, pieceIndex)
     : airsOfDraws(input, base, expected);
-  const estimate = estimatePiece({ scenario: base, measured: airs[0]!, readings, nowMin });
+  const estimate = estimatePiece({ scenario: alone, measured: airs[0]!, readings, nowMin });
   const members = airs.map((measured, i) => ({
     measured,
     drawn: i === 0 ? mostLikelyPiece(estimate) : drawLikelyPiece(estimate, random),
   }));
-  return { remaining: base, now, expected, estimate, members, fire: estimator };
+  return { remaining: alone, pieceIndex, now, expected, estimate, members, fire: estimator };
 }
 
 /** What was, as the estimate of the fire has it, and what is to come, as its members run on. */
@@ -78,16 +87,18 @@ function airsOfFire(
   expected: PitTrace,
   base: Scenario,
   count: number,
+  pieceIndex: number,
 ): MeasuredPit[] {
   const from = Math.round(estimator.atMin);
   const last = expected.air.length - 1;
-  const runs = membersAhead(estimator, Math.max(last - from, 0), base.actions, count);
-  const past = estimator.air[0] ?? [];
+  const runs = membersAhead(estimator, Math.max(last - from, 0), base.actions, count, pieceIndex);
+  const past = estimator.air[pieceIndex] ?? [];
+  const targetAt = targetsOf(base, expected);
   return runs.map((run) => {
     const pitC = Float64Array.from({ length: last + 1 }, (_, min) =>
       min < from
         ? (estimator.pitC[min] ?? expected.pitC[min]!)
-        : tendedTo(expected.pitC[min]!, run.pitC[min - from]!, min - from),
+        : run.pitC[min - from]! + tendingK(targetAt(min), run.pitC[min - from]!, min - from),
     );
     const at = (atMin: number): number => Math.min(Math.max(Math.round(atMin), 0), last);
     const air: Surroundings = { ...expected.air[0]! };
@@ -99,21 +110,33 @@ function airsOfFire(
           const i = at(atMin);
           const here = i < from ? (past[i] ?? expected.air[i]!) : run.air[i - from]!;
           Object.assign(air, here);
-          if (i >= from) {
-            air.airC = tendedTo(expected.air[i]!.airC, here.airC, i - from);
-            air.wallC = tendedTo(expected.air[i]!.wallC, here.wallC, i - from);
-          }
-          air.airC += biasK;
-          air.wallC += biasK;
+          const k = biasK + (i < from ? 0 : tendingK(targetAt(i), run.pitC[i - from]!, i - from));
+          air.airC += k;
+          air.wallC += k;
           return air;
         },
     };
   });
 }
 
-/** A pit is tended: what it would do by itself becomes what was planned, over an hour or so. */
-const tendedTo = (planned: number, byItself: number, sinceMin: number): number =>
-  planned + (byItself - planned) * Math.exp(-sinceMin / OFFSET_MEMORY_MIN);
+/** A pit is tended: what it would do by itself is brought to its target over an hour or so. By how much, K. */
+const tendingK = (targetC: number, byItselfC: number, sinceMin: number): number =>
+  (targetC - byItselfC) * (1 - Math.exp(-sinceMin / OFFSET_MEMORY_MIN));
+
+/** A pit that is expected to leave its target by more than this is not left alone, K. */
+const TENDED_K = 15;
+
+/** Where a pit is brought to at a minute: to what was expected of it, or to its target where that is far off. */
+function targetsOf({ control, actions }: Scenario, expected: PitTrace): (atMin: number) => number {
+  const changes = actions
+    .flatMap((a) => (a.do === 'set-target' ? [a] : []))
+    .sort((a, b) => a.atMin - b.atMin);
+  return (atMin) => {
+    const byItself = expected.pitC[Math.round(atMin)]!;
+    const target = changes.findLast((c) => c.atMin <= atMin)?.targetC ?? control.targetC;
+    return target === undefined || Math.abs(byItself - target) < TENDED_K ? byItself : target;
+  };
+}
 
 /** Pits drawn from what differs from pit to pit, each moved to what its thermometer read. */
 function airsOfDraws(input: ForecastInput, base: Scenario, expected: PitTrace): MeasuredPit[] {

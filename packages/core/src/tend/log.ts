@@ -16,6 +16,8 @@ export type EntryBody =
   | { kind: 'undo'; target: string }
   | { kind: 'retime'; target: string; to: number }
   | { kind: 'finish' }
+  /** People sit down at another time, epoch ms. */
+  | { kind: 'serve-at'; to: number }
   /** The watch is offered to somebody, with a sheet that tells how the fire stands. */
   | { kind: 'hand-over'; to: string; sheet: string }
   /** Whoever writes it holds the watch from now on. `offer` is the id of the offer it accepts. */
@@ -51,6 +53,8 @@ export interface Log {
   lines: LogLine[];
   /** When it was finished, cook's clock, epoch ms; null while it goes on. */
   finishedAt: number | null;
+  /** When people sit down, epoch ms, where that was moved; null where it is as planned. */
+  serveMs: number | null;
   /** Ids of the jobs that were done. */
   jobsDone: ReadonlySet<string>;
 }
@@ -66,6 +70,7 @@ export function foldLog(entries: readonly Entry[]): Log {
   const undone = new Set(entries.flatMap((e) => (e.kind === 'undo' ? [e.target] : [])));
   const lines = new Map<string, LogLine>();
   let finishedAt: number | null = null;
+  let serve: { at: number; to: number } | null = null;
   for (const e of entries) {
     if (undone.has(e.id)) continue;
     if (isLine(e)) {
@@ -78,6 +83,7 @@ export function foldLog(entries: readonly Entry[]): Log {
         ...(e.by ? { by: e.by } : {}),
       });
     } else if (e.kind === 'finish') finishedAt = e.at;
+    else if (e.kind === 'serve-at' && (!serve || e.at >= serve.at)) serve = e;
   }
   for (const e of entries) {
     if (e.kind !== 'retime' || undone.has(e.id)) continue;
@@ -89,7 +95,7 @@ export function foldLog(entries: readonly Entry[]): Log {
   }
   const sorted = [...lines.values()].sort((a, b) => a.at - b.at);
   const jobsDone = new Set(sorted.flatMap((l) => (l.jobId ? [l.jobId] : [])));
-  return { lines: sorted, finishedAt, jobsDone };
+  return { lines: sorted, finishedAt, serveMs: serve?.to ?? null, jobsDone };
 }
 
 /** Both vents as they were last set; null when they never were. */

@@ -1,0 +1,77 @@
+/** The strip of a cook under way. */
+import { jobMs, MINUTE_MS, type Plan } from '@ostrin/core';
+import { useSettings } from '../store/settings';
+import { stripData } from '../strip/fromCook';
+import { Strip } from '../strip/Strip';
+import { useLayout } from '../ui/layout';
+import { useTheme } from '../ui/theme';
+import type { CookNow } from './useCookNow';
+
+/** Cook minutes shown on a phone: what was, and what comes. */
+const SPAN = { pastMin: 130, aheadMin: 90 };
+/** Room round what a wide strip shows, and least time ahead, min. */
+const WIDE = { beforeMin: 10, afterMin: 15, aheadMin: 60 };
+
+/** What part of the cook the strip shows, epoch ms. */
+function shownSpan(wide: boolean, firstMs: number, nowMs: number, serveMs: number) {
+  return wide
+    ? {
+        from: firstMs - WIDE.beforeMin * MINUTE_MS,
+        to: Math.max(serveMs, nowMs + WIDE.aheadMin * MINUTE_MS) + WIDE.afterMin * MINUTE_MS,
+      }
+    : {
+        from: Math.max(nowMs - SPAN.pastMin * MINUTE_MS, firstMs - WIDE.beforeMin * MINUTE_MS),
+        to: Math.max(
+          nowMs + SPAN.aheadMin * MINUTE_MS,
+          firstMs + (SPAN.pastMin + SPAN.aheadMin) * MINUTE_MS,
+        ),
+      };
+}
+
+interface Props {
+  plan: Plan;
+  cook: CookNow;
+  width: number;
+  height: number;
+  onMark: (entryId: string) => void;
+}
+
+/** The strip of the cook under way; nothing where there is no room for it. */
+export function TendStrip({ plan, cook, width, height, onMark }: Props) {
+  const { live, log, forecast, now, zero } = cook;
+  const units = useSettings((s) => s.units);
+  const theme = useTheme();
+  const { wide } = useLayout();
+  if (width <= 100 || height <= 120) return null;
+  const first = Math.min(
+    live.startMs + plan.jobs[0]!.atMin * MINUTE_MS,
+    cook.readings[0]?.at ?? now,
+  );
+  const data = stripData({
+    plan,
+    startMs: live.startMs,
+    log,
+    readings: cook.readings,
+    forecast,
+    now,
+    ...shownSpan(
+      wide,
+      first,
+      now,
+      jobMs(plan, plan.jobs.at(-1)!, { zeroMs: zero, forecast, serveMs: log.serveMs }),
+    ),
+    theme,
+    units,
+  });
+  return (
+    <Strip
+      data={data}
+      width={width}
+      height={height}
+      down={!wide}
+      units={units}
+      timeZone={plan.request.timeZone}
+      onMark={onMark}
+    />
+  );
+}

@@ -1,0 +1,129 @@
+/** Everything that the page of a cook under way shows, worked out from its log, its readings and its clock. */
+import {
+  atTheGrate,
+  diagnose,
+  epochOf,
+  foldLog,
+  heldWatch,
+  jobsByTime,
+  litAtMs,
+  MINUTE_MS,
+  withHandReadings,
+  type Log,
+  type Plan,
+  type Units,
+} from '@ostrin/core';
+import { fireSheet, spanOfTime } from '@ostrin/wording';
+import { useMemo } from 'react';
+import { useOutbox } from '../outbox/outbox';
+import { allEntries, cookClockMs, useLive } from '../store/live';
+import { useTick } from '../ui/useTick';
+import { degrees } from '../ui/words';
+import { readyWords } from './Reading';
+import { useForecast } from './useForecast';
+
+/** Everything that is known of the cook at this moment. */
+export function useCookNow(plan: Plan, id: string) {
+  const live = useLive();
+  const fast = (live.clock?.speed ?? 1) > 1;
+  const now = cookClockMs(live, useTick(fast ? 250 : 1000));
+  const taps = useOutbox((s) => s.taps);
+  const { cookId, entries: known } = live;
+  const entries = useMemo(
+    () => allEntries({ cookId, entries: known }, taps),
+    [cookId, known, taps],
+  );
+  const log = useMemo(() => foldLog(entries), [entries]);
+  const firstMeat = plan.request.meats[0]!.id;
+  const read = useMemo(
+    () => withHandReadings(live.readings, log, firstMeat),
+    [live.readings, log, firstMeat],
+  );
+  const forecast = useForecast(id, plan, log, read, now);
+  const domeOverGrateK = forecast?.domeOverGrateK ?? null;
+  const readings = useMemo(() => atTheGrate(read, domeOverGrateK), [read, domeOverGrateK]);
+  const lit = litAtMs(log);
+  const state = diagnose({
+    plan,
+    readings,
+    lines: log.lines,
+    nowMs: now,
+    litMs: lit,
+    fuelLeftFraction: forecast?.fuelLeftFraction ?? null,
+  });
+  const watch = useMemo(() => heldWatch(entries), [entries]);
+  const zero = lit ?? Math.max(live.startMs, now);
+  const jobs = jobsByTime(plan, log, { zeroMs: zero, forecast, serveMs: log.serveMs }, now);
+  const serveMs = log.serveMs ?? epochOf(plan.serveAt, plan.request.timeZone);
+  const ready = readyWords(plan, forecast, lit, {
+    offMs: offMs(log),
+    out: state.cause.code === 'fire-out',
+  });
+  return {
+    live,
+    now,
+    entries,
+    log,
+    watch,
+    forecast,
+    lit,
+    zero,
+    state,
+    read,
+    readings,
+    jobs,
+    ready,
+    serveMs,
+  };
+}
+
+export type CookNow = ReturnType<typeof useCookNow>;
+
+/** When the first piece came off; null while none has. */
+const offMs = (log: Log): number | null =>
+  log.lines.find((l) => l.body.kind === 'act' && l.body.action.do === 'meat-off')?.at ?? null;
+
+/** Whether more pieces went on than came off. */
+export const isMeatOn = (log: Log): boolean => {
+  const times = (what: string): number =>
+    log.lines.filter((l) => l.body.kind === 'act' && l.body.action.do === what).length;
+  return times('meat-on') > times('meat-off');
+};
+
+/** What the last reading was, where the pit is not read at the grate itself. */
+export function sourceWords({ read, now }: CookNow, units: Units): string | null {
+  const last = read.filter((r) => r.pitC !== null || r.domeC != null).at(-1);
+  if (!last || last.domeC == null) return null;
+  const min = (now - last.at) / MINUTE_MS;
+  const when = min < 1 ? 'now' : `${spanOfTime(min)} ago`;
+  return `From ${degrees(last.domeC, units)} in the lid, ${when}`;
+}
+
+/** A reading of the pit says where it stands now for so long, min. */
+const FRESH_MIN = 15;
+
+/** What the pit reads now, C; null where it was not read of late. */
+export function freshPitC({ readings, now }: CookNow): number | null {
+  const last = readings.filter((r) => r.pitC !== null).at(-1);
+  return last && now - last.at < FRESH_MIN * MINUTE_MS ? last.pitC : null;
+}
+
+/** The fire sheet of this moment. */
+export function sheetOf(plan: Plan, cook: CookNow, units: Units): string {
+  const { pitName } = cook.live;
+  const { entries, state, forecast, jobs, ready, readings } = cook;
+  const lastOf = (which: 'pitC' | 'coreC'): number | null =>
+    readings.filter((r) => r[which] !== null).at(-1)?.[which] ?? null;
+  return fireSheet({
+    plan,
+    pitName,
+    entries,
+    pitC: lastOf('pitC'),
+    coreC: lastOf('coreC'),
+    state,
+    forecast,
+    ready,
+    jobs,
+    units,
+  });
+}

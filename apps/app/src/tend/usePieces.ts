@@ -1,0 +1,131 @@
+/** Every piece of a cook with its own reading and its own window; the first one's come from the page's forecast. */
+import {
+  cutOf,
+  lastPieceReading,
+  litAtMs,
+  MINUTE_MS,
+  withHandReadings,
+  type Forecast,
+  type Log,
+  type Plan,
+  type ReadingRow,
+} from '@ostrin/core';
+import { capital } from '@ostrin/wording';
+import { useEffect, useRef, useState } from 'react';
+import { askForecast } from '../api/core';
+import { forecastInput } from './forecastInput';
+
+/** A piece as its chip tells it. */
+export interface PieceNow {
+  id: string;
+  name: string;
+  /** Its last reading; null where it was never read. */
+  read: { at: number; c: number } | null;
+  /** When it is ready, minutes after lighting: p10, p50, p90; null where that is not known. */
+  readyMin: [number, number, number] | null;
+  /** When it came off, epoch ms; null while it has not. */
+  offMs: number | null;
+  /** Whether it is the one to read next. */
+  next: boolean;
+}
+
+/** Cook minutes between two answers for the other pieces. */
+const EVERY_MIN = 10;
+/** A reading by hand still says how a piece stands for so long, min. */
+const FRESH_MIN = 30;
+
+/** Windows of all pieces but the first, asked one after another. */
+function useOtherWindows(
+  id: string,
+  plan: Plan,
+  log: Log,
+  readings: readonly ReadingRow[],
+  now: number,
+): ReadonlyMap<string, PieceNow['readyMin']> {
+  const [windows, setWindows] = useState(new Map<string, PieceNow['readyMin']>());
+  const busy = useRef(false);
+  const lit = litAtMs(log);
+  const slot = lit === null ? -1 : Math.floor((now - lit) / (EVERY_MIN * MINUTE_MS));
+  const said = log.lines.map((l) => `${l.id}@${l.at}`).join();
+  const latest = useRef({ log, readings });
+  useEffect(() => {
+    latest.current = { log, readings };
+  });
+  useEffect(() => {
+    const others = plan.request.meats.slice(1);
+    if (lit === null || slot < 0 || others.length === 0 || busy.current) return;
+    busy.current = true;
+    const ask = async (): Promise<void> => {
+      for (const { id: piece } of others) {
+        const { log: l, readings: wire } = latest.current;
+        // The probe by wire is in the first piece.
+        const bare = wire.map((r) => ({ ...r, coreC: null }));
+        const at = lit + slot * EVERY_MIN * MINUTE_MS;
+        const input = forecastInput(id, plan, l, withHandReadings(bare, l, piece), lit, at);
+        const { readyMin } = await askForecast({ ...input, piece });
+        setWindows((w) => new Map(w).set(piece, readyMin));
+      }
+    };
+    void ask().finally(() => {
+      busy.current = false;
+    });
+  }, [id, plan, lit, slot, said]);
+  return windows;
+}
+
+/** When a piece did something by the log; null where it did not. */
+const didAt = (log: Log, what: 'meat-on' | 'meat-off', meat: string): number | null =>
+  log.lines.find(
+    ({ body }) => body.kind === 'act' && body.action.do === what && body.action.meat === meat,
+  )?.at ?? null;
+
+/** A piece's name; those of one cut are numbered. */
+export function pieceName(plan: Plan, index: number): string {
+  const { meats } = plan.request;
+  const { cut } = meats[index]!;
+  const name = capital(cutOf(cut).short);
+  if (meats.filter((m) => m.cut === cut).length === 1) return name;
+  return `${name} ${meats.slice(0, index + 1).filter((m) => m.cut === cut).length}`;
+}
+
+/** All pieces as they stand. */
+export function usePieces(
+  id: string,
+  plan: Plan,
+  log: Log,
+  wire: readonly ReadingRow[],
+  forecast: Forecast | null,
+  now: number,
+): PieceNow[] {
+  const windows = useOtherWindows(id, plan, log, wire, now);
+  const pieces = plan.request.meats.map((m, i): PieceNow => {
+    const probed = i === 0 ? wire.filter((r) => r.coreC !== null).at(-1) : undefined;
+    const byWire = probed ? { at: probed.at, c: probed.coreC! } : null;
+    const byHand = lastPieceReading(log, m.id);
+    const read = byWire && (!byHand || byWire.at >= byHand.at) ? byWire : byHand;
+    return {
+      id: m.id,
+      name: pieceName(plan, i),
+      read,
+      readyMin: i === 0 ? (forecast?.readyMin ?? null) : (windows.get(m.id) ?? null),
+      offMs: didAt(log, 'meat-off', m.id),
+      next: false,
+    };
+  });
+  const next = toReadNext(
+    pieces.filter((p) => didAt(log, 'meat-on', p.id) !== null),
+    now,
+  );
+  return pieces.map((p) => ({ ...p, next: p.id === next }));
+}
+
+/** The piece on the pit to read next: of those not read of late the one that is ready first. */
+function toReadNext(on: readonly PieceNow[], now: number): string | null {
+  const stale = on.filter(
+    (p) => p.offMs === null && (!p.read || now - p.read.at > FRESH_MIN * MINUTE_MS),
+  );
+  const soonest = [...stale].sort(
+    (a, b) => (a.readyMin?.[0] ?? Infinity) - (b.readyMin?.[0] ?? Infinity),
+  );
+  return soonest[0]?.id ?? null;
+}

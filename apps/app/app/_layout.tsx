@@ -33,7 +33,7 @@ export default function Root() {
   useEffect(openLine, []);
   useEffect(() => void keepApp(keepLists), []);
   useEffect(() => {
-    const timer = setTimeout(() => void loadLazyComponents(), SETTLED_MS);
+    const timer = setTimeout(loadLazyComponents, SETTLED_MS);
     return () => clearTimeout(timer);
   }, []);
   return (

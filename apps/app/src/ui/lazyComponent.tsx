@@ -1,17 +1,22 @@
 /** Parts of the app that are fetched after the first page stands, so that the first page stands soon. */
 import { lazy, Suspense, type ComponentType } from 'react';
 
-const waiting: (() => Promise<unknown>)[] = [];
+/** Fetched later; null once the first page stands: from then on each is fetched as soon as it is known. */
+let waiting: (() => Promise<unknown>)[] | null = [];
+
+/** Fetches a part ahead of its use; it is tried again when it is shown. */
+const fetchAhead = (load: () => Promise<unknown>): void => void load().catch(() => undefined);
 
 /**
- * A component in a chunk of its own. It is fetched when it is first shown, or by `fetchTheRest` before that;
- * while it comes, nothing stands in its place.
+ * A component in a chunk of its own. It is fetched once the first page stands, or when it is first shown; while it
+ * comes, nothing stands in its place.
  */
 export function lazyComponent<P extends object>(
   load: () => Promise<{ default: ComponentType<P> }>,
 ): ComponentType<P> {
-  waiting.push(load);
-  const Part = lazy(load);
+  if (waiting) waiting.push(load);
+  else fetchAhead(load);
+  const Part = lazy(() => untilLoaded(load));
   return function Later(props: P) {
     return (
       <Suspense fallback={null}>
@@ -21,7 +26,22 @@ export function lazyComponent<P extends object>(
   };
 }
 
-/** Fetches what has not come yet, one after another, so that it is all there when the line goes down. */
-export async function loadLazyComponents(): Promise<void> {
-  while (waiting.length > 0) await waiting.shift()!().catch(() => undefined);
+/** Tries again so long after a failure, ms: what is fetched may not come while the server is away. */
+const AGAIN_MS = 1500;
+
+/** What `load` gives, however often the line fails before. */
+async function untilLoaded<T>(load: () => Promise<T>): Promise<T> {
+  for (;;) {
+    try {
+      return await load();
+    } catch {
+      await new Promise((done) => setTimeout(done, AGAIN_MS));
+    }
+  }
+}
+
+/** The first page stands: fetches what has not come yet, so that it is all there when the line goes down. */
+export function loadLazyComponents(): void {
+  waiting?.forEach(fetchAhead);
+  waiting = null;
 }

@@ -8,6 +8,7 @@ import { firstDraft, usePlanDraft } from '../src/store/planDraft';
 import { answerCalls, BOSUN, reply, type Call } from './help';
 // Fetched later in the browser; compiled now, not while a test waits for it.
 import '../src/plan/PlanSheet';
+import '../src/plan/StartSheet';
 
 let mockAsked: { request: Request; to: PlanListener }[] = [];
 jest.mock('../src/api/core', () => ({
@@ -75,7 +76,7 @@ it('asks for a plan at once, shows the rough one, then the full one, and starts 
   );
   expect(screen.getByTestId('job-hold')).toHaveTextContent(/Bowl vent/);
   fireEvent.press(screen.getByTestId('start-cook'));
-  fireEvent.press(screen.getByTestId('start-real'));
+  fireEvent.press(await screen.findByTestId('start-real'));
   await waitFor(() => expect(sent.some((s) => s.method === 'POST')).toBe(true));
 });
 

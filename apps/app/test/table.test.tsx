@@ -13,6 +13,7 @@ import { requestOf } from '../src/store/request';
 import { usePlanDraft } from '../src/store/planDraft';
 import { answerCalls, FIRST, NOW, reply, TWO, YARD, type Call } from './help';
 import '../src/plan/PlanSheet';
+import '../src/plan/StartSheet';
 import '../src/ui/FieldsForm';
 
 const mockNavigate = jest.fn();

@@ -46,10 +46,10 @@ export const FIRE_MEMBERS = 24;
 const READING_SD_K = { one: 1.2, least: 0.6 };
 /** A dial in the lid is read by eye, K. */
 const DIAL_SD_K = 2.5;
-
 /** Two readings in a row that are this far off to the same side confirm each other, standard deviations. */
 const CONFIRMS_SD = 2;
 
+/** Likely cooks that run along with a fire, and what was made of them so far. */
 export interface FireEstimator {
   /** The pit as its owner thinks of it. */
   scenario: Scenario;
@@ -73,6 +73,8 @@ export interface FireEstimator {
 export interface Surprise {
   /** End of its slot, min after lighting. */
   atMin: number;
+  /** Which thermometer. */
+  spot: PitSpot;
   /** Standard deviations of what was expected and of the reading together. */
   sd: number;
   /** The same in K: read less expected. */
@@ -138,7 +140,7 @@ export function follow(
   }
 }
 
-/** Gives every member what is done next; charcoal and splits are never quite what was said. */
+/** Gives every member what is done next. */
 function giveActions(members: readonly FireMember[], actions: readonly Action[]): void {
   if (actions.length === 0) return;
   for (const { cook } of members) {
@@ -171,8 +173,8 @@ function takeUp(estimator: FireEstimator, readings: readonly PitSighting[]): voi
     const sd = Math.max(one / Math.sqrt(here.length), READING_SD_K.least);
     const sighting = { value, sd, expected: members.map((m) => wouldRead(m, spot)) };
     const middle = mean(sighting.expected);
-    const last = surprises.at(-1);
-    const now = { atMin, sd: surprise(sighting), offK: value - middle };
+    const last = surprises.findLast((s) => s.spot === spot);
+    const now: Surprise = { atMin, spot, sd: surprise(sighting), offK: value - middle };
     surprises.push(now);
     const confirmed =
       last !== undefined &&
@@ -193,7 +195,7 @@ export interface FireState {
   fuelKg: Triple;
   /** Wood left, kg dry. */
   woodKg: Triple;
-  /** Charcoal burnt in the last hour or since lighting, kg as bought an hour. */
+  /** Charcoal burnt since lighting, kg as bought an hour. */
   burnKgPerH: Triple;
   /** Ash among the coals, kg. */
   ashKg: Triple;

@@ -119,14 +119,17 @@ function airsOfFire(
   });
 }
 
+/** How much of what a pit does by itself tending takes away in the long run; the rest is left inside its band. */
+const TENDED_SHARE = 0.75;
+
 /** A pit is tended: what it would do by itself is brought to its target over an hour or so. By how much, K. */
 const tendingK = (targetC: number, byItselfC: number, sinceMin: number): number =>
-  (targetC - byItselfC) * (1 - Math.exp(-sinceMin / OFFSET_MEMORY_MIN));
+  TENDED_SHARE * (targetC - byItselfC) * (1 - Math.exp(-sinceMin / OFFSET_MEMORY_MIN));
 
 /** A pit that is expected to leave its target by more than this is not left alone, K. */
 const TENDED_K = 15;
 
-/** Where a pit is brought to at a minute: to what was expected of it, or to its target where that is far off. */
+/** Where a pit is brought to at a minute: to what was expected of it, and the nearer to its target the further that is off. */
 function targetsOf({ control, actions }: Scenario, expected: PitTrace): (atMin: number) => number {
   const changes = actions
     .flatMap((a) => (a.do === 'set-target' ? [a] : []))
@@ -134,7 +137,9 @@ function targetsOf({ control, actions }: Scenario, expected: PitTrace): (atMin: 
   return (atMin) => {
     const byItself = expected.pitC[Math.round(atMin)]!;
     const target = changes.findLast((c) => c.atMin <= atMin)?.targetC ?? control.targetC;
-    return target === undefined || Math.abs(byItself - target) < TENDED_K ? byItself : target;
+    if (target === undefined) return byItself;
+    const off = byItself - target;
+    return target + off * Math.exp(-((off / TENDED_K) ** 2));
   };
 }
 

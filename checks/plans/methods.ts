@@ -23,7 +23,7 @@ import {
 } from '@ostrin/core/internals';
 import { planDocument } from '@ostrin/wording';
 import { ruleOfThumbOperator } from './ruleOfThumb';
-import type { Case } from './requests';
+import { askedMs, type Case } from './requests';
 
 /** Judged from so long after lighting, and after the cold food went on, until the food is ready, min. */
 const SETTLED = { lit: 90, loaded: 60 };
@@ -209,7 +209,7 @@ export function runAllMethods(c: Case): Record<MethodName, MethodOutcome> {
   const { request } = c;
   const { pitC } = request.pits[0]!.pace;
   const { preset } = request.pits[0]!.cooker;
-  const nowMs = epochOf(request.serveAt, request.timeZone) - 60 * 60 * MINUTE_MS;
+  const nowMs = askedMs(request);
   const seed = seedFrom(c.truth);
   const fire = ruleFire(request);
   const thumb = {

@@ -1,5 +1,7 @@
 /** Sixty wishes, twelve for each family of pits, from a fixed seed: what plans are measured on. */
 import {
+  epochOf,
+  HOUR_MS,
   PRESETS,
   seeded,
   type ArrangementId,
@@ -119,10 +121,17 @@ function caseOf(family: Family, n: number, random: Random): Omit<Case, 'truth'> 
   };
 }
 
+/** When a case's plan is asked for: 60 hours before it is served, epoch ms. */
+export const askedMs = ({ serveAt, timeZone }: Request): number =>
+  epochOf(serveAt, timeZone) - 60 * HOUR_MS;
+
+/** The families of pits, in the order of their cases. */
+export const FAMILIES = Object.keys(KITS) as Family[];
+
 /** So many of each family of a seed, always the same; the sixty that are published when nothing is named. */
 export function cases(seed = SEED, perFamily = PER_FAMILY): Case[] {
   const random = seeded(seed);
-  return (Object.keys(KITS) as Family[]).flatMap((family) =>
+  return FAMILIES.flatMap((family) =>
     Array.from({ length: perFamily }, (_, n) => {
       const made = caseOf(family, n, random);
       return { ...made, truth: `truth/${made.id}${seed === SEED ? '' : `/${seed}`}` };

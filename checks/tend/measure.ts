@@ -12,9 +12,10 @@ import {
   type Action,
   type Family,
   type FireEstimator,
+  type PitSighting,
   type ProbeReading,
 } from '@ostrin/core/internals';
-import { cases, type Case } from '../plans/requests';
+import { cases, FAMILIES, type Case } from '../plans/requests';
 import { planOf } from './truePit';
 import { trueCook, type TrueCook } from './truth';
 
@@ -65,10 +66,6 @@ const byHand = (t: TrueCook): ProbeReading[] =>
       coreC: atMin % BY_HAND.meatMin === 0 ? coreC : null,
     }));
 
-/** What was read at the spot that is read, minute and C. */
-const readAt = (readings: readonly ProbeReading[]): { atMin: number; c: number }[] =>
-  pitSightings(readings).map(({ atMin, c }) => ({ atMin, c }));
-
 /** The estimate's reading half an hour on: of the thermometer that is read, as the members think it reads. */
 function expectedAhead(estimator: FireEstimator, t: TrueCook, dome: boolean): number {
   const runs = membersAhead(estimator, AHEAD.min, t.done, AHEAD.members);
@@ -85,7 +82,6 @@ function errorsOf(
 ): Errors {
   const estimator = createFireEstimator(t.scenario, { seed: 3 });
   const sightings = pitSightings(readings);
-  const read = readAt(readings);
   const out: Errors = { ahead: [], held: [], trend: [] };
   const end = t.doneMin ?? t.endMin;
   for (let now = SLOT_MIN; now + AHEAD.min <= end; now += SLOT_MIN) {
@@ -95,10 +91,10 @@ function errorsOf(
     if (now < AHEAD.fromMin || now % AHEAD.everyMin !== 0) continue;
     const then = t.readings[2 * (now + AHEAD.min)];
     const truth = dome ? then?.domeC : then?.pitC;
-    const held = heldC(read, now, dome ? BY_HAND.dialMin + 1 : 3);
+    const held = heldC(sightings, now, dome ? BY_HAND.dialMin + 1 : 3);
     if (truth === null || truth === undefined || held === null) continue;
     const every = dome ? BY_HAND.dialMin : TREND_MIN;
-    const before = heldC(read, now - every, dome ? 1 : 3) ?? held;
+    const before = heldC(sightings, now - every, dome ? 1 : 3) ?? held;
     out.ahead.push(Math.abs(expectedAhead(estimator, t, dome) - truth));
     out.held.push(Math.abs(held - truth));
     out.trend.push(Math.abs(held + ((held - before) * AHEAD.min) / every - truth));
@@ -107,11 +103,7 @@ function errorsOf(
 }
 
 /** Mean of the readings of the last minutes; null where there are none. */
-function heldC(
-  read: readonly { atMin: number; c: number }[],
-  nowMin: number,
-  overMin: number,
-): number | null {
+function heldC(read: readonly PitSighting[], nowMin: number, overMin: number): number | null {
   const last = read.filter((r) => r.atMin <= nowMin && r.atMin > nowMin - overMin);
   return last.length === 0 ? null : mean(last.map((r) => r.c));
 }
@@ -166,11 +158,9 @@ export function measureCook(c: Case): Measured {
   };
 }
 
-const FAMILIES = 5;
-
 /** The cases of a seed, as many of each family. */
 export const tendCases = (seed: number, cooks: number): Case[] =>
-  cases(seed, Math.ceil(cooks / FAMILIES));
+  cases(seed, Math.ceil(cooks / FAMILIES.length));
 
 const round = (v: number, digits = 3): number => Number(v.toFixed(digits));
 const middle = (of: readonly number[]): number =>

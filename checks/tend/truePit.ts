@@ -15,7 +15,7 @@ import {
   type Weather,
 } from '@ostrin/core/internals';
 import { planDocument } from '@ostrin/wording';
-import type { Case } from '../plans/requests';
+import { askedMs, type Case } from '../plans/requests';
 
 export const LONGEST_MIN = 1500;
 /** The middle at which a piece is called done, C. */
@@ -48,8 +48,7 @@ export function planOf(c: Case): PlannedCase {
   // Called done by temperature: tenderness shows only by feel, temperature on a probe.
   const meats = c.request.meats.map((m) => ({ ...m, done: { coreC: DONE_C } }));
   const request = { ...c.request, meats };
-  const nowMs = epochOf(request.serveAt, request.timeZone) - 60 * 60 * MINUTE_MS;
-  const plan = planDocument(request, { nowMs, members: 8, knownPolicies: KNOWN });
+  const plan = planDocument(request, { nowMs: askedMs(request), members: 8, knownPolicies: KNOWN });
   const litMs = epochOf(plan.lightAt, request.timeZone);
   const onMin = Math.round((epochOf(plan.meatOnAt[0]!, request.timeZone) - litMs) / MINUTE_MS);
   const planned = plan.scenarios[0]!;

@@ -3,8 +3,6 @@ import { planDocument } from '@ostrin/wording';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { useState } from 'react';
 import { useSettings } from '../src/store/settings';
-import { requestOf } from '../src/store/request';
-import { firstDraft, usePlanDraft } from '../src/store/planDraft';
 import { useOutbox } from '../src/outbox/outbox';
 import { useLive } from '../src/store/live';
 import { logDeeds, openLog } from '../src/store/logging';
@@ -19,29 +17,14 @@ import {
   retime,
   ventsNow,
 } from '../src/tend/actions';
-import { BOSUN } from './help';
+import { freshCook, kept, PLAN, press, T0, wish } from './openCook';
 // Parts that are fetched later are compiled now, not while a test waits for them.
 import '../src/tend/ReadSheet';
 import '../src/ui/FieldsForm';
 
-const wish = requestOf({ ...firstDraft(Date.UTC(2027, 4, 14), 'UTC') }, [BOSUN], METRIC);
-const PLAN = planDocument(wish, { nowMs: 0, members: 1 });
-const T0 = Date.UTC(2027, 4, 15, 8);
-
 const log = () => foldLog(openLog());
-/** Lets what was touched be kept. */
-const kept = () => act(async () => void (await new Promise((done) => setTimeout(done, 5))));
-const press = (name: string | RegExp) => fireEvent.press(screen.getByRole('button', { name }));
 
-let cooks = 0;
-
-beforeEach(() => {
-  global.fetch = jest.fn(() => new Promise<Response>(() => undefined));
-  usePlanDraft.setState(firstDraft(Date.UTC(2027, 4, 14), 'UTC'));
-  useSettings.setState({ units: METRIC });
-  // Each test has a cook of its own: what was kept for others is not in its log.
-  useLive.setState({ cookId: `c${++cooks}`, entries: [], plan: PLAN, connection: 'live' });
-});
+beforeEach(freshCook);
 
 describe('the log pad', () => {
   const Pad = () => {

@@ -1,37 +1,20 @@
 import { METRIC, cutOf, piecesPerMeat } from '@ostrin/core';
-import { planDocument } from '@ostrin/wording';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { PlanSentence } from '../src/plan/PlanSentence';
 import { useSettings } from '../src/store/settings';
 import { requestOf } from '../src/store/request';
 import { firstDraft, stepMass, usePlanDraft } from '../src/store/planDraft';
-import { useLive } from '../src/store/live';
 import { openLog } from '../src/store/logging';
 import { JobCard } from '../src/tend/JobCard';
 import { importBody } from '../src/log/ImportButton';
 import { taken } from '../src/ui/useKeyDown';
 import { BOSUN } from './help';
+import { freshCook, kept, PLAN, press, T0 } from './openCook';
 // Parts that are fetched later are compiled now, not while a test waits for them.
 import '../src/plan/PlanSheet';
 import '../src/ui/FieldsForm';
 
-const wish = requestOf({ ...firstDraft(Date.UTC(2027, 4, 14), 'UTC') }, [BOSUN], METRIC);
-const PLAN = planDocument(wish, { nowMs: 0, members: 1 });
-const T0 = Date.UTC(2027, 4, 15, 8);
-
-/** Lets what was touched be kept. */
-const kept = () => act(async () => void (await new Promise((done) => setTimeout(done, 5))));
-const press = (name: string | RegExp) => fireEvent.press(screen.getByRole('button', { name }));
-
-let cooks = 0;
-
-beforeEach(() => {
-  global.fetch = jest.fn(() => new Promise<Response>(() => undefined));
-  usePlanDraft.setState(firstDraft(Date.UTC(2027, 4, 14), 'UTC'));
-  useSettings.setState({ units: METRIC });
-  // Each test has a cook of its own: what was kept for others is not in its log.
-  useLive.setState({ cookId: `c${++cooks}`, entries: [], plan: PLAN, connection: 'live' });
-});
+beforeEach(freshCook);
 
 describe('the planning sentence', () => {
   it('is a whole, sensible sentence at first sight', () => {

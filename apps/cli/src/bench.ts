@@ -1,11 +1,10 @@
 /** Timings as ratios inside one run, against the reference kernel. */
 import { plan, presetOf, quantile, simulate } from '@ostrin/core';
 import { estimatePiece } from '@ostrin/core/internals';
-import { availableParallelism } from 'node:os';
 import { setTimeout as sleep } from 'node:timers/promises';
-import { Worker } from 'node:worker_threads';
 import { allocatedKbPerHour } from './allocations';
 import { COOKS, cookIn, HELD, READ, REQUESTS, TWO_PIECES } from './cases';
+import { inShares } from './inShares';
 import { referenceKernel } from './kernel';
 
 /** How fires are held, kept from plan to plan as the app's worker keeps it. */
@@ -45,38 +44,27 @@ function against(work: () => unknown, now: () => number, rounds = ROUNDS) {
  * the main thread was held up at most.
  */
 async function ensemble(now: () => number) {
-  const shares = availableParallelism();
   let reports = 0;
   let running = true;
   const began = now();
-  const ended = Promise.all(
-    Array.from({ length: shares }, (_, share) => {
-      const worker = new Worker(new URL('./ensemble.worker.js', import.meta.url), {
-        workerData: {
-          scenario: cookIn('kettle-57'),
-          parameters: presetOf('kettle-57').parameters,
-          count: ENSEMBLE,
-          share,
-          shares,
-        },
-      });
-      return new Promise<void>((resolve, reject) => {
-        worker.on('message', () => reports++);
-        worker.on('error', reject);
-        worker.on('exit', () => resolve());
-      });
-    }),
-  ).finally(() => (running = false));
+  const work = {
+    scenario: cookIn('kettle-57'),
+    parameters: presetOf('kettle-57').parameters,
+    count: ENSEMBLE,
+  };
+  const ended = inShares('./ensemble.worker.js', work, () => reports++).finally(
+    () => (running = false),
+  );
   let longest = 0;
   while (running) {
     const before = now();
     await sleep(TICK_MS);
     longest = Math.max(longest, now() - before - TICK_MS);
   }
-  await ended;
+  const workers = await ended;
   return {
     members: ENSEMBLE,
-    workers: shares,
+    workers,
     seconds: Number(((now() - began) / 1000).toFixed(1)),
     progressReports: reports,
     longestMainThreadDelayMs: Number(longest.toFixed(1)),

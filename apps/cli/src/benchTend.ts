@@ -1,26 +1,14 @@
 /** `ostrin bench --tend`: how well a fire and its meat are known from their readings, in true cooks. */
-import { availableParallelism } from 'node:os';
-import { Worker } from 'node:worker_threads';
 import { poolTend, type Measured } from '../../../checks/tend/measure';
+import { inShares } from './inShares';
 
 /** The seed and the number of cooks where none is named. */
 const USUAL = { seed: 20270515, cooks: 100 };
 
-/** Measures the cooks of a seed in as many workers as the machine has cores, started from the build. */
+/** Measures the cooks of a seed. */
 async function measureAll(seed: number, cooks: number): Promise<Measured[]> {
-  const shares = availableParallelism();
   const found: Measured[] = [];
-  await Promise.all(
-    Array.from({ length: shares }, (_, share) => {
-      const workerData = { seed, cooks, share, shares };
-      const worker = new Worker(new URL('./tend.worker.js', import.meta.url), { workerData });
-      return new Promise<void>((resolve, reject) => {
-        worker.on('message', (m: Measured) => found.push(m));
-        worker.on('error', reject);
-        worker.on('exit', () => resolve());
-      });
-    }),
-  );
+  await inShares('./tend.worker.js', { seed, cooks }, (m: Measured) => found.push(m));
   // In one order, whichever worker was quicker.
   return found.sort((a, b) => a.id.localeCompare(b.id, 'en', { numeric: true }));
 }

@@ -136,6 +136,7 @@ export type { ForecastInput } from './tend/likelyCooks';
 export {
   actionsOf,
   alreadyLogged,
+  deedAtMs,
   type Entry,
   type EntryBody,
   entryProblem,

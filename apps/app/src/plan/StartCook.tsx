@@ -7,7 +7,7 @@ import { Text, View } from 'react-native';
 import { v4 as newId } from 'uuid';
 import { useCooks, useStartCooks } from '../api/queries';
 import { keepEntries } from '../outbox/outbox';
-import { entryOf, type Deed } from '../store/logging';
+import { deedsOf, entryOf, type Deed } from '../store/logging';
 import { titleOf } from '../store/names';
 import { Button } from '../ui/Button';
 import { lazyComponent } from '../ui/lazyComponent';
@@ -31,13 +31,7 @@ const BEFORE_LIT = ['lay', 'chimney', 'light'];
 
 /** What was done by the time a fire was lit, as the plan has it. */
 const litDeeds = (plan: Plan): Deed[] =>
-  plan.jobs
-    .filter((j) => BEFORE_LIT.includes(j.id))
-    .flatMap((j): Deed[] =>
-      j.logs.length === 0
-        ? [{ body: { kind: 'job' }, jobId: j.id }]
-        : j.logs.map((action) => ({ body: { kind: 'act', action }, jobId: j.id })),
-    );
+  plan.jobs.filter((j) => BEFORE_LIT.includes(j.id)).flatMap(deedsOf);
 
 /** Starts what is planned, or says what stands in the way. */
 export function StartCook({ plan, ready, why }: Props) {

@@ -1,6 +1,6 @@
 /** Writing into the log of the open cook: each tap is kept before it is shown. */
 import type { Access } from '@ostrin/contract/types';
-import type { Entry, EntryBody } from '@ostrin/core';
+import type { Entry, EntryBody, PlanJob } from '@ostrin/core';
 import { v4 as newId } from 'uuid';
 import { queryClient } from '../api/queries';
 import { keepEntries, useOutbox } from '../outbox/outbox';
@@ -13,6 +13,12 @@ export interface Deed {
   /** The job it does. */
   jobId?: string;
 }
+
+/** What doing a job logs: its actions, or a plain line when it moves nothing. */
+export const deedsOf = (job: PlanJob): Deed[] =>
+  job.logs.length === 0
+    ? [{ body: { kind: 'job' }, jobId: job.id }]
+    : job.logs.map((action) => ({ body: { kind: 'act', action }, jobId: job.id }));
 
 /** An entry of this device and whoever uses it. */
 export function entryOf({ body, jobId }: Deed, at: number): Entry {

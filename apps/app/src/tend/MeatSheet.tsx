@@ -2,7 +2,6 @@
 import {
   cutOf,
   doneByFeel,
-  localOf,
   MINUTE_MS,
   type Entry,
   type ForecastInput,
@@ -19,7 +18,7 @@ import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { Sheet } from '../ui/Sheet';
 import { Heading } from '../ui/Title';
-import { clockOf, degrees } from '../ui/words';
+import { degrees, roughClock } from '../ui/words';
 import { logAction } from './actions';
 import { useOutlook } from './useOutlook';
 import { WrapOptions } from './WrapOptions';
@@ -44,13 +43,7 @@ export function MeatSheet({ plan, log, input, lit, now, onLogged, onClose }: Pro
   const { outlook, failure } = useOutlook(input);
   const meat = plan.request.meats[0]!;
   const cut = cutOf(meat.cut);
-  const clock = (min: number): string =>
-    clockOf(
-      localOf(
-        Math.round((lit + min * MINUTE_MS) / (5 * MINUTE_MS)) * 5 * MINUTE_MS,
-        plan.request.timeZone,
-      ),
-    );
+  const clock = (min: number): string => roughClock(lit + min * MINUTE_MS, plan.request.timeZone);
   const put = (action: PlanLog): void => {
     void logAction(plan, log, action, now).then(onLogged);
     onClose();

@@ -3,7 +3,7 @@ import { localOf, MINUTE_MS, type Plan } from '@ostrin/core';
 import { spanOfTime } from '@ostrin/wording';
 import { ScrollView, Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
-import { clockOf, degrees } from '../ui/words';
+import { clockOf, degrees, roughClock } from '../ui/words';
 import type { PieceNow } from './usePieces';
 
 interface Props {
@@ -14,16 +14,13 @@ interface Props {
   now: number;
 }
 
-const FIVE_MIN_MS = 5 * MINUTE_MS;
-
 export function PieceChips({ plan, pieces, lit, now }: Props) {
   const units = useSettings((s) => s.units);
-  const clock = (ms: number): string => clockOf(localOf(ms, plan.request.timeZone));
+  const zone = plan.request.timeZone;
   const window = ({ readyMin, offMs }: PieceNow): string => {
-    if (offMs !== null) return `off ${clock(offMs)}`;
+    if (offMs !== null) return `off ${clockOf(localOf(offMs, zone))}`;
     if (!readyMin || lit === null) return 'not known yet';
-    const at = (min: number): string =>
-      clock(Math.round((lit + min * MINUTE_MS) / FIVE_MIN_MS) * FIVE_MIN_MS);
+    const at = (min: number): string => roughClock(lit + min * MINUTE_MS, zone);
     return `${at(readyMin[0])}–${at(readyMin[2])}`;
   };
   const reading = ({ read }: PieceNow): string => {

@@ -14,7 +14,7 @@ import { Pressable, Text, View } from 'react-native';
 import { lastValue } from '../strip/model';
 import { useSettings } from '../store/settings';
 import { useLayout } from '../ui/layout';
-import { clockOf, degrees } from '../ui/words';
+import { clockOf, degrees, roughClock } from '../ui/words';
 import { BandScale } from './BandScale';
 
 interface Props {
@@ -61,10 +61,7 @@ export function readyWords(
   if (offMs !== null) return `off ${clockOf(localOf(offMs, zone))}`;
   if (out) return 'not in sight';
   if (forecast?.readyMin && litMs !== null) {
-    const say = (min: number): string =>
-      clockOf(
-        localOf(Math.round((litMs + min * MINUTE_MS) / (5 * MINUTE_MS)) * 5 * MINUTE_MS, zone),
-      );
+    const say = (min: number): string => roughClock(litMs + min * MINUTE_MS, zone);
     return `ready ${say(forecast.readyMin[0])}–${say(forecast.readyMin[2])}`;
   }
   // What the plan said holds only until the fire burns.

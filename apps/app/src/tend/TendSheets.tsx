@@ -1,5 +1,5 @@
 /** The sheet that is open over a cook under way. */
-import { litAtMs, localOf, type Entry, type Plan } from '@ostrin/core';
+import { localOf, type Entry, type Plan } from '@ostrin/core';
 import { useSettings } from '../store/settings';
 import { clockOf } from '../ui/words';
 import { doJob, skipJob } from './actions';
@@ -30,7 +30,7 @@ interface Props {
 
 export function TendSheets({ open, setOpen, plan, id, cook, mayLog, awake, onLogged }: Props) {
   const units = useSettings((s) => s.units);
-  const { now, log, zero } = cook;
+  const { now, log, lit, zero } = cook;
   const onClose = (): void => setOpen(null);
   switch (open?.of) {
     case undefined:
@@ -42,7 +42,6 @@ export function TendSheets({ open, setOpen, plan, id, cook, mayLog, awake, onLog
       ) : null;
     }
     case 'meat': {
-      const lit = litAtMs(log);
       const input = lit === null ? null : forecastInput(id, plan, log, cook.read, lit, now);
       return <MeatSheet {...{ plan, log, input, lit: zero, now, onLogged, onClose }} />;
     }

@@ -1,19 +1,19 @@
 /** What the log pad and the job card write. One tap, one entry, sensible figures. */
 import {
   type Entry,
-  type EntryBody,
   type Log,
   type LogLine,
   MINUTE_MS,
   type Plan,
   type PlanJob,
   type PlanLog,
+  deedAtMs,
   foldLog,
   jobsAhead,
   lastVents,
   litAtMs,
 } from '@ostrin/core';
-import { logDeeds, openLog, type Deed } from '../store/logging';
+import { deedsOf, logDeeds, openLog, type Deed } from '../store/logging';
 
 /** Pieces that one tap on Fuel means until corrected. */
 export const FUEL_TAP_PIECES = 6;
@@ -59,14 +59,7 @@ export function fuelTap(plan: Plan, log: Log, at: number): Feed {
 /** What can be done with the meat next: of each piece its next step, the one that comes first in the plan. */
 export function nextMeat(plan: Plan, log: Log): PlanLog | null {
   const steps = plan.request.meats.flatMap((meat): PlanLog[] => {
-    const done = (what: string): boolean =>
-      log.lines.some(
-        ({ body }) =>
-          body.kind === 'act' &&
-          body.action.do === what &&
-          'meat' in body.action &&
-          body.action.meat === meat.id,
-      );
+    const done = (what: PlanLog['do']): boolean => deedAtMs(log, what, meat.id) !== null;
     if (!done('meat-on')) return [{ do: 'meat-on', meat: meat.id }];
     if (done('meat-off')) return [];
     return meat.wrap.with !== 'none' && !done('wrap')
@@ -88,14 +81,7 @@ export async function doJob(job: PlanJob, at: number): Promise<Entry[]> {
   if (beingDone.has(job) || foldLog(openLog()).jobsDone.has(job.id)) return [];
   beingDone.add(job);
   try {
-    const bodies: EntryBody[] =
-      job.logs.length === 0
-        ? [{ kind: 'job' }]
-        : job.logs.map((action) => ({ kind: 'act', action }));
-    return await logDeeds(
-      bodies.map((body) => ({ body, jobId: job.id })),
-      at,
-    );
+    return await logDeeds(deedsOf(job), at);
   } finally {
     beingDone.delete(job);
   }

@@ -1,6 +1,7 @@
 /** Everything that the page of a cook under way shows, worked out from its log, its readings and its clock. */
 import {
   atTheGrate,
+  deedAtMs,
   diagnose,
   epochOf,
   foldLog,
@@ -56,7 +57,8 @@ export function useCookNow(plan: Plan, id: string) {
   const jobs = jobsByTime(plan, log, { zeroMs: zero, forecast, serveMs: log.serveMs }, now);
   const serveMs = log.serveMs ?? epochOf(plan.serveAt, plan.request.timeZone);
   const ready = readyWords(plan, forecast, lit, {
-    offMs: offMs(log),
+    // The first piece to come off.
+    offMs: deedAtMs(log, 'meat-off'),
     out: state.cause.code === 'fire-out',
   });
   return {
@@ -79,10 +81,6 @@ export function useCookNow(plan: Plan, id: string) {
 
 export type CookNow = ReturnType<typeof useCookNow>;
 
-/** When the first piece came off; null while none has. */
-const offMs = (log: Log): number | null =>
-  log.lines.find((l) => l.body.kind === 'act' && l.body.action.do === 'meat-off')?.at ?? null;
-
 /** Whether more pieces went on than came off. */
 export const isMeatOn = (log: Log): boolean => {
   const times = (what: string): number =>
@@ -92,7 +90,7 @@ export const isMeatOn = (log: Log): boolean => {
 
 /** What the last reading was, where the pit is not read at the grate itself. */
 export function sourceWords({ read, now }: CookNow, units: Units): string | null {
-  const last = read.filter((r) => r.pitC !== null || r.domeC != null).at(-1);
+  const last = read.findLast((r) => r.pitC !== null || r.domeC != null);
   if (!last || last.domeC == null) return null;
   const min = (now - last.at) / MINUTE_MS;
   const when = min < 1 ? 'now' : `${spanOfTime(min)} ago`;
@@ -104,7 +102,7 @@ const FRESH_MIN = 15;
 
 /** What the pit reads now, C; null where it was not read of late. */
 export function freshPitC({ readings, now }: CookNow): number | null {
-  const last = readings.filter((r) => r.pitC !== null).at(-1);
+  const last = readings.findLast((r) => r.pitC !== null);
   return last && now - last.at < FRESH_MIN * MINUTE_MS ? last.pitC : null;
 }
 
@@ -113,7 +111,7 @@ export function sheetOf(plan: Plan, cook: CookNow, units: Units): string {
   const { pitName } = cook.live;
   const { entries, state, forecast, jobs, ready, readings } = cook;
   const lastOf = (which: 'pitC' | 'coreC'): number | null =>
-    readings.filter((r) => r[which] !== null).at(-1)?.[which] ?? null;
+    readings.findLast((r) => r[which] !== null)?.[which] ?? null;
   return fireSheet({
     plan,
     pitName,

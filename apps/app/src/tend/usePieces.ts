@@ -1,8 +1,8 @@
 /** Every piece of a cook with its own reading and its own window; the first one's come from the page's forecast. */
 import {
   cutOf,
+  deedAtMs,
   lastPieceReading,
-  litAtMs,
   MINUTE_MS,
   withHandReadings,
   type Forecast,
@@ -11,9 +11,10 @@ import {
   type ReadingRow,
 } from '@ostrin/core';
 import { capital } from '@ostrin/wording';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { askForecast } from '../api/core';
 import { forecastInput } from './forecastInput';
+import { useAskedWhenDue } from './useAskedWhenDue';
 
 /** A piece as its chip tells it. */
 export interface PieceNow {
@@ -43,41 +44,21 @@ function useOtherWindows(
   now: number,
 ): ReadonlyMap<string, PieceNow['readyMin']> {
   const [windows, setWindows] = useState(new Map<string, PieceNow['readyMin']>());
-  const busy = useRef(false);
-  const lit = litAtMs(log);
-  const slot = lit === null ? -1 : Math.floor((now - lit) / (EVERY_MIN * MINUTE_MS));
-  const said = log.lines.map((l) => `${l.id}@${l.at}`).join();
-  const latest = useRef({ log, readings });
-  useEffect(() => {
-    latest.current = { log, readings };
-  });
-  useEffect(() => {
-    const others = plan.request.meats.slice(1);
-    if (lit === null || slot < 0 || others.length === 0 || busy.current) return;
-    busy.current = true;
-    const ask = async (): Promise<void> => {
+  const others = plan.request.meats.slice(1);
+  useAskedWhenDue(
+    { log, nowMs: now, everyMin: EVERY_MIN, wanted: others.length > 0 },
+    async (lit, at) => {
+      // The probe by wire is in the first piece.
+      const bare = readings.map((r) => ({ ...r, coreC: null }));
       for (const { id: piece } of others) {
-        const { log: l, readings: wire } = latest.current;
-        // The probe by wire is in the first piece.
-        const bare = wire.map((r) => ({ ...r, coreC: null }));
-        const at = lit + slot * EVERY_MIN * MINUTE_MS;
-        const input = forecastInput(id, plan, l, withHandReadings(bare, l, piece), lit, at);
+        const input = forecastInput(id, plan, log, withHandReadings(bare, log, piece), lit, at);
         const { readyMin } = await askForecast({ ...input, piece });
         setWindows((w) => new Map(w).set(piece, readyMin));
       }
-    };
-    void ask().finally(() => {
-      busy.current = false;
-    });
-  }, [id, plan, lit, slot, said]);
+    },
+  );
   return windows;
 }
-
-/** When a piece did something by the log; null where it did not. */
-const didAt = (log: Log, what: 'meat-on' | 'meat-off', meat: string): number | null =>
-  log.lines.find(
-    ({ body }) => body.kind === 'act' && body.action.do === what && body.action.meat === meat,
-  )?.at ?? null;
 
 /** A piece's name; those of one cut are numbered. */
 export function pieceName(plan: Plan, index: number): string {
@@ -99,7 +80,7 @@ export function usePieces(
 ): PieceNow[] {
   const windows = useOtherWindows(id, plan, log, wire, now);
   const pieces = plan.request.meats.map((m, i): PieceNow => {
-    const probed = i === 0 ? wire.filter((r) => r.coreC !== null).at(-1) : undefined;
+    const probed = i === 0 ? wire.findLast((r) => r.coreC !== null) : undefined;
     const byWire = probed ? { at: probed.at, c: probed.coreC! } : null;
     const byHand = lastPieceReading(log, m.id);
     const read = byWire && (!byHand || byWire.at >= byHand.at) ? byWire : byHand;
@@ -108,12 +89,12 @@ export function usePieces(
       name: pieceName(plan, i),
       read,
       readyMin: i === 0 ? (forecast?.readyMin ?? null) : (windows.get(m.id) ?? null),
-      offMs: didAt(log, 'meat-off', m.id),
+      offMs: deedAtMs(log, 'meat-off', m.id),
       next: false,
     };
   });
   const next = toReadNext(
-    pieces.filter((p) => didAt(log, 'meat-on', p.id) !== null),
+    pieces.filter((p) => deedAtMs(log, 'meat-on', p.id) !== null),
     now,
   );
   return pieces.map((p) => ({ ...p, next: p.id === next }));

@@ -1,5 +1,5 @@
 /** Times and temperatures as the page says them. */
-import { fromC, type Units } from '@ostrin/core';
+import { fromC, localOf, MINUTE_MS, type Units } from '@ostrin/core';
 import { format } from 'date-fns/format';
 
 /** A wall-clock text as a Date whose own fields show that clock, for date-fns. */
@@ -16,6 +16,10 @@ export const deviceZone = Intl.DateTimeFormat().resolvedOptions().timeZone || 'U
 
 /** `18:30`. */
 export const clockOf = (local: string): string => local.slice(11, 16);
+const FIVE_MIN_MS = 5 * MINUTE_MS;
+/** `15:05`: an instant of a forecast, epoch ms, as sure as it is: to five minutes. */
+export const roughClock = (ms: number, zone: string): string =>
+  clockOf(localOf(Math.round(ms / FIVE_MIN_MS) * FIVE_MIN_MS, zone));
 /** `Sat 15 May`. */
 export const dayOf = (local: string): string => format(asDate(local), 'EEE d MMM');
 /** `Saturday 15 May`; day and month stay on one line. */

@@ -38,7 +38,8 @@ const pastOf = ({ scenario, done, seed }: FireRecord, sightings: PitSighting[], 
     scenario.cooker,
     scenario.fire,
     scenario.weather,
-    scenario.meats,
+    // How a piece is to be wrapped is no part of its fire: only wraps that were done are.
+    scenario.meats.map((m) => ({ ...m, wrap: undefined })),
     seed,
     done.filter((a) => a.atMin <= atMin),
     sightings.filter((s) => s.atMin <= atMin),
@@ -47,7 +48,10 @@ const pastOf = ({ scenario, done, seed }: FireRecord, sightings: PitSighting[], 
 export class FollowedFire {
   private known: { estimator: FireEstimator; past: string } | null = null;
 
-  /** The estimate at `record.nowMin`, the same as if it were made anew. Null for a scenario without a fire. */
+  /**
+   * The estimate at `record.nowMin`, the same as if it were made anew; it is to be read before the next question. Null
+   * for a scenario without a fire.
+   */
   at(record: FireRecord): FireEstimator | null {
     const { scenario, done, nowMin, seed } = record;
     if (!scenario.fire) return null;
@@ -59,8 +63,11 @@ export class FollowedFire {
       before.past === pastOf(record, sightings, before.estimator.atMin);
     const estimator = goesOn ? before.estimator : createFireEstimator(scenario, { seed });
     const whole = SLOT_MIN * Math.floor(nowMin / SLOT_MIN);
-    follow(estimator, whole, done, sightings);
-    this.known = { estimator, past: pastOf(record, sightings, estimator.atMin) };
+    if (!goesOn || estimator.atMin < whole) {
+      follow(estimator, whole, done, sightings);
+      this.known = { estimator, past: pastOf(record, sightings, estimator.atMin) };
+    }
+    if (estimator.atMin === nowMin) return estimator;
     const now = copyFireEstimator(estimator);
     follow(now, nowMin, done, sightings);
     return now;

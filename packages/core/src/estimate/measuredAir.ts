@@ -5,7 +5,6 @@ import { resultOf } from '../cook/result';
 import type { Result } from '../scenario/result';
 import type { Scenario } from '../scenario/scenario';
 import type { AirTrace } from '../cook/state';
-import type { PieceVariation } from '../meat/variation';
 import type { Surroundings } from '../meat/surface';
 
 /** What the thermometers said at a minute; null where one was silent. */
@@ -33,17 +32,9 @@ export interface PitTrace {
 /** What a thermometer's difference from the computed pit is worth later fades with this, min. */
 export const OFFSET_MEMORY_MIN = 60;
 
-/**
- * Runs a scenario and keeps the air of every minute up to `untilMin`, at the piece in the place `piece` of the list;
- * `variation` changes the first piece.
- */
-export function tracePit(
-  scenario: Scenario,
-  untilMin: number,
-  variation?: PieceVariation,
-  piece = 0,
-): PitTrace {
-  const cook = createCook(scenario, { variations: variation && [variation] });
+/** Runs a scenario and keeps the air of every minute up to `untilMin`, at the piece in the place `piece` of the list. */
+export function tracePit(scenario: Scenario, untilMin: number, piece = 0): PitTrace {
+  const cook = createCook(scenario);
   const air: Surroundings[] = [];
   const pitC: number[] = [];
   for (let min = 0; min <= untilMin; min++) {

@@ -4,13 +4,7 @@
  */
 import { runLikelyPiece } from '../estimate/likelyPiece';
 import type { ProbeReading } from '../estimate/measuredAir';
-import {
-  domeOverGrateK,
-  fireState,
-  fuelLeftFraction,
-  outFraction,
-  type FireEstimator,
-} from '../estimate/fireEstimate';
+import { domeOverGrateK, fuelLeftFraction, type FireEstimator } from '../estimate/fireEstimate';
 import type { FollowedFire } from '../estimate/followedFire';
 import type { PieceEstimate } from '../estimate/pieceEstimate';
 import { percentileBands } from '../sampling/likelyPits';
@@ -44,12 +38,8 @@ export interface Forecast {
   coreDifferenceK: number | null;
   /** Charcoal left of all that was given, 0 to 1; null where nothing burns. */
   fuelLeftFraction: number | null;
-  /** The same in kg as bought: p10, p50, p90. */
-  fuelKg: [number, number, number] | null;
   /** How much more than a probe at the grate the dial in the lid should read now, K. */
   domeOverGrateK: number | null;
-  /** Share of the likely fires that are out. */
-  outFraction: number;
   /** What the probe has told of the piece; null while that is too little. */
   learned: { readings: number; offK: number; probeOffMm: number } | null;
 }
@@ -123,13 +113,10 @@ const difference = (read: number | null, expected: number | null | undefined): n
 /** What the estimate of the fire says of it now. */
 function fireNow(
   fire: FireEstimator | null,
-): Pick<Forecast, 'fuelLeftFraction' | 'fuelKg' | 'domeOverGrateK' | 'outFraction'> {
-  if (!fire) return { fuelLeftFraction: null, fuelKg: null, domeOverGrateK: null, outFraction: 0 };
+): Pick<Forecast, 'fuelLeftFraction' | 'domeOverGrateK'> {
   return {
-    fuelLeftFraction: fuelLeftFraction(fire),
-    fuelKg: fireState(fire).fuelKg,
-    domeOverGrateK: domeOverGrateK(fire),
-    outFraction: outFraction(fire),
+    fuelLeftFraction: fire && fuelLeftFraction(fire),
+    domeOverGrateK: fire && domeOverGrateK(fire),
   };
 }
 

@@ -59,8 +59,7 @@ const isLook = (job: PlanJob): boolean => job.id.startsWith('trim-');
  */
 export function jobsByTime(plan: JobPlan, log: Log, clock: JobClock, nowMs: number): DueJob[] {
   return jobsAhead(plan, log)
-    .map((job, order) => ({ job, order, ms: jobMs(plan, job, clock) }))
+    .map((job) => ({ job, ms: jobMs(plan, job, clock) }))
     .filter(({ job, ms }) => !isLook(job) || nowMs - ms < LOOK_EXPIRES_MIN * MINUTE_MS)
-    .sort((a, b) => a.ms - b.ms || a.order - b.order)
-    .map(({ job, ms }) => ({ job, ms }));
+    .sort((a, b) => a.ms - b.ms);
 }

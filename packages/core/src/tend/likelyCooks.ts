@@ -67,7 +67,7 @@ export function likelyCooks(input: ForecastInput, fire = new FollowedFire()): Li
   );
   const alone = { ...base, meats: base.meats.slice(pieceIndex, pieceIndex + 1) };
   const now = Math.max(0, Math.round(nowMin));
-  const expected = tracePit(base, scenario.untilMin, undefined, pieceIndex);
+  const expected = tracePit(base, scenario.untilMin, pieceIndex);
   const random = seeded(input.seed);
   const estimator = fire.at({ ...input, scenario: base });
   const airs = estimator

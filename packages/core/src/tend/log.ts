@@ -106,6 +106,19 @@ export function lastVents(lines: readonly LogLine[]): Extract<PlanLog, { do: 'se
   return null;
 }
 
+/** When something was first done, to `meat` where that is named, epoch ms; null where it was not. */
+export const deedAtMs = (
+  log: Pick<Log, 'lines'>,
+  what: PlanLog['do'],
+  meat?: string,
+): number | null =>
+  log.lines.find(
+    ({ body }) =>
+      body.kind === 'act' &&
+      body.action.do === what &&
+      (meat === undefined || ('meat' in body.action && body.action.meat === meat)),
+  )?.at ?? null;
+
 /** Jobs still to do, in the order of the plan; the first is the next one. */
 export const jobsAhead = (plan: { jobs: readonly PlanJob[] }, log: Log): PlanJob[] =>
   plan.jobs.filter((j) => !log.jobsDone.has(j.id));

@@ -2,7 +2,7 @@
 import type { Plan } from '../plan/document/plan';
 import { mean } from '../quantity/statistics';
 import { epochOf, MINUTE_MS } from '../quantity/time';
-import { litAtMs, type Log } from './log';
+import { deedAtMs, litAtMs, type Log } from './log';
 
 export interface CookFigures {
   /** Share of the settled time spent inside the band, 0..1; null without readings. */
@@ -38,12 +38,10 @@ export function summarise(
 ): CookFigures {
   const { pitC: target, bandC } = plan.request.pits[0]!.pace;
   const zone = plan.request.timeZone;
-  const act = (what: string): number | null =>
-    log.lines.find((l) => l.body.kind === 'act' && l.body.action.do === what)?.at ?? null;
   const job = (id: string): number =>
     epochOf(plan.jobs.find((j) => j.id === id)?.at ?? plan.lightAt, zone);
   const lit = litAtMs(log);
-  const off = act('meat-off');
+  const off = deedAtMs(log, 'meat-off');
   const end = off ?? log.finishedAt ?? readings.at(-1)?.at ?? 0;
   const reached = readings.find(
     (r) => lit !== null && r.at >= lit && r.pitC !== null && r.pitC >= target - bandC,
@@ -71,7 +69,7 @@ export function summarise(
     minutesAbove: above,
     highestC: inTime.length > 0 ? inTime.reduce((a, b) => Math.max(a, b)) : null,
     lit: { planned: job('light'), actual: lit },
-    meatOn: { planned: job('meat-on'), actual: act('meat-on') },
+    meatOn: { planned: job('meat-on'), actual: deedAtMs(log, 'meat-on') },
     off: { planned: job('off'), actual: off },
     lidOpenings: log.lines.filter((l) => l.body.kind === 'act' && l.body.action.do === 'lid-open')
       .length,

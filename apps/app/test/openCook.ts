@@ -1,0 +1,29 @@
+/** A plan and an open cook of its own for each test of the pages. */
+import { METRIC } from '@ostrin/core';
+import { planDocument } from '@ostrin/wording';
+import { act, fireEvent, screen } from '@testing-library/react-native';
+import { requestOf } from '../src/store/request';
+import { firstDraft, usePlanDraft } from '../src/store/planDraft';
+import { useLive } from '../src/store/live';
+import { useSettings } from '../src/store/settings';
+import { BOSUN } from './help';
+
+const DRAFT_DAY = Date.UTC(2027, 4, 14);
+export const wish = requestOf({ ...firstDraft(DRAFT_DAY, 'UTC') }, [BOSUN], METRIC);
+export const PLAN = planDocument(wish, { nowMs: 0, members: 1 });
+export const T0 = Date.UTC(2027, 4, 15, 8);
+
+/** Lets what was touched be kept. */
+export const kept = () => act(async () => void (await new Promise((done) => setTimeout(done, 5))));
+export const press = (name: string | RegExp) =>
+  fireEvent.press(screen.getByRole('button', { name }));
+
+let cooks = 0;
+
+/** A server that does not answer, a new draft, and a cook of this test's own: nothing of others is in its log. */
+export function freshCook(): void {
+  global.fetch = jest.fn(() => new Promise<Response>(() => undefined));
+  usePlanDraft.setState(firstDraft(DRAFT_DAY, 'UTC'));
+  useSettings.setState({ units: METRIC });
+  useLive.setState({ cookId: `c${++cooks}`, entries: [], plan: PLAN, connection: 'live' });
+}

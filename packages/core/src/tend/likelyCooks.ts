@@ -95,22 +95,25 @@ function airsOfFire(
   const past = estimator.air[pieceIndex] ?? [];
   const targetAt = targetsOf(base, expected);
   return runs.map((run) => {
-    const pitC = Float64Array.from({ length: last + 1 }, (_, min) =>
-      min < from
-        ? (estimator.pitC[min] ?? expected.pitC[min]!)
-        : run.pitC[min - from]! + tendingK(targetAt(min), run.pitC[min - from]!, min - from),
+    // Pieces ask for their air several times a minute: what tending adds is worked out once for each.
+    const tendedK = Float64Array.from(run.pitC, (c, since) =>
+      tendingK(targetAt(from + since), c, since),
     );
     const at = (atMin: number): number => Math.min(Math.max(Math.round(atMin), 0), last);
     const air: Surroundings = { ...expected.air[0]! };
     return {
-      pitC: (atMin) => pitC[at(atMin)]!,
+      pitC: (atMin) => {
+        const i = at(atMin);
+        return i < from
+          ? (estimator.pitC[i] ?? expected.pitC[i]!)
+          : run.pitC[i - from]! + tendedK[i - from]!;
+      },
       air:
         (biasK = 0) =>
         (atMin) => {
           const i = at(atMin);
-          const here = i < from ? (past[i] ?? expected.air[i]!) : run.air[i - from]!;
-          Object.assign(air, here);
-          const k = biasK + (i < from ? 0 : tendingK(targetAt(i), run.pitC[i - from]!, i - from));
+          Object.assign(air, i < from ? (past[i] ?? expected.air[i]!) : run.air[i - from]!);
+          const k = biasK + (i < from ? 0 : tendedK[i - from]!);
           air.airC += k;
           air.wallC += k;
           return air;

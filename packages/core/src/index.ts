@@ -1,6 +1,6 @@
 /** What app, server, wording and command line use of the engine. Tests and checks enter by `internals.ts`. */
 export { type Weather, weatherAt, type WeatherFromHour } from './air/weather';
-export { advance, createCook, firstCoreReadingC, pitReadingC, simulate } from './cook/cook';
+export { advance, createCook, coreReadingC, pitReadingC, simulate } from './cook/cook';
 export type { Cook } from './cook/state';
 export { ARRANGEMENTS, fireLitKg, fireLoadKg } from './fire/catalogue';
 export type { ArrangementId, FireSpec, HeapFire, SnakeFire } from './fire/fireSpec';
@@ -123,15 +123,42 @@ export type { Control, MeatSpec, Scenario, WrapWhen } from './scenario/scenario'
 export { feedActions, MILD_DAY, type SteadyCase } from './solvers/steadyCase';
 export { type CardRow, type VentCard, ventCard } from './solvers/ventCard';
 export type { ReferenceDayId, VentAnswer } from './solvers/ventsFor';
-export { type Cause, diagnose, type Diagnosis, type Trend } from './tend/diagnose';
+export type { Cause, Diagnosis, Trend } from './tend/diagnose';
 export type { Forecast } from './tend/forecast';
 export type { FuelUse } from './tend/fuelUse';
 export {
   atTheGrate,
   lastPieceReading,
+  type PieceReading,
   type ReadingRow,
   withHandReadings,
 } from './tend/handReadings';
+export type { FoodOutcome, FoodWish } from './tend/addFood';
+export type { Advice, AdviseQuestion } from './tend/advise';
+export type { AdvisedMove } from './tend/moves';
+export type { ChangeOption, ChangeQuestion } from './tend/changes';
+export type { Alarm, AlarmCode, AlarmInput } from './tend/alarms';
+export type { ChannelTold, Disagreement } from './tend/disagreement';
+export type { Fault } from './tend/causes';
+export {
+  LOOKS,
+  MUSCLES,
+  type Look,
+  type LookAt,
+  type Muscle,
+  type SmokeLook,
+  type Verdict,
+} from './tend/lookKinds';
+export type { Suspicion } from './tend/fireWatch';
+export {
+  isTemperature,
+  mergedRow,
+  mergedRows,
+  WIRE_SPOTS,
+  wireReadings,
+  type WireSpot,
+  type WireValue,
+} from './tend/wire';
 export type { ForecastInput } from './tend/likelyCooks';
 export {
   actionsOf,
@@ -145,6 +172,7 @@ export {
   lastVents,
   litAtMs,
   type Log,
+  deedsOfLine,
   type LogLine,
   type Writer,
 } from './tend/log';

@@ -69,7 +69,7 @@ function truth(leakTimes: number, lossTimes: number, untilMin: number, seed = 1)
 /** What is expected of a true probe half an hour on. */
 function halfHourOn(readings: readonly PitSighting[], nowMin: number): number {
   const estimator = createFireEstimator(planned());
-  follow(estimator, nowMin, DONE, readings);
+  follow(estimator, nowMin, { done: DONE, readings });
   return mean(membersAhead(estimator, 30, DONE, 8).map((m) => m.pitC[30]!));
 }
 
@@ -161,12 +161,12 @@ describe('the estimate of a fire', () => {
     const share = dafFraction(CHARCOALS.briquette);
     const off = [t, truth(0.7, 0.9, NOW + 30), truth(1.3, 1.1, NOW + 30)].map((pit) => {
       const each = createFireEstimator(planned());
-      follow(each, NOW + 30, DONE, pit.grate);
+      follow(each, NOW + 30, { done: DONE, readings: pit.grate });
       return Math.abs((fireState(each).fuelKg[1] * share) / pit.leftKg - 1);
     });
     expect([...off].sort((a, b) => a - b)[1]).toBeLessThan(0.15);
     const estimator = createFireEstimator(planned());
-    follow(estimator, NOW + 30, DONE, t.grate);
+    follow(estimator, NOW + 30, { done: DONE, readings: t.grate });
     const { fuelKg, pitC, traits } = fireState(estimator);
     for (const [low, mid, high] of [fuelKg, pitC, ...Object.values(traits)]) {
       expect(low).toBeLessThanOrEqual(mid);
@@ -186,7 +186,7 @@ describe('the estimate of a fire', () => {
         .map((r) => (r.atMin > from && r.atMin <= to ? { ...r, c: r.c - 60 } : r));
     const pitNow = (readings: PitSighting[]): number => {
       const estimator = createFireEstimator(planned());
-      follow(estimator, NOW, DONE, readings);
+      follow(estimator, NOW, { done: DONE, readings });
       return fireState(estimator).pitC[1];
     };
     expect(pitNow(jump(NOW - 10, NOW - 5))).toBeGreaterThan(t.pitC[NOW]! - 15);

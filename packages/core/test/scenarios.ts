@@ -5,6 +5,7 @@ import {
   presetOf,
   usualFire,
   type Action,
+  type ForecastInput,
   type Request,
   type Scenario,
   type SnakeFire,
@@ -114,3 +115,27 @@ export function request(part: Partial<Request> = {}): Request {
     ...part,
   };
 }
+
+/** A mutton shoulder that has been on a kettle for hours, as the core is asked about it. */
+export const MUTTON_UNDER_WAY: ForecastInput = {
+  scenario: kettle({
+    meats: [{ id: 'a', cut: 'mutton-shoulder', massKg: 2, startC: 4, done: { tender: true } }],
+    untilMin: 1300,
+    control: { mode: 'vents', targetC: 121 },
+  }),
+  done: [
+    vents(0, 1, 1),
+    vents(15, 0.25, 0.5),
+    { atMin: 40, do: 'lid-open', seconds: 60 },
+    { atMin: 40, do: 'meat-on', meat: 'a' },
+  ],
+  ahead: [],
+  nowMin: 240,
+  readings: Array.from({ length: 48 }, (_, i) => ({
+    atMin: 5 * i,
+    pitC: i < 5 ? 60 + 12 * i : 121,
+    coreC: null,
+  })),
+  members: 4,
+  seed: 3,
+};

@@ -14,6 +14,9 @@ const SPENT_FRACTION = 0.35;
 /** A bed with less than this share of its wanted glowing coals gets charcoal. */
 const THIN_BED_FRACTION = 0.44;
 
+/** The fire door while a split catches (common practice: ajar for a minute). */
+export const WHILE_IT_CATCHES = { openFraction: 0.15, seconds: 60 };
+
 /** What is done about splits and exhaust at one observation. */
 export function feedSplits(
   operator: OperatorState,
@@ -53,10 +56,13 @@ function nextSplitKg(operator: OperatorState, feed: SplitFeedPolicy, atMin: numb
   const round = operator.history.filter((s) => s.atMin > operator.lastFeedMin).map((s) => s.pitC);
   const off = operator.targetC - mean(round);
   // The charcoal base runs hot at first: those rounds say nothing about the splits to come.
-  const lesson = atMin < feed.learnFromMin ? 0 : clamp(off * feed.learnPerK, -0.1, 0.1);
-  operator.splitKg = clamp(operator.splitKg * (1 + lesson), feed.lightestKg, feed.heaviestKg);
+  operator.splitKg = learntSplitKg(operator.splitKg, feed, atMin < feed.learnFromMin ? 0 : off);
   return operator.splitKg * (1 + clamp(off * feed.nowPerK, -0.35, 0.35));
 }
+
+/** The usual split, kg, after a round that was so far under the target, K. */
+export const learntSplitKg = (kg: number, feed: SplitFeedPolicy, underK: number): number =>
+  clamp(kg * (1 + clamp(underK * feed.learnPerK, -0.1, 0.1)), feed.lightestKg, feed.heaviestKg);
 
 /** Puts a split on, with the door ajar while it catches, and charcoal where the bed has burnt too low. */
 function putOnSplit(
@@ -76,7 +82,7 @@ function putOnSplit(
     lit: false,
     preheated: true,
   };
-  const door: Action = { atMin, do: 'door', openFraction: 0.15, seconds: 60 };
+  const door: Action = { atMin, do: 'door', ...WHILE_IT_CATCHES };
   const thin = litKg < THIN_BED_FRACTION * feed.bedKg;
   const lumpKg = thin ? Math.max(feed.bedKg, feed.lumpKg) : feed.lumpKg;
   if (lumpKg <= 0) return [split, door];

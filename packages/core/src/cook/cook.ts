@@ -247,9 +247,9 @@ export function simulate(scenario: Scenario, options?: CookOptions): Result {
 export const pitReadingC = (cook: Cook): number =>
   cook.pit ? celsius(cook.pit.probeK) : surroundings(cook, cook.timeS / 60).airC;
 
-/** What a good probe in the first piece reads now, C; null while it is not out of the fridge. */
-export function firstCoreReadingC(cook: Cook): number | null {
-  const cooking = cook.pieces[0];
+/** What a good probe in a piece reads now, the first when left out, C; null while it is not out of the fridge. */
+export function coreReadingC(cook: Cook, piece = 0): number | null {
+  const cooking = cook.pieces[piece];
   return cooking && cooking.stage !== 'waiting' && cooking.stage !== 'off'
     ? coreProbeC(cooking.piece)
     : null;

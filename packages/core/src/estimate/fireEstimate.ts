@@ -5,28 +5,25 @@
 import { advance } from '../cook/cook';
 import { surroundings } from '../cook/grateAir';
 import type { Surroundings } from '../meat/surface';
-import { CHARCOALS, dafFraction } from '../fuel/catalogue';
-import { remainingWoodKg, type PitState } from '../pit/state';
 import { seeded } from '../quantity/random';
-import { ascending, mean, p10p50p90, quantile } from '../quantity/statistics';
-import { celsius } from '../quantity/units';
+import { ascending, mean, quantile } from '../quantity/statistics';
+import { celsius, clamp } from '../quantity/units';
 import type { Action } from '../scenario/actions';
 import type { Scenario } from '../scenario/scenario';
 import { assimilate, GATE_SD, learnedUnrest, surprise } from './ensembleFilter';
 import {
+  applyTraits,
   copyMember,
   createMember,
-  memberFuelKg,
   memberState,
   setMemberState,
   SPOTS,
-  TRAITS,
   wander,
   wouldRead,
   type PitSpot,
   type FireMember,
-  type Trait,
 } from './fireMember';
+import { measuredWeather, type WeatherReading } from './measuredWeather';
 
 /** One reading of the pit. */
 export interface PitSighting {
@@ -36,6 +33,20 @@ export interface PitSighting {
   c: number;
   /** Where it hangs; at the grate when left out. */
   spot?: PitSpot;
+}
+
+/** What is told of a fire, in order of time. */
+export interface FireNews {
+  /** What was done. */
+  done: readonly Action[];
+  /** What thermometers read. */
+  readings: readonly PitSighting[];
+  /** How fast a fan turned, 0 to 1. */
+  fan?: readonly { atMin: number; duty: number }[];
+  /** What a weather station at the pit told. */
+  weather?: readonly WeatherReading[];
+  /** What the smoke looked like to whoever stood there. */
+  smoke?: readonly { atMin: number; smoke: 'clear' | 'thin-blue' | 'white' | 'dark' }[];
 }
 
 /** Readings are taken up each so many minutes, as the mean of what came in between. */
@@ -65,19 +76,33 @@ export interface FireEstimator {
   pitC: number[];
   /** How far the readings of each slot lay from what was expected. */
   surprises: Surprise[];
+  /** Half of its members as they were each so often in the last hour, the oldest first: causes are looked for from there. */
+  past: PastMembers[];
+  /** What a probe at the grate reads more than the members do once they were moved to it, K. */
+  residualK: number;
   /** How many times more than usual its members wander, variance: what was read of late asks for it. */
   unrest: number;
 }
+
+/** Members as they were. */
+export interface PastMembers {
+  /** When, min after lighting. */
+  atMin: number;
+  members: FireMember[];
+}
+
+/** Members are kept as they were each so often, so many times, and one in so many of them. */
+const PAST = { everyMin: 10, times: 6, oneIn: 2 };
 
 /** How far readings lay from what was expected. */
 export interface Surprise {
   /** End of its slot, min after lighting. */
   atMin: number;
-  /** Which thermometer. */
-  spot: PitSpot;
+  /** Which thermometer, or the fan. */
+  spot: PitSpot | 'fan';
   /** Standard deviations of what was expected and of the reading together. */
   sd: number;
-  /** The same in K: read less expected. */
+  /** The same in K, or in percent of a fan's full speed: read less expected. */
   offK: number;
 }
 
@@ -98,6 +123,8 @@ export function createFireEstimator(
     air: scenario.meats.map(() => []),
     pitC: [],
     surprises: [],
+    past: [],
+    residualK: 0,
     unrest: 1,
   };
 }
@@ -109,6 +136,7 @@ export const copyFireEstimator = (e: FireEstimator): FireEstimator => ({
   air: e.air.map((a) => [...a]),
   pitC: [...e.pitC],
   surprises: [...e.surprises],
+  past: [...e.past],
 });
 
 /**
@@ -118,8 +146,7 @@ export const copyFireEstimator = (e: FireEstimator): FireEstimator => ({
 export function follow(
   estimator: FireEstimator,
   untilMin: number,
-  done: readonly Action[],
-  readings: readonly PitSighting[],
+  { done, readings, fan = [], weather = [] }: FireNews,
 ): void {
   const { members } = estimator;
   while (estimator.atMin < untilMin) {
@@ -129,14 +156,39 @@ export function follow(
     const during = ({ atMin }: { atMin: number }): boolean =>
       (atMin > from || from === 0) && atMin <= to;
     giveActions(members, done.filter(during));
+    giveWeather(estimator, weather, to);
+    const reads = [readsAt(members, from)];
     for (let min = from; min < to; min = Math.min(Math.floor(min) + 1, to)) {
       recordMinute(estimator, min);
-      for (const { cook } of members) advance(cook, Math.min(Math.floor(min) + 1, to));
+      const next = Math.min(Math.floor(min) + 1, to);
+      for (const { cook } of members) advance(cook, next);
+      reads.push(readsAt(members, next));
     }
     estimator.atMin = to;
     const random = seeded(estimator.seed + 7919 * (slot + 1));
     for (const m of members) wander(m, to - from, random, estimator.unrest);
-    takeUp(estimator, readings.filter(during));
+    takeUp(estimator, readings.filter(during), reads);
+    compareFan(estimator, fan.filter(during));
+    if (to % PAST.everyMin === 0) keepPast(estimator);
+  }
+}
+
+function keepPast(estimator: FireEstimator): void {
+  const { past, atMin, members } = estimator;
+  const some = members.filter((_, i) => i % PAST.oneIn === 0).map(copyMember);
+  estimator.past = [...past, { atMin, members: some }].slice(-PAST.times);
+}
+
+/** Gives every member the weather as a station told it up to `toMin`, and its own wind and pit in it. */
+function giveWeather(
+  { members, scenario }: FireEstimator,
+  readings: readonly WeatherReading[],
+  toMin: number,
+): void {
+  const weather = measuredWeather(scenario.weather, readings, toMin);
+  for (const m of members) {
+    m.basis = { ...m.basis, weather };
+    applyTraits(m);
   }
 }
 
@@ -162,8 +214,63 @@ function recordMinute({ members, air, pitC, scenario }: FireEstimator, min: numb
   });
 }
 
-/** Moves the members to the readings of a slot, one thermometer after the other. */
-function takeUp(estimator: FireEstimator, readings: readonly PitSighting[]): void {
+/** A fan's speed is known to so much, percent. */
+const FAN_SD = 8;
+
+/** Notes how far a fan's speed over a slot lies from what the members' fans do; it moves nothing. */
+function compareFan(
+  { members, surprises, atMin }: FireEstimator,
+  told: readonly { duty: number }[],
+): void {
+  if (told.length === 0 || !members[0]!.cook.fan) return;
+  const value = 100 * mean(told.map((t) => t.duty));
+  const expected = members.map(({ cook }) => 100 * cook.pit!.fanDuty);
+  const sd = surprise({ value, sd: FAN_SD, expected });
+  surprises.push({ atMin, spot: 'fan', sd, offK: value - mean(expected) });
+}
+
+/** What the thermometers of every member read at a minute, C. */
+interface MembersRead {
+  atMin: number;
+  by: Readonly<Record<PitSpot, number[]>>;
+}
+
+const readsAt = (members: readonly FireMember[], atMin: number): MembersRead => ({
+  atMin,
+  by: {
+    grate: members.map((m) => wouldRead(m, 'grate')),
+    dome: members.map((m) => wouldRead(m, 'dome')),
+  },
+});
+
+/** What each member would have read over the minutes of some readings, mean: a pit may move a lot within a slot. */
+function expectedOf(
+  reads: readonly MembersRead[],
+  spot: PitSpot,
+  readings: readonly PitSighting[],
+): number[] {
+  const [first] = reads;
+  const sum = first!.by[spot].map(() => 0);
+  for (const { atMin } of readings) {
+    const after = Math.max(
+      reads.findIndex((r) => r.atMin >= atMin),
+      1,
+    );
+    const [a, b] = [reads[after - 1]!, reads[after]!];
+    const share = clamp((atMin - a.atMin) / (b.atMin - a.atMin), 0, 1);
+    sum.forEach((_, i) => {
+      sum[i]! += a.by[spot][i]! + share * (b.by[spot][i]! - a.by[spot][i]!);
+    });
+  }
+  return sum.map((s) => s / readings.length);
+}
+
+/** Moves the members to the readings of a slot, one thermometer after the other; `reads` is what they read in it. */
+function takeUp(
+  estimator: FireEstimator,
+  readings: readonly PitSighting[],
+  reads: readonly MembersRead[],
+): void {
   const { members, surprises, atMin } = estimator;
   for (const spot of SPOTS) {
     const here = readings.filter((r) => (r.spot ?? 'grate') === spot);
@@ -171,7 +278,7 @@ function takeUp(estimator: FireEstimator, readings: readonly PitSighting[]): voi
     const value = quantile(ascending(here.map((r) => r.c)), 0.5);
     const one = spot === 'dome' ? DIAL_SD_K : READING_SD_K.one;
     const sd = Math.max(one / Math.sqrt(here.length), READING_SD_K.least);
-    const sighting = { value, sd, expected: members.map((m) => wouldRead(m, spot)) };
+    const sighting = { value, sd, expected: expectedOf(reads, spot, here) };
     const middle = mean(sighting.expected);
     const last = surprises.findLast((s) => s.spot === spot);
     const now: Surprise = { atMin, spot, sd: surprise(sighting), offK: value - middle };
@@ -181,108 +288,13 @@ function takeUp(estimator: FireEstimator, readings: readonly PitSighting[]): voi
       Math.min(Math.abs(last.sd), Math.abs(now.sd)) > CONFIRMS_SD &&
       last.sd * now.sd > 0;
     estimator.unrest = learnedUnrest(estimator.unrest, sighting);
+    const before = mean(members.map((m) => wouldRead(m, spot)));
     const states = members.map(memberState);
     assimilate(states, sighting, confirmed ? GATE_SD.confirmed : GATE_SD.once);
     members.forEach((m, i) => setMemberState(m, states[i]!));
-  }
-}
-
-/** What is known of a fire now; triples are p10, p50 and p90 of the likely cooks. */
-export interface FireState {
-  /** A true probe at the grate, C. */
-  pitC: Triple;
-  /** Charcoal left, glowing and not, kg as bought. */
-  fuelKg: Triple;
-  /** Wood left, kg dry. */
-  woodKg: Triple;
-  /** Charcoal burnt since lighting, kg as bought an hour. */
-  burnKgPerH: Triple;
-  /** Ash among the coals, kg. */
-  ashKg: Triple;
-  /** Water left in the pan, kg. */
-  waterKg: Triple;
-  /** How each trait differs from what was thought, factors. */
-  traits: Record<Trait, Triple>;
-  /** What each thermometer reads too much, K. */
-  biasK: { grate: Triple; dome: Triple };
-}
-export type Triple = [number, number, number];
-
-/** What the members say of their fires now. */
-export function fireState({ members, scenario }: FireEstimator): FireState {
-  const share = dafFraction(CHARCOALS[scenario.fire!.fuel]);
-  const over = (of: (m: FireMember) => number): Triple => p10p50p90(members.map(of));
-  const pit = (of: (p: PitState) => number): Triple => over((m) => of(m.cook.pit!));
-  return {
-    pitC: pit((p) => celsius(p.probeK)),
-    fuelKg: over((m) => memberFuelKg(m) / share),
-    woodKg: pit(remainingWoodKg),
-    burnKgPerH: over(({ cook }) => {
-      const hours = Math.max(cook.timeS / 3600, 0.25);
-      return cook.pit!.ledger.burnedKg / share / hours;
-    }),
-    ashKg: pit((p) => p.bedAshKg),
-    waterKg: pit((p) => p.waterKg),
-    traits: Object.fromEntries(
-      TRAITS.map((t, i) => [t, over((m) => Math.exp(m.traits[i]!))]),
-    ) as Record<Trait, Triple>,
-    biasK: { grate: over((m) => m.biasK[0]!), dome: over((m) => m.biasK[1]!) },
-  };
-}
-
-/** A member run on from now: its air at a piece, and its probe, minute by minute from now. */
-export interface MemberAhead {
-  air: Surroundings[];
-  pitC: number[];
-  /** What the dial in the lid would read, C. */
-  domeC: number[];
-}
-
-/**
- * `count` members run on for so many minutes, with what is done on the way; the first is the first member. The air is
- * that at the piece in the place `piece` of the list, the first when left out.
- */
-export function membersAhead(
-  { members, atMin }: FireEstimator,
-  minutes: number,
-  ahead: readonly Action[],
-  count = members.length,
-  piece = 0,
-): MemberAhead[] {
-  const from = Math.round(atMin);
-  return Array.from({ length: count }, (_, i) => {
-    const { cook } = copyMember(members[Math.floor((i * members.length) / count)]!);
-    cook.pending = ahead.filter((a) => a.atMin > atMin).sort((a, b) => a.atMin - b.atMin);
-    const run: MemberAhead = { air: [], pitC: [], domeC: [] };
-    for (let min = 0; min <= minutes; min++) {
-      advance(cook, Math.max(from + min, atMin));
-      run.air.push(surroundings(cook, from + min, cook.pieces[piece]?.gratePlace));
-      run.pitC.push(celsius(cook.pit!.probeK));
-      run.domeC.push(celsius(cook.pit!.dialK));
+    if (spot === 'grate') {
+      const movedK = mean(members.map((m) => wouldRead(m, spot))) - before;
+      estimator.residualK = value - middle - movedK;
     }
-    return run;
-  });
-}
-
-/** How much more than a probe at the grate the dial in the lid should read now, K. */
-export const domeOverGrateK = ({ members }: FireEstimator): number =>
-  mean(members.map(({ cook }) => cook.pit!.dialK - cook.pit!.probeK));
-
-/** Least fuel that glows in a fire that is not out, kg dry and ash-free. */
-const GLOWS_KG = 0.02;
-
-/** Share of the likely fires that are out. */
-export const outFraction = ({ members }: FireEstimator): number =>
-  mean(members.map(({ cook: { pit } }) => (pit!.lit.kg < GLOWS_KG && !pit!.woodBurns ? 1 : 0)));
-
-/** A fire that was given more than this of wood for each kg of charcoal lives on splits, kg/kg. */
-const LIVES_ON_WOOD = 0.5;
-
-/** Share of all charcoal given that is left, 0 to 1: the middle of the likely fires. Null for a fire on splits. */
-export function fuelLeftFraction({ members }: FireEstimator): number | null {
-  const { woodGivenKg, givenKg } = members[0]!.cook.pit!.ledger;
-  if (woodGivenKg > LIVES_ON_WOOD * givenKg) return null;
-  return p10p50p90(
-    members.map((m) => Math.min(memberFuelKg(m) / Math.max(m.cook.pit!.ledger.givenKg, 1e-6), 1)),
-  )[1];
+  }
 }

@@ -31,6 +31,11 @@ const TRAIT_SD: Readonly<Record<Trait, { first: number; hourly: number }>> = {
 const WIND_FORGETS_PER_H = 0.5;
 /** What a thermometer is off by, one standard deviation, K. */
 const BIAS_SD_K = 1.5;
+/**
+ * And in so many hours that is another error, as large: without it small errors of the model, all to one side, would make
+ * a thermometer wrong by far more than any is.
+ */
+const BIAS_FORGETS_H = 4;
 /** Heat that the model leaves out lets the whole pit wander by so much in an hour, K. */
 const WANDER_K_PER_SQRT_H = 2;
 /** And its unlit charcoal, as a share. */
@@ -133,6 +138,11 @@ export function wander(member: FireMember, dtMin: number, random: Random, unrest
     const { hourly } = TRAIT_SD[t];
     if (t === 'wind') member.traits[i]! *= Math.exp(-WIND_FORGETS_PER_H * hours);
     member.traits[i]! += hourly * root * random.normal();
+  });
+  const keeps = Math.exp(-hours / BIAS_FORGETS_H);
+  const biasSd = BIAS_SD_K * Math.sqrt(1 - keeps ** 2);
+  member.biasK.forEach((k, i) => {
+    member.biasK[i] = keeps * k + biasSd * random.normal();
   });
   const pit = member.cook.pit!;
   const before = pit.unlit.kg;

@@ -1,7 +1,9 @@
 /** Where a piece goes from here: many likely pieces run on in the air that was measured and is expected. */
 import { simulate } from '../cook/cook';
+import { p10p50p90, weightedP10p50p90 } from '../quantity/statistics';
 import type { MeatResult } from '../scenario/result';
 import type { Scenario } from '../scenario/scenario';
+import { feltPieces, type FeltTender } from './feltTenderness';
 import type { MeasuredPit } from './measuredAir';
 import type { LikelyPiece } from './pieceEstimate';
 
@@ -15,6 +17,20 @@ export interface PieceOutcome {
   doneAtMin: number;
   /** Minute at which it is tender; NaN when never. */
   tenderAtMin: number;
+  /** When it is done as the feel of the piece has it, min, each with its weight; empty where nobody felt it. */
+  felt: { value: number; weight: number }[];
+}
+
+/** When it is done: p10, p50 and p90 of the likely pieces, min after lighting, as they feel where somebody felt them; null out of sight. */
+export function readyWindow(runs: readonly PieceOutcome[]): [number, number, number] | null {
+  const window = runs.some(({ felt }) => felt.length > 0)
+    ? weightedP10p50p90(
+        runs.flatMap(({ felt, doneAtMin }) =>
+          felt.length > 0 ? felt : [{ value: doneAtMin, weight: 1 }],
+        ),
+      )
+    : p10p50p90(runs.map((r) => r.doneAtMin));
+  return window.every(Number.isFinite) ? window : null;
 }
 
 /** Runs one drawn piece in the measured air. */
@@ -23,6 +39,7 @@ export function runLikelyPiece(
   { air, pitC }: MeasuredPit,
   nowMin: number,
   likely: LikelyPiece,
+  felt: readonly FeltTender[] = [],
 ): PieceOutcome {
   const one = { ...scenario, meats: scenario.meats.slice(0, 1) };
   const meat = simulate(one, { variations: [likely.variation], airTrace: air(likely.pitBiasK) })
@@ -33,5 +50,21 @@ export function runLikelyPiece(
       : min <= nowMin
         ? min
         : nowMin + (min - nowMin) * likely.pace;
-  return { meat, pitC, doneAtMin: late(meat?.doneAtMin), tenderAtMin: late(meat?.tenderAtMin) };
+  const outcome = {
+    meat,
+    pitC,
+    doneAtMin: late(meat?.doneAtMin),
+    tenderAtMin: late(meat?.tenderAtMin),
+  };
+  const done = one.meats[0]?.done;
+  // What is done by temperature is done by temperature, whatever it feels like.
+  if (!meat || !done || !('tender' in done) || felt.length === 0) return { ...outcome, felt: [] };
+  const { tenderness } = meat;
+  return {
+    ...outcome,
+    felt: feltPieces(tenderness, likely.variation.tender, felt).map(({ times, weight }) => {
+      const tender = tenderness.findIndex((t) => t !== null && t >= times);
+      return { value: late(tender < 0 ? null : tender), weight };
+    }),
+  };
 }

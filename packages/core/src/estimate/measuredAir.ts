@@ -15,6 +15,8 @@ export interface ProbeReading {
   pitC: number | null;
   /** What the dial in the lid reads, C; left out where nobody looked. */
   domeC?: number | null;
+  /** How fast a fan turns, 0 to 1; left out where none tells. */
+  fanDuty?: number;
   /** Middle of the piece, C; null while it is not on. */
   coreC: number | null;
 }

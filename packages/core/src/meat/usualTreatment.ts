@@ -5,6 +5,9 @@ import { SAFE_C } from '../safety/lethality';
 import { doneByFeel, usualThicknessMm, type Cut } from './cut';
 import type { WrapId } from './wraps';
 
+/** What meat from the fridge is at, C. */
+export const FRIDGE_C = 4;
+
 /** How a piece is called done. */
 export type DoneWhen = { coreC: number } | { tender: true } | { plateC: number };
 /** When it is wrapped. */

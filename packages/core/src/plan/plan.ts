@@ -1,5 +1,5 @@
 /** Plans a meal backwards from its serving time: every pit of the request, and what it all needs. */
-import { USUAL_WRAP_WHEN } from '../meat/usualTreatment';
+import { FRIDGE_C, USUAL_WRAP_WHEN } from '../meat/usualTreatment';
 import { epochOf, MINUTE_MS } from '../quantity/time';
 import { requestedMassKg, piecesPerMeat } from './request/amount';
 import { servedMs, wantedWindow } from './schedule/schedule';
@@ -140,6 +140,3 @@ function pieceTarget(
       : {}),
   };
 }
-
-/** Fridge temperature of the meat, C. */
-const FRIDGE_C = 4;

@@ -25,3 +25,22 @@ export function p10p50p90(values: readonly number[]): [number, number, number] {
   const sorted = [...ascending(values), ...Array<number>(late).fill(Infinity)];
   return [quantile(sorted, 0.1), quantile(sorted, 0.5), quantile(sorted, 0.9)];
 }
+
+/** The same of values that count by their weights; NaN entries count as later than all. */
+export function weightedP10p50p90(
+  values: readonly { value: number; weight: number }[],
+): [number, number, number] {
+  const sorted = values
+    .map(({ value, weight }) => ({ v: Number.isFinite(value) ? value : Infinity, weight }))
+    .sort((a, b) => a.v - b.v);
+  const all = sorted.reduce((sum, { weight }) => sum + weight, 0);
+  const at = (p: number): number => {
+    let sum = 0;
+    for (const { v, weight } of sorted) {
+      sum += weight;
+      if (sum >= p * all) return v;
+    }
+    return sorted.at(-1)?.v ?? NaN;
+  };
+  return [at(0.1), at(0.5), at(0.9)];
+}

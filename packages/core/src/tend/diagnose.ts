@@ -1,12 +1,12 @@
 /** What a fire is doing and why, as a code with its figures, from readings and the log. */
-import { habitPolicy } from '../control/habitPolicy';
-import { policyOf } from '../control/policyDocument';
 import { firstMove } from '../plan/fire/firstMove';
 import type { FirstMove } from '../plan/document/figures';
 import type { Plan } from '../plan/document/plan';
-import { designFire } from '../plan/fire/designFire';
 import { MINUTE_MS } from '../quantity/time';
-import { lastVents, type LogLine } from './log';
+import type { Fault } from './causes';
+import type { Suspicion } from './fireWatch';
+import { heldNow } from './heldNow';
+import { deedsOfLine, type LogLine } from './log';
 
 /** A reading of the pit, C, at an instant of the cook's clock, epoch ms; null where the probe was silent. */
 export interface PitReading {
@@ -39,6 +39,8 @@ export type Cause =
   | { code: 'high-and-falling' }
   | { code: 'low-and-rising' }
   | { code: 'fuel-or-wind' }
+  /** Something specific that the readings speak for, how sure, 0 to 1, and since when, epoch ms. */
+  | { code: 'suspected'; fault: Fault; sure: number; sinceMs: number }
   | { code: 'too-much-air'; move: FirstMove }
   | { code: 'too-little-air'; move: FirstMove };
 
@@ -67,6 +69,8 @@ export interface DiagnosisInput {
   litMs: number | null;
   /** Share of the charcoal that is left, 0 to 1; null where it is not known. */
   fuelLeftFraction: number | null;
+  /** What is wrong by simulation; null or left out where nothing is named. */
+  named?: Suspicion | null;
 }
 
 const TREND_MIN = 10;
@@ -175,9 +179,13 @@ function steadiedTrend(readings: readonly PitReading[], nowMs: number): Steadied
 }
 
 function causeOf(input: DiagnosisInput, trend: SteadiedTrend, place: BandPlace): Cause {
-  const { fuelLeftFraction } = input;
+  const { fuelLeftFraction, litMs } = input;
+  if (input.named && litMs !== null) {
+    const { fault, sure, sinceMin } = input.named;
+    return { code: 'suspected', fault, sure, sinceMs: litMs + sinceMin * MINUTE_MS };
+  }
   const sinceMin = (match: (l: LogLine) => boolean): number => minutesSince(input, match);
-  const did = (what: string) => (l: LogLine) => l.body.kind === 'act' && l.body.action.do === what;
+  const did = (what: string) => (l: LogLine) => deedsOfLine(l.body).some((a) => a.do === what);
   if (fuelLeftFraction !== null && fuelLeftFraction < LOW_FUEL && trend !== 'rising') {
     return { code: 'fuel-nearly-gone' };
   }
@@ -206,18 +214,5 @@ function minutesSince({ lines, nowMs }: DiagnosisInput, match: (l: LogLine) => b
 }
 
 /** The first move from where the vents stand now; `sign` is 1 when the pit is high, -1 when it is low. */
-function moveNow({ plan, lines, nowMs }: DiagnosisInput, sign: 1 | -1): FirstMove {
-  const pit = plan.request.pits[0]!;
-  const setup = designFire(pit);
-  const document = plan.guides[0];
-  const policy = document
-    ? policyOf(document)
-    : habitPolicy(setup.preset, setup.fire, pit.pace.pitC, setup.onSplits);
-  const action = lastVents(lines.filter((l) => l.at <= nowMs));
-  const hold = action
-    ? { intake: action.intakeFraction, exhaust: action.exhaustFraction }
-    : policy.hold;
-  const exhaustPerIntake =
-    policy.exhaustPerIntake !== null && hold.intake > 0 ? hold.exhaust / hold.intake : null;
-  return firstMove({ setup, policy: { ...policy, hold, exhaustPerIntake } }, sign * pit.pace.bandC);
-}
+const moveNow = ({ plan, lines, nowMs }: DiagnosisInput, sign: 1 | -1): FirstMove =>
+  firstMove(heldNow(plan, lines, nowMs), sign * plan.request.pits[0]!.pace.bandC);

@@ -2,13 +2,15 @@
  * What to expect from here: the plan's own engine run again with what was really done so far, the jobs still
  * to come, and what the thermometers have said: the pit moved to its reading, the piece to its whole trace.
  */
-import { runLikelyPiece } from '../estimate/likelyPiece';
+import { readyWindow, runLikelyPiece, type PieceOutcome } from '../estimate/likelyPiece';
 import type { ProbeReading } from '../estimate/measuredAir';
-import { domeOverGrateK, fuelLeftFraction, type FireEstimator } from '../estimate/fireEstimate';
-import type { FollowedFire } from '../estimate/followedFire';
+import type { FireEstimator } from '../estimate/fireEstimate';
+import { domeOverGrateK, fuelLeftFraction } from '../estimate/fireState';
+import { newsOf, type FollowedFire } from '../estimate/followedFire';
 import type { PieceEstimate } from '../estimate/pieceEstimate';
 import { percentileBands } from '../sampling/likelyPits';
 import { p10p50p90 } from '../quantity/statistics';
+import { namedFault, type Suspicion } from './fireWatch';
 import { likelyCooks, type ForecastInput } from './likelyCooks';
 
 export interface Forecast {
@@ -38,8 +40,15 @@ export interface Forecast {
   coreDifferenceK: number | null;
   /** Charcoal left of all that was given, 0 to 1; null where nothing burns. */
   fuelLeftFraction: number | null;
+  /**
+   * Minutes after lighting at which the charcoal is too little to hold the pit: p10, p50, p90; null where it lasts, or is
+   * not what burns.
+   */
+  fuelOutMin: [number | null, number | null, number | null] | null;
   /** How much more than a probe at the grate the dial in the lid should read now, K. */
   domeOverGrateK: number | null;
+  /** What is wrong with the fire; null where nothing stands out. */
+  named: Suspicion | null;
   /** What the probe has told of the piece; null while that is too little. */
   learned: { readings: number; offK: number; probeOffMm: number } | null;
 }
@@ -70,18 +79,18 @@ export function forecast(input: ForecastInput, followed?: FollowedFire): Forecas
   const rows = Math.max(1, Math.floor((scenario.untilMin - now) / EVERY_MIN) + 1);
   const pits: (number | null)[][] = [];
   const cores: (number | null)[][] = [];
-  const ready: number[] = [];
+  const runs: PieceOutcome[] = [];
   const wraps: number[] = [];
   for (const { drawn, measured } of members) {
-    const { meat, doneAtMin, pitC } = runLikelyPiece(base, measured, nowMin, drawn);
+    const run = runLikelyPiece(base, measured, nowMin, drawn, input.felt);
+    const { meat, pitC } = run;
     pits.push(sampleEvery(rows, (min) => pitC(now + min)));
     cores.push(sampleEvery(rows, (min) => meat?.coreC[Math.round(now + min / drawn.pace)] ?? null));
-    ready.push(doneAtMin);
+    runs.push(run);
     wraps.push(meat?.wrappedAtMin ?? NaN);
   }
   const pitFan = percentileBands(pits);
   const coreFan = percentileBands(cores);
-  const window = p10p50p90(ready);
   const wrapMin = p10p50p90(wraps)[1];
   return {
     fromMin: now,
@@ -92,7 +101,7 @@ export function forecast(input: ForecastInput, followed?: FollowedFire): Forecas
     coreC: coreFan.mid,
     coreLowC: coreFan.low,
     coreHighC: coreFan.high,
-    readyMin: window.every(Number.isFinite) ? window : null,
+    readyMin: readyWindow(runs),
     wrapMin: Number.isFinite(wrapMin) ? wrapMin : null,
     pitDifferenceK: difference(latestReading(readings, 'pitC', nowMin), expected.pitC[now]),
     coreDifferenceK: difference(
@@ -100,6 +109,8 @@ export function forecast(input: ForecastInput, followed?: FollowedFire): Forecas
       expected.result.meats[pieceIndex]?.coreC[now],
     ),
     ...fireNow(fire),
+    fuelOutMin: likely.fuelOutMin,
+    named: fire && namedFault(fire, newsOf(input), input.bandK),
     learned: learnedOf(estimate),
   };
 }

@@ -1,5 +1,9 @@
 /** Readings taken by hand, beside those that came by wire. */
+import type { WeatherReading } from '../estimate/measuredWeather';
+import { MINUTE_MS } from '../quantity/time';
 import type { Log } from './log';
+import type { Muscle } from './lookKinds';
+import { ofLeanMuscle } from './looks';
 
 /** What thermometers said at an instant of the cook's clock, epoch ms; null where one was silent. C. */
 export interface ReadingRow {
@@ -11,21 +15,68 @@ export interface ReadingRow {
   coreC: number | null;
   /** The dial in the lid; left out where nobody looked. */
   domeC?: number | null;
+  /** In the middle of other pieces, by their ids. */
+  meatC?: Record<string, number>;
+  /** How fast a fan turns, 0 to 1; left out where none tells. */
+  fanDuty?: number;
+  /** What a weather station at the pit told: air, C, wind, m/s, and rain, mm/h. */
+  weather?: { airC?: number; windMps?: number; rainMmPerH?: number };
 }
 
-/** Readings by wire and by hand together, in order of time. */
+/** A reading of the pit says where it stands now for so long, min. */
+const FRESH_MIN = 15;
+
+/** What the pit reads at `nowMs`, C; null where it was not read of late. */
+export function freshPitC(readings: readonly ReadingRow[], nowMs: number): number | null {
+  const last = readings.findLast((r) => r.pitC !== null && r.at <= nowMs);
+  return last && nowMs - last.at < FRESH_MIN * MINUTE_MS ? last.pitC : null;
+}
+
+/** What was read of one piece by wire: the first piece of the cook has its own place in a row, others their ids. */
+export const ofPiece = (
+  readings: readonly ReadingRow[],
+  meat: string,
+  firstMeat: string,
+): ReadingRow[] =>
+  meat === firstMeat
+    ? [...readings]
+    : readings.map((r) => ({ ...r, coreC: r.meatC?.[meat] ?? null }));
+
+/** What a weather station told, in minutes after `zeroMs`. */
+export const weatherReadings = (
+  readings: readonly ReadingRow[],
+  zeroMs: number,
+): WeatherReading[] =>
+  readings.flatMap(({ at, weather }) =>
+    weather
+      ? [
+          {
+            atMin: (at - zeroMs) / MINUTE_MS,
+            airC: weather.airC ?? null,
+            windMps: weather.windMps ?? null,
+            rainMmPerH: weather.rainMmPerH ?? null,
+          },
+        ]
+      : [],
+  );
+
+/** Readings by wire and by hand together, in order of time; `coreC` is of the piece `meat`. */
 export function withHandReadings(
   readings: readonly ReadingRow[],
   log: Log,
-  firstMeat: string,
+  meat: string,
 ): ReadingRow[] {
-  const byHand = log.lines.flatMap(({ at, body }): ReadingRow[] => {
-    if (body.kind !== 'read') return [];
+  const ofPit = log.lines.flatMap(({ at, body }): ReadingRow[] => {
+    if (body.kind !== 'read' || body.spot === 'meat') return [];
     const none = { at, pitC: null, coreC: null };
-    if (body.spot === 'grate') return [{ ...none, pitC: body.c }];
-    if (body.spot === 'dome') return [{ ...none, domeC: body.c }];
-    return body.meat === firstMeat ? [{ ...none, coreC: body.c }] : [];
+    return [body.spot === 'grate' ? { ...none, pitC: body.c } : { ...none, domeC: body.c }];
   });
+  const inPiece = ofLeanMuscle(pieceReadings(log, meat)).map(({ at, c }) => ({
+    at,
+    pitC: null,
+    coreC: c,
+  }));
+  const byHand = [...ofPit, ...inPiece];
   if (byHand.length === 0) return [...readings];
   return [...readings, ...byHand].sort((a, b) => a.at - b.at);
 }
@@ -44,11 +95,21 @@ export const atTheGrate = (
       : r,
   );
 
-/** The last reading of a piece, by hand; null where there is none. */
-export function lastPieceReading(log: Log, meat: string): { at: number; c: number } | null {
-  for (const { at, body } of [...log.lines].reverse()) {
-    if (body.kind === 'read' && body.spot === 'meat' && body.meat === meat)
-      return { at, c: body.c };
-  }
-  return null;
+/** A reading of a piece by hand, C, and of which muscle of a brisket where that was said. */
+export interface PieceReading {
+  at: number;
+  c: number;
+  muscle?: Muscle;
 }
+
+/** What was read of a piece by hand, in order of time. */
+const pieceReadings = (log: Log, meat: string): PieceReading[] =>
+  log.lines.flatMap(({ at, body }) =>
+    body.kind === 'read' && body.spot === 'meat' && body.meat === meat
+      ? [{ at, c: body.c, ...(body.muscle ? { muscle: body.muscle } : {}) }]
+      : [],
+  );
+
+/** The last reading of a piece by hand, of one of its muscles where that is asked; null where there is none. */
+export const lastPieceReading = (log: Log, meat: string, muscle?: Muscle): PieceReading | null =>
+  pieceReadings(log, meat).findLast((r) => muscle === undefined || r.muscle === muscle) ?? null;

@@ -13,6 +13,8 @@ export interface JobClock {
   zeroMs: number;
   /** When people sit down, epoch ms, where that was moved. */
   serveMs?: number | null;
+  /** When the bark of the first piece says that it may be wrapped, epoch ms; null or left out where nobody looked. */
+  wrapByBarkMs?: number | null;
   /** What is expected from here; null where that is not known yet. */
   forecast: Pick<Forecast, 'wrapMin' | 'readyMin'> | null;
 }
@@ -32,10 +34,13 @@ const JOBS_THAT_FOLLOW_THE_MEAT = new Set(['check', 'off', 'shut']);
 export function jobMs(
   plan: JobPlan,
   job: PlanJob,
-  { zeroMs, serveMs, forecast }: JobClock,
+  { zeroMs, serveMs, forecast, wrapByBarkMs }: JobClock,
 ): number {
   if (job.id === 'serve') return serveMs ?? epochOf(plan.serveAt, plan.request.timeZone);
-  if (job.id === 'wrap' && forecast?.wrapMin) return zeroMs + forecast.wrapMin * MINUTE_MS;
+  if (job.id === 'wrap' && (forecast?.wrapMin || wrapByBarkMs != null)) {
+    // Fingers know better than the clock whether the bark holds.
+    return wrapByBarkMs ?? zeroMs + forecast!.wrapMin! * MINUTE_MS;
+  }
   const shift = JOBS_THAT_FOLLOW_THE_MEAT.has(job.id) ? readyShiftMs(plan, forecast) : 0;
   return zeroMs + job.atMin * MINUTE_MS + shift;
 }

@@ -2,20 +2,26 @@
  * The log of a cook: an append-only list of entries. Undo and corrections are entries too, so that
  * nothing is ever lost and a retry can never double anything.
  */
-import type { Action } from '../scenario/actions';
+import { USUAL_LID_S, type Action } from '../scenario/actions';
+import type { MeatSpec } from '../scenario/scenario';
 import { MINUTE_MS } from '../quantity/time';
 import type { PlanJob, PlanLog } from '../plan/document/plan';
+import type { Look, Muscle } from './lookKinds';
 
 /** What an entry says. Only `act` changes physics. */
 export type EntryBody =
   | { kind: 'act'; action: PlanLog }
   | { kind: 'note'; text: string }
   | { kind: 'job' }
-  /** Read by hand, C: the dial in the lid, a thermometer on the grate, or the middle of `meat`. */
-  | { kind: 'read'; spot: 'dome' | 'grate' | 'meat'; c: number; meat?: string }
+  /** Read by hand, C: the dial in the lid, a thermometer on the grate, or the middle of `meat` or of one muscle of it. */
+  | { kind: 'read'; spot: 'dome' | 'grate' | 'meat'; c: number; meat?: string; muscle?: Muscle }
+  /** Seen or felt. */
+  | ({ kind: 'look' } & Look)
   | { kind: 'undo'; target: string }
   | { kind: 'retime'; target: string; to: number }
   | { kind: 'finish' }
+  /** Food that is not in the plan goes on; `offAt` is when it was expected to be done then, epoch ms. */
+  | { kind: 'add-food'; food: MeatSpec; offAt: number }
   /** People sit down at another time, epoch ms. */
   | { kind: 'serve-at'; to: number }
   /** The watch is offered to somebody, with a sheet that tells how the fire stands. */
@@ -41,7 +47,7 @@ export interface LogLine {
   /** The job that it did; left out when it did none. */
   jobId?: string;
   /** What it says. */
-  body: Extract<EntryBody, { kind: 'act' | 'note' | 'job' | 'read' }>;
+  body: Extract<EntryBody, { kind: 'act' | 'note' | 'job' | 'read' | 'look' | 'add-food' }>;
   /** Whether its time was corrected. */
   corrected: boolean;
   /** Who wrote it; left out where that is not known. */
@@ -62,8 +68,8 @@ export interface Log {
 /** An entry that makes a line of the log. */
 type LineEntry = Entry & LogLine['body'];
 
-const isLine = (e: Entry): e is LineEntry =>
-  e.kind === 'act' || e.kind === 'note' || e.kind === 'job' || e.kind === 'read';
+const LINE_KINDS: readonly Entry['kind'][] = ['act', 'note', 'job', 'read', 'look', 'add-food'];
+const isLine = (e: Entry): e is LineEntry => LINE_KINDS.includes(e.kind);
 
 /** What the entries amount to, in order of time. Entries may arrive in any order; targets must exist. */
 export function foldLog(entries: readonly Entry[]): Log {
@@ -112,11 +118,10 @@ export const deedAtMs = (
   what: PlanLog['do'],
   meat?: string,
 ): number | null =>
-  log.lines.find(
-    ({ body }) =>
-      body.kind === 'act' &&
-      body.action.do === what &&
-      (meat === undefined || ('meat' in body.action && body.action.meat === meat)),
+  log.lines.find(({ body }) =>
+    deedsOfLine(body).some(
+      (a) => a.do === what && (meat === undefined || ('meat' in a && a.meat === meat)),
+    ),
   )?.at ?? null;
 
 /** Jobs still to do, in the order of the plan; the first is the next one. */
@@ -127,13 +132,24 @@ export const jobsAhead = (plan: { jobs: readonly PlanJob[] }, log: Log): PlanJob
 export const litAtMs = (log: Log): number | null =>
   log.lines.find((l) => l.jobId === 'light')?.at ?? null;
 
+/** What a line did to the pit. */
+export function deedsOfLine(body: LogLine['body']): PlanLog[] {
+  if (body.kind === 'act') return [body.action];
+  return body.kind === 'add-food' ? puttingOn(body.food) : [];
+}
+
+/** Putting one more piece on: under an open lid. */
+export const puttingOn = ({ id }: MeatSpec): PlanLog[] => [
+  { do: 'lid-open', seconds: USUAL_LID_S },
+  { do: 'meat-on', meat: id },
+];
+
 /** The physics of a log: its actions in minutes after `startMs`. */
 export function actionsOf(log: Log, startMs: number): Action[] {
-  return log.lines.flatMap((l) =>
-    l.body.kind === 'act'
-      ? [{ ...l.body.action, atMin: Math.max(0, (l.at - startMs) / MINUTE_MS) }]
-      : [],
-  );
+  return log.lines.flatMap(({ at, body }) => {
+    const atMin = Math.max(0, (at - startMs) / MINUTE_MS);
+    return deedsOfLine(body).map((action) => ({ ...action, atMin }));
+  });
 }
 
 /** Problem with adding `entry` to `entries`, or null. Says which field is wrong. */

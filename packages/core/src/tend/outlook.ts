@@ -11,10 +11,23 @@ import type { WrapId } from '../meat/wraps';
 import { ascending, quantile, p10p50p90 } from '../quantity/statistics';
 import { likelyCooks, type ForecastInput } from './likelyCooks';
 
+/** What can be done otherwise from here on. */
+export type ChangeId =
+  | 'as-planned'
+  | 'leave-bare'
+  | 'paper-now'
+  | 'foil-now'
+  | 'boat-now'
+  | 'pan-now'
+  | 'unwrap-now'
+  | 'oven-now'
+  | 'lower'
+  | 'hotter';
+
 /** One option from here on. */
 export interface WrapOption {
   /** What is done. */
-  id: 'as-planned' | 'leave-bare' | 'paper-now' | 'foil-now';
+  id: ChangeId;
   /** Minutes after lighting at which it is done: p10, p50, p90; null when out of sight. */
   readyMin: [number, number, number] | null;
   /** Cooked over raw mass, and bark (1 = set), when done; middle values. */
@@ -68,7 +81,7 @@ export function meatOutlook(input: ForecastInput, followed?: FollowedFire): Outl
   const { remaining: planned, now, members } = likelyCooks(input, followed);
   const run = (scenario: Scenario): PieceOutcome[] =>
     members.map(({ drawn: likely, measured }) =>
-      runLikelyPiece(scenario, measured, nowMin, likely),
+      runLikelyPiece(scenario, measured, nowMin, likely, input.felt),
     );
   const asPlanned = run(planned);
   const meats = asPlanned.flatMap((a) => (a.meat ? [a.meat] : []));
@@ -167,7 +180,7 @@ function otherOptions(
   ];
 }
 
-function wrapOptionOf(id: WrapOption['id'], runs: readonly PieceOutcome[]): WrapOption {
+export function wrapOptionOf(id: WrapOption['id'], runs: readonly PieceOutcome[]): WrapOption {
   const window = p10p50p90(runs.map((r) => r.doneAtMin));
   const whenDone = (of: (m: MeatResult) => readonly (number | null)[]): number | null =>
     medianOfKnown(

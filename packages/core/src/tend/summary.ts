@@ -2,7 +2,7 @@
 import type { Plan } from '../plan/document/plan';
 import { mean } from '../quantity/statistics';
 import { epochOf, MINUTE_MS } from '../quantity/time';
-import { deedAtMs, litAtMs, type Log } from './log';
+import { deedAtMs, deedsOfLine, litAtMs, type Log } from './log';
 
 export interface CookFigures {
   /** Share of the settled time spent inside the band, 0..1; null without readings. */
@@ -71,7 +71,7 @@ export function summarise(
     lit: { planned: job('light'), actual: lit },
     meatOn: { planned: job('meat-on'), actual: deedAtMs(log, 'meat-on') },
     off: { planned: job('off'), actual: off },
-    lidOpenings: log.lines.filter((l) => l.body.kind === 'act' && l.body.action.do === 'lid-open')
+    lidOpenings: log.lines.filter((l) => deedsOfLine(l.body).some((a) => a.do === 'lid-open'))
       .length,
   };
 }

@@ -31,17 +31,17 @@ export function firstMove({ setup, policy }: HeldPit, offK: number): FirstMove {
     return { do: 'other-splits', lighter: high, exhaust: damps ? DAMPED_EXHAUST : null };
   }
   const eFolds = clamp(-offK / policy.kelvinPerEFold, -MOST_E_FOLDS, MOST_E_FOLDS);
-  const now = told(setup, policy.hold);
+  const now = toldVents(setup, policy.hold);
   for (const times of LARGER) {
     const intake = clamp(policy.hold.intake * Math.exp(times * eFolds), policy.finest.small, 1);
     const { hold } = withHoldingIntake(policy, intake);
-    if (told(setup, hold) !== now) return { do: 'set-vents', ...hold };
+    if (toldVents(setup, hold) !== now) return { do: 'set-vents', ...hold };
   }
   return { do: 'nothing-left', whenHigh: high };
 }
 
 /** A setting as its owner's notation tells it apart from others. */
-function told({ pit, preset }: PitSetup, { intake, exhaust }: VentOpenings): string {
+export function toldVents({ pit, preset }: PitSetup, { intake, exhaust }: VentOpenings): string {
   const notation = pit.ventWay ?? preset.ventNotation;
   const { travelMm } = preset;
   return `${ventMark(intake, notation, travelMm.intake)} ${ventMark(exhaust, notation, travelMm.exhaust)}`;

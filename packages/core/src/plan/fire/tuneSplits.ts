@@ -3,6 +3,7 @@ import type { ControlPolicy } from '../../control/controlPolicy';
 import type { Preset } from '../../pit/preset';
 import { hasSmallFirebox } from '../../pit/usualFire';
 import { mean } from '../../quantity/statistics';
+import { isSplits } from '../../scenario/actions';
 import type { Weather } from '../../air/weather';
 import type { PitSetup } from './designFire';
 import { initialPolicy } from './initialPolicy';
@@ -45,9 +46,7 @@ export function* tuneSplits(
       (SPLIT_KG_PER_HK[size] * overAirK * everyMin) / 60 / (1 + WOOD_PER_LUMP * lumpFraction);
     const guess = splitPolicy(first, kg, everyMin, lumpFraction);
     const learnt = simulatePolicy(setup, scenario, guess);
-    const lastKg = learnt.happened
-      .flatMap((a) => (a.do === 'add-fuel' && a.fuel === 'splits' ? [a.massKg!] : []))
-      .slice(-4);
+    const lastKg = learnt.happened.flatMap((a) => (isSplits(a) ? [a.massKg!] : [])).slice(-4);
     const policy = splitPolicy(
       first,
       lastKg.length > 0 ? mean(lastKg) : kg,

@@ -1,0 +1,60 @@
+/** After a piece came off: its rest, how long it can be held well, and when it has to be eaten. */
+import type { RestWhere } from '../meat/rest';
+import type { Plan } from '../plan/document/plan';
+import { maxHoldMin } from '../plan/schedule/schedule';
+import { MINUTE_MS } from '../quantity/time';
+import type { Forecast } from './forecast';
+import { deedAtMs, type Log } from './log';
+
+/** Held meat is kept over this; under it, it has to be eaten, heated again or cooled (C; FDA Food Code, from memory). */
+export const HOLD_ABOVE_C = 60;
+/** A large piece stands open for so long before it is boxed, until it stops steaming, or it goes on cooking (min; common practice). */
+export const OPEN_FIRST_MIN = 12;
+
+/** How a piece stands that came off. */
+export interface AfterOff {
+  meat: string;
+  /** When it came off, epoch ms. */
+  offMs: number;
+  where: RestWhere;
+  /** Whether it is to stand open a little before it is shut in. */
+  coolsFirst: boolean;
+  /** From when on it is rested, and until when it holds well, epoch ms. */
+  restedMs: number;
+  bestUntilMs: number;
+  /** When its middle falls under what held meat is kept over; null where that is not in sight. */
+  coldMs: number | null;
+}
+
+/** Places that shut a piece in, so that it goes on cooking. */
+const SHUT_IN: readonly RestWhere[] = ['cool-box', 'warmer', 'tented'];
+
+/** Every piece that came off, in the order of the plan. The forecast is that of the first. */
+export function afterOff(
+  plan: Pick<Plan, 'request'>,
+  log: Log,
+  forecast: Pick<Forecast, 'fromMin' | 'everyMin' | 'coreC'> | null,
+  litMs: number | null,
+): AfterOff[] {
+  return plan.request.meats.flatMap((m, i) => {
+    const offMs = deedAtMs(log, 'meat-off', m.id);
+    if (offMs === null) return [];
+    const { where, minutes } = m.rest;
+    const cold =
+      i === 0 && forecast ? forecast.coreC.findIndex((c) => c !== null && c < HOLD_ABOVE_C) : -1;
+    return [
+      {
+        meat: m.id,
+        offMs,
+        where,
+        coolsFirst: SHUT_IN.includes(where),
+        restedMs: offMs + minutes * MINUTE_MS,
+        bestUntilMs: offMs + maxHoldMin(m) * MINUTE_MS,
+        coldMs:
+          cold < 0 || litMs === null
+            ? null
+            : litMs + (forecast!.fromMin + cold * forecast!.everyMin) * MINUTE_MS,
+      },
+    ];
+  });
+}

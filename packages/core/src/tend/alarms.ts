@@ -1,0 +1,176 @@
+/** What calls whoever tends a cook: codes with their figures. What swings by itself and comes back calls nobody. */
+import type { Plan } from '../plan/document/plan';
+import { MINUTE_MS } from '../quantity/time';
+import type { BandPlace, Cause, Diagnosis } from './diagnose';
+import type { Forecast } from './forecast';
+import type { ReadingRow } from './handReadings';
+import type { DueJob } from './jobTimes';
+
+export const ALARM_CODES = [
+  'fire-out',
+  'suspected',
+  'out-of-band',
+  'leaving-band',
+  'fuel-out-soon',
+  'near-done',
+  'near-wrap',
+  'job-due',
+  'no-reading',
+] as const;
+export type AlarmCode = (typeof ALARM_CODES)[number];
+
+/** One alarm that is up. Two of the same id are the same alarm. */
+export interface Alarm {
+  /** What it is and of what. */
+  id: string;
+  code: AlarmCode;
+  /** In how many minutes what it tells of is expected, from now; 0 where it is so already. */
+  inMin: number;
+  /** Where the pit stands, or will: of the alarms about its band. */
+  side?: Exclude<BandPlace, 'in'>;
+  /** The job that is due. */
+  jobId?: string;
+  /** The piece that is near its wrap or near done. */
+  meat?: string;
+}
+
+/** What alarms are made from. */
+export interface AlarmInput {
+  plan: Pick<Plan, 'request'>;
+  state: Diagnosis;
+  forecast: Forecast | null;
+  /** Jobs still to do, the next one first. */
+  jobs: readonly DueJob[];
+  /** What came by wire, in order of time. */
+  wire: readonly ReadingRow[];
+  /** Pieces with when each is done, minutes after lighting, and whether it came off. */
+  pieces: readonly {
+    id: string;
+    readyMin: readonly [number, number, number] | null;
+    off: boolean;
+  }[];
+  /** The cook's clock, epoch ms. */
+  nowMs: number;
+  /** When the fire was lit, epoch ms; null before. */
+  litMs: number | null;
+}
+
+/** Warned of fuel that is out within so long, and of a wrap or a piece that is done within so long, min. */
+const WARN_MIN = { fuel: 60, wrap: 15, done: 20 };
+/** The pit is looked ahead so far, min, and has to leave its band by this share of it. */
+const AHEAD = { min: 30, outBy: 0.25 };
+/** A thermometer that told each minute or oftener is missed after so long, min. */
+const SILENT_MIN = 5;
+
+/** A pit that is out of its band for one of these comes back by itself. */
+const COMES_BACK: ReadonlySet<Cause['code']> = new Set([
+  'not-lit',
+  'coming-up',
+  'lid-was-open',
+  'recovering-from-lid',
+  'cold-meat',
+  'vents-just-moved',
+  'high-and-falling',
+  'low-and-rising',
+]);
+
+/** The alarms that are up, the most urgent first. */
+export function alarmsOf(input: AlarmInput): Alarm[] {
+  const all = [
+    ...ofFire(input),
+    ...ofBand(input),
+    ...ofFuel(input),
+    ...ofPieces(input),
+    ...ofJobs(input),
+    ...ofReadings(input),
+  ];
+  return all.sort((a, b) => ALARM_CODES.indexOf(a.code) - ALARM_CODES.indexOf(b.code));
+}
+
+const soon = (code: AlarmCode, more: Partial<Alarm> = {}): Alarm => ({
+  id: code,
+  code,
+  inMin: 0,
+  ...more,
+});
+
+function ofFire({ state: { cause } }: AlarmInput): Alarm[] {
+  if (cause.code === 'fire-out') return [soon('fire-out')];
+  return cause.code === 'suspected' ? [soon('suspected', { id: `suspected/${cause.fault}` })] : [];
+}
+
+function ofBand({ plan, state, forecast }: AlarmInput): Alarm[] {
+  const { code } = state.cause;
+  if (code === 'fire-out' || code === 'no-reading' || COMES_BACK.has(code)) return [];
+  const { place } = state;
+  if (place !== 'in') return [soon('out-of-band', { id: `out-of-band/${place}`, side: place })];
+  if (!forecast) return [];
+  const { pitC, bandC } = plan.request.pits[0]!.pace;
+  const out = bandC * (1 + AHEAD.outBy);
+  const rows = AHEAD.min / forecast.everyMin;
+  for (let i = 1; i <= rows && i < forecast.pitC.length; i++) {
+    const [low, mid, high] = [forecast.pitLowC[i], forecast.pitC[i], forecast.pitHighC[i]];
+    if (low == null || mid == null || high == null) continue;
+    // Nearly all of the likely pits have to go that way.
+    const side =
+      mid > pitC + out && low > pitC ? 'above' : mid < pitC - out && high < pitC ? 'below' : null;
+    if (side) {
+      return [
+        soon('leaving-band', { id: `leaving-band/${side}`, side, inMin: i * forecast.everyMin }),
+      ];
+    }
+  }
+  return [];
+}
+
+function ofFuel({ forecast, nowMs, litMs }: AlarmInput): Alarm[] {
+  const out = forecast?.fuelOutMin?.[1];
+  if (litMs === null || out == null) return [];
+  const inMin = out - (nowMs - litMs) / MINUTE_MS;
+  // What lasts until the meat is done lasts long enough.
+  const needed = forecast?.readyMin?.[1] ?? Infinity;
+  return inMin <= WARN_MIN.fuel && out < needed
+    ? [soon('fuel-out-soon', { inMin: Math.max(inMin, 0) })]
+    : [];
+}
+
+/** In how many minutes something comes, where that is within `within`, or was due a short while ago; else null. */
+function nearEnd(atMin: number | null, nowMin: number, within: number): number | null {
+  if (atMin === null) return null;
+  const inMin = atMin - nowMin;
+  return inMin <= within ? Math.max(inMin, 0) : null;
+}
+
+function ofPieces({ plan, pieces, forecast, nowMs, litMs }: AlarmInput): Alarm[] {
+  if (litMs === null) return [];
+  const now = (nowMs - litMs) / MINUTE_MS;
+  const first = plan.request.meats[0]!.id;
+  const wrap = nearEnd(forecast?.wrapMin ?? null, now, WARN_MIN.wrap);
+  const onPit = pieces.filter((p) => !p.off);
+  return [
+    ...(wrap !== null && onPit.some((p) => p.id === first)
+      ? [soon('near-wrap', { id: `near-wrap/${first}`, meat: first, inMin: wrap })]
+      : []),
+    ...onPit.flatMap(({ id, readyMin }) => {
+      const done = nearEnd(readyMin?.[1] ?? null, now, WARN_MIN.done);
+      return done === null
+        ? []
+        : [soon('near-done', { id: `near-done/${id}`, meat: id, inMin: done })];
+    }),
+  ];
+}
+
+const ofJobs = ({ jobs, nowMs }: AlarmInput): Alarm[] =>
+  jobs
+    .filter(({ ms }) => ms <= nowMs)
+    .map(({ job }) => soon('job-due', { id: `job-due/${job.id}`, jobId: job.id }));
+
+/** Somebody who reads by hand is asked by the diagnosis; a thermometer by wire is missed sooner. */
+function ofReadings({ state, wire, nowMs, litMs }: AlarmInput): Alarm[] {
+  if (litMs === null) return [];
+  if (state.cause.code === 'no-reading') return [soon('no-reading')];
+  const lately = wire.filter((r) => r.at > nowMs - 60 * MINUTE_MS && r.at <= nowMs);
+  const last = lately.findLast((r) => r.pitC !== null || r.domeC != null);
+  const often = lately.length >= 20;
+  return often && (!last || nowMs - last.at > SILENT_MIN * MINUTE_MS) ? [soon('no-reading')] : [];
+}

@@ -1,0 +1,52 @@
+/** A cook under way as the core is asked about it: the same in a phone and in the server. */
+import type { Plan, PlanJob } from '../plan/document/plan';
+import { seedFrom } from '../quantity/random';
+import { MINUTE_MS } from '../quantity/time';
+import type { Action } from '../scenario/actions';
+import { weatherReadings, type ReadingRow } from './handReadings';
+import type { ForecastInput } from './likelyCooks';
+import { actionsOf, jobsAhead, type Log } from './log';
+import { feltTender, smokeLooks } from './looks';
+
+/** Likely cooks behind a forecast. */
+const MEMBERS = 12;
+
+/** What jobs do, at their minutes. A pit is shut down, or its fan switched off, once its meat is off, and not by the clock. */
+export const actionsOfJobs = (jobs: readonly PlanJob[]): Action[] =>
+  jobs
+    .filter((j) => j.do !== 'shut-down')
+    .flatMap((j) => j.logs.map((a) => ({ ...a, atMin: j.atMin })));
+
+/** What the core needs to look ahead from `now`; `lit` is when the fire was lit, `piece` the one that is asked about. */
+export function forecastInput(
+  id: string,
+  plan: Pick<Plan, 'request' | 'scenarios' | 'jobs'>,
+  log: Log,
+  readings: readonly ReadingRow[],
+  lit: number,
+  now: number,
+  piece = plan.request.meats[0]!.id,
+): ForecastInput {
+  return {
+    scenario: plan.scenarios[0]!,
+    done: actionsOf(log, lit),
+    ahead: actionsOfJobs(jobsAhead(plan, log)),
+    nowMin: Math.max(0, (now - lit) / MINUTE_MS),
+    readings: readings
+      .filter((r) => r.at >= lit && r.at <= now)
+      .map(({ at, pitC, coreC, domeC, fanDuty }) => ({
+        atMin: (at - lit) / MINUTE_MS,
+        pitC,
+        coreC,
+        domeC,
+        fanDuty,
+      })),
+    weather: weatherReadings(readings, lit),
+    felt: feltTender(log, piece, lit),
+    smoke: smokeLooks(log, lit),
+    piece,
+    bandK: plan.request.pits[0]!.pace.bandC,
+    members: MEMBERS,
+    seed: seedFrom(id),
+  };
+}

@@ -1,0 +1,32 @@
+/** How the pit of a cook under way is held: its plan's policy, or habit, from where the vents stand now. */
+import type { ControlPolicy } from '../control/controlPolicy';
+import { habitPolicy } from '../control/habitPolicy';
+import { policyOf } from '../control/policyDocument';
+import type { Plan } from '../plan/document/plan';
+import { designFire, type PitSetup } from '../plan/fire/designFire';
+import { lastVents, type LogLine } from './log';
+
+/** The pit as it is set up, its policy with the vents where they were last logged, and where its exhaust usually stands. */
+export function heldNow(
+  plan: Pick<Plan, 'request' | 'guides'>,
+  lines: readonly LogLine[],
+  nowMs: number,
+): { setup: PitSetup; policy: ControlPolicy; usualExhaust: number } {
+  const pit = plan.request.pits[0]!;
+  const setup = designFire(pit);
+  const document = plan.guides[0];
+  const policy = document
+    ? policyOf(document)
+    : habitPolicy(setup.preset, setup.fire, pit.pace.pitC, setup.onSplits);
+  const action = lastVents(lines.filter((l) => l.at <= nowMs));
+  const hold = action
+    ? { intake: action.intakeFraction, exhaust: action.exhaustFraction }
+    : policy.hold;
+  const exhaustPerIntake =
+    policy.exhaustPerIntake !== null && hold.intake > 0 ? hold.exhaust / hold.intake : null;
+  return {
+    setup,
+    policy: { ...policy, hold, exhaustPerIntake },
+    usualExhaust: policy.hold.exhaust,
+  };
+}

@@ -1,0 +1,76 @@
+/** A plan as it stands after changes of mind: another pace, and food that was added. */
+import type { Plan } from '../plan/document/plan';
+import type { RequestMeat } from '../plan/request/types';
+import { cutOf } from '../meat/cuts';
+import { usualRest } from '../meat/usualTreatment';
+import { MINUTE_MS } from '../quantity/time';
+import type { MeatSpec, Scenario } from '../scenario/scenario';
+import { litAtMs, type Log } from './log';
+
+/** Food that goes on later is followed for so long, min. */
+const FOLLOWED_MIN = 720;
+
+/** A scenario with one piece more, which goes on at `onMin`, min after lighting. */
+export const withFood = (scenario: Scenario, food: MeatSpec, onMin: number): Scenario => ({
+  ...scenario,
+  meats: [...scenario.meats, food],
+  untilMin: Math.max(scenario.untilMin, Math.ceil(onMin) + FOLLOWED_MIN),
+});
+
+/** Food that was added during a cook, with when it went on and was expected to be done, epoch ms. */
+export interface AddedFood {
+  food: MeatSpec;
+  onMs: number;
+  offMs: number;
+}
+
+/** What was added, in the order in which it went on. */
+export const addedFoods = ({ lines }: Pick<Log, 'lines'>): AddedFood[] =>
+  lines.flatMap(({ at, body }) =>
+    body.kind === 'add-food' ? [{ food: body.food, onMs: at, offMs: body.offAt }] : [],
+  );
+
+type Changeable = Pick<Plan, 'request' | 'scenarios'>;
+
+/** The plan as it is now: the last target that was set stands over the planned one, and added food is among its meats. */
+export function planAsChanged<P extends Changeable>(plan: P, log: Log): P {
+  return withFoods(withTarget(plan, log), log);
+}
+
+function withTarget<P extends Changeable>(plan: P, log: Log): P {
+  const set = log.lines.findLast(
+    ({ body, jobId }) => body.kind === 'act' && body.action.do === 'set-target' && !jobId,
+  );
+  if (set?.body.kind !== 'act' || set.body.action.do !== 'set-target') return plan;
+  const { targetC: pitC } = set.body.action;
+  const [first, ...others] = plan.request.pits;
+  if (!first || first.pace.pitC === pitC) return plan;
+  const pits = [{ ...first, pace: { ...first.pace, pitC } }, ...others];
+  return { ...plan, request: { ...plan.request, pits } };
+}
+
+function withFoods<P extends Changeable>(plan: P, log: Log): P {
+  const added = addedFoods(log);
+  const [scenario, ...others] = plan.scenarios;
+  if (added.length === 0 || !scenario) return plan;
+  const litMs = litAtMs(log);
+  const onMin = ({ onMs }: AddedFood): number => (onMs - (litMs ?? onMs)) / MINUTE_MS;
+  return {
+    ...plan,
+    request: {
+      ...plan.request,
+      meats: [...plan.request.meats, ...added.map(({ food }) => requestMeatOf(food))],
+    },
+    scenarios: [added.reduce((s, a) => withFood(s, a.food, onMin(a)), scenario), ...others],
+  };
+}
+
+const requestMeatOf = ({ id, cut, massKg, count, done, rest }: MeatSpec): RequestMeat => ({
+  id,
+  cut,
+  massKg,
+  pieces: count ?? 1,
+  wrap: { with: 'none' },
+  done: done ?? { tender: true },
+  rest: rest ?? usualRest(cutOf(cut)),
+});

@@ -1,0 +1,65 @@
+/** What instruments told by wire, as rows of readings: corrected by what each reads too much. */
+import type { ReadingRow } from './handReadings';
+
+/** What a channel of an instrument measures: a temperature somewhere, C; wind, m/s; rain, mm/h; or how a fan turns, 0 to 1. */
+export const WIRE_SPOTS = ['grate', 'dome', 'meat', 'air', 'wind', 'rain', 'fan', 'none'] as const;
+export type WireSpot = (typeof WIRE_SPOTS)[number];
+
+/** One value as it was told. */
+export interface WireValue {
+  /** When, cook's clock, epoch ms. */
+  at: number;
+  /** What it measured. */
+  spot: WireSpot;
+  /** The piece it was in; null where it was in none. */
+  meat: string | null;
+  /** As told. */
+  value: number;
+  /** What its instrument reads too much, K. */
+  offsetK: number;
+}
+
+const TEMPERATURES: readonly WireSpot[] = ['grate', 'dome', 'meat', 'air'];
+
+/** Whether what a spot tells is a temperature, which an instrument may read too high or too low. */
+export const isTemperature = (spot: WireSpot): boolean => TEMPERATURES.includes(spot);
+
+/** Rows in order of time, one for each moment at which anything was told. */
+export function wireReadings(values: readonly WireValue[], firstMeat: string): ReadingRow[] {
+  const rows = new Map<number, ReadingRow>();
+  for (const v of values) {
+    if (v.spot === 'none') continue;
+    const row = rows.get(v.at) ?? { at: v.at, pitC: null, coreC: null };
+    rows.set(v.at, row);
+    const value = isTemperature(v.spot) ? v.value - v.offsetK : v.value;
+    if (v.spot === 'grate') row.pitC = value;
+    else if (v.spot === 'dome') row.domeC = value;
+    else if (v.spot === 'fan') row.fanDuty = value;
+    else if (v.spot === 'air') row.weather = { ...row.weather, airC: value };
+    else if (v.spot === 'wind') row.weather = { ...row.weather, windMps: value };
+    else if (v.spot === 'rain') row.weather = { ...row.weather, rainMmPerH: value };
+    else if (v.meat === firstMeat) row.coreC = value;
+    else if (v.meat !== null) row.meatC = { ...row.meatC, [v.meat]: value };
+  }
+  return [...rows.values()].sort((a, b) => a.at - b.at);
+}
+
+/** Two rows of the same moment as one: what the later one tells stands over the earlier. */
+export const mergedRow = (a: ReadingRow, b: ReadingRow): ReadingRow => ({
+  ...a,
+  ...b,
+  pitC: b.pitC ?? a.pitC,
+  coreC: b.coreC ?? a.coreC,
+  ...(a.meatC || b.meatC ? { meatC: { ...a.meatC, ...b.meatC } } : {}),
+  ...(a.weather || b.weather ? { weather: { ...a.weather, ...b.weather } } : {}),
+});
+
+/** Rows of several sources in order of time, those of one moment as one. */
+export function mergedRows(...sources: readonly (readonly ReadingRow[])[]): ReadingRow[] {
+  const rows = new Map<number, ReadingRow>();
+  for (const r of sources.flat()) {
+    const known = rows.get(r.at);
+    rows.set(r.at, known ? mergedRow(known, r) : r);
+  }
+  return [...rows.values()].sort((a, b) => a.at - b.at);
+}

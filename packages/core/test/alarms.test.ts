@@ -1,0 +1,298 @@
+/** Alarms, looks by eye and hand, readings by wire, and two thermometers that disagree. */
+import fc from 'fast-check';
+import {
+  alarmsOf,
+  boilsAtC,
+  disagreement,
+  feltPieces,
+  feltTender,
+  foldLog,
+  measuredWeather,
+  offPlan,
+  mergedRows,
+  smokeLooks,
+  tenderVerdicts,
+  cutOf,
+  weightedP10p50p90,
+  wireReadings,
+  wrapByBarkMs,
+  MILD_DAY,
+  type AlarmInput,
+  type Entry,
+  type Forecast,
+  type Verdict,
+  type WireValue,
+  lastPieceReading,
+  withHandReadings,
+} from '../src/internals';
+import { request } from './scenarios';
+
+const T0 = Date.UTC(2027, 4, 15, 8);
+const MIN = 60_000;
+const FIRST = request().meats[0]!.id;
+
+describe('alarms', () => {
+  const flat = (c: number): Forecast['pitC'] => Array<number>(20).fill(c);
+  const forecast = (part: Partial<Forecast> = {}): Forecast =>
+    ({
+      fromMin: 120,
+      everyMin: 5,
+      pitC: flat(121),
+      pitLowC: flat(118),
+      pitHighC: flat(124),
+      readyMin: [500, 540, 600],
+      wrapMin: null,
+      fuelOutMin: null,
+      ...part,
+    }) as Forecast;
+  const input = (part: Partial<AlarmInput> = {}): AlarmInput => ({
+    plan: { request: request() },
+    state: { trend: 'steady', changeK: 0, place: 'in', cause: { code: 'on-target' } },
+    forecast: forecast(),
+    jobs: [],
+    wire: [],
+    pieces: [{ id: FIRST, readyMin: [500, 540, 600], off: false }],
+    nowMs: T0 + 120 * MIN,
+    litMs: T0,
+    ...part,
+  });
+  const ids = (part: Partial<AlarmInput>): string[] => alarmsOf(input(part)).map((a) => a.id);
+  const state = (place: 'in' | 'above' | 'below', code: string): AlarmInput['state'] =>
+    ({ trend: 'steady', changeK: 0, place, cause: { code } }) as AlarmInput['state'];
+
+  it('are silent in a pit that is held', () => {
+    expect(ids({})).toEqual([]);
+  });
+
+  it('call for a pit out of its band, but not for what comes back by itself', () => {
+    expect(ids({ state: state('above', 'too-much-air') })).toEqual(['out-of-band/above']);
+    for (const harmless of ['lid-was-open', 'cold-meat', 'vents-just-moved', 'coming-up']) {
+      expect(ids({ state: state('below', harmless) })).toEqual([]);
+    }
+    expect(ids({ state: state('below', 'fire-out') })).toEqual(['fire-out']);
+  });
+
+  it('call before a pit leaves its band only where nearly all likely pits do', () => {
+    const falls = (low: number, high: number): Partial<AlarmInput> => ({
+      forecast: forecast({ pitC: flat(105), pitLowC: flat(low), pitHighC: flat(high) }),
+    });
+    expect(ids(falls(98, 112))).toEqual(['leaving-band/below']);
+    expect(ids(falls(98, 125))).toEqual([]);
+  });
+
+  it('call for fuel that will not last, a wrap, a piece and a job, each once under its own id', () => {
+    expect(ids({ forecast: forecast({ fuelOutMin: [140, 160, 200] }) })).toEqual(['fuel-out-soon']);
+    // It lasts until the meat is done: nobody is called.
+    const lasts = forecast({ fuelOutMin: [140, 160, 200], readyMin: [130, 150, 170] });
+    expect(ids({ forecast: lasts, pieces: [] })).toEqual([]);
+    expect(ids({ forecast: forecast({ wrapMin: 130 }) })).toEqual([`near-wrap/${FIRST}`]);
+    expect(ids({ pieces: [{ id: 'b', readyMin: [100, 130, 160], off: false }] })).toEqual([
+      'near-done/b',
+    ]);
+    expect(ids({ pieces: [{ id: 'b', readyMin: [100, 130, 160], off: true }] })).toEqual([]);
+    const job = { id: 'wrap' } as AlarmInput['jobs'][number]['job'];
+    expect(ids({ jobs: [{ job, ms: T0 + 119 * MIN }] })).toEqual(['job-due/wrap']);
+    expect(ids({ jobs: [{ job, ms: T0 + 121 * MIN }] })).toEqual([]);
+  });
+
+  it('miss a thermometer by wire that fell silent, and no other', () => {
+    const wire = Array.from({ length: 60 }, (_, i) => ({
+      at: T0 + (50 + i) * MIN,
+      pitC: 121,
+      coreC: null,
+    }));
+    expect(ids({ wire })).toEqual(['no-reading']);
+    expect(ids({ wire, nowMs: T0 + 111 * MIN })).toEqual([]);
+    expect(ids({ wire: wire.slice(0, 3) })).toEqual([]);
+  });
+});
+
+describe('looks', () => {
+  const look = (min: number, body: object): Entry =>
+    ({ id: `l${min}`, at: T0 + min * MIN, kind: 'look', ...body }) as Entry;
+  const log = foldLog([
+    look(60, { what: 'smoke', verdict: 'white' }),
+    look(200, { what: 'tender', verdict: 'tough', meat: 'a' }),
+    look(210, { what: 'bark', verdict: 'wipes-off', meat: 'a' }),
+    look(220, { what: 'tender', verdict: 'like-butter', meat: 'b', muscle: 'point' }),
+  ]);
+
+  it('are told in minutes after lighting, each of its own piece', () => {
+    expect(smokeLooks(log, T0)).toEqual([{ atMin: 60, smoke: 'white' }]);
+    expect(feltTender(log, 'a', T0)).toMatchObject([{ atMin: 200, low: 0 }]);
+    expect(feltTender(log, 'b', T0)).toMatchObject([{ atMin: 220 }]);
+    expect(feltTender(log, 'c', T0)).toEqual([]);
+  });
+
+  it('put a wrap off while the bark wipes off, and call for it as soon as it holds', () => {
+    expect(wrapByBarkMs(log, 'a')).toBe(T0 + 240 * MIN);
+    expect(wrapByBarkMs(log, 'b')).toBeNull();
+    const holds = foldLog([look(230, { what: 'bark', verdict: 'sets', meat: 'a' })]);
+    expect(wrapByBarkMs(holds, 'a')).toBe(T0 + 230 * MIN);
+  });
+
+  it('let the flat of a brisket decide over its point', () => {
+    const both = foldLog([
+      look(220, { what: 'tender', verdict: 'like-butter', meat: 'a', muscle: 'point' }),
+      look(221, { what: 'tender', verdict: 'tough', meat: 'a', muscle: 'flat' }),
+    ]);
+    expect(feltTender(both, 'a', T0)).toMatchObject([{ atMin: 221 }]);
+  });
+
+  it('keep what was read in both muscles, and reckon with the flat', () => {
+    const read = (min: number, c: number, muscle: 'flat' | 'point'): Entry => ({
+      id: `r${min}`,
+      at: T0 + min * MIN,
+      kind: 'read',
+      spot: 'meat',
+      meat: 'a',
+      c,
+      muscle,
+    });
+    const point = read(222, 90, 'point');
+    const both = foldLog([read(220, 84, 'flat'), point]);
+    expect(withHandReadings([], both, 'a').map((r) => r.coreC)).toEqual([84]);
+    expect(withHandReadings([], foldLog([point]), 'a').map((r) => r.coreC)).toEqual([90]);
+    expect(lastPieceReading(both, 'a')).toMatchObject({ c: 90, muscle: 'point' });
+    expect(lastPieceReading(both, 'a', 'flat')).toMatchObject({ c: 84 });
+  });
+
+  it('offer each cut its own verdicts', () => {
+    expect(tenderVerdicts(cutOf('spare-ribs'))).toEqual([
+      'stiff',
+      'bends',
+      'cracks',
+    ] satisfies Verdict[]);
+    expect(tenderVerdicts(cutOf('pork-shoulder'))).toEqual(['tough', 'some-tug', 'like-butter']);
+    expect(tenderVerdicts(cutOf('whole-chicken'))).toEqual([]);
+  });
+
+  it('move when a piece is tender later where it felt tough, sooner where it felt tender (property)', () => {
+    // A piece that grows tender steadily, 1 at minute 400.
+    const tenderness = Array.from({ length: 900 }, (_, i) => i / 400);
+    const middle = (verdict: readonly [number, number], atMin: number): number => {
+      const felt = feltPieces(tenderness, 1, [{ atMin, low: verdict[0], high: verdict[1] }]);
+      return weightedP10p50p90(
+        felt.map(({ times, weight }) => ({ value: 400 * times, weight })),
+      )[1];
+    };
+    fc.assert(
+      fc.property(fc.integer({ min: 250, max: 420 }), (atMin) => {
+        const [tough, tug, butter] = [
+          middle([0, 0.65], atMin),
+          middle([0.6, 1], atMin),
+          middle([0.95, 3], atMin),
+        ];
+        expect(tough).toBeGreaterThanOrEqual(tug);
+        expect(tug).toBeGreaterThanOrEqual(butter);
+        // What feels like butter is tender by then, but for what a hand may err.
+        expect(butter).toBeLessThanOrEqual(atMin * 1.2);
+      }),
+    );
+  });
+});
+
+describe('readings by wire', () => {
+  const value = (part: Partial<WireValue>): WireValue => ({
+    at: T0,
+    spot: 'grate',
+    meat: null,
+    value: 121,
+    offsetK: 0,
+    ...part,
+  });
+
+  it('are corrected where they are temperatures, and told by place', () => {
+    const rows = wireReadings(
+      [
+        value({ offsetK: 3 }),
+        value({ spot: 'fan', value: 0.4, offsetK: 3 }),
+        value({ spot: 'meat', meat: 'a', value: 60 }),
+        value({ spot: 'meat', meat: 'b', value: 62 }),
+        value({ spot: 'wind', value: 4 }),
+        value({ spot: 'none', value: 9 }),
+      ],
+      'a',
+    );
+    expect(rows).toEqual([
+      { at: T0, pitC: 118, coreC: 60, fanDuty: 0.4, meatC: { b: 62 }, weather: { windMps: 4 } },
+    ]);
+  });
+
+  it('of two instruments at one moment are one row, whatever comes first (property)', () => {
+    const a = { at: T0, pitC: 121, coreC: null };
+    const b = { at: T0, pitC: null, coreC: null, domeC: 140, weather: { windMps: 3 } };
+    const later = { at: T0 + MIN, pitC: 122, coreC: null };
+    fc.assert(
+      fc.property(fc.shuffledSubarray([a, b, later], { minLength: 3 }), (rows) => {
+        expect(mergedRows(rows)).toEqual([{ ...b, pitC: 121 }, later]);
+      }),
+    );
+  });
+
+  it('of a weather station stand over the forecast, for an hour', () => {
+    const told = [{ atMin: 30, airC: null, windMps: 8, rainMmPerH: null }];
+    const weather = measuredWeather(MILD_DAY, told, 40);
+    const at = (min: number) => [...weather].reverse().find((w) => (w.atMin ?? 0) <= min)!.windMps;
+    expect([at(10), at(45), at(100)]).toEqual([MILD_DAY.windMps, 8, MILD_DAY.windMps]);
+    expect(measuredWeather(MILD_DAY, told, 20)).toEqual([MILD_DAY]);
+  });
+});
+
+describe('two thermometers', () => {
+  const told = (name: string, c: number, checkedAt: number | null = null) => ({
+    name,
+    c,
+    checkedAt,
+  });
+
+  it('that differ by more than good ones do are told, with the one that was checked trusted', () => {
+    expect(disagreement([told('a', 121), told('b', 118)], 0)).toBeNull();
+    expect(disagreement([told('a', 121), told('b', 112)], 0)).toMatchObject({
+      byK: 9,
+      between: ['a', 'b'],
+      trusted: null,
+    });
+    expect(disagreement([told('a', 121), told('b', 112, T0)], 0)!.trusted).toEqual({
+      name: 'b',
+      because: 'only-one-checked',
+    });
+    expect(disagreement([told('a', 121, T0 + 1), told('b', 112, T0)], 0)!.trusted).toEqual({
+      name: 'a',
+      because: 'checked-later',
+    });
+  });
+
+  it('are held into boiling water, which is colder on a mountain', () => {
+    expect(boilsAtC(0)).toBeCloseTo(100, 0);
+    expect(boilsAtC(1500)).toBeCloseTo(95, 0);
+  });
+});
+
+describe('off the plan', () => {
+  const wish = request();
+  const plan = { request: wish, jobs: [{ id: 'off', atMin: 540 }] };
+  const { pitC } = wish.pits[0]!.pace;
+  const log = foldLog([{ id: 'on', at: T0, kind: 'act', action: { do: 'meat-on', meat: FIRST } }]);
+  const at = (offK: number, ready: number) =>
+    offPlan(
+      plan,
+      log,
+      Array.from({ length: 30 }, (_, i) => ({
+        at: T0 + i * 10 * MIN,
+        pitC: pitC + offK,
+        coreC: null,
+      })),
+      { readyMin: [ready - 60, ready, ready + 60] },
+    );
+
+  it('is the pit where it ran to that side, else the piece, and nothing while it is near', () => {
+    expect(at(-6, 620)).toMatchObject({ because: 'colder-pit', byMin: 80 });
+    expect(at(6, 480)).toMatchObject({ because: 'hotter-pit', byMin: -60 });
+    expect(at(0, 620)?.because).toBe('slower-piece');
+    expect(at(6, 620)?.because).toBe('slower-piece');
+    expect(at(0, 480)?.because).toBe('faster-piece');
+    expect(at(-6, 550)).toBeNull();
+    expect(offPlan(plan, log, [], null)).toBeNull();
+  });
+});

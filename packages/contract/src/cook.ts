@@ -1,5 +1,6 @@
 /** A cook, its log and its readings: what app and server say to each other, and what is exported. */
 import 'reflect-metadata';
+import { LOOKS, MUSCLES, type LookAt, type Muscle, type Verdict } from '@ostrin/core';
 import { Type } from 'class-transformer';
 import {
   Equals,
@@ -16,10 +17,11 @@ import {
 } from 'class-validator';
 import { ACTION_TYPES, ActionDto } from './actions';
 import { PlanDto } from './plan';
-import { InRange, KindList, Nested, NestedList, Optional, OrNull } from './rules';
+import { MeatDto } from './scenario';
+import { InRange, KindList, Nested, NestedList, Numbers, Optional, OrNull } from './rules';
 
 /** Epoch milliseconds in the years 2000 to 2199. */
-const Instant = (): PropertyDecorator => (target, property) => {
+export const Instant = (): PropertyDecorator => (target, property) => {
   IsInt({ message: 'must be a time in whole milliseconds' })(target, property);
   Min(946684800000)(target, property);
   Max(7258118399999)(target, property);
@@ -30,10 +32,12 @@ export const ENTRY_KINDS = [
   'note',
   'job',
   'read',
+  'look',
   'undo',
   'retime',
   'finish',
   'serve-at',
+  'add-food',
   'hand-over',
   'take-watch',
 ] as const;
@@ -71,12 +75,27 @@ class ReadEntryDto extends EntryDto {
   @InRange(-60, 700) c!: number;
   /** The piece that was read, where it was one. */
   @Optional() @IsString() @Length(1, 60) meat?: string;
+  /** Which of a brisket's two muscles was read. */
+  @Optional() @IsIn(MUSCLES) muscle?: Muscle;
+}
+/** Something seen or felt; which verdicts belong to what is checked with the cook. */
+class LookEntryDto extends EntryDto {
+  @IsIn(Object.keys(LOOKS)) what!: LookAt;
+  @IsIn(Object.values(LOOKS).flat()) verdict!: Verdict;
+  /** The piece that was looked at; left out for smoke. */
+  @Optional() @IsString() @Length(1, 60) meat?: string;
+  /** Which of a brisket's two muscles was felt. */
+  @Optional() @IsIn(MUSCLES) muscle?: Muscle;
 }
 class UndoEntryDto extends EntryDto {
   @IsUUID() target!: string;
 }
 class ServeAtEntryDto extends EntryDto {
   @Instant() to!: number;
+}
+class AddFoodEntryDto extends EntryDto {
+  @Nested(() => MeatDto) food!: MeatDto;
+  @Instant() offAt!: number;
 }
 class RetimeEntryDto extends UndoEntryDto {
   @Instant() to!: number;
@@ -96,8 +115,10 @@ const KINDS = [
   { name: 'note', value: NoteEntryDto },
   { name: 'job', value: EntryDto },
   { name: 'read', value: ReadEntryDto },
+  { name: 'look', value: LookEntryDto },
   { name: 'finish', value: EntryDto },
   { name: 'serve-at', value: ServeAtEntryDto },
+  { name: 'add-food', value: AddFoodEntryDto },
   { name: 'hand-over', value: HandOverEntryDto },
   { name: 'take-watch', value: TakeWatchEntryDto },
   { name: 'undo', value: UndoEntryDto },
@@ -138,10 +159,23 @@ export class ClockDto {
   @InRange(1, 240) speed!: number;
 }
 
+/** What a weather station at the pit told. */
+class StationDto {
+  @Optional() @InRange(-60, 60) airC?: number;
+  @Optional() @InRange(0, 75) windMps?: number;
+  @Optional() @InRange(0, 500) rainMmPerH?: number;
+}
+
 export class ReadingDto {
   @Instant() at!: number;
   @OrNull() @InRange(-60, 1500) pitC!: number | null;
   @OrNull() @InRange(-60, 300) coreC!: number | null;
+  @OrNull() @InRange(-60, 1500) domeC?: number | null;
+  /** In the middle of other pieces, by their ids, C. */
+  @Optional() @Numbers(-60, 300, 60) meatC?: Record<string, number>;
+  @Optional() @InRange(0, 1) fanDuty?: number;
+  /** Air, C, wind, m/s, and rain, mm/h. */
+  @Optional() @Nested(() => StationDto) weather?: StationDto;
 }
 
 /** `cook/1`: a whole cook as one document. */
@@ -155,7 +189,7 @@ export class CookDocDto {
   @Optional() @IsIn(COOK_FIRES) fire?: (typeof COOK_FIRES)[number];
   @Nested(() => PlanDto) plan!: PlanDto;
   @KindList(() => EntryDto, 'kind', KINDS, 20000) entries!: EntryDto[];
-  @NestedList(() => ReadingDto, 50000) readings!: ReadingDto[];
+  @NestedList(() => ReadingDto, 250000) readings!: ReadingDto[];
 }
 
 /** The two CSV files of an export, for importing. */

@@ -10,6 +10,8 @@ import type { CookDoc, Reading } from './types';
 import { entryWords } from '@ostrin/wording';
 
 const READING_FIELDS = ['at', 'pit_c', 'core_c'];
+/** What not every cook has: a file of before, or a cook without, leaves them out. */
+const MORE_FIELDS = ['dome_c', 'fan_duty', 'meat_c', 'weather'];
 const ACTION_FIELDS = ['id', 'at', 'kind', 'job', 'in_words', 'detail'];
 const CRLF = { newline: '\r\n' };
 /** A cell that a spreadsheet would take for a formula gets an apostrophe in front; so does one that has one already. */
@@ -19,12 +21,28 @@ const plainCell = (text: string): string => (/^'[=+\-@\t\r']/.test(text) ? text.
 
 const iso = (ms: number): string => new Date(ms).toISOString();
 
-/** Readings, one row each; empty cells where the thermometer said nothing. Times are UTC. */
-export const readingsCsv = (readings: readonly Reading[]): string =>
-  Papa.unparse(
-    { fields: READING_FIELDS, data: readings.map((r) => [iso(r.at), r.pitC ?? '', r.coreC ?? '']) },
-    CRLF,
-  ) + '\r\n';
+/**
+ * Readings, one row each; empty cells where the thermometer said nothing. Times are UTC. What only some cooks have gets
+ * columns where this one has it.
+ */
+export function readingsCsv(readings: readonly Reading[]): string {
+  const fields = readings.some(hasMore) ? [...READING_FIELDS, ...MORE_FIELDS] : READING_FIELDS;
+  const data = readings.map((r) => readingCells(r).slice(0, fields.length));
+  return `${Papa.unparse({ fields, data }, CRLF)}\r\n`;
+}
+
+/** Whether a reading tells of more than pit and first piece. */
+const hasMore = (r: Reading): boolean => Object.keys(r).length > READING_FIELDS.length;
+
+const readingCells = ({ at, pitC, coreC, domeC, fanDuty, meatC, weather }: Reading) => [
+  iso(at),
+  pitC ?? '',
+  coreC ?? '',
+  domeC ?? '',
+  fanDuty ?? '',
+  meatC ? JSON.stringify(meatC) : '',
+  weather ? JSON.stringify(weather) : '',
+];
 
 /** Actions, one row each, with a first row for the cook itself (its name, pit, start and plan). */
 export function actionsCsv(cook: CookDoc): string {
@@ -67,14 +85,14 @@ export function cookFromCsv(actions: string, readings: string): Checked<CookDoc>
   const rows = table(actions, ACTION_FIELDS, 'actions', problems);
   const values = table(readings, READING_FIELDS, 'readings', problems);
   if (problems.length > 0) return { ok: false, problems };
-  const json = (text: string, line: number): Record<string, unknown> => {
+  const json = (text: string, line: number, of = 'actions', column = 'detail') => {
     try {
       const value: unknown = JSON.parse(text);
       if (typeof value === 'object' && value !== null) return value as Record<string, unknown>;
     } catch {
       // told below, with its line
     }
-    problems.push({ field: `actions line ${line} detail`, message: 'is not a JSON object' });
+    problems.push({ field: `${of} line ${line} ${column}`, message: 'is not a JSON object' });
     return {};
   };
   const first = rows[0];
@@ -102,6 +120,10 @@ export function cookFromCsv(actions: string, readings: string): Checked<CookDoc>
     at: instant(r.at!),
     pitC: number(r.pit_c!, i + 2, 'pit_c'),
     coreC: number(r.core_c!, i + 2, 'core_c'),
+    ...(r.dome_c ? { domeC: number(r.dome_c, i + 2, 'dome_c') } : {}),
+    ...(r.fan_duty ? { fanDuty: number(r.fan_duty, i + 2, 'fan_duty') } : {}),
+    ...(r.meat_c ? { meatC: json(r.meat_c, i + 2, 'readings', 'meat_c') } : {}),
+    ...(r.weather ? { weather: json(r.weather, i + 2, 'readings', 'weather') } : {}),
   }));
   if (problems.length > 0) return { ok: false, problems };
   return readCookDoc({ ...head, entries, readings: list });

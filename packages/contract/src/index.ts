@@ -4,6 +4,7 @@ export * from './problems';
 export * from './validate';
 export * from './cook';
 export * from './csv';
+export * from './instrument';
 export * from './savedPlans';
 export { readPit, readScenario } from './read';
 export * from './readCook';

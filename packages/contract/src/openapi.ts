@@ -1,73 +1,24 @@
 /** The HTTP API as an OpenAPI 3.1 document, with the bodies it takes from the classes that validate them. */
+import './instrument';
 import { schemaDefinitions, type Json } from './schema';
+import {
+  ID,
+  body,
+  ref,
+  answer,
+  problem,
+  OBJECT,
+  listOf,
+  MISSING,
+  operation,
+  read,
+  ID_PARAMETER,
+  STORED,
+  CHANGED,
+  file,
+} from './openapiParts';
+import { wirePaths } from './openapiWire';
 import { ROUTES } from './types';
-
-/** `{id}` in a path. */
-const ID = '{id}';
-
-const JSON_TYPE = 'application/json';
-
-const body = (schema: Json): Json => ({
-  required: true,
-  content: { [JSON_TYPE]: { schema } },
-});
-const ref = (name: string): Json => ({ $ref: `#/components/schemas/${name}` });
-const answer = (description: string, schema?: Json, type = JSON_TYPE): Json => ({
-  description,
-  ...(schema ? { content: { [type]: { schema } } } : {}),
-});
-const problem = (description: string): Json =>
-  answer(description, ref('ProblemDetails'), 'application/problem+json');
-
-const OBJECT: Json = { type: 'object' };
-const listOf = (schema: Json): Json => ({ type: 'array', items: schema });
-
-/** Answers that any operation may give. */
-const COMMON = {
-  '401': problem('Sign in first: the server is open to the home network'),
-  '403': problem('The request comes from another page, or the role of the device is too small'),
-  '421': problem('The request names another host'),
-  '500': problem('Something failed on our side; nothing was stored'),
-};
-const MISSING = { '404': problem('There is none of that id') };
-const INVALID = {
-  '400': problem('The body is not JSON'),
-  '413': problem('The body is too large'),
-  '415': problem('The body is not sent as application/json'),
-  '422': problem('Some fields are not right; each is named'),
-};
-
-interface Operation {
-  summary: string;
-  body?: Json;
-  answers: Json;
-}
-
-const operation = ({ summary, body: requestBody, answers }: Operation): Json => ({
-  summary,
-  ...(requestBody ? { requestBody } : {}),
-  responses: { ...answers, ...(requestBody ? INVALID : {}), ...COMMON },
-});
-
-const read = (summary: string, schema: Json, found: Json = {}): Json =>
-  operation({ summary, answers: { '200': answer('As stored', schema), ...found } });
-
-const ID_PARAMETER: Json = {
-  name: 'id',
-  in: 'path',
-  required: true,
-  schema: { type: 'string' },
-};
-
-const STORED = { '200': answer('Stored', OBJECT), '201': answer('Made', OBJECT) };
-
-/** A record has a version, told as its ETag; a write that names an old one in If-Match is refused. */
-const CHANGED = { '412': problem('It was changed since it was read; `current` is how it stands') };
-
-const file = (type: string): Json => ({
-  '200': answer('The file', { type: 'string' }, type),
-  ...MISSING,
-});
 
 /** The yard, saved plans and the shelf. */
 const yardPaths = (): Json => ({
@@ -258,6 +209,7 @@ const accessPaths = (): Json => ({
 export function openApi(): Json {
   const withId = Object.entries({
     ...yardPaths(),
+    ...wirePaths(),
     ...cookPaths(),
     ...recordPaths(),
     ...accessPaths(),

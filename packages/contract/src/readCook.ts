@@ -1,5 +1,5 @@
 /** Cooks and their logs from outside, checked whole. */
-import { DAY_MS, entryProblem, type Entry, type Plan, type PlanLog } from '@ostrin/core';
+import { DAY_MS, entryProblem, LOOKS, type Entry, type Plan, type PlanLog } from '@ostrin/core';
 import { CookDocDto, EntriesDto, NewCookDto, NewCooksDto } from './cook';
 import type { PlanDto } from './plan';
 import type { FieldProblem } from './problems';
@@ -137,7 +137,10 @@ function timeProblems(startMs: number, at: number, field: string): FieldProblem[
 function logProblems(entries: readonly Entry[], cook: LoggedCook): FieldProblem[] {
   const known = [...cook.entries];
   const ids = new Set(known.map((e) => e.id));
-  const meats = new Set(cook.plan.scenarios.flatMap((s) => s.meats.map((m) => m.id)));
+  const meats = new Set([
+    ...cook.plan.scenarios.flatMap((s) => s.meats.map((m) => m.id)),
+    ...known.flatMap((e) => (e.kind === 'add-food' ? [e.food.id] : [])),
+  ]);
   const problems: FieldProblem[] = [];
   entries.forEach((e, i) => {
     if (ids.has(e.id)) return;
@@ -149,6 +152,11 @@ function logProblems(entries: readonly Entry[], cook: LoggedCook): FieldProblem[
       problems.push(...timeProblems(cook.startMs, e.to, `${here}.to`));
     if (e.kind === 'act') problems.push(...deedProblems(e.action, meats, `${here}.action`));
     if (e.kind === 'read') problems.push(...readProblems(e, meats, here));
+    if (e.kind === 'add-food') {
+      problems.push(...foodProblems(e, meats, cook.startMs, here));
+      meats.add(e.food.id);
+    }
+    if (e.kind === 'look') problems.push(...lookProblems(e, meats, here));
     known.push(e);
     ids.add(e.id);
   });
@@ -157,18 +165,63 @@ function logProblems(entries: readonly Entry[], cook: LoggedCook): FieldProblem[
 
 /** What is wrong with a reading by hand: a piece that this cook does not have, or none where one is read. */
 function readProblems(
-  { spot, meat }: Extract<Entry, { kind: 'read' }>,
+  { spot, meat, muscle }: Extract<Entry, { kind: 'read' }>,
   meats: ReadonlySet<string>,
   field: string,
 ): FieldProblem[] {
   if (spot !== 'meat') {
-    return meat === undefined
-      ? []
-      : [{ field: `${field}.meat`, message: `has no place at the ${spot}` }];
+    return Object.entries({ meat, muscle }).flatMap(([name, value]) =>
+      value === undefined
+        ? []
+        : [{ field: `${field}.${name}`, message: `has no place at the ${spot}` }],
+    );
   }
   return meat !== undefined && meats.has(meat)
     ? []
     : [{ field: `${field}.meat`, message: `must be one of ${[...meats].join(', ')}` }];
+}
+
+/** Pieces of a cook at most, planned and added. */
+const MOST_MEATS = 20;
+
+/** What is wrong with food that is added: an id that is taken, one piece too many, or a time of another cook. */
+function foodProblems(
+  { food, offAt }: Extract<Entry, { kind: 'add-food' }>,
+  meats: ReadonlySet<string>,
+  startMs: number,
+  field: string,
+): FieldProblem[] {
+  return [
+    ...(meats.has(food.id) ? [{ field: `${field}.food.id`, message: 'is used already' }] : []),
+    ...(meats.size < MOST_MEATS
+      ? []
+      : [{ field: `${field}.food`, message: `a cook has ${MOST_MEATS} pieces at most` }]),
+    ...timeProblems(startMs, offAt, `${field}.offAt`),
+  ];
+}
+
+/** What is wrong with a look: a verdict on something else, or a piece where there is none or that there is not. */
+function lookProblems(
+  { what, verdict, meat, muscle }: Extract<Entry, { kind: 'look' }>,
+  meats: ReadonlySet<string>,
+  field: string,
+): FieldProblem[] {
+  const verdicts: readonly string[] = LOOKS[what];
+  const ofPiece = what !== 'smoke';
+  return [
+    ...(verdicts.includes(verdict)
+      ? []
+      : [{ field: `${field}.verdict`, message: `must be one of ${verdicts.join(', ')}` }]),
+    ...(ofPiece && (meat === undefined || !meats.has(meat))
+      ? [{ field: `${field}.meat`, message: `must be one of ${[...meats].join(', ')}` }]
+      : []),
+    ...(!ofPiece && meat !== undefined
+      ? [{ field: `${field}.meat`, message: 'has no place with smoke' }]
+      : []),
+    ...(what !== 'tender' && muscle !== undefined
+      ? [{ field: `${field}.muscle`, message: 'belongs to how tender it feels' }]
+      : []),
+  ];
 }
 
 /** What is wrong with something done: fuel without an amount, or a piece that this cook does not have. */

@@ -74,6 +74,30 @@ export const ExactlyOne = (...keys: string[]): PropertyDecorator =>
     `must have exactly one of ${keys.join(', ')}`,
   );
 
+/**
+ * An object of numbers between two bounds, under names of up to `longest` letters; at most 32 of them. With `orNull` some
+ * may be null.
+ */
+export const Numbers = (
+  low: number,
+  high: number,
+  longest: number,
+  { orNull = false } = {},
+): PropertyDecorator =>
+  rule(
+    'numbers',
+    (v) =>
+      isObject(v) &&
+      Object.keys(v).length <= 32 &&
+      Object.entries(v).every(
+        ([key, n]) =>
+          key.length > 0 &&
+          key.length <= longest &&
+          ((orNull && n === null) || (typeof n === 'number' && n >= low && n <= high)),
+      ),
+    `must have numbers from ${low} to ${high} under names of up to ${longest} letters, 32 at most`,
+  );
+
 /** Whether a value is an object with fields, neither null nor a list. */
 export const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);

@@ -1,23 +1,19 @@
 /** What travels between app and server, as plain types; nothing here needs a library. */
 import type {
+  Alarm,
   Entry,
   CookerParameters,
   Plan,
   Price,
+  ReadingRow,
   Request,
   Stock,
   VentNotation,
+  WireSpot,
 } from '@ostrin/core';
 
-/** One pair of readings; null where the thermometer said nothing. `at` is the cook's clock. */
-export interface Reading {
-  /** Cook's clock, epoch ms. */
-  at: number;
-  /** Pit, C; null where the probe was silent. */
-  pitC: number | null;
-  /** Middle of the meat, C; null where the probe was silent or not in. */
-  coreC: number | null;
-}
+/** What thermometers and other instruments told at a moment of the cook's clock. */
+export type Reading = ReadingRow;
 
 /** What burns in a cook: a real fire by the real clock, or a simulated one by a clock of its own. */
 export type CookFire = 'real' | 'practice';
@@ -56,6 +52,65 @@ export interface PitRecord {
   overrides: Partial<CookerParameters>;
   /** Notation in which its vents are told. */
   ventWay: VentNotation;
+}
+
+/** One channel of an instrument: where it measures, and how wrong it is. */
+export interface Channel {
+  /** The name under which the instrument tells it. */
+  key: string;
+  /** What it measures; `none` until somebody says. */
+  spot: WireSpot;
+  /** The piece it is in, counted from 1 as the cook has them; left out elsewhere. */
+  piece?: number;
+  /** What it reads too much, K. */
+  offsetK: number;
+  /** When that was found out, epoch ms; null where it never was. */
+  checkedAt: number | null;
+  /** The MQTT topic that tells it; left out where none does. */
+  topic?: string;
+}
+
+/** An instrument that tells its readings by wire. */
+export interface InstrumentRecord {
+  /** Its id. */
+  id: string;
+  /** What its owner calls it. */
+  name: string;
+  /** The pit it is at, as its owner calls that. */
+  pitName: string;
+  /** Its channels. */
+  channels: Channel[];
+}
+
+/** What was heard of an instrument last. */
+export interface InstrumentSeen {
+  /** Its id. */
+  id: string;
+  /** When it was heard last, server's clock, epoch ms; null where it never was. */
+  heardAt: number | null;
+  /** Charge of its battery, 0 to 1; null where it does not tell. */
+  battery: number | null;
+  /** Its last values as it told them, by channel. */
+  values: Record<string, { at: number; value: number }>;
+}
+
+/** An instrument with what was heard of it. */
+export type Instrument = InstrumentRecord & InstrumentSeen;
+
+/** What the server's estimate says of a cook. */
+export interface CookState {
+  /** Cook's clock, epoch ms. */
+  at: number;
+  /** The pit at the grate, C; null where it was not read of late. */
+  pitC: number | null;
+  /** Share of all charcoal that is left, 0 to 1; null where that is not known. */
+  fuelLeftFraction: number | null;
+  /** Hours until the fuel is too little to hold the pit, p10, p50, p90; null where it is not in sight. */
+  fuelHours: [number, number, number] | null;
+  /** When each piece is done, epoch ms: p10, p50, p90; null where that is not in sight. */
+  ready: Record<string, [number, number, number] | null>;
+  /** What may be wrong, the likeliest first: cause code and how sure, 0 to 1. */
+  causes: { code: string; sure: number }[];
 }
 
 /** A wish that is kept under a name, to be planned again. */
@@ -146,7 +201,7 @@ export interface Access {
 }
 
 /** What a list of the server holds that others may change. */
-export type SharedList = 'cooks' | 'pits' | 'plans' | 'shelf';
+export type SharedList = 'cooks' | 'pits' | 'plans' | 'shelf' | 'instruments';
 
 /** What the event stream sends. Events of a cook name it. */
 export type LiveEvent =
@@ -159,6 +214,12 @@ export type LiveEvent =
   | { type: 'clock'; cookId: string; clock: ClockState }
   | { type: 'readings'; cookId: string; readings: Reading[]; clock: ClockState }
   | { type: 'entries'; cookId: string; entries: Entry[] }
+  /** What the server makes of a cook. */
+  | { type: 'state'; cookId: string; state: CookState }
+  /** The alarms of a cook that are up. */
+  | { type: 'alarms'; cookId: string; alarms: Alarm[] }
+  /** An instrument was heard. */
+  | { type: 'heard'; seen: InstrumentSeen }
   /** Much has come to this cook at once: read it again. */
   | { type: 'refresh'; cookId: string };
 
@@ -169,7 +230,7 @@ export type Versioned<T> = T & { version: number };
  * What app and server agree on beyond the shape of single documents. It is raised with every change that a page of
  * before would get wrong: such a page is then told to load itself again, and mixes nothing.
  */
-export const API_LEVEL = 3;
+export const API_LEVEL = 4;
 /** The header in which the app tells its level; event streams tell it as `?level=`. */
 export const LEVEL_HEADER = 'Ostrin-Level';
 
@@ -190,6 +251,10 @@ export const ROUTES = {
   json: (id: string): string => `/api/cooks/${id}/cook.json`,
   readingsCsv: (id: string): string => `/api/cooks/${id}/readings.csv`,
   actionsCsv: (id: string): string => `/api/cooks/${id}/actions.csv`,
+  instruments: '/api/instruments',
+  instrument: (id: string): string => `/api/instruments/${id}`,
+  instrumentToken: (id: string): string => `/api/instruments/${id}/token`,
+  wire: '/api/wire',
   imports: '/api/imports',
   record: '/api/record',
   access: '/api/access',

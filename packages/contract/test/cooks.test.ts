@@ -63,6 +63,37 @@ describe('entries and cooks', () => {
   });
 });
 
+describe('food that is added', () => {
+  const food = { id: 'hens', cut: 'whole-chicken', massKg: 1.6, startC: 4 };
+  const add = { id: randomUUID(), at: start, kind: 'add-food', food, offAt: start + 5_400_000 };
+  const off = {
+    id: randomUUID(),
+    at: start + 5_000_000,
+    kind: 'act',
+    action: { do: 'meat-off', meat: 'hens' },
+  };
+
+  it('is a piece of the cook from then on, and comes back from CSV', () => {
+    expect(readEntries({ entries: [add, off] }, LOGGED).ok).toBe(true);
+    expect(fields(readEntries({ entries: [off] }, LOGGED))).toEqual(['entries[0].action.meat']);
+    const known = { ...LOGGED, entries: [add as Entry] };
+    expect(readEntries({ entries: [off] }, known).ok).toBe(true);
+    const doc = cook([add, off] as Entry[]);
+    const back = cookFromCsv(actionsCsv(doc), readingsCsv([]));
+    expect(back).toEqual({ ok: true, value: JSON.parse(JSON.stringify(doc)) });
+  });
+
+  it('is refused with an id that is taken, a cut that nobody knows, and no end of its own', () => {
+    const known = { ...LOGGED, entries: [add as Entry] };
+    const second = { ...add, id: randomUUID() };
+    expect(fields(readEntries({ entries: [second] }, known))).toEqual(['entries[0].food.id']);
+    const odd = { ...second, food: { ...food, id: 'x', cut: 'unicorn' }, offAt: 5 };
+    expect(fields(readEntries({ entries: [odd] }, LOGGED))).toEqual(
+      expect.arrayContaining(['entries[0].food.cut', 'entries[0].offAt']),
+    );
+  });
+});
+
 describe('CSV', () => {
   it('goes out as CSV and comes back the same', () => {
     const reading = fc.record({

@@ -1,5 +1,6 @@
 /** What a fire is doing and why, in words. */
 import type { Cause, RequestPit, Trend } from '@ostrin/core';
+import { suspectedWords } from './faults';
 import { capital } from './quantities';
 import { firstMoveWords } from './plan/moves';
 import { openingWords, ventedPit, ventNames, type VentedPit } from './vents';
@@ -64,6 +65,8 @@ export function causeWords(cause: Cause, pit: RequestPit): string {
       return splits
         ? 'A steady fall: the bed of coals is low. Time for a split.'
         : 'A steady fall is fuel or wind, not vents: look at the fire first.';
+    case 'suspected':
+      return suspectedWords(cause.fault, cause.sure, pit);
     case 'too-much-air':
       return `${splits ? 'Hotter than the target.' : 'More air than the target needs.'} ${moveWords(cause, vented)}`;
     case 'too-little-air':

@@ -13,7 +13,8 @@ import {
   type Units,
 } from '@ostrin/core';
 import { causeWords, TREND_WORDS } from './diagnosis';
-import { actionWords, readWords } from './log';
+import { actionWords, foodWords, readWords } from './log';
+import { lookWords } from './looks';
 import { capital, temperatureWords } from './quantities';
 import { settingWords, ventedPit } from './vents';
 
@@ -43,7 +44,9 @@ const SIGNS = 2;
 /** What a line of the log says was done: a deed in words, or the job it did. */
 function doneWords(l: LogLine, plan: Plan): string {
   if (l.body.kind === 'note') return l.body.text;
+  if (l.body.kind === 'look') return lookWords(l.body);
   if (l.body.kind === 'read') return readWords(l.body, plan.request.units ?? METRIC);
+  if (l.body.kind === 'add-food') return foodWords(l.body.food, plan.request.units ?? METRIC);
   if (l.body.kind === 'act') {
     const telling = { units: plan.request.units ?? METRIC, pit: ventedPit(plan.request.pits[0]!) };
     return actionWords(l.body.action, telling);

@@ -4,7 +4,8 @@ export { DAY_NAMES, noSettingWords } from './card';
 export { causeWords, TREND_WORDS } from './diagnosis';
 export { fireSheet, type FireNow } from './fireSheet';
 export { charcoalWords, fireChoiceWords } from './fires';
-export { actionWords, readWords, entryWords, type Telling } from './log';
+export { LOOK_NAMES, lookWords, VERDICT_NAMES } from './looks';
+export { actionWords, foodWords, readWords, entryWords, type Telling } from './log';
 export { phaseWords, safetyWords, wrapOptionWords, WRAP_OPTION_NAMES, type Clock } from './meat';
 export { onePit } from './plan/onePit';
 export { planDocument, wordPlan, wordResult } from './plan/plan';
@@ -20,6 +21,8 @@ export {
   spanOfTime,
   spanWords,
   temperatureWords,
+  heightStepM,
+  heightWords,
 } from './quantities';
 export { jobReason } from './reasons';
 export {

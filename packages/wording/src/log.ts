@@ -3,14 +3,17 @@ import {
   type Entry,
   type EntryBody,
   METRIC,
+  cutOf,
+  type MeatSpec,
   type PlanLog,
   USUAL_SPLIT_WOOD,
   type Units,
   WOODS,
   WRAPS,
 } from '@ostrin/core';
+import { lookWords } from './looks';
 import { PLACE_WORDS } from './places';
-import { countWords, massWords, smallMassWords, temperatureWords } from './quantities';
+import { capital, countWords, massWords, smallMassWords, temperatureWords } from './quantities';
 import { settingWords, ventName, type VentedPit } from './vents';
 
 /** Whose actions are told: the reader's units, and the pit, where it is known. */
@@ -78,9 +81,13 @@ const SPOT_WORDS = { dome: 'Dial in the lid', grate: 'At the grate', meat: 'In t
 
 /** A reading by hand: `Dial in the lid 128 C`. */
 export const readWords = (
-  { spot, c }: Pick<Extract<EntryBody, { kind: 'read' }>, 'spot' | 'c'>,
+  { spot, c, muscle }: Pick<Extract<EntryBody, { kind: 'read' }>, 'spot' | 'c' | 'muscle'>,
   units: Units,
-): string => `${SPOT_WORDS[spot]} ${temperatureWords(c, units)}`;
+): string => `${muscle ? `In the ${muscle}` : SPOT_WORDS[spot]} ${temperatureWords(c, units)}`;
+
+/** Food that was added: `1 chicken put on`. */
+export const foodWords = ({ cut, count = 1, massKg }: MeatSpec, units: Units): string =>
+  `${countWords(count, cutOf(cut).short, cutOf(cut).plural)} put on, ${massWords(massKg, units)} each`;
 
 /** What an entry is called in a list. */
 export function entryWords(e: Entry, telling: Telling = UNKNOWN): string {
@@ -93,6 +100,10 @@ export function entryWords(e: Entry, telling: Telling = UNKNOWN): string {
       return 'Job done';
     case 'read':
       return readWords(e, telling.units);
+    case 'look':
+      return lookWords(e);
+    case 'add-food':
+      return capital(foodWords(e.food, telling.units));
     case 'undo':
       return 'Undone';
     case 'retime':

@@ -9,6 +9,12 @@ export const WRAP_OPTION_NAMES: Readonly<Record<WrapOption['id'], string>> = {
   'as-planned': 'As planned',
   'paper-now': 'Paper now',
   'foil-now': 'Foil now',
+  'boat-now': 'Foil boat now',
+  'pan-now': 'Covered pan now',
+  'unwrap-now': 'Unwrap now',
+  'oven-now': 'Into the oven now',
+  lower: 'Lower the pit',
+  hotter: 'Finish hot',
   'leave-bare': 'Never wrapped',
 };
 

@@ -37,6 +37,15 @@ export const lengthWords = (cm: number, units: Units): string =>
 export const sidesWords = (cm: number, byCm: number, units: Units): string =>
   `${lengthNumber(cm, units)} by ${lengthNumber(byCm, units)} ${lengthUnit(units)}`;
 
+const M_PER_FOOT = 0.3048;
+
+/** A step of height that a person names: 50 m, or 200 ft; in m. */
+export const heightStepM = (units: Units): number => (units.mass === 'kg' ? 50 : 200 * M_PER_FOOT);
+
+/** A height above the sea, m: `300 m` or `1000 ft`. */
+export const heightWords = (m: number, units: Units): string =>
+  units.mass === 'kg' ? `${Math.round(m)} m` : `${Math.round(m / M_PER_FOOT)} ft`;
+
 /** `1 shoulder`, `2 shoulders`. */
 export const countWords = (n: number, one: string, many: string): string =>
   `${n} ${n === 1 ? one : many}`;

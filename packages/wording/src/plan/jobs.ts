@@ -3,6 +3,7 @@ import {
   cutOf,
   WRAPS,
   type JobFacts,
+  type MeatSpec,
   type RequestPit,
   type Units,
   type WrapWhen,
@@ -126,15 +127,10 @@ function meatJobWords(facts: MeatFacts, pit: RequestPit, units: Units): JobWords
         detail: wrapWhenWords(facts.when, units),
       };
     case 'check':
-      return 'tender' in facts.done
-        ? {
-            inWords: `Start probing the ${piecesName(facts)}`,
-            detail: 'A probe goes in as into soft butter, in two or three spots.',
-          }
-        : {
-            inWords: `Look at the middle of the ${piecesName(facts)}`,
-            detail: `Done when it reads ${at(facts.done.coreC)} in the thickest part${facts.plateC === null ? '' : `: it climbs to about ${at(facts.plateC)} while it rests`}.`,
-          };
+      return {
+        inWords: `${'tender' in facts.done ? 'Start probing' : 'Look at the middle of'} the ${piecesName(facts)}`,
+        detail: doneWords(facts.done, facts.plateC, units),
+      };
     case 'meat-off':
       return {
         inWords: `Take the ${piecesName(facts)} off to rest`,
@@ -169,6 +165,16 @@ function meatJobWords(facts: MeatFacts, pit: RequestPit, units: Units): JobWords
       };
   }
 }
+
+/** How a piece shows that it is done, as a sentence; `plateC`: what it climbs to while it rests, C, where that was asked for. */
+export const doneWords = (
+  done: NonNullable<MeatSpec['done']>,
+  plateC: number | null,
+  units: Units,
+): string =>
+  'tender' in done
+    ? 'A probe goes in as into soft butter, in two or three spots.'
+    : `Done when it reads ${temperatureWords(done.coreC, units)} in the thickest part${plateC === null ? '' : `: it climbs to about ${temperatureWords(plateC, units)} while it rests`}.`;
 
 /** When a piece is wrapped, as a sentence. */
 function wrapWhenWords(when: WrapWhen, units: Units): string {

@@ -1,0 +1,28 @@
+/** What to do with a piece that came off, in words. */
+import type { Units } from '@ostrin/core';
+import { HOLD_ABOVE_C, OPEN_FIRST_MIN, type AfterOff } from '@ostrin/core/tending';
+import { REST_WORDS } from './places';
+import { spanOfTime, temperatureWords } from './quantities';
+
+/** The clock: an instant as a time of the day. */
+type Clock = (ms: number) => string;
+
+/** What is to be done now with a piece that came off, in two or three short sentences. */
+export function afterOffWords(a: AfterOff, nowMs: number, clock: Clock, units: Units): string {
+  const sinceMin = (nowMs - a.offMs) / 60_000;
+  const cold = temperatureWords(HOLD_ABOVE_C, units);
+  if (a.coldMs !== null && nowMs >= a.coldMs) {
+    return `Its middle is under ${cold}: it is not held any more. Eat it now, heat it again, or cut it small and cool it.`;
+  }
+  const until = a.coldMs === null ? a.bestUntilMs : Math.min(a.bestUntilMs, a.coldMs);
+  const end =
+    a.coldMs !== null && a.coldMs < a.bestUntilMs
+      ? `About ${clock(a.coldMs)} its middle falls under ${cold}: eat it before.`
+      : `It holds well until about ${clock(until)}.`;
+  if (a.coolsFirst && sinceMin < OPEN_FIRST_MIN) {
+    return `Let it stand open for ${spanOfTime(OPEN_FIRST_MIN - sinceMin)} more, until it stops steaming, or it goes on cooking. Then ${REST_WORDS[a.where]}. ${end}`;
+  }
+  return nowMs < a.restedMs
+    ? `Resting ${REST_WORDS[a.where]} for ${spanOfTime(sinceMin)} now; rested ${clock(a.restedMs)}. ${end}`
+    : `Rested since ${clock(a.restedMs)}. ${end}`;
+}

@@ -1,0 +1,39 @@
+/** Alarms in words, short enough for the top of a phone. */
+import type { Alarm, Cause, PlanJob, RequestPit } from '@ostrin/core';
+import { faultName } from './faults';
+import { spanOfTime } from './quantities';
+
+/** What the words of an alarm hang on. */
+export interface AlarmContext {
+  pit: RequestPit;
+  jobs: readonly PlanJob[];
+  /** What a piece is called. */
+  pieceName: (id: string) => string;
+  /** The cause that is named now. */
+  cause: Cause;
+}
+
+/** What an alarm tells. */
+export function alarmWords(a: Alarm, { pit, jobs, pieceName, cause }: AlarmContext): string {
+  const soon = a.inMin < 1 ? 'now' : `in ${spanOfTime(a.inMin)}`;
+  switch (a.code) {
+    case 'fire-out':
+      return 'The fire is out, or the probe has fallen off';
+    case 'suspected':
+      return cause.code === 'suspected' ? faultName(cause.fault, pit) : 'Something is wrong';
+    case 'out-of-band':
+      return `The pit is ${a.side === 'above' ? 'over' : 'under'} its band`;
+    case 'leaving-band':
+      return `The pit goes ${a.side === 'above' ? 'over' : 'under'} its band ${soon}`;
+    case 'fuel-out-soon':
+      return a.inMin < 1 ? 'The fuel is nearly gone' : `Fuel lasts another ${spanOfTime(a.inMin)}`;
+    case 'near-done':
+      return `${pieceName(a.meat!)}: done ${soon}`;
+    case 'near-wrap':
+      return `${pieceName(a.meat!)}: time to wrap ${soon}`;
+    case 'job-due':
+      return jobs.find((j) => j.id === a.jobId)?.inWords ?? 'A job is due';
+    case 'no-reading':
+      return 'No thermometer has told anything of late';
+  }
+}

@@ -1,0 +1,13 @@
+/**
+ * Sentences that only the pages of a cook under way and of its instruments need. They stand apart, so that the first page
+ * does not load them.
+ */
+export { effectWords, moveWords, waitWords } from './advice';
+export { alarmWords, type AlarmContext } from './alarms';
+export { changeName, changeWords } from './changes';
+export { disagreementWords, heardWords, SPOT_NAMES, toldWords } from './instruments';
+export { foodOutcomeWords } from './food';
+export { faultName, suspectedWords } from './faults';
+export { afterOffWords } from './afterOff';
+export { tendedPlan } from './tendedPlan';
+export { offPlanWords } from './offPlan';

@@ -1,0 +1,211 @@
+/** What is said of a cook under way, over every preset: no part, unit or fuel that this pit or this user does not have. */
+import { PRESETS, presetOf, type Advice, type Fault, type RequestPit } from '@ostrin/core';
+import {
+  ALARM_CODES,
+  FAULTS,
+  LOOKS,
+  type Alarm,
+  type ChangeOption,
+  type Disagreement,
+  type Look,
+  type OffPlan,
+} from '@ostrin/core/internals';
+import { causeWords, lookWords } from '../src';
+import {
+  afterOffWords,
+  alarmWords,
+  changeName,
+  changeWords,
+  disagreementWords,
+  effectWords,
+  faultName,
+  heardWords,
+  moveWords,
+  offPlanWords,
+  suspectedWords,
+} from '../src/tending';
+
+const C = { temperature: 'C', mass: 'kg' } as const;
+const F = { temperature: 'F', mass: 'lb' } as const;
+
+const fuelsOf = (preset: string): RequestPit['fire']['fuel'][] =>
+  presetOf(preset).traits.sideFirebox ? ['splits', 'briquette'] : ['briquette', 'lump'];
+const pits = Object.keys(PRESETS).flatMap((preset) =>
+  fuelsOf(preset).map((fuel): RequestPit => ({
+    id: preset,
+    cooker: { preset, overrides: {} },
+    fire: { fuel },
+    pace: { pitC: 121, bandC: 8 },
+  })),
+);
+
+/** What a sentence may not name at a pit that has no such thing. */
+function expectOwnParts(text: string, pit: RequestPit): void {
+  const { hasFan, parameters, ventNames } = presetOf(pit.cooker.preset);
+  if (!hasFan) expect(text).not.toMatch(/\bfan\b/);
+  if (parameters.doorCm2 === 0) expect(text).not.toMatch(/fire door/);
+  if (parameters.waterKg === 0) expect(text).not.toMatch(/water pan/);
+  if (pit.fire.fuel !== 'splits') expect(text).not.toMatch(/split/);
+  if (pit.fire.fuel === 'lump') expect(text).not.toMatch(/briquette/);
+  for (const part of [
+    'bowl vent',
+    'lid vent',
+    'stack damper',
+    'firebox damper',
+    'bottom slot',
+    'slots',
+  ]) {
+    const own = [ventNames.intake, ventNames.exhaust].map((n) => n.replace('-', ' '));
+    if (!own.includes(part)) expect(text).not.toContain(part);
+  }
+  expect(text).not.toMatch(/undefined|NaN|null|\[object/);
+}
+
+/** Whether a pit can have a fault: the engine looks for no other. */
+const canHave = (fault: Fault, pit: RequestPit): boolean => {
+  const { hasFan, parameters } = presetOf(pit.cooker.preset);
+  switch (fault) {
+    case 'fan-stuck':
+      return hasFan;
+    case 'door-left-open':
+      return parameters.doorCm2 > 0;
+    case 'pan-dry':
+      return parameters.waterKg > 0;
+    case 'damp-wood':
+      return pit.fire.fuel === 'splits';
+    default:
+      return true;
+  }
+};
+
+it('names every fault that a pit can have in its own parts, with how sure and what to look at', () => {
+  for (const pit of pits) {
+    for (const fault of FAULTS.filter((f) => canHave(f, pit))) {
+      const [sure, perhaps] = [0.97, 0.4].map((s) => suspectedWords(fault, s, pit));
+      expect(sure).toMatch(/^Almost surely .*\. [A-Z].*\.$/);
+      expect(perhaps).toMatch(/^Perhaps /);
+      expectOwnParts(sure!, pit);
+      expectOwnParts(faultName(fault, pit), pit);
+      const cause = { code: 'suspected', fault, sure: 0.97, sinceMs: 0 } as const;
+      expect(causeWords(cause, pit)).toBe(sure);
+    }
+  }
+});
+
+it('advises each move in the parts and the fuel of its pit, with what comes of it in either unit', () => {
+  const advice = (move: Advice['move']): Advice => ({
+    move,
+    logs: [],
+    waitMin: 20,
+    atMin: 100,
+    everyMin: 5,
+    withC: Array<number>(13).fill(120),
+    leaveC: Array<number>(13).fill(104),
+    inBandWith: 0.8,
+    inBandLeave: 0.1,
+  });
+  for (const pit of pits) {
+    const { hasFan } = presetOf(pit.cooker.preset);
+    const splits = pit.fire.fuel === 'splits';
+    const moves: Advice['move'][] = [
+      { do: 'leave' },
+      ...(hasFan ? [] : [{ do: 'set-vents', intake: 0.25, exhaust: 0.5, opens: true } as const]),
+      ...(splits
+        ? [
+            { do: 'add-split', massKg: 0.6 } as const,
+            { do: 'wait-with-fuel', minutes: 15 } as const,
+          ]
+        : [{ do: 'add-charcoal', pieces: 12, massKg: 0.3 } as const]),
+    ];
+    for (const move of moves) {
+      for (const units of [C, F]) {
+        const words = moveWords(advice(move), pit, units);
+        expectOwnParts(words, pit);
+        const effect = effectWords(advice(move), units);
+        expect(effect).toContain(units === C ? '104 C' : '219 F');
+        expect(effect).not.toMatch(units === C ? /\d F\b/ : /\d C\b/);
+      }
+    }
+  }
+});
+
+it('tells every alarm in one short line', () => {
+  for (const pit of pits) {
+    for (const code of ALARM_CODES) {
+      const alarm: Alarm = { id: code, code, inMin: 12, side: 'below', meat: 'a', jobId: 'wrap' };
+      const words = alarmWords(alarm, {
+        pit,
+        jobs: [{ id: 'wrap', inWords: 'Wrap it' } as never],
+        pieceName: () => 'Shoulder 1',
+        cause: { code: 'suspected', fault: 'air-short', sure: 0.9, sinceMs: 0 },
+      });
+      expect(words.length).toBeLessThan(64);
+      expectOwnParts(words, pit);
+    }
+  }
+});
+
+it('tells looks, changes and rests', () => {
+  for (const [what, verdicts] of Object.entries(LOOKS)) {
+    for (const verdict of verdicts) {
+      const words = lookWords({ what, verdict } as Look);
+      expect(words).toMatch(/^(Feels: |Bark |Smoke )[a-z ]+$/);
+    }
+  }
+  const hotter: ChangeOption = {
+    id: 'hotter',
+    logs: [{ do: 'set-target', targetC: 190 }],
+    readyMin: [400, 420, 440],
+    yieldFraction: 0.6,
+    bark: 1,
+    fuelTimes: 1.6,
+  };
+  const planned = { ...hotter, id: 'as-planned', readyMin: [480, 500, 520], fuelTimes: 1 } as const;
+  expect(changeName(hotter, C)).toBe('Finish hot: 190 C');
+  expect(changeName(hotter, F)).toBe('Finish hot: 374 F');
+  expect(changeWords(hotter, { ...planned, logs: [], readyMin: [480, 500, 520] })).toBe(
+    '1 h 20 sooner than planned · 60 % of its weight left · bark set · burns about 1.6 times the fuel an hour',
+  );
+  const off = {
+    meat: 'a',
+    offMs: 0,
+    where: 'cool-box',
+    coolsFirst: true,
+    restedMs: 3_600_000,
+    bestUntilMs: 4 * 3_600_000,
+    coldMs: 2 * 3_600_000,
+  } as const;
+  const at = (min: number): string =>
+    afterOffWords(off, min * 60_000, (ms) => `${ms / 3_600_000} h`, C);
+  expect(at(2)).toMatch(/Let it stand open for 10 min more/);
+  expect(at(30)).toMatch(
+    /Resting .* for 30 min now; rested 1 h\. About 2 h its middle falls under 60 C/,
+  );
+  expect(at(130)).toMatch(/not held any more/);
+});
+
+it('tells why a piece is early or late, with its figures', () => {
+  const words = (byMin: number, pitOffK: number, because: OffPlan['because']): string =>
+    offPlanWords({ byMin, pitOffK, because }, C);
+  expect(words(71, -6, 'colder-pit')).toBe(
+    'About 1 h 10 later than planned: the pit has run 6 C under its target on average.',
+  );
+  expect(words(-40, 5, 'hotter-pit')).toMatch(/40 min earlier .* 5 C over/);
+  expect(words(60, 0, 'slower-piece')).toMatch(/thicker/);
+  expect(words(-60, 0, 'faster-piece')).toMatch(/thinner/);
+});
+
+it('tells instruments and what they disagree about', () => {
+  expect(heardWords(null, null, 0)).toBe('Not heard yet');
+  expect(heardWords(0, 0.82, 12_000)).toBe('Heard 12 s ago, battery 82 %');
+  const d: Disagreement = {
+    byK: 9,
+    between: ['a', 'b'],
+    trusted: { name: 'b', because: 'only-one-checked' },
+    boilsC: 95,
+  };
+  expect(disagreementWords(d, C)).toBe(
+    'a reads 9 C more than b. Trust b: it was checked and the other was not. Ice water reads 0 C and boiling water here 95 C: hold both into it to settle it.',
+  );
+  expect(disagreementWords(d, F)).toMatch(/16 F more .* 32 F .* 203 F/);
+});

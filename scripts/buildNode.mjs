@@ -40,8 +40,10 @@ await Promise.all([
     entryPoints: [
       { in: 'apps/server/src/main.ts', out: 'main' },
       { in: 'apps/server/src/measuredServer.ts', out: 'measuredServer' },
+      { in: 'apps/server/src/standIn.ts', out: 'standIn' },
       { in: 'apps/server/src/workers/pits.worker.ts', out: 'pits.worker' },
       { in: 'apps/server/src/workers/documents.worker.ts', out: 'documents.worker' },
+      { in: 'apps/server/src/workers/watch.worker.ts', out: 'watch.worker' },
     ],
     // Chunks lie beside the entries, so that what they find by their own address is found from each.
     chunkNames: '[name]-[hash]',

@@ -16,14 +16,19 @@ import { jsonBody, textBody } from './http/jsonBody';
 import { sameLevel } from './http/level';
 import { noRoute, tellProblem } from './http/problems';
 import { CookClocks } from './live/cookClocks';
+import { CookWatch } from './live/cookWatch';
 import { Hub } from './live/hub';
 import { oneAfterAnother } from './live/inTurn';
+import { WireIntake } from './live/wireIntake';
 import { beginRoutes, cookRoutes, type CookServices } from './routes/cooks';
 import { importRoutes } from './routes/imports';
+import { instrumentRoutes } from './routes/instruments';
 import { pitRoutes } from './routes/pits';
 import { recordRoutes } from './routes/record';
 import { savedPlanRoutes, shelfRoutes } from './routes/savedPlans';
+import { wireRoutes } from './routes/wire';
 import { cookStore } from './store/cooks';
+import { instrumentStore, type InstrumentStore } from './store/instruments';
 import { pitStore } from './store/pits';
 import { savedPlanStore, shelfStore } from './store/savedPlans';
 import type { Pools } from './workers/pools';
@@ -56,7 +61,14 @@ const LIMITS = {
 };
 
 /** Everything a server needs, wired; `clocks.start()` begins the ticking. */
-export function createApp(options: AppOptions): { app: Express; clocks: CookClocks; hub: Hub } {
+export function createApp(options: AppOptions): {
+  app: Express;
+  clocks: CookClocks;
+  hub: Hub;
+  instruments: InstrumentStore;
+  intake: WireIntake;
+  watch: CookWatch;
+} {
   const { db, logger, pools, house = THIS_MACHINE } = options;
   const store = cookStore(db);
   const hub = new Hub();
@@ -65,6 +77,11 @@ export function createApp(options: AppOptions): { app: Express; clocks: CookCloc
     logger.error({ err, cook }, 'a pit could not be read'),
   );
   const services: CookServices = { store, clocks, hub, pools, inTurn: oneAfterAnother() };
+  const instruments = instrumentStore(db);
+  const watch = new CookWatch(store, clocks, pools, hub, (err) =>
+    logger.error({ err }, 'a cook could not be watched'),
+  );
+  const intake = new WireIntake(instruments, store, clocks, hub, oneAfterAnother());
   const app = express();
   app.set('env', 'production');
   app.disable('x-powered-by');
@@ -90,6 +107,8 @@ export function createApp(options: AppOptions): { app: Express; clocks: CookCloc
     }),
   );
 
+  // Instruments have tokens of their own: they come before the guard of the house.
+  app.use('/api/wire', wireRoutes(instruments, intake, now));
   const access = accessStore(db, now);
   if (house.home) {
     app.use('/sign-in', signInPage(house.secure, options.authority ?? null));
@@ -115,12 +134,13 @@ export function createApp(options: AppOptions): { app: Express; clocks: CookCloc
   app.use('/api/pits', pitRoutes(pitStore(db), hub));
   app.use('/api/plans', savedPlanRoutes(savedPlanStore(db), hub, now));
   app.use('/api/shelf', shelfRoutes(shelfStore(db), hub));
+  app.use('/api/instruments', instrumentRoutes(instruments, store, hub));
   app.use('/api/cooks', cookRoutes(services));
   app.use('/api', noRoute);
 
   if (options.webDir) serveWeb(app, options.webDir);
   app.use(tellProblem);
-  return { app, clocks, hub };
+  return { app, clocks, hub, instruments, intake, watch };
 }
 
 const headers = (secure: boolean, forGood: boolean) =>

@@ -2,9 +2,11 @@
 import { mkdirSync } from 'node:fs';
 import http from 'node:http';
 import https from 'node:https';
+import type { AddressInfo } from 'node:net';
 import path from 'node:path';
 import pino from 'pino';
 import { createApp } from './app';
+import { startMqtt } from './start/startMqtt';
 import { loadDemo } from './demo/loadDemo';
 import { houseOf, houseWords, passcodeOf, tlsOf } from './start/openHouse';
 import { readSettings, type Settings } from './start/settings';
@@ -31,7 +33,7 @@ async function start(settings: Settings): Promise<void> {
   const pools = new Pools((err) => logger.error({ err }, 'a thread failed'));
   const authority = tls?.authority ?? null;
   const onDisk = file === ':memory:' ? undefined : file;
-  const { app, clocks, hub } = createApp({
+  const parts = createApp({
     db,
     file: onDisk,
     logger,
@@ -41,20 +43,26 @@ async function start(settings: Settings): Promise<void> {
     names,
     authority,
   });
+  const { app, clocks, hub } = parts;
   await clocks.start();
   const stopCopies = onDisk
     ? keepCopies(onDisk, (err) => logger.error({ err }, 'no copy was made'))
     : () => undefined;
+  const mqtt = await startMqtt(settings, parts, (message, err) => logger.warn({ err }, message));
   const server = tls ? https.createServer(tls, app) : http.createServer(app);
   await new Promise<void>((done, failed) => {
     server.once('error', failed);
     server.listen(port, host, done);
   });
   const self = host === '0.0.0.0' ? '127.0.0.1' : host;
-  process.stdout.write(`Ostrin is ready at ${tls ? 'https' : 'http'}://${self}:${port}\n`);
+  const { port: at } = server.address() as AddressInfo;
+  process.stdout.write(`Ostrin is ready at ${tls ? 'https' : 'http'}://${self}:${at}\n`);
   if (home) process.stdout.write(await houseWords(house, passcode));
+  if (mqtt.port !== null)
+    process.stdout.write(`Sensors reach its MQTT broker at port ${mqtt.port}\n`);
 
   const stop = async (): Promise<void> => {
+    await mqtt.stop();
     hub.close();
     stopCopies();
     server.close();

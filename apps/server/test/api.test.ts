@@ -1,6 +1,6 @@
 import type { LiveEvent } from '@ostrin/contract';
 import { randomUUID } from 'node:crypto';
-import { call, planFor, startServer, type TestServer } from './help';
+import { call, planFor, startServer, until, type TestServer } from './help';
 
 let clock = Date.UTC(2027, 4, 1);
 let server: TestServer;
@@ -224,12 +224,12 @@ describe('the simulated thermometer', () => {
     );
     await call(`${server.url}/api/cooks/${id}/entries`, 'POST', { entries: [light] });
     clock += 15_000; // an hour of the cook
-    await new Promise((done) => setTimeout(done, 900));
+    let after: { readings: { at: number; pitC: number | null }[] } = { readings: [] };
+    await until(async () => {
+      after = (await call(`${server.url}/api/cooks/${id}`)).json as typeof after;
+      return after.readings.length > 100;
+    });
     watching.abort();
-    const after = (await call(`${server.url}/api/cooks/${id}`)).json as {
-      readings: { at: number; pitC: number | null }[];
-    };
-    expect(after.readings.length).toBeGreaterThan(100);
     const hot = after.readings.filter((r) => r.pitC !== null && r.pitC > 90);
     expect(hot.length).toBeGreaterThan(30);
     const gaps = after.readings.map((r, i, all) => (i === 0 ? 30_000 : r.at - all[i - 1]!.at));
@@ -247,7 +247,7 @@ describe('taking out and bringing in', () => {
     const entries = [note('first, "quoted"\nline'), note('second')];
     await call(`${server.url}/api/cooks/${id}/entries`, 'POST', { entries });
     clock += 200_000;
-    await new Promise((done) => setTimeout(done, 600));
+    await until(async () => (await call(`${server.url}/api/cooks/${id}`)).json.readings.length > 0);
     const finish = { id: randomUUID(), at: Date.UTC(2027, 4, 15, 20), kind: 'finish' };
     await call(`${server.url}/api/cooks/${id}/entries`, 'POST', { entries: [finish] });
     const from = `${server.url}/api/cooks/${id}`;

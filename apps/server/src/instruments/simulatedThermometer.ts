@@ -6,7 +6,7 @@ import type { Reading } from '@ostrin/contract';
 import {
   actionsOf,
   drawPieceVariation,
-  firstCoreReadingC,
+  coreReadingC,
   foldLog,
   litAtMs,
   MINUTE_MS,
@@ -20,6 +20,7 @@ import {
   type Plan,
   type Scenario,
 } from '@ostrin/core';
+import { planAsChanged } from '@ostrin/core/tending';
 import { Replayable } from './replayable';
 
 /** How far its pit differs from the planned one: relative, one standard deviation. */
@@ -65,6 +66,8 @@ export function trueScenario(
 export class SimulatedThermometer {
   private pit: Replayable | null = null;
   private litMs: number | null = null;
+  /** The pieces of that pit, planned and added, as text. */
+  private pieces = '';
   private gap = { pit: 0, core: 0 };
 
   constructor(
@@ -83,14 +86,18 @@ export class SimulatedThermometer {
   follow(entries: readonly Entry[]): void {
     const log = foldLog(entries);
     const litMs = litAtMs(log);
+    const plan = planAsChanged(this.plan, log);
+    const pieces = JSON.stringify(plan.scenarios[0]!.meats);
     if (litMs === null) this.pit = null;
-    else if (this.pit && litMs === this.litMs) this.pit.follow(actionsOf(log, litMs));
     else {
-      const { scenario, variations } = trueScenario(this.id, this.plan);
-      this.pit = new Replayable(scenario, variations);
+      if (!this.pit || litMs !== this.litMs || pieces !== this.pieces) {
+        const { scenario, variations } = trueScenario(this.id, plan);
+        this.pit = new Replayable(scenario, variations);
+      }
       this.pit.follow(actionsOf(log, litMs));
     }
     this.litMs = litMs;
+    this.pieces = pieces;
   }
 
   /** Readings after the last one up to `cookMs`, at most `most`. */
@@ -110,12 +117,14 @@ export class SimulatedThermometer {
     const air = weatherAt(this.plan.scenarios[0]!.weather, 0).airC;
     let pitC = air;
     let coreC: number | null = null;
+    let secondC: number | null = null;
     const sinceLitMin = this.litMs === null ? -1 : (at - this.litMs) / MINUTE_MS;
     // After the longest fire the pit is as cold as the air, and nobody looks at the meat any more.
     if (this.pit && sinceLitMin >= 0 && sinceLitMin <= LONGEST_FIRE_MIN) {
       const cook = this.pit.at(sinceLitMin);
       pitC = pitReadingC(cook);
-      coreC = firstCoreReadingC(cook);
+      coreC = coreReadingC(cook);
+      secondC = coreReadingC(cook, 1);
     }
     for (const which of ['pit', 'core'] as const) {
       if (this.gap[which] > 0) this.gap[which] -= 1;
@@ -125,10 +134,15 @@ export class SimulatedThermometer {
       }
     }
     const noisy = (c: number): number => Math.round((c + NOISE_C * random.normal()) * 10) / 10;
-    return {
+    const reading: Reading = {
       at,
       pitC: this.gap.pit > 0 ? null : noisy(pitC),
       coreC: coreC === null || this.gap.core > 0 ? null : noisy(coreC),
     };
+    const second = this.plan.scenarios[0]!.meats[1];
+    // It has two probes for meat: where there are more pieces, the others are read by hand.
+    return second && secondC !== null
+      ? { ...reading, meatC: { [second.id]: noisy(secondC) } }
+      : reading;
   }
 }

@@ -18,6 +18,7 @@ interface Watcher {
 /** Event streams. What is told within one turn of the event loop goes out in one write to each. */
 export class Hub {
   private readonly watchers = new Set<Watcher>();
+  private readonly hearers = new Set<(event: LiveEvent) => void>();
   private waiting: LiveEvent[] = [];
   private readonly heartbeat = setInterval(
     () => this.tell({ type: 'alive' }),
@@ -45,9 +46,16 @@ export class Hub {
 
   /** Tells everybody whom an event concerns. */
   tell(event: LiveEvent): void {
+    for (const hear of this.hearers) hear(event);
     if (this.watchers.size === 0) return;
     if (this.waiting.length === 0) setImmediate(() => this.send());
     this.waiting.push(event);
+  }
+
+  /** Calls back with every event, here in the server. Returns how to stop. */
+  hear(back: (event: LiveEvent) => void): () => void {
+    this.hearers.add(back);
+    return () => this.hearers.delete(back);
   }
 
   /** Number of open streams. */

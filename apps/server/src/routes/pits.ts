@@ -2,12 +2,10 @@
 import { readPit } from '@ostrin/contract';
 import { Router } from 'express';
 import { expectedVersion, sendVersioned, writing } from '../http/ifMatch';
+import { requirePlainId } from '../http/plainId';
 import { invalid, missing } from '../http/problems';
 import type { Hub } from '../live/hub';
 import type { PitStore } from '../store/pits';
-
-/** Ids are short and plain, so that they can stand in a path. */
-const ID = /^[a-z0-9][a-z0-9-]{0,39}$/;
 
 /** Routes under /api/pits. */
 export function pitRoutes(store: PitStore, hub: Hub): Router {
@@ -22,9 +20,7 @@ export function pitRoutes(store: PitStore, hub: Hub): Router {
   });
   router.put('/:id', async (req, res) => {
     const { id } = req.params;
-    if (!ID.test(id)) {
-      throw invalid([{ field: 'id', message: 'must be lower-case letters, digits and hyphens' }]);
-    }
+    requirePlainId(id);
     const checked = readPit(req.body);
     if (!checked.ok) throw invalid(checked.problems);
     const known = await store.get(id);

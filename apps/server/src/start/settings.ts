@@ -25,6 +25,10 @@ export interface Settings {
   names: string[];
   /** A record to restore before the start; null for none. */
   restore: string | null;
+  /** Broker to take readings from and tell readings, state and alarms to; null for none. */
+  mqttUrl: string | null;
+  /** Port of a broker of our own; null for none. */
+  mqttPort: number | null;
   /** Log level. */
   logLevel: string;
 }
@@ -47,6 +51,14 @@ export function readSettings(
   const port = Number(env.PORT ?? 8642);
   if (!Number.isInteger(port) || port < 0 || port > 65535) {
     throw new Error(`PORT must be a number from 0 to 65535, not ${env.PORT}`);
+  }
+  const { OSTRIN_MQTT_URL: mqttUrl = null, OSTRIN_MQTT_PORT: ownBroker } = env;
+  if (mqttUrl !== null && !/^(mqtts?|wss?):\/\/./.test(mqttUrl)) {
+    throw new Error('OSTRIN_MQTT_URL must begin with mqtt://, mqtts://, ws:// or wss://');
+  }
+  const mqttPort = ownBroker === undefined ? null : Number(ownBroker);
+  if (mqttPort !== null && (!Number.isInteger(mqttPort) || mqttPort < 0 || mqttPort > 65535)) {
+    throw new Error(`OSTRIN_MQTT_PORT must be a number from 0 to 65535, not ${ownBroker}`);
   }
   const { OSTRIN_TLS_CERT: cert, OSTRIN_TLS_KEY: key } = env;
   if ((cert === undefined) !== (key === undefined)) {
@@ -74,6 +86,8 @@ export function readSettings(
       .split(',')
       .map((name) => name.trim())
       .filter((name) => name !== ''),
+    mqttUrl,
+    mqttPort,
     logLevel: env.LOG_LEVEL ?? 'info',
   };
 }

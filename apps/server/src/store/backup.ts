@@ -31,7 +31,9 @@ export function withoutKeys(file: string): void {
   const db = new SqliteDatabase(file);
   // What is deleted is overwritten in the file, which a record need not be written anew for.
   db.pragma('secure_delete = ON');
-  db.exec('DELETE FROM sessions; DELETE FROM invites; DELETE FROM access;');
+  db.exec(
+    'DELETE FROM sessions; DELETE FROM invites; DELETE FROM access; UPDATE instruments SET token_hash = NULL;',
+  );
   db.pragma('journal_mode = DELETE');
   db.close();
 }

@@ -1,7 +1,8 @@
 /** Cooks, their logs and readings, in and out of the database. */
 import type { CookDoc, CookFire, CookSummary, Reading } from '@ostrin/contract';
-import type { Entry, Plan } from '@ostrin/core';
+import { mergedRows, wireReadings, type Entry, type Plan } from '@ostrin/core';
 import type { Knex } from 'knex';
+import { valuesOf } from './instruments';
 
 export interface CookHead {
   id: string;
@@ -48,6 +49,8 @@ interface ReadingRow {
   at: number;
   pit_c: number | null;
   core_c: number | null;
+  /** Whatever else was told, JSON. */
+  more: string | null;
 }
 
 const LIST_COLUMNS = [
@@ -63,8 +66,9 @@ const LIST_COLUMNS = [
 ] as const;
 
 /** Adds many readings in one statement; one that is there already is left as it is. */
-const ADD_READINGS = `INSERT OR IGNORE INTO readings (cook_id, at, pit_c, core_c)
-  SELECT ?, value ->> '$.at', value ->> '$.pitC', value ->> '$.coreC' FROM json_each(?)`;
+const ADD_READINGS = `INSERT OR IGNORE INTO readings (cook_id, at, pit_c, core_c, more)
+  SELECT ?, value ->> '$.at', value ->> '$.pitC', value ->> '$.coreC',
+    nullif(json_remove(value, '$.at', '$.pitC', '$.coreC'), '{}') FROM json_each(?)`;
 
 /** Adds many entries in one statement. */
 const ADD_ENTRIES = `INSERT INTO entries (id, cook_id, at, body)
@@ -92,16 +96,34 @@ const addEntries = (trx: Knex.Transaction, cookId: string, entries: readonly Ent
   ]);
 
 /** The repository of cooks. Every method that writes returns only when the write is on disk. */
-export const cookStore = (db: Knex) => ({ ...readsOf(db), ...writesOf(db) });
+export const cookStore = (db: Knex) => ({
+  ...readsOf(db),
+  ...writesOf(db),
+  cookAt: (pitName: string, at: number) => cookAt(db, pitName, at),
+});
+
+/** Cooks that answer to a condition, the one begun last first. */
+async function headsWhere(db: Knex, where: (q: Knex.QueryBuilder) => void): Promise<CookHead[]> {
+  const query = db<CookRow>('cooks').orderBy('start_ms', 'desc');
+  where(query);
+  return (await query).map(headOf);
+}
+
+/**
+ * The cook on a real fire that a moment on a pit belongs to: the one begun last that was not finished by then; null
+ * where there is none.
+ */
+export async function cookAt(db: Knex, pitName: string, at: number): Promise<CookHead | null> {
+  const heads = await headsWhere(db, (q) => {
+    void q
+      .where({ pit_name: pitName, fire: 'real' })
+      .whereRaw('coalesce(finished_ms, ?) >= ?', [at, at]);
+  });
+  return heads[0] ?? null;
+}
 
 /** What is read. */
 function readsOf(db: Knex) {
-  const headsWhere = async (where: (q: Knex.QueryBuilder) => void): Promise<CookHead[]> => {
-    const query = db<CookRow>('cooks').orderBy('start_ms', 'desc');
-    where(query);
-    return (await query).map(headOf);
-  };
-
   return {
     /** All cooks, newest first. */
     async list(): Promise<CookSummary[]> {
@@ -122,11 +144,11 @@ function readsOf(db: Knex) {
     },
 
     async head(id: string): Promise<CookHead | null> {
-      return (await headsWhere((q) => void q.where({ id })))[0] ?? null;
+      return (await headsWhere(db, (q) => void q.where({ id })))[0] ?? null;
     },
 
     /** Cooks that have not been finished. */
-    running: (): Promise<CookHead[]> => headsWhere((q) => void q.whereNull('finished_ms')),
+    running: (): Promise<CookHead[]> => headsWhere(db, (q) => void q.whereNull('finished_ms')),
 
     async entries(id: string): Promise<Entry[]> {
       const rows = await db<EntryRow>('entries').where({ cook_id: id }).orderBy('seq');
@@ -141,7 +163,16 @@ function readsOf(db: Knex) {
 
     async readings(id: string): Promise<Reading[]> {
       const rows = await db<ReadingRow>('readings').where({ cook_id: id }).orderBy('at');
-      return rows.map((r) => ({ at: r.at, pitC: r.pit_c, coreC: r.core_c }));
+      const stored = rows.map((r): Reading => ({
+        at: r.at,
+        pitC: r.pit_c,
+        coreC: r.core_c,
+        ...(r.more === null ? {} : (JSON.parse(r.more) as object)),
+      }));
+      const told = await valuesOf(db, id);
+      if (told.length === 0) return stored;
+      const head = await this.head(id);
+      return mergedRows(stored, wireReadings(told, head!.plan.request.meats[0]!.id));
     },
 
     /** The whole cook as one document, or null. */

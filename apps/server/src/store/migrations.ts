@@ -169,6 +169,44 @@ const STEPS: Step[] = [
       });
     },
   },
+  {
+    // What instruments tell by wire, as they told it, and what else a reading may hold beside pit and first piece.
+    name: '2026-11-28-instruments',
+    async up(knex) {
+      await knex.schema.createTable('instruments', (t) => {
+        t.text('id').primary();
+        t.text('name').notNullable();
+        t.text('pit_name').notNullable();
+        t.text('channels').notNullable();
+        t.text('token_hash').unique();
+        t.integer('heard_ms');
+        t.float('battery');
+        t.text('heard').notNullable().defaultTo('{}');
+        t.integer('version').notNullable().defaultTo(1);
+      });
+      await knex.schema.createTable('wire', (t) => {
+        t.text('cook_id').notNullable().references('cooks.id').onDelete('CASCADE');
+        t.text('instrument_id').notNullable();
+        t.text('channel').notNullable();
+        t.integer('at').notNullable();
+        t.text('spot').notNullable();
+        t.text('meat');
+        t.float('value').notNullable();
+        t.float('offset_k').notNullable();
+        t.primary(['cook_id', 'instrument_id', 'channel', 'at']);
+      });
+      await knex.schema.alterTable('readings', (t) => {
+        t.text('more');
+      });
+    },
+    async down(knex) {
+      await knex.schema.alterTable('readings', (t) => {
+        t.dropColumn('more');
+      });
+      await knex.schema.dropTableIfExists('wire');
+      await knex.schema.dropTableIfExists('instruments');
+    },
+  },
 ];
 
 /** Names of all steps, the oldest first. */

@@ -1,9 +1,12 @@
-/** Worker threads: one that simulates pits, one that reads large documents. */
+/** Worker threads: one that simulates pits, one that reads large documents, one that watches cooks. */
+import { once } from 'node:events';
+import type { Worker } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import type { CookDoc, NewCook } from '@ostrin/contract';
 import { invalid, Problem } from '../http/problems';
 import type { Read } from './documents.worker';
 import type { PitAnswer, PitAsk } from './pits.worker';
+import type { Watched, WatchAsk } from './watch.worker';
 
 /** Memory that a thread may take, MB: a large import takes a few hundred. */
 const MOST_MB = 1024;
@@ -18,30 +21,46 @@ const start = (name: string) => ({
   resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
 });
 
-/** The two pools of a server; tests share them between servers. */
+/** The pools of a server; tests share them between servers. */
 export class Pools {
   // One thread: it holds the pits that it simulates.
   private readonly pits = new Piscina({ ...start('pits.worker'), minThreads: 1 });
+  // One thread: it keeps what it made of each fire.
+  private readonly watch = new Piscina({
+    ...start('watch.worker'),
+    minThreads: 0,
+    idleTimeout: IDLE_MS,
+  });
   private readonly documents = new Piscina({
     ...start('documents.worker'),
     minThreads: 0,
     idleTimeout: IDLE_MS,
   });
 
+  /** When each thread that was started has read its modules. */
+  private readonly loaded = new WeakMap<Worker, Promise<unknown>>();
+
   /** `onError` hears of threads that ended by a fault; the next ask starts another. */
   constructor(onError: (error: unknown) => void) {
     this.pits.on('error', onError);
     this.documents.on('error', onError);
+    this.watch.on('error', onError);
+    this.noteThreads(this.pits);
   }
 
   /** Reads pits up to a time each. */
   readPits(asks: readonly PitAsk[]): Promise<PitAnswer[]> {
-    return this.pits.run(asks, { name: 'read' }) as Promise<PitAnswer[]>;
+    return this.run(this.pits, asks, 'read') as Promise<PitAnswer[]>;
   }
 
   /** Lets go of a pit. */
   async releasePit(key: string): Promise<void> {
-    await this.pits.run(key, { name: 'release' });
+    await this.run(this.pits, key, 'release');
+  }
+
+  /** Looks at a cook under way: what its estimate says, and its alarms. */
+  lookAt(ask: WatchAsk): Promise<Watched> {
+    return this.run(this.watch, ask, 'look') as Promise<Watched>;
   }
 
   /** A cook of the past from a body. Throws a Problem where it is not one. */
@@ -60,7 +79,7 @@ export class Pools {
   }
 
   private async document<T>(name: string, text: string): Promise<T> {
-    const read = (await this.documents.run(text, { name })) as Read<T>;
+    const read = (await this.run(this.documents, text, name)) as Read<T>;
     if (read.ok) return read.value;
     if ('notJson' in read) {
       throw new Problem(400, 'The body is not JSON', [{ field: '', message: read.notJson }]);
@@ -68,8 +87,31 @@ export class Pools {
     throw invalid(read.problems);
   }
 
-  /** Ends all threads. */
+  /**
+   * Ends all threads, each once it has read its modules: Node aborts the whole process when a thread is ended in the
+   * middle of that (seen on Node 20: a server that was closed as soon as it had begun).
+   */
   async close(): Promise<void> {
-    await Promise.all([this.pits.destroy(), this.documents.destroy()]);
+    const pools = [this.pits, this.documents, this.watch];
+    const threads = pools.flatMap((pool) => pool.threads);
+    await Promise.allSettled(threads.map((thread) => this.loaded.get(thread) ?? Promise.resolve()));
+    await Promise.all(pools.map((pool) => pool.destroy()));
+  }
+
+  private run(pool: Piscina, ask: unknown, name: string): Promise<unknown> {
+    const answer = pool.run(ask, { name });
+    this.noteThreads(pool);
+    return answer;
+  }
+
+  /** Listens to threads that are new. A thread's first message says that it has read its modules. */
+  private noteThreads(pool: Piscina): void {
+    for (const thread of pool.threads) {
+      if (this.loaded.has(thread)) continue;
+      const loaded = Promise.race([once(thread, 'message'), once(thread, 'exit')]);
+      // A fault is told by the pool.
+      loaded.catch(() => undefined);
+      this.loaded.set(thread, loaded);
+    }
   }
 }

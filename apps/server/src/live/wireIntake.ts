@@ -1,0 +1,128 @@
+/** Takes in what instruments tell by wire: late, double, out of order. */
+import type { Channel, Instrument, InstrumentSeen, Packet } from '@ostrin/contract';
+import { isTemperature, wireReadings, type WireSpot } from '@ostrin/core';
+import type { CookStore } from '../store/cooks';
+import type { InstrumentStore, ToldValue } from '../store/instruments';
+import type { CookClocks } from './cookClocks';
+import type { Hub } from './hub';
+import type { InTurn } from './inTurn';
+
+/** Values that cannot be true are left out: a broken probe, not a bad request. */
+const POSSIBLE: Readonly<Record<WireSpot, readonly [number, number]>> = {
+  grate: [-60, 700],
+  dome: [-60, 700],
+  meat: [-60, 250],
+  air: [-60, 60],
+  wind: [0, 75],
+  rain: [0, 500],
+  fan: [0, 1],
+  none: [-1000, 3000],
+};
+
+/** Channels of which nobody said yet what they measure at most. */
+const MOST_CHANNELS = 32;
+
+/** Whether a channel of an instrument tells a temperature; one of which nobody said what it measures is taken for one. */
+export const tellsTemperature =
+  ({ channels }: Pick<Instrument, 'channels'>) =>
+  (key: string): boolean => {
+    const spot = channels.find((c) => c.key === key)?.spot ?? 'none';
+    return spot === 'none' || isTemperature(spot);
+  };
+
+/** What becomes of packets. */
+export interface Taken {
+  /** Values that were stored with a cook. */
+  stored: number;
+  /** Values that cannot be true. */
+  impossible: number;
+}
+
+export class WireIntake {
+  constructor(
+    private readonly instruments: InstrumentStore,
+    private readonly cooks: CookStore,
+    private readonly clocks: CookClocks,
+    private readonly hub: Hub,
+    private readonly inTurn: InTurn,
+  ) {}
+
+  /** Keeps packets of an instrument and tells of them. Nothing of them is kept when this fails. */
+  take(id: string, packets: readonly Packet[]): Promise<Taken> {
+    return this.inTurn(() => this.keep(id, packets));
+  }
+
+  private async keep(id: string, packets: readonly Packet[]): Promise<Taken> {
+    const instrument = await this.instruments.get(id);
+    if (!instrument || packets.length === 0) return { stored: 0, impossible: 0 };
+    const fresh = newChannels(instrument.channels, packets);
+    const channels = [...instrument.channels, ...fresh];
+    const spotOf = new Map(channels.map((c) => [c.key, c]));
+    const all = packets.flatMap((p) =>
+      Object.entries(p.values).map(([key, value]) => ({ at: p.at, key, value })),
+    );
+    const possible = all.filter(({ key, value }) => {
+      const [low, high] = POSSIBLE[spotOf.get(key)?.spot ?? 'none'];
+      return value >= low && value <= high;
+    });
+    const seen = heard(instrument, packets, this.clocks.realMs(), possible);
+    const cook = await this.cooks.cookAt(instrument.pitName, Math.max(...packets.map((p) => p.at)));
+    const meats = cook?.plan.request.meats.map((m) => m.id) ?? [];
+    const told = possible.flatMap(({ at, key, value }): ToldValue[] => {
+      const channel = spotOf.get(key);
+      if (!channel || channel.spot === 'none') return [];
+      const meat = channel.spot === 'meat' ? (meats[(channel.piece ?? 1) - 1] ?? null) : null;
+      if (channel.spot === 'meat' && meat === null) return [];
+      return [{ at, channel: key, spot: channel.spot, meat, value }];
+    });
+    await this.instruments.keep(seen, cook?.id ?? null, told, fresh);
+    this.hub.tell({ type: 'heard', seen });
+    if (fresh.length > 0) {
+      this.hub.tell({ type: 'changed', what: 'instruments' });
+    }
+    if (cook && told.length > 0) {
+      const offsetOf = (key: string): number => spotOf.get(key)!.offsetK;
+      const values = told.map((v) => ({ ...v, offsetK: offsetOf(v.channel) }));
+      const readings = wireReadings(values, meats[0]!);
+      this.hub.tell({
+        type: 'readings',
+        cookId: cook.id,
+        readings,
+        clock: this.clocks.clock(cook),
+      });
+    }
+    return {
+      stored: cook ? told.length : 0,
+      impossible: all.length - possible.length,
+    };
+  }
+}
+
+/** Channels that packets name for the first time: what they measure is to be said. */
+function newChannels(known: readonly Channel[], packets: readonly Packet[]): Channel[] {
+  const keys = new Set(packets.flatMap((p) => Object.keys(p.values)));
+  for (const { key } of known) keys.delete(key);
+  return [...keys]
+    .slice(0, Math.max(MOST_CHANNELS - known.length, 0))
+    .map((key): Channel => ({ key, spot: 'none', offsetK: 0, checkedAt: null }));
+}
+
+/** What was heard last: later values stand over earlier ones, in whatever order they come. */
+function heard(
+  { id, battery, values, heardAt }: Instrument,
+  packets: readonly Packet[],
+  nowMs: number,
+  told: readonly { at: number; key: string; value: number }[],
+): InstrumentSeen {
+  const latest = { ...values };
+  for (const { at, key, value } of told) {
+    if (at >= (latest[key]?.at ?? -Infinity)) latest[key] = { at, value };
+  }
+  const last = [...packets].sort((a, b) => a.at - b.at).findLast((p) => p.battery !== null);
+  return {
+    id,
+    heardAt: Math.max(heardAt ?? 0, nowMs),
+    battery: last?.battery ?? battery,
+    values: latest,
+  };
+}

@@ -1,0 +1,45 @@
+/** Readings by wire: JSON or CSV lines over HTTP, each instrument with a token of its own. */
+import { readPackets, readPacketsCsv } from '@ostrin/contract';
+import express, { Router, type Request } from 'express';
+import { parseJson, shapeFault } from '../http/jsonBody';
+import { invalid, Problem } from '../http/problems';
+import { tellsTemperature, type WireIntake } from '../live/wireIntake';
+import type { InstrumentStore } from '../store/instruments';
+
+/** A body has this many bytes and values at most. */
+const LIMIT = { bytes: 1_000_000, values: 40_000 };
+const TYPES = ['application/json', 'text/csv'];
+
+/** The token of `Authorization: Bearer ...`; empty where there is none. */
+const tokenOf = (req: Request): string =>
+  /^Bearer ([\w-]{20,100})$/.exec(req.get('Authorization') ?? '')?.[1] ?? '';
+
+/** Routes under /api/wire. Whoever shows a token of an instrument may tell its readings, and nothing else. */
+export function wireRoutes(store: InstrumentStore, intake: WireIntake, now: () => number): Router {
+  const router = Router();
+  router.use(express.raw({ type: TYPES, limit: LIMIT.bytes }));
+  router.post('/', async (req, res) => {
+    const instrument = await store.withToken(tokenOf(req));
+    if (!instrument) {
+      throw new Problem(
+        401,
+        'No instrument has that token: send Authorization: Bearer and its token',
+      );
+    }
+    const type = req.is(TYPES);
+    if (!type || !Buffer.isBuffer(req.body)) {
+      throw new Problem(415, 'Send the body as application/json or text/csv');
+    }
+    const fault = type === 'text/csv' ? null : shapeFault(req.body, LIMIT.values);
+    if (fault) throw new Problem(fault.status, fault.title);
+    const text = req.body.toString('utf8');
+    const isTemperature = tellsTemperature(instrument);
+    const read =
+      type === 'text/csv'
+        ? readPacketsCsv(text, now(), isTemperature)
+        : readPackets(parseJson(text), now(), isTemperature);
+    if (!read.ok) throw invalid(read.problems);
+    res.status(202).json(await intake.take(instrument.id, read.value));
+  });
+  return router;
+}

@@ -1,0 +1,37 @@
+/** MQTT, where the server was told of it: to the user's broker, to one of our own, or to both. */
+import { randomBytes } from 'node:crypto';
+import type { CookWatch } from '../live/cookWatch';
+import { openBroker } from '../live/mqttBroker';
+import { bridgeTo, type BridgeParts } from '../live/mqttBridge';
+import type { Settings } from './settings';
+
+/** What runs of it. */
+export interface Mqtt {
+  /** Port of our own broker; null where there is none. */
+  port: number | null;
+  stop(): Promise<void>;
+}
+
+/** Starts what the settings ask for; nothing where they ask for nothing. */
+export async function startMqtt(
+  { mqttUrl, mqttPort, host }: Pick<Settings, 'mqttUrl' | 'mqttPort' | 'host'>,
+  parts: Pick<BridgeParts, 'instruments' | 'intake' | 'hub'> & { watch: CookWatch },
+  onProblem: BridgeParts['onProblem'],
+): Promise<Mqtt> {
+  const own =
+    mqttPort === null
+      ? null
+      : await openBroker(mqttPort, host, parts.instruments, randomBytes(24).toString('base64url'));
+  const urls = [mqttUrl, own?.url ?? null].filter((url) => url !== null);
+  const bridges = urls.map((url) => bridgeTo(url, { ...parts, now: Date.now, onProblem }));
+  // State and alarms are worked out where somebody outside hears of them.
+  if (bridges.length > 0) parts.watch.start();
+  return {
+    port: own?.port ?? null,
+    stop: async () => {
+      if (bridges.length > 0) await parts.watch.stop();
+      await Promise.all(bridges.map((stop) => stop()));
+      await own?.stop();
+    },
+  };
+}

@@ -1,0 +1,158 @@
+/** Instruments that tell by wire, and what they told: each value once, as it was told. */
+import type {
+  Channel,
+  Instrument,
+  InstrumentRecord,
+  InstrumentSeen,
+  Versioned,
+} from '@ostrin/contract';
+import type { WireValue } from '@ostrin/core';
+import type { Knex } from 'knex';
+import { createHash, randomBytes } from 'node:crypto';
+import { expectVersion, putVersioned, type Expected } from './versions';
+
+interface Row {
+  id: string;
+  name: string;
+  pit_name: string;
+  channels: string;
+  token_hash: string | null;
+  heard_ms: number | null;
+  battery: number | null;
+  heard: string;
+  version: number;
+}
+
+/** A value with where it came from. */
+export interface ToldValue extends Omit<WireValue, 'offsetK'> {
+  channel: string;
+}
+
+interface WireRow {
+  at: number;
+  spot: WireValue['spot'];
+  meat: string | null;
+  value: number;
+  instrument_id: string;
+  channel: string;
+  offset_k: number;
+}
+
+const fromRow = (r: Row): Versioned<Instrument> => ({
+  id: r.id,
+  name: r.name,
+  pitName: r.pit_name,
+  channels: JSON.parse(r.channels) as Channel[],
+  heardAt: r.heard_ms,
+  battery: r.battery,
+  values: JSON.parse(r.heard) as InstrumentSeen['values'],
+  version: r.version,
+});
+
+const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
+
+/** Adds many values in one statement; one that is there already is left as it is. */
+const ADD_VALUES = `INSERT OR IGNORE INTO wire
+    (cook_id, instrument_id, channel, at, spot, meat, value, offset_k)
+  SELECT ?, ?, value ->> '$.channel', value ->> '$.at', value ->> '$.spot', value ->> '$.meat',
+    value ->> '$.value', 0
+  FROM json_each(?)`;
+
+/** What was told of a cook, in order of time, with what its channel reads too much: now, or when it was taken out. */
+export async function valuesOf(db: Knex, cookId: string): Promise<WireValue[]> {
+  const offsets = new Map(
+    (await db<Row>('instruments')).flatMap((r) =>
+      fromRow(r).channels.map((c) => [`${r.id}/${c.key}`, c.offsetK] as const),
+    ),
+  );
+  const values: WireRow[] = await db('wire').where({ cook_id: cookId }).orderBy('at');
+  return values.map(({ at, spot, meat, value, instrument_id, channel, offset_k }) => ({
+    at,
+    spot,
+    meat,
+    value,
+    offsetK: offsets.get(`${instrument_id}/${channel}`) ?? offset_k,
+  }));
+}
+
+/** The repository of instruments. */
+export function instrumentStore(db: Knex) {
+  const rows = () => db<Row>('instruments');
+  const get = async (id: string, on: Knex = db): Promise<Versioned<Instrument> | null> => {
+    const row = await on<Row>('instruments').where({ id }).first();
+    return row ? fromRow(row) : null;
+  };
+  return {
+    async list(): Promise<Versioned<Instrument>[]> {
+      return (await rows().orderBy('name')).map(fromRow);
+    },
+    get,
+    /** Makes or changes an instrument; what was heard of it stays. Throws `Stale`. */
+    put: (record: InstrumentRecord, expected: Expected = null): Promise<Versioned<Instrument>> =>
+      db.transaction(async (trx) => {
+        const { id, name, pitName, channels } = record;
+        const row = { id, name, pit_name: pitName, channels: JSON.stringify(channels) };
+        await putVersioned(trx, 'instruments', await get(id, trx), expected, row);
+        return (await get(id, trx))!;
+      }),
+    /** Takes an instrument out; what it told stays with the cooks, as it was corrected last. Throws `Stale`. */
+    remove: (id: string, expected: Expected = null): Promise<boolean> =>
+      db.transaction(async (trx) => {
+        const known = await get(id, trx);
+        expectVersion(known, expected);
+        if (!known) return false;
+        for (const { key, offsetK } of known.channels) {
+          await trx('wire')
+            .where({ instrument_id: id, channel: key })
+            .update({ offset_k: offsetK });
+        }
+        await trx<Row>('instruments').where({ id }).delete();
+        return true;
+      }),
+    /** A new token for an instrument, told this once; the one before is void. Null where there is no such instrument. */
+    async newToken(id: string): Promise<string | null> {
+      const token = randomBytes(24).toString('base64url');
+      const changed = await rows()
+        .where({ id })
+        .update({ token_hash: hashOf(token) });
+      return changed > 0 ? token : null;
+    },
+    /** The instrument that shows a token; null where none does. */
+    async withToken(token: string): Promise<Versioned<Instrument> | null> {
+      const row = await rows()
+        .where({ token_hash: hashOf(token) })
+        .first();
+      return row ? fromRow(row) : null;
+    },
+    /**
+     * Keeps what was told, for the cook that it belongs to (null: none), what was heard last, and channels that were
+     * named for the first time; all or nothing. What somebody else changed of the instrument meanwhile stays.
+     */
+    keep: (
+      seen: InstrumentSeen,
+      cookId: string | null,
+      told: readonly ToldValue[],
+      fresh: readonly Channel[],
+    ): Promise<void> =>
+      db.transaction(async (trx) => {
+        if (cookId !== null && told.length > 0) {
+          await trx.raw(ADD_VALUES, [cookId, seen.id, JSON.stringify(told)]);
+        }
+        const known = await get(seen.id, trx);
+        if (!known) return;
+        const added = fresh.filter((f) => known.channels.every((c) => c.key !== f.key));
+        await trx<Row>('instruments')
+          .where({ id: seen.id })
+          .update({
+            heard_ms: seen.heardAt,
+            battery: seen.battery,
+            heard: JSON.stringify(seen.values),
+            ...(added.length > 0
+              ? { channels: JSON.stringify([...known.channels, ...added]) }
+              : {}),
+          });
+      }),
+  };
+}
+
+export type InstrumentStore = ReturnType<typeof instrumentStore>;

@@ -1,1 +1,5 @@
-export { HouseScreen as default } from '../src/house/HouseScreen';
+import { lazyComponent } from '../src/ui/lazyComponent';
+
+export default lazyComponent(async () => ({
+  default: (await import('../src/house/HouseScreen')).HouseScreen,
+}));

@@ -1,7 +1,7 @@
 import { pitFields, pitWithFields } from '@ostrin/contract/merge';
 import type { PitRecord } from '@ostrin/contract/types';
 import type { Plan } from '@ostrin/core';
-import { act, renderHook } from '@testing-library/react-native';
+import { act, renderHook, waitFor } from '@testing-library/react-native';
 import { requestJson, HttpError, ServerUnreachable } from '../src/api/http';
 import { useLive } from '../src/store/live';
 import { storeVersioned } from '../src/api/versioned';
@@ -44,7 +44,6 @@ describe('calls', () => {
 });
 
 describe('the line', () => {
-  const settle = () => act(async () => void (await new Promise((done) => setTimeout(done, 20))));
   let close: () => void;
 
   beforeEach(() => {
@@ -59,13 +58,13 @@ describe('the line', () => {
 
   it('reads the document when the stream is open, then follows', async () => {
     close = openLine();
-    await settle();
-    expect(FakeStream.all).toHaveLength(1);
+    await waitFor(() => expect(FakeStream.all).toHaveLength(1));
     const { unmount } = renderHook(() => useLiveCook(COOK));
     expect(useLive.getState().connection).toBe('connecting');
     act(() => FakeStream.all[0]!.say({ type: 'hello' }));
-    await settle();
-    expect(useLive.getState()).toMatchObject({ connection: 'live', cookId: COOK, name: 'Lunch' });
+    await waitFor(() =>
+      expect(useLive.getState()).toMatchObject({ connection: 'live', cookId: COOK, name: 'Lunch' }),
+    );
     const readings = [{ at: 2000, pitC: 25, coreC: null }];
     act(() => FakeStream.all[0]!.say({ type: 'readings', cookId: COOK, readings, clock }));
     expect(useLive.getState().readings.map((r) => r.at)).toEqual([1000, 2000]);

@@ -8,6 +8,7 @@ import { BeforeAndAfter } from '../src/plan/MoreChoices';
 import { othersWords } from '../src/plan/meatWords';
 import { PlanSentence } from '../src/plan/PlanSentence';
 import { movedToComingWeek, requestOf, draftOf } from '../src/store/request';
+import { useSettings } from '../src/store/settings';
 import { firstDraft, usePlanDraft } from '../src/store/planDraft';
 import { BOSUN } from './help';
 
@@ -68,6 +69,15 @@ it('takes a night that is colder than the day, and never one that is warmer', as
   expect((weather as WeatherFromHour[]).find((w) => w.at === '2027-05-14T23:00')!.airC).toBe(9);
   for (let i = 0; i < 3; i++) press('Air by day: less');
   expect(usePlanDraft.getState()).toMatchObject({ airC: 9, nightC: null });
+  // A yard in the hills: its height is asked for here and goes into every plan.
+  for (let i = 0; i < 6; i++) press('Height of the yard above the sea: more');
+  expect(screen.getByText('300 m')).toBeTruthy();
+  const { altitudeM } = useSettings.getState();
+  const high = requestOf(usePlanDraft.getState(), [BOSUN], METRIC, undefined, altitudeM);
+  expect(high.weather).toMatchObject({ altitudeM: 300 });
+  act(() => {
+    useSettings.setState({ altitudeM: 0 });
+  });
 });
 
 it('feeds splits as often as was chosen, and only splits', async () => {

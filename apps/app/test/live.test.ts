@@ -33,6 +33,19 @@ it('takes what other windows did, each entry once', () => {
   expect(useLive.getState().entries).toEqual([entry]);
 });
 
+it('keeps what came of a cook whose document was still on its way', () => {
+  const other = '22222222-2222-4222-8222-222222222222';
+  const lay = { id: 'l', at: 1, kind: 'job', jobId: 'lay' } as Entry;
+  const reading = { at: 5000, pitC: 120, coreC: null };
+  const clock = view().clock;
+  // It was sent while its page was opening; the document was read before that.
+  useLive.getState().addEntries(other, [lay]);
+  useLive.getState().receive({ type: 'readings', cookId: other, readings: [reading], clock });
+  useLive.getState().load(view({ id: other }));
+  expect(useLive.getState().entries).toEqual([lay]);
+  expect(useLive.getState().readings).toEqual([reading]);
+});
+
 it('loses nothing to a document that was asked for before something came', () => {
   const done = { id: 'x', at: 1, kind: 'job', jobId: 'salt' } as Entry;
   const clock = { cookMs: 9000, realMs: 50, speed: 60, running: true };
@@ -41,7 +54,7 @@ it('loses nothing to a document that was asked for before something came', () =>
   useLive.getState().load(view());
   expect(useLive.getState()).toMatchObject({ entries: [done], clock });
   // Another cook's document is another cook.
-  useLive.getState().load(view({ id: 'another' }));
+  useLive.getState().load(view({ id: 'third' }));
   expect(useLive.getState().entries).toEqual([]);
 });
 

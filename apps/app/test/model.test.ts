@@ -1,7 +1,8 @@
 import fc from 'fast-check';
-import { lastValue, rangeOf, spreadLabels, thin } from '../src/strip/model';
+import { lastValue, rangeOf, spreadLabels, sampled, type Point } from '../src/strip/model';
 import { hourTicks, temperatureTicks } from '../src/strip/Strip';
 import { short } from '../src/strip/Marks';
+import { panned, zoomed } from '../src/strip/useStripView';
 import { COLOUR_NAMES, contrast, DAY, NIGHT } from '../src/ui/tokens';
 import { hourSpan } from '../src/plan/FourTimes';
 import { due } from '../src/tend/JobCard';
@@ -51,13 +52,56 @@ it('keeps figures with their units at the end of a line', () => {
 });
 
 describe('the strip', () => {
-  it('thins a long trace but keeps its ends and gaps', () => {
-    const points = Array.from({ length: 5000 }, (_, i) => ({ t: i, c: i === 2500 ? null : i }));
-    const few = thin(points, 400);
-    expect(few.length).toBeLessThan(420);
-    expect([few[0]!.t, few.at(-1)!.t]).toEqual([0, 4999]);
-    expect(few.some((p) => p.c === null)).toBe(true);
-    expect(lastValue(points, 2500)!.c).toBe(2499);
+  const pick = { timeOf: (p: Point) => p.t, valueOf: (p: Point) => p.c, spans: 200 };
+
+  it('tells a long trace in few points that keep every peak, and its ends and gaps', () => {
+    const points = Array.from({ length: 57_600 }, (_, i) => ({
+      t: i,
+      c: i >= 20_000 && i < 21_000 ? null : i === 33_333 ? 300 : 120 + (i % 7),
+    }));
+    const few = sampled(points, { ...pick, from: 0, to: 57_600 });
+    expect(few.length).toBeLessThanOrEqual(402);
+    expect(few.some((p) => p.c === 300)).toBe(true);
+    expect(few.some((p) => p.c === null && p.t > 20_000 && p.t < 21_000)).toBe(true);
+    expect(Math.min(...few.flatMap((p) => (p.c === null ? [] : [p.c])))).toBe(120);
+    expect(lastValue(points, 20_500)!.t).toBe(19_999);
+  });
+
+  it('samples any list within its bounds, in order, with its lowest and highest values (property)', () => {
+    fc.assert(
+      fc.property(
+        fc.uniqueArray(fc.integer({ min: 0, max: 50_000 }), { minLength: 1, maxLength: 3000 }),
+        fc.integer({ min: 5, max: 60 }),
+        (times, spans) => {
+          const points = times.sort((a, b) => a - b).map((t) => ({ t, c: (t * 7919) % 1000 }));
+          const few = sampled(points, { ...pick, spans, from: 0, to: 50_001 });
+          expect(few.every((p, i) => i === 0 || p.t > few[i - 1]!.t)).toBe(true);
+          const of = (list: readonly Point[]) => list.map((p) => p.c!);
+          expect(Math.max(...of(few))).toBe(Math.max(...of(points)));
+          expect(Math.min(...of(few))).toBe(Math.min(...of(points)));
+          expect(few.length).toBeLessThanOrEqual(2 * spans + 2);
+        },
+      ),
+    );
+  });
+
+  it('zooms about the moment that is held, within bounds, and pans by what was dragged (property)', () => {
+    const hour = 3_600_000;
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0.05, max: 20, noNaN: true }),
+        (share, times) => {
+          const span = { from: 10 * hour, to: 14 * hour };
+          const held = span.from + share * 4 * hour;
+          const next = zoomed(span, held, times);
+          expect((held - next.from) / (next.to - next.from)).toBeCloseTo(share, 6);
+          expect(next.to - next.from).toBeLessThanOrEqual(72 * hour);
+          const moved = panned(next, hour);
+          expect(moved.to - moved.from).toBeCloseTo(next.to - next.from, 3);
+        },
+      ),
+    );
   });
 
   it('has a scale on round figures in either unit, and hours on the clock', () => {

@@ -1,6 +1,7 @@
 /** Taps are kept before they are shown, sent once, in order, and never let go without their writer. */
 import 'fake-indexeddb/auto';
 import type { Entry } from '@ostrin/core';
+import { waitFor } from '@testing-library/react-native';
 import { v4 as newId } from 'uuid';
 import type * as OutboxModule from '../src/outbox/outbox';
 import { reply } from './help';
@@ -31,15 +32,18 @@ const DINNER = { id: 'dinner', name: 'Dinner' };
 let stored: Map<string, Entry[]>;
 let answer: (cook: string, entry: Entry, body: { confirmed?: boolean }) => Promise<Response> | null;
 
-/** Lets everything that is under way come to rest. */
+/**
+ * Lets everything that is under way come to rest. A tab that found another one sending looks again after half a
+ * second, so it is not enough to wait for some milliseconds.
+ */
 async function settle(): Promise<void> {
-  for (let i = 0; i < 30; i++) await new Promise((done) => setTimeout(done, 2));
+  for (const { tab } of tabs) await tab.sendTaps();
 }
 
 const texts = (cook: string): string[] =>
   (stored.get(cook) ?? []).map((e) => (e.kind === 'note' ? e.text : e.kind));
 
-let tabs: { close: () => void }[] = [];
+let tabs: ReturnType<typeof openTab>[] = [];
 const open = () => {
   const tab = openTab();
   tabs.push(tab);
@@ -68,6 +72,7 @@ afterEach(async () => {
   const { tab } = open();
   await settle();
   for (const tap of tab.useOutbox.getState().taps) await tab.decide(tap, 'discard');
+  await settle();
   for (const t of tabs) t.close();
   tabs = [];
 });
@@ -157,8 +162,7 @@ it('a tap on which the server fails blocks no other cook, and in the end not its
   await tab.keepEntries(LUNCH, [note('poison')]);
   await tab.keepEntries(LUNCH, [note('behind it')]);
   await tab.keepEntries(DINNER, [note('elsewhere')]);
-  await settle();
-  expect(texts('dinner')).toEqual(['elsewhere']);
+  await waitFor(() => expect(texts('dinner')).toEqual(['elsewhere']), { timeout: 5_000 });
   expect(texts('lunch')).toEqual([]);
   for (let i = 0; i < 5; i++) await tab.sendTaps();
   expect(texts('lunch')).toEqual(['behind it']);
@@ -183,8 +187,7 @@ it('takes over what an earlier version had not sent', async () => {
   const waiting = [{ cookId: 'lunch', entry: note('from before') }];
   localStorage.setItem('ostrin-waiting', JSON.stringify({ state: { waiting }, version: 1 }));
   open();
-  await settle();
-  expect(texts('lunch')).toEqual(['from before']);
+  await waitFor(() => expect(texts('lunch')).toEqual(['from before']), { timeout: 5_000 });
   expect(localStorage.getItem('ostrin-waiting')).toBeNull();
 });
 

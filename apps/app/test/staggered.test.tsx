@@ -21,8 +21,7 @@ describe('a value taken up in turn', () => {
     const page = render(<Parts value="a" seen={seen} />);
     expect(screen.getByText('a a a')).toBeTruthy();
     page.rerender(<Parts value="b" seen={seen} />);
-    await settle();
-    expect(screen.getByText('b b b')).toBeTruthy();
+    expect(await screen.findByText('b b b')).toBeTruthy();
     // Never a later part before an earlier one, and not all in one.
     expect(seen.slice(0, 2)).toEqual(['a a a', 'b a a']);
     for (const text of seen) expect(text).toMatch(/^(b ?)*(a ?)*$/);
@@ -33,8 +32,7 @@ describe('a value taken up in turn', () => {
     const page = render(<Parts value="a" seen={seen} />);
     page.rerender(<Parts value="b" seen={seen} />);
     page.rerender(<Parts value="c" seen={seen} />);
-    await settle();
-    expect(screen.getByText('c c c')).toBeTruthy();
+    expect(await screen.findByText('c c c')).toBeTruthy();
     expect(seen.at(-1)).toBe('c c c');
     expect(seen.some((text) => text.endsWith('b'))).toBe(false);
   });
@@ -58,8 +56,7 @@ describe('the page behind a sheet', () => {
     render(<Behind />);
     expect(screen.getByText('8 people')).toBeTruthy();
     act(() => usePlanDraft.getState().change({ people: 21 }));
-    await settle();
-    expect(screen.getByText('21 people')).toBeTruthy();
+    expect(await screen.findByText('21 people')).toBeTruthy();
   });
 
   it('stops listening when it goes away', async () => {

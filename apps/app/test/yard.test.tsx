@@ -4,7 +4,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
 import type { VentCardListener } from '../src/api/core';
 import { PIT_SHAPES } from '../src/drawings/pitShapes';
-import { idFor } from '../src/yard/AddPitSheet';
+import { idFor } from '../src/store/names';
 import { figuresOf, figureWords, stepped } from '../src/yard/figures';
 import { PitScreen } from '../src/yard/PitScreen';
 import { shelfItemOf, withShelfItem } from '../src/yard/shelfItems';

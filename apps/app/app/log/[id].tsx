@@ -1,5 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
-import { CookScreen } from '../../src/log/CookScreen';
+import { lazyComponent } from '../../src/ui/lazyComponent';
+
+const CookScreen = lazyComponent(async () => ({
+  default: (await import('../../src/log/CookScreen')).CookScreen,
+}));
 
 export default function CookRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

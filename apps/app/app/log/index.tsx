@@ -1,1 +1,5 @@
-export { LogScreen as default } from '../../src/log/LogScreen';
+import { lazyComponent } from '../../src/ui/lazyComponent';
+
+export default lazyComponent(async () => ({
+  default: (await import('../../src/log/LogScreen')).LogScreen,
+}));

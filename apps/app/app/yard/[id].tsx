@@ -1,5 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
-import { PitScreen } from '../../src/yard/PitScreen';
+import { lazyComponent } from '../../src/ui/lazyComponent';
+
+const PitScreen = lazyComponent(async () => ({
+  default: (await import('../../src/yard/PitScreen')).PitScreen,
+}));
 
 export default function PitRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

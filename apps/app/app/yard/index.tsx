@@ -1,1 +1,5 @@
-export { YardScreen as default } from '../../src/yard/YardScreen';
+import { lazyComponent } from '../../src/ui/lazyComponent';
+
+export default lazyComponent(async () => ({
+  default: (await import('../../src/yard/YardScreen')).YardScreen,
+}));

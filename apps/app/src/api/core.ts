@@ -1,5 +1,11 @@
-/** The app's workers, started when first asked: the first plans and answers, all of them run likely pits. */
+/** The app's workers, started when first asked: the first plans, all of them run likely pits, one looks ahead of a cook. */
 import type {
+  Advice,
+  AdviseQuestion,
+  ChangeOption,
+  ChangeQuestion,
+  FoodOutcome,
+  FoodWish,
   Forecast,
   FuelUse,
   LikelyPitJob,
@@ -14,7 +20,7 @@ import type {
   VentCard,
 } from '@ostrin/core';
 import { type PlanVariant } from '@ostrin/wording';
-import type { FromWorker, ToWorker } from './messages';
+import type { FromWorker, ToTendWorker, ToWorker } from './messages';
 
 type Listener = (message: FromWorker) => void;
 
@@ -30,12 +36,20 @@ const roomFor = (): number =>
 
 /** The worker of that number, started when first used. */
 function workerAt(n: number): Worker {
-  workers[n] ??= startWorker();
+  workers[n] ??= heard(new Worker(new URL('./core.worker', import.meta.url)));
   return workers[n];
 }
 
-function startWorker(): Worker {
-  const worker = new Worker(new URL('./core.worker', import.meta.url));
+let tendWorker: Worker | null = null;
+
+/** The worker that looks ahead of a cook under way, started when first used. */
+function lookAhead(): Worker {
+  tendWorker ??= heard(new Worker(new URL('./tend.worker', import.meta.url)));
+  return tendWorker;
+}
+
+/** A worker whose answers reach whoever asked. */
+function heard(worker: Worker): Worker {
   worker.onmessage = ({ data }: MessageEvent<FromWorker>) => listeners.get(data.id)?.(data);
   return worker;
 }
@@ -135,18 +149,18 @@ export function askVentCard(of: SteadyCase, to: VentCardListener): () => void {
   return () => listeners.delete(id);
 }
 
-type Question = Extract<ToWorker, { kind: 'forecast' | 'meat' | 'fuel-use' }>;
 type WithoutId<T> = T extends unknown ? Omit<T, 'id'> : never;
 
-/** Asks one question with one answer. */
-function ask<T extends FromWorker['result']>(question: WithoutId<Question>): Promise<T> {
+/** Asks one question about a cook under way. */
+function ask<T extends FromWorker['result']>(question: WithoutId<ToTendWorker>): Promise<T> {
   const id = ++lastId;
   return new Promise((resolve, reject) => {
-    send({ id, ...question }, (m) => {
+    listeners.set(id, (m) => {
       listeners.delete(id);
       if (m.kind === 'failed') reject(new Error(m.message));
       else resolve(m.result as T);
     });
+    lookAhead().postMessage({ id, ...question } satisfies ToTendWorker);
   });
 }
 
@@ -156,6 +170,20 @@ export const askForecast = (input: ForecastInput): Promise<Forecast> =>
 
 /** Asks how the meat stands and what wrapping it now would do. */
 export const askOutlook = (input: ForecastInput): Promise<Outlook> => ask({ kind: 'meat', input });
+
+/** Asks what each change of mind would do. */
+export const askChanges = (
+  input: ForecastInput,
+  question: ChangeQuestion,
+): Promise<ChangeOption[]> => ask({ kind: 'changes', input, question });
+
+/** Asks what comes of food that is put on now. */
+export const askFood = (input: ForecastInput, wish: FoodWish): Promise<FoodOutcome> =>
+  ask({ kind: 'food', input, wish });
+
+/** Asks for the smallest move that helps; null for a cook without a fire. */
+export const askAdvice = (question: AdviseQuestion): Promise<Advice | null> =>
+  ask({ kind: 'advise', question });
 
 /** Asks what became of the fuel of a cook; null before its fire was lit. `nowMs`: the cook's clock. */
 export const askFuelUse = (

@@ -1,4 +1,4 @@
-/** The core off the main thread: plans in two steps, forecasts in one. A newer request ends an older one. */
+/** Planning off the main thread, in two steps. A newer request ends an older one. */
 import {
   compareVariants,
   planSteps,
@@ -14,19 +14,13 @@ import {
   type TunedPolicy,
 } from '@ostrin/core';
 import { wordPlan, wordVariant } from '@ostrin/wording';
-import { FollowedFire, forecast, fuelUse, meatOutlook } from '@ostrin/core/lookAhead';
-import type { FromWorker, ToWorker } from './messages';
+import { answer, workerScope } from './answering';
+import type { ToWorker } from './messages';
 
-// The types know `self` as a page's window; in a worker it speaks these messages and nothing else.
-const scope = self as unknown as {
-  postMessage(message: FromWorker): void;
-  onmessage: ((event: MessageEvent<ToWorker>) => void) | null;
-};
+const scope = workerScope<ToWorker>();
 
 /** Between simulations the worker listens again at least this often, ms. */
 const SLICE_MS = 30;
-/** What was made of the fire of the cook under way, so that the next question goes on from there. */
-const followed = new FollowedFire();
 /** The newest question of each long kind: an older one gives up. */
 const latest = { plan: 0, card: 0, variants: 0 };
 /** How fires are held, worked out before: a change of the meal does not ask for it again. */
@@ -49,19 +43,7 @@ scope.onmessage = ({ data }) => {
     void runVariants(data.id, data.request, data.others, { ...data, knownPolicies: known });
   } else if (data.kind === 'ran') ran(data.id, data.at, data.run);
   else if (data.kind === 'pit') answer(data.id, () => runLikelyPit(data.job));
-  else if (data.kind === 'forecast') answer(data.id, () => forecast(data.input, followed));
-  else if (data.kind === 'fuel-use') {
-    answer(data.id, () => fuelUse(data.plan, data.log, data.nowMs));
-  } else answer(data.id, () => meatOutlook(data.input, followed));
 };
-
-function answer(id: number, work: () => FromWorker['result']): void {
-  try {
-    scope.postMessage({ id, kind: 'done', result: work() });
-  } catch (error) {
-    scope.postMessage({ id, kind: 'failed', message: (error as Error).message });
-  }
-}
 
 /** The jobs of the newest plan that were handed on, and what is still to come. */
 let handedOn: {

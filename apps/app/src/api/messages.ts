@@ -1,5 +1,11 @@
-/** What the app and its worker say to each other. */
+/** What the app and its workers say to each other. */
 import type {
+  Advice,
+  AdviseQuestion,
+  ChangeOption,
+  ChangeQuestion,
+  FoodOutcome,
+  FoodWish,
   Forecast,
   FuelUse,
   Log,
@@ -25,19 +31,36 @@ export type ToWorker =
       nowMs: number;
       members: number;
     }
-  | { id: number; kind: 'forecast'; input: ForecastInput }
-  | { id: number; kind: 'meat'; input: ForecastInput }
-  | { id: number; kind: 'fuel-use'; plan: Pick<Plan, 'scenarios'>; log: Log; nowMs: number }
   | { id: number; kind: 'card'; of: SteadyCase }
   // One likely pit of somebody's plan, and what came of the jobs that were handed on.
   | { id: number; kind: 'pit'; job: LikelyPitJob }
   | { id: number; kind: 'ran'; at: number; run: LikelyPitRun };
+
+/** Questions about a cook under way, each with one answer. */
+export type ToTendWorker =
+  | { id: number; kind: 'forecast'; input: ForecastInput }
+  | { id: number; kind: 'meat'; input: ForecastInput }
+  | { id: number; kind: 'changes'; input: ForecastInput; question: ChangeQuestion }
+  | { id: number; kind: 'food'; input: ForecastInput; wish: FoodWish }
+  | { id: number; kind: 'advise'; question: AdviseQuestion }
+  | { id: number; kind: 'fuel-use'; plan: Pick<Plan, 'scenarios'>; log: Log; nowMs: number };
 
 export interface FromWorker {
   id: number;
   kind: 'progress' | 'rough' | 'row' | 'jobs' | 'done' | 'failed';
   share?: number;
   jobs?: LikelyPitJob[];
-  result?: Plan | Forecast | Outlook | VentCard | PlanVariant | FuelUse | LikelyPitRun | null;
+  result?:
+    | Plan
+    | Forecast
+    | Outlook
+    | VentCard
+    | PlanVariant
+    | FuelUse
+    | LikelyPitRun
+    | Advice
+    | ChangeOption[]
+    | FoodOutcome
+    | null;
   message?: string;
 }

@@ -16,7 +16,7 @@ export function onLiveEvent(listener: (event: LiveEvent) => void): () => void {
 }
 
 /** Lists that others may change, by the names under which they are asked for. */
-const LISTS: readonly SharedList[] = ['cooks', 'pits', 'plans', 'shelf'];
+const LISTS: readonly SharedList[] = ['cooks', 'pits', 'plans', 'shelf', 'instruments'];
 
 /** Asks for every list, so that the app kept on this device has them from now on. */
 export function keepLists(): void {

@@ -63,11 +63,11 @@ export function PlanScreen() {
 function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
   // A touch changes its sheet first, the page behind it after.
   const draft = useDeferredDraft();
-  const units = useSettings((s) => s.units);
+  const { units, altitudeM } = useSettings();
   const shelf = useShelf();
   const request = useMemo(
-    () => requestOf(draft, yard, units, shelf.data),
-    [draft, yard, units, shelf.data],
+    () => requestOf(draft, yard, units, shelf.data, altitudeM),
+    [draft, yard, units, shelf.data, altitudeM],
   );
   // The shelf is waited for, so that nothing is planned twice; without it, plans have no costs.
   const { plan, settled, progress, failure } = usePlan(shelf.isLoading ? null : request);

@@ -17,6 +17,7 @@ import { withNight } from '../store/weather';
 import { Button } from '../ui/Button';
 import { Choice, Stepper } from '../ui/Choice';
 import { Sheet } from '../ui/Sheet';
+import { YardHeight } from '../ui/YardHeight';
 import { useTick } from '../ui/useTick';
 import { Note } from '../ui/Notice';
 import { Subhead } from '../ui/Title';
@@ -289,6 +290,8 @@ function Weather() {
       />
       <View className="h-1" />
       <Note>As forecast for the hours of the cook. A sheltered corner counts one step calmer.</Note>
+      <Subhead>Height of the yard above the sea</Subhead>
+      <YardHeight />
     </>
   );
 }

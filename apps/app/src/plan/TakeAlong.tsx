@@ -8,26 +8,28 @@ import { Button } from '../ui/Button';
 import { Heading } from '../ui/Title';
 import { save } from '../ui/save';
 import { Paragraph, SmallText } from '../ui/Text';
-import { printSheet } from './printSheet';
 
 export function TakeAlong({ plan, ready }: { plan: Plan; ready: boolean }) {
   const [failure, setFailure] = useState<string | null>(null);
   const title = titleOf(plan);
   const file = fileOf(plan);
+  const take = (make: () => Promise<void>): void =>
+    void make().catch((error: Error) => setFailure(error.message));
+  // What makes files and paper is fetched when it is asked for.
   const calendar = async (): Promise<void> => {
-    try {
-      const { calendarOf } = await import('@ostrin/contract/calendar');
-      save(`${file}.ics`, 'text/calendar', calendarOf(plan, title, Date.now()));
-    } catch (error) {
-      setFailure((error as Error).message);
-    }
+    const { calendarOf } = await import('@ostrin/contract/calendar');
+    save(`${file}.ics`, 'text/calendar', calendarOf(plan, title, Date.now()));
+  };
+  const print = async (): Promise<void> => {
+    const { printSheet } = await import('./printSheet');
+    printSheet(plan, title);
   };
   return (
     <View className="gap-2" testID="take-along">
       <Heading>Take it along</Heading>
       <View className="flex-row gap-2">
-        <Button grow label="Calendar" disabled={!ready} onPress={() => void calendar()} />
-        <Button grow label="Print" disabled={!ready} onPress={() => printSheet(plan, title)} />
+        <Button grow label="Calendar" disabled={!ready} onPress={() => take(calendar)} />
+        <Button grow label="Print" disabled={!ready} onPress={() => take(print)} />
       </View>
       <View className="flex-row gap-2">
         <Button

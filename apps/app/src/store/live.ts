@@ -1,6 +1,6 @@
 /** The cook under way as this window knows it: what the server has of it, and whether the line is up. */
 import type { ClockState, CookFire, LiveEvent, Reading } from '@ostrin/contract/types';
-import type { Entry, Plan } from '@ostrin/core';
+import { mergedRows, type Entry, type Plan } from '@ostrin/core';
 import { create } from 'zustand';
 import type { CookView } from '../api/queries';
 import type { LineState } from '../line/tabs';
@@ -78,8 +78,21 @@ export function mergeReadings(old: Reading[], fresh: readonly Reading[]): Readin
   const last = old.at(-1)?.at ?? -Infinity;
   const later = fresh.filter((r) => r.at > last);
   if (later.length === fresh.length) return fresh.length === 0 ? old : [...old, ...fresh];
-  const byTime = new Map([...old, ...fresh].map((r) => [r.at, r]));
-  return [...byTime.values()].sort((a, b) => a.at - b.at);
+  return mergedRows(old, fresh);
+}
+
+/** What came of cooks whose document was still on its way: it may not hold that yet. The latest cooks at most. */
+const ahead = new Map<string, { entries: Entry[]; readings: Reading[] }>();
+const MOST_AHEAD = 8;
+
+function keepAhead(cookId: string, entries: readonly Entry[], readings: readonly Reading[]): void {
+  const known = ahead.get(cookId) ?? { entries: [], readings: [] };
+  ahead.delete(cookId);
+  ahead.set(cookId, {
+    entries: mergeEntries(known.entries, entries),
+    readings: mergeReadings(known.readings, readings),
+  });
+  if (ahead.size > MOST_AHEAD) ahead.delete(ahead.keys().next().value!);
 }
 
 export const useLive = create<LiveStore>()((set) => ({
@@ -88,6 +101,8 @@ export const useLive = create<LiveStore>()((set) => ({
   load(view) {
     set((s) => {
       const same = s.cookId === view.id;
+      const early = same ? undefined : ahead.get(view.id);
+      ahead.delete(view.id);
       // A clock that was told later than the document holds.
       const clock = same && s.clock && s.clock.realMs > view.clock.realMs ? s.clock : view.clock;
       return {
@@ -97,8 +112,8 @@ export const useLive = create<LiveStore>()((set) => ({
         startMs: view.startMs,
         fire: view.fire ?? 'practice',
         plan: view.plan,
-        entries: same ? mergeEntries(view.entries, s.entries) : view.entries,
-        readings: same ? mergeReadings(view.readings, s.readings) : view.readings,
+        entries: mergeEntries(view.entries, same ? s.entries : (early?.entries ?? [])),
+        readings: mergeReadings(view.readings, same ? s.readings : (early?.readings ?? [])),
         clock,
         clockAt: clock === s.clock ? s.clockAt : Date.now(),
       };
@@ -115,6 +130,10 @@ export const useLive = create<LiveStore>()((set) => ({
 
   receive(event) {
     if (!('cookId' in event) || event.type === 'refresh') return;
+    if (event.type === 'state' || event.type === 'alarms') return;
+    if (event.type === 'readings' && useLive.getState().cookId !== event.cookId) {
+      keepAhead(event.cookId, [], event.readings);
+    }
     if (event.type === 'entries') {
       useLive.getState().addEntries(event.cookId, event.entries);
       return;
@@ -133,6 +152,7 @@ export const useLive = create<LiveStore>()((set) => ({
   },
 
   addEntries(cookId, entries) {
+    if (useLive.getState().cookId !== cookId) keepAhead(cookId, entries, []);
     set((s) => (s.cookId === cookId ? { entries: mergeEntries(s.entries, entries) } : {}));
   },
 

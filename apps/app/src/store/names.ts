@@ -1,4 +1,4 @@
-/** What plans and cooks are called. */
+/** What plans and cooks are called, and ids made from names. */
 import { cutOf, type Plan, type Request } from '@ostrin/core';
 import { capital } from '@ostrin/wording';
 
@@ -13,3 +13,19 @@ export function titleOf({ request }: { request: Request }): string {
 /** What its files are called, without ending. */
 export const fileOf = (plan: Plan): string =>
   `${plan.serveAt.slice(0, 10)}-${plan.request.meats[0]!.cut}`;
+
+/** An id for a name: plain letters, not yet taken. */
+export function idFor(name: string, taken: readonly { id: string }[]): string {
+  const base =
+    name
+      .toLowerCase()
+      .normalize('NFD')
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 30) || 'pit';
+  const used = new Set(taken.map((t) => t.id));
+  if (!used.has(base)) return base;
+  let n = 2;
+  while (used.has(`${base}-${n}`)) n++;
+  return `${base}-${n}`;
+}

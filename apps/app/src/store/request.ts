@@ -111,12 +111,13 @@ function requestRest(meat: DraftMeat): RequestMeat['rest'] {
     : usual;
 }
 
-/** The request of a draft, with what is on the shelf; the yard must have a pit. */
+/** The request of a draft, with what is on the shelf, in a yard so high above the sea, m; it must have a pit. */
 export function requestOf(
   draft: PlanDraft,
   yard: readonly PitRecord[],
   units: Units,
   shelf?: Shelf,
+  altitudeM = 0,
 ): Request {
   const table = draftPitsOf(draft, yard);
   return {
@@ -127,7 +128,7 @@ export function requestOf(
     appetiteG: draft.appetiteG,
     pits: table.map((t) => requestPit(t.pit, t.fire)),
     meats: table.flatMap((t) => t.meats.map((m) => requestMeat(m, t.pit))),
-    weather: weatherOf(draft),
+    weather: weatherOf(draft, altitudeM),
     chanceOnTimeFraction: draft.chance,
     ...(draft.crew.length > 1
       ? { crew: draft.crew.map((name, i) => name.trim() || WATCHES[i]!) }

@@ -22,16 +22,17 @@ export const withNight = (airC: number, nightC: number | null): Omit<DayAndNight
   nightC: nightC !== null && nightC < airC ? nightC : null,
 });
 
-/** What a request says of the weather. */
+/** What a request says of the weather in a yard so many metres above the sea. */
 export function weatherOf(
   draft: DayAndNight & Pick<PlanDraft, 'serveAt' | 'timeZone'>,
+  altitudeM: number,
 ): Request['weather'] {
   const { airC, nightC, windMps, serveAt, timeZone } = draft;
   const by = (c: number): Weather => ({
     airC: c,
     windMps,
     relativeHumidityFraction: HUMIDITY,
-    altitudeM: 0,
+    altitudeM,
     rainMmPerH: 0,
   });
   if (nightC === null) return by(airC);

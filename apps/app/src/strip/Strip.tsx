@@ -9,12 +9,13 @@ import Svg, { ClipPath, Defs, G, Line, Rect } from 'react-native-svg';
 import { useTheme } from '../ui/theme';
 import { clockOf } from '../ui/words';
 import { AcrossMarks, DownMarks, LANES } from './Marks';
+import { Cursor } from './Cursor';
 import { Halo } from './Halo';
 import type { StripData } from './model';
 import { Names, Now } from './StripNow';
 import { Traces, type Axes } from './traces';
 
-interface Props {
+export interface StripProps {
   data: StripData;
   width: number;
   height: number;
@@ -22,7 +23,13 @@ interface Props {
   units: Units;
   timeZone: string;
   onMark?: (entryId: string) => void;
+  /** A moment whose values are read off, epoch ms; none when left out. */
+  cursor?: number | null;
 }
+
+/** Margins of the field of the traces, px: before and after it along time. */
+export const alongMargins = (down: boolean): readonly [number, number] =>
+  down ? [DOWN.top, DOWN.bottom] : [ACROSS.left, ACROSS.right];
 
 const HOUR = 3_600_000;
 /** Margins of the trace's field: room for hours, remarks and the scale. */
@@ -53,7 +60,16 @@ export function temperatureTicks(
     .map((v) => (units.temperature === 'F' ? (v - 32) / 1.8 : v));
 }
 
-export function Strip({ data, width, height, down, units, timeZone, onMark }: Props) {
+export function Strip({
+  data,
+  width,
+  height,
+  down,
+  units,
+  timeZone,
+  onMark,
+  cursor = null,
+}: StripProps) {
   const theme = useTheme();
   const field = useId();
   const m = down ? DOWN : ACROSS;
@@ -91,7 +107,7 @@ export function Strip({ data, width, height, down, units, timeZone, onMark }: Pr
       <Degrees rangeC={data.rangeC} units={units} axes={axes} box={box} />
       <Hours data={data} axes={axes} box={box} size={{ width, height }} timeZone={timeZone} />
       <G clipPath={`url(#${field})`}>
-        <Traces traces={data.traces} axes={axes} />
+        <Traces traces={data.traces} ghosts={data.ghosts ?? []} axes={axes} />
       </G>
       {down ? (
         <DownMarks
@@ -114,12 +130,15 @@ export function Strip({ data, width, height, down, units, timeZone, onMark }: Pr
       )}
       <Now data={data} axes={axes} m={m} right={right} height={height} say={say} />
       <Names data={data} axes={axes} field={box} />
+      {cursor === null ? null : (
+        <Cursor at={cursor} data={data} axes={axes} box={box} units={units} say={say} />
+      )}
     </Svg>
   );
 }
 
 /** The field of the traces, px. */
-interface Box {
+export interface Box {
   left: number;
   right: number;
   top: number;

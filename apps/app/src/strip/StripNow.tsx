@@ -17,7 +17,7 @@ interface NowProps {
 /** The line at now, its label, and the pit's last reading on it. */
 export function Now({ data, axes, m, right, height, say }: NowProps) {
   const theme = useTheme();
-  if (data.now === null) return null;
+  if (data.now === null || data.now < data.from || data.now > data.to) return null;
   const at = axes.t(data.now);
   // The label keeps clear of the temperature scale and of the edge.
   const tag = Math.min(Math.max(at, m.left + 26), right - 26);

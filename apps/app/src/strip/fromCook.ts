@@ -2,11 +2,10 @@
 import type { Reading } from '@ostrin/contract/types';
 
 import {
-  type Expected,
+  type Advice,
   type Forecast,
   type Log,
   type LogLine,
-  MINUTE_MS,
   type Plan,
   type Units,
   cutOf,
@@ -14,13 +13,23 @@ import {
   jobsAhead,
   litAtMs,
 } from '@ostrin/core';
-import { type VentedPit, actionWords, readWords, shortOpening, ventedPit } from '@ostrin/wording';
+import {
+  type VentedPit,
+  actionWords,
+  lookWords,
+  foodWords,
+  readWords,
+  shortOpening,
+  ventedPit,
+} from '@ostrin/wording';
 import type { Theme } from '../ui/tokens';
+import { effectTraces, expectedPoints, otherTraces, planGhosts } from './tracesOfCook';
 import {
   rangeOf,
-  type FanPoint,
+  sampled,
   type Mark,
   type MarkKind,
+  type Point,
   type StripData,
   type Trace,
 } from './model';
@@ -83,7 +92,9 @@ export function lineLabel(logLine: LogLine, plan: Plan, units: Units): string {
     return actionWords(a, { units, pit }).toLowerCase();
   }
   if (logLine.body.kind === 'note') return logLine.body.text;
+  if (logLine.body.kind === 'add-food') return foodWords(logLine.body.food, units);
   if (logLine.body.kind === 'read') return readWords(logLine.body, units).toLowerCase();
+  if (logLine.body.kind === 'look') return lookWords(logLine.body).toLowerCase();
   return shortJob(logLine.jobId ?? '') ?? 'job done';
 }
 
@@ -102,22 +113,8 @@ const lineKind = (logLine: LogLine): MarkKind =>
         ? 'fuel'
         : 'watch';
 
-const fanFrom = (
-  startMs: number,
-  everyMin: number,
-  mid: readonly (number | null)[],
-  low: readonly (number | null)[],
-  high: readonly (number | null)[],
-  fromMs: number,
-): FanPoint[] =>
-  mid
-    .map((c, i) => ({
-      t: startMs + i * everyMin * MINUTE_MS,
-      c,
-      low: low[i] ?? null,
-      high: high[i] ?? null,
-    }))
-    .filter((p) => p.t >= fromMs);
+/** Spans of time that a trace is told in at most: more than a phone has pixels along it. */
+const SPANS = 420;
 
 export interface StripInput {
   plan: Plan;
@@ -125,6 +122,8 @@ export interface StripInput {
   log: Log;
   readings: readonly Reading[];
   forecast: Forecast | null;
+  /** Advice whose effect is drawn beside what comes of doing nothing; none when left out. */
+  advice?: Advice | null;
   /** Cook's clock now; null for a finished cook. */
   now: number | null;
   /** When the fire is or will be lit, where the log does not say. */
@@ -141,12 +140,14 @@ export function stripData(input: StripInput): StripData {
   const zero = litAtMs(log) ?? input.zero ?? Math.max(input.startMs, now ?? 0);
   const { pitC: target, bandC } = plan.request.pits[0]!.pace;
   const band: [number, number] = [target - bandC, target + bandC];
+  const past = (valueOf: (r: Reading) => number | null): Point[] =>
+    sampled(readings, { ...input, spans: SPANS, timeOf: (r) => r.at, valueOf });
   const name = cutOf(plan.request.meats[0]!.cut).short;
   const meat: Trace = {
     key: 'meat',
     label: name,
     colour: theme.meats[0],
-    past: readings.map((r) => ({ t: r.at, c: r.coreC })),
+    past: past((r) => r.coreC),
     future: now === null ? [] : expectedPoints(plan.expected, forecast, zero, now, 'core'),
     width: 2.5,
   };
@@ -154,13 +155,14 @@ export function stripData(input: StripInput): StripData {
     key: 'pit',
     label: 'pit',
     colour: theme.pit,
-    past: readings.map((r) => ({ t: r.at, c: r.pitC })),
+    past: past((r) => r.pitC),
     future: now === null ? [] : expectedPoints(plan.expected, forecast, zero, now, 'pit'),
     width: 2.5,
   };
-  // Pieces without a probe of their own: as they are expected, nothing more.
-  const others = now === null ? [] : otherTraces(plan, zero, now, theme);
-  const inView = [pit, meat, ...others].flatMap((trace) => [
+  const others = otherTraces(input, zero, past);
+  const ghosts = planGhosts(plan, zero, input, theme);
+  const effect = input.advice && now !== null ? effectTraces(input.advice, zero, now, theme) : [];
+  const inView = [pit, meat, ...others, ...effect].flatMap((trace) => [
     ...trace.past.filter((p) => p.t >= input.from && p.t <= input.to).map((p) => p.c),
     ...trace.future.filter((p) => p.t <= input.to).map((p) => p.high),
   ]);
@@ -170,48 +172,13 @@ export function stripData(input: StripInput): StripData {
     now,
     bandC: band,
     rangeC: rangeOf(inView, band),
-    traces: [pit, meat, ...others],
+    traces: [pit, meat, ...others, ...effect],
+    ghosts,
     marks: [
       ...doneMarks(log, plan, units),
       ...(now === null ? [] : plannedMarks(plan, log, zero, now, forecast)),
     ],
   };
-}
-
-/** The other pieces on the pit as planned. */
-const otherTraces = (plan: Plan, zero: number, now: number, theme: Theme): Trace[] =>
-  (plan.expected.others ?? []).map((o, i) => ({
-    key: `meat-${i + 2}`,
-    label: cutOf(plan.request.meats[i + 1]!.cut).short,
-    colour: theme.meats[(i + 1) % theme.meats.length]!,
-    past: [],
-    future: fanFrom(zero, plan.expected.everyMin, o.coreC, o.coreLowC, o.coreHighC, now),
-    width: 2.5,
-  }));
-
-function expectedPoints(
-  planned: Expected,
-  forecast: Forecast | null,
-  zero: number,
-  now: number,
-  which: 'pit' | 'core',
-): FanPoint[] {
-  if (forecast) {
-    const start = zero + forecast.fromMin * MINUTE_MS;
-    return which === 'pit'
-      ? fanFrom(start, forecast.everyMin, forecast.pitC, forecast.pitLowC, forecast.pitHighC, start)
-      : fanFrom(
-          start,
-          forecast.everyMin,
-          forecast.coreC,
-          forecast.coreLowC,
-          forecast.coreHighC,
-          start,
-        );
-  }
-  return which === 'pit'
-    ? fanFrom(zero, planned.everyMin, planned.pitC, planned.pitLowC, planned.pitHighC, now)
-    : fanFrom(zero, planned.everyMin, planned.coreC, planned.coreLowC, planned.coreHighC, now);
 }
 
 /** What was logged, one remark a line. */

@@ -20,6 +20,13 @@ export interface Trace {
   width: number;
 }
 
+/** A line of the plan behind what happened. */
+export interface Ghost {
+  key: string;
+  colour: string;
+  points: readonly Point[];
+}
+
 export type MarkKind = 'fuel' | 'vents' | 'lid' | 'meat' | 'note' | 'watch';
 
 /** A remark at its minute: solid when done, hollow when expected. */
@@ -40,21 +47,66 @@ export interface StripData {
   bandC: readonly [number, number];
   rangeC: readonly [number, number];
   traces: readonly Trace[];
+  /** The plan behind them; none when left out. */
+  ghosts?: readonly Ghost[];
   marks: readonly Mark[];
 }
 
-/** Every n-th point so that at most `most` are left; ends and gaps are kept. */
-export function thin(points: readonly Point[], most: number): Point[] {
-  if (points.length <= most) return [...points];
-  const every = Math.ceil(points.length / most);
-  return points.filter(
-    (p, i) =>
-      i % every === 0 ||
-      i === points.length - 1 ||
-      p.c === null ||
-      points[i - 1]?.c === null ||
-      points[i + 1]?.c === null,
-  );
+/** The first place in a list ordered by time from which on times are `t` or later. */
+export function firstFrom<T>(list: readonly T[], t: number, timeOf: (item: T) => number): number {
+  let [low, high] = [0, list.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (timeOf(list[middle]!) < t) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+/** What of a long list is read as points: its part between two times, and how a point is read from an entry. */
+interface Sampling<T> {
+  from: number;
+  to: number;
+  timeOf: (item: T) => number;
+  valueOf: (item: T) => number | null;
+  /** Spans of equal time that it is told in at most. */
+  spans: number;
+}
+
+/**
+ * Points of a list ordered by time, as few as a screen can show: of each span its lowest and its highest value, so that
+ * no peak is lost, and a gap where a span has none. One point more on either side, so that lines run to the edge.
+ */
+export function sampled<T>(list: readonly T[], s: Sampling<T>): Point[] {
+  const { from, to, timeOf, valueOf, spans } = s;
+  const first = Math.max(firstFrom(list, from, timeOf) - 1, 0);
+  const end = Math.min(firstFrom(list, to, timeOf) + 1, list.length);
+  const points: Point[] = [];
+  if (end - first <= 2 * spans) {
+    for (let i = first; i < end; i++) points.push({ t: timeOf(list[i]!), c: valueOf(list[i]!) });
+    return points;
+  }
+  const width = (to - from) / spans;
+  let i = first;
+  while (i < end) {
+    const until = from + (Math.floor((timeOf(list[i]!) - from) / width) + 1) * width;
+    let [low, high] = [-1, -1];
+    let [lowC, highC] = [Infinity, -Infinity];
+    const began = i;
+    for (; i < end; i++) {
+      const item = list[i]!;
+      if (timeOf(item) >= until) break;
+      const c = valueOf(item);
+      if (c === null) continue;
+      if (c < lowC) [low, lowC] = [i, c];
+      if (c > highC) [high, highC] = [i, c];
+    }
+    if (i === began) i++;
+    const kept =
+      low < 0 ? [began] : low === high ? [low] : [Math.min(low, high), Math.max(low, high)];
+    for (const k of kept) points.push({ t: timeOf(list[k]!), c: valueOf(list[k]!) });
+  }
+  return points;
 }
 
 /**

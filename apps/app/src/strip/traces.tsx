@@ -1,7 +1,7 @@
 /** The traces of a strip: past solid, future dashed with its fan, in either direction. */
 import { area, curveMonotoneX, curveMonotoneY, line } from 'd3-shape';
 import { G, Path } from 'react-native-svg';
-import { type FanPoint, type Point, thin, type Trace } from './model';
+import type { FanPoint, Ghost, Point, Trace } from './model';
 
 /** Where a time and a temperature lie on the paper. */
 export interface Axes {
@@ -10,14 +10,12 @@ export interface Axes {
   c: (celsius: number) => number;
 }
 
-const MOST_POINTS = 420;
-
 function pathOf(axes: Axes, points: readonly Point[]): string {
   const shape = line<Point>()
     .defined((p) => p.c !== null)
     .x((p) => (axes.down ? axes.c(p.c!) : axes.t(p.t)))
     .y((p) => (axes.down ? axes.t(p.t) : axes.c(p.c!)));
-  return shape(thin(points, MOST_POINTS)) ?? '';
+  return shape([...points]) ?? '';
 }
 
 function fanOf(axes: Axes, points: readonly FanPoint[]): string {
@@ -38,9 +36,25 @@ function fanOf(axes: Axes, points: readonly FanPoint[]): string {
   return shape([...points]) ?? '';
 }
 
-export function Traces({ traces, axes }: { traces: readonly Trace[]; axes: Axes }) {
+interface Props {
+  traces: readonly Trace[];
+  ghosts: readonly Ghost[];
+  axes: Axes;
+}
+
+export function Traces({ traces, ghosts, axes }: Props) {
   return (
     <G>
+      {ghosts.map((g) => (
+        <Path
+          key={g.key}
+          d={pathOf(axes, g.points)}
+          fill="none"
+          stroke={g.colour}
+          strokeWidth={1.5}
+          strokeDasharray="2 4"
+        />
+      ))}
       {traces.map((trace) => (
         <G key={trace.key}>
           <Path d={fanOf(axes, trace.future)} fill={trace.colour} fillOpacity={0.2} />

@@ -167,7 +167,16 @@ function PadSheet({ plan, log, now, setLast, put, sheet, setSheet }: SheetProps)
       return <VentSheet plan={plan} log={log} onSet={putOnce} onClose={onClose} />;
     case 'more':
       return (
-        <MoreSheet plan={plan} onPut={putOnce} onNote={() => setSheet('note')} onClose={onClose} />
+        <MoreSheet
+          plan={plan}
+          onPut={putOnce}
+          onLook={(look) => {
+            void logDeeds([{ body: { kind: 'look', ...look } }], now).then(setLast);
+            onClose();
+          }}
+          onNote={() => setSheet('note')}
+          onClose={onClose}
+        />
       );
     case 'note':
       return <NoteSheet now={now} onLogged={setLast} onClose={onClose} />;

@@ -30,6 +30,8 @@ interface Props {
   input: ForecastInput | null;
   lit: number;
   now: number;
+  /** Why it is earlier or later than planned, in a sentence; null where it is near enough. */
+  why: string | null;
   onLogged: (entries: Entry[]) => void;
   onClose: () => void;
 }
@@ -38,7 +40,7 @@ const Paragraph = ({ children }: { children: string }) => (
   <Text className="font-sans text-ink text-[16px] leading-[23px]">{children}</Text>
 );
 
-export function MeatSheet({ plan, log, input, lit, now, onLogged, onClose }: Props) {
+export function MeatSheet({ plan, log, input, lit, now, why, onLogged, onClose }: Props) {
   const units = useSettings((s) => s.units);
   const { outlook, failure } = useOutlook(input);
   const meat = plan.request.meats[0]!;
@@ -61,6 +63,7 @@ export function MeatSheet({ plan, log, input, lit, now, onLogged, onClose }: Pro
         <View className="gap-4" testID="outlook">
           <PieceFigures outlook={outlook} units={units} />
           <Paragraph>{phaseWords(outlook, clock)}</Paragraph>
+          {why ? <Paragraph>{why}</Paragraph> : null}
           {outlook.options.length > 1 ? (
             <WrapOptions options={outlook.options} clock={clock} byFeel={doneByFeel(cut)} />
           ) : null}

@@ -1,15 +1,24 @@
 /** What else is done at a pit, one touch each: only what this pit has. Notes are written from here too. */
-import { CHARCOALS, presetOf, USUAL_CHUNK_WOOD, type Plan, type PlanLog } from '@ostrin/core';
+import {
+  CHARCOALS,
+  presetOf,
+  USUAL_CHUNK_WOOD,
+  type Look,
+  type Plan,
+  type PlanLog,
+} from '@ostrin/core';
 import { actionWords } from '@ostrin/wording';
 import { View } from 'react-native';
 import { useSettings } from '../store/settings';
 import { Button } from '../ui/Button';
 import { Sheet } from '../ui/Sheet';
 import { Heading } from '../ui/Title';
+import { Looks } from './Looks';
 
 interface Props {
   plan: Plan;
   onPut: (action: PlanLog) => void;
+  onLook: (look: Look) => void;
   onNote: () => void;
   onClose: () => void;
 }
@@ -38,12 +47,13 @@ export function otherDeeds(plan: Plan): PlanLog[] {
   ];
 }
 
-export function MoreSheet({ plan, onPut, onNote, onClose }: Props) {
+export function MoreSheet({ plan, onPut, onLook, onNote, onClose }: Props) {
   const units = useSettings((s) => s.units);
   const charcoal = CHARCOALS[plan.fires[0]!.fuel];
   return (
     <Sheet title="Log something else" onClose={onClose}>
       <Button kind="primary" label="Write a note" testID="write-note" onPress={onNote} />
+      <Looks plan={plan} onLook={onLook} />
       <Heading>{`At the fire (${Math.round(1000 * charcoal.pieceKg)} g a piece of charcoal)`}</Heading>
       <View className="flex-row flex-wrap -mx-1">
         {otherDeeds(plan).map((action) => {

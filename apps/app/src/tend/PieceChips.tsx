@@ -23,8 +23,11 @@ export function PieceChips({ plan, pieces, lit, now }: Props) {
     const at = (min: number): string => roughClock(lit + min * MINUTE_MS, zone);
     return `${at(readyMin[0])}–${at(readyMin[2])}`;
   };
-  const reading = ({ read }: PieceNow): string => {
+  const reading = ({ read, muscles }: PieceNow): string => {
     if (!read) return 'not read';
+    if (muscles.length > 1) {
+      return muscles.map((r) => `${r.muscle} ${degrees(r.c, units)}`).join(', ');
+    }
     const min = (now - read.at) / MINUTE_MS;
     return `${degrees(read.c, units)}${min < 5 ? '' : `, ${spanOfTime(min)} ago`}`;
   };

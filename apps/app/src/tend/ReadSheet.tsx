@@ -1,5 +1,6 @@
 /** A reading by hand: where, and what it says, on keys for gloves. */
-import { fromC, toC, type EntryBody, type Log, type Plan } from '@ostrin/core';
+import { fromC, MUSCLES, toC, type EntryBody, type Log, type Plan } from '@ostrin/core';
+import { hasTwoMuscles } from '@ostrin/core/tending';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
@@ -24,36 +25,44 @@ const AGO = [0, 2, 5, 10].map((m) => ({ value: m, label: m === 0 ? 'Now' : `−$
 /** Outside this nothing that is read at a pit lies, C. */
 const PLAUSIBLE_C = { least: -30, most: 600, mostMeat: 110 };
 
-/** Where something can be read: `dome`, `grate`, or a piece by `meat:` and its id. */
-function spotsOf(plan: Plan): { value: string; label: string }[] {
-  const { meats } = plan.request;
+/** A place that can be read. */
+type Spot = Pick<ReadBody, 'spot' | 'meat' | 'muscle'>;
+
+/** A place as one text. */
+const keyOf = ({ spot, meat, muscle }: Spot): string => [spot, meat, muscle].join('/');
+
+/** Where something can be read: the lid, the grate, each piece, and both muscles of a brisket. */
+function spotsOf(plan: Plan): { spot: Spot; label: string }[] {
+  const pieces = plan.request.meats.flatMap((m, i): { spot: Spot; label: string }[] => {
+    const name = pieceName(plan, i);
+    const spot: Spot = { spot: 'meat', meat: m.id };
+    return hasTwoMuscles({ id: m.cut })
+      ? MUSCLES.map((muscle) => ({ spot: { ...spot, muscle }, label: `${name}, ${muscle}` }))
+      : [{ spot, label: name }];
+  });
   return [
-    { value: 'dome', label: 'Dial in the lid' },
-    { value: 'grate', label: 'At the grate' },
-    ...meats.map((m, i) => ({ value: `meat:${m.id}`, label: pieceName(plan, i) })),
+    { spot: { spot: 'dome' }, label: 'Dial in the lid' },
+    { spot: { spot: 'grate' }, label: 'At the grate' },
+    ...pieces,
   ];
 }
 
 /** Where this cook was read last by hand; the grate at first. */
-function lastSpot(log: Log): string {
+function lastSpot(log: Log): Spot {
   const last = [...log.lines].reverse().find((l) => l.body.kind === 'read')?.body;
-  if (last?.kind !== 'read') return 'grate';
-  return last.spot === 'meat' ? `meat:${last.meat}` : last.spot;
+  return last?.kind === 'read' ? last : { spot: 'grate' };
 }
-
-const bodyOf = (spot: string, c: number): ReadBody =>
-  spot === 'dome' || spot === 'grate'
-    ? { kind: 'read', spot, c }
-    : { kind: 'read', spot: 'meat', meat: spot.slice('meat:'.length), c };
 
 export function ReadSheet({ plan, log, onRead, onClose }: Props) {
   const { temperature } = useSettings((s) => s.units);
-  const [spot, setSpot] = useState(() => lastSpot(log));
+  const spots = spotsOf(plan);
+  const [chosen, setChosen] = useState(() => keyOf(lastSpot(log)));
+  const { spot } = spots.find((s) => keyOf(s.spot) === chosen) ?? spots[1]!;
   const [typed, setTyped] = useState('');
   const [ago, setAgo] = useState(0);
   const c =
     typed === '' || typed === '−' ? null : toC(Number(typed.replace('−', '-')), temperature);
-  const most = spot.startsWith('meat:') ? PLAUSIBLE_C.mostMeat : PLAUSIBLE_C.most;
+  const most = spot.spot === 'meat' ? PLAUSIBLE_C.mostMeat : PLAUSIBLE_C.most;
   const wrong = c !== null && (c < PLAUSIBLE_C.least || c > most);
   const press = (key: string): void =>
     setTyped((t) => {
@@ -63,7 +72,13 @@ export function ReadSheet({ plan, log, onRead, onClose }: Props) {
     });
   return (
     <Sheet title="What does it read?" onClose={onClose}>
-      <Choice label="Where" columns={2} options={spotsOf(plan)} value={spot} onChange={setSpot} />
+      <Choice
+        label="Where"
+        columns={2}
+        options={spots.map(({ spot: s, label }) => ({ value: keyOf(s), label }))}
+        value={keyOf(spot)}
+        onChange={setChosen}
+      />
       <Text
         testID="read-typed"
         aria-live="polite"
@@ -95,7 +110,7 @@ export function ReadSheet({ plan, log, onRead, onClose }: Props) {
         testID="read-save"
         label="Log this reading"
         disabled={c === null || wrong}
-        onPress={() => onRead(bodyOf(spot, c!), ago)}
+        onPress={() => onRead({ kind: 'read', ...spot, c: c! }, ago)}
       />
     </Sheet>
   );

@@ -41,6 +41,11 @@ interface Props {
   serveMs: number;
   clock: (ms: number) => string;
   onWatch: () => void;
+  onAlarms: () => void;
+  /** Opens what can be done otherwise from here on; null before the fire is lit. */
+  onChange: (() => void) | null;
+  /** Opens what else could go on; null before the fire is lit. */
+  onFood: (() => void) | null;
   onClose: () => void;
 }
 
@@ -53,6 +58,9 @@ export function RunSheet({
   serveMs,
   clock,
   onWatch,
+  onAlarms,
+  onChange,
+  onFood,
   onClose,
 }: Props) {
   const speed = useLive((s) => s.clock?.speed ?? 1);
@@ -84,9 +92,18 @@ export function RunSheet({
         canDown={serveMs - QUARTER_MS > now}
         canUp
       />
+      {onChange ? (
+        <>
+          <Heading>Change of mind</Heading>
+          <Button label="Lower, hotter, wrap, oven" testID="change" onPress={onChange} />
+        </>
+      ) : null}
+      {onFood ? <Button label="Put other food on" testID="add-food" onPress={onFood} /> : null}
       <Heading>Watch</Heading>
       <Text className="font-sans text-ink text-[16px] leading-[23px]">{watch}</Text>
       <Button label="Take or hand over the watch" testID="watch" onPress={onWatch} />
+      <Heading>Alarms</Heading>
+      <Button label="What calls, and how" testID="alarms" onPress={onAlarms} />
       {practice ? (
         <>
           <Heading>Practice thermometer</Heading>

@@ -1,5 +1,6 @@
 /** The cook under way: reading, next job, strip and log pad. */
 import { cutOf, type Entry, type Plan } from '@ostrin/core';
+import { freshPitC } from '@ostrin/core/tending';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useRole } from '../house/useHouse';
@@ -7,6 +8,9 @@ import { useSettings } from '../store/settings';
 import { useLayout } from '../ui/layout';
 import { lazyComponent } from '../ui/lazyComponent';
 import { Note } from '../ui/Notice';
+import { AdviceRow } from './AdviceRow';
+import { AfterOffCard } from './AfterOffCard';
+import { AlarmBar } from './AlarmBar';
 import { ConnectionNotice } from './ConnectionNotice';
 import { JobCard } from './JobCard';
 import { JobsAhead } from './JobsAhead';
@@ -16,7 +20,9 @@ import { Reading } from './Reading';
 import { PhoneLayout, WideLayout, type Parts } from './TendLayout';
 import type { OpenSheet } from './TendSheets';
 import { TendStrip } from './TendStrip';
-import { freshPitC, sourceWords, useCookNow } from './useCookNow';
+import { useAdvice } from './useAdvice';
+import { useAlarms } from './useAlarms';
+import { sourceWords, useCookNow } from './useCookNow';
 import { useKeys } from './useKeys';
 import { usePieces } from './usePieces';
 import { useScreenAwake } from './useScreenAwake';
@@ -31,9 +37,9 @@ interface Props {
   id: string;
 }
 
-export function TendCook({ plan, id }: Props) {
-  const cook = useCookNow(plan, id);
-  const { live, now, log, forecast, lit, jobs } = cook;
+export function TendCook({ plan: planned, id }: Props) {
+  const cook = useCookNow(planned, id);
+  const { plan, live, now, log, forecast, lit, jobs } = cook;
   const units = useSettings((s) => s.units);
   const { wide } = useLayout();
   const mayLog = useRole() !== 'looker';
@@ -43,12 +49,16 @@ export function TendCook({ plan, id }: Props) {
   const next = jobs[0]?.job ?? null;
   const awake = useScreenAwake(live.fire === 'real');
   const pieces = usePieces(id, plan, log, live.readings, forecast, now);
+  const alarms = useAlarms(plan, cook, pieces);
+  const leaving = alarms.up.some((a) => a.code === 'leaving-band');
+  const advice = useAdvice(id, plan, cook, leaving);
   useKeys(next, log, now, { editing: open !== null || !mayLog });
   const parts: Parts = {
     notice: (
       <>
         <ConnectionNotice timeZone={plan.request.timeZone} />
         <WatchOffer watch={cook.watch} plan={plan} now={now} />
+        <AlarmBar alarms={alarms} plan={plan} cook={cook} />
       </>
     ),
     header: (
@@ -71,6 +81,10 @@ export function TendCook({ plan, id }: Props) {
           onMeat={() => setOpen({ of: 'meat' })}
           speed={live.clock?.speed ?? 1}
         />
+        <AfterOffCard plan={plan} cook={cook} />
+        {advice ? (
+          <AdviceRow {...{ advice, plan, now, mayLog }} state={cook.state} onLogged={setLast} />
+        ) : null}
         {pieces.length > 1 ? <PieceChips plan={plan} pieces={pieces} lit={lit} now={now} /> : null}
       </>
     ),
@@ -78,7 +92,7 @@ export function TendCook({ plan, id }: Props) {
       <JobCard
         key={next?.id ?? 'none'}
         jobs={jobs}
-        pitC={freshPitC(cook)}
+        pitC={freshPitC(cook.readings, now)}
         now={now}
         plan={plan}
         forecast={forecast}
@@ -99,7 +113,14 @@ export function TendCook({ plan, id }: Props) {
       />
     ),
     strip: (width, height) => (
-      <TendStrip plan={plan} cook={cook} width={width} height={height} onMark={correct} />
+      <TendStrip
+        plan={plan}
+        cook={cook}
+        advice={advice}
+        width={width}
+        height={height}
+        onMark={correct}
+      />
     ),
     pad: mayLog ? (
       <LogPad plan={plan} log={log} now={now} last={last} setLast={setLast} onEdit={correct} />
@@ -110,7 +131,10 @@ export function TendCook({ plan, id }: Props) {
   return (
     <View className="flex-1">
       {wide ? <WideLayout {...parts} /> : <PhoneLayout {...parts} />}
-      <TendSheets {...{ open, setOpen, plan, id, cook, mayLog, awake }} onLogged={setLast} />
+      <TendSheets
+        {...{ open, setOpen, plan, id, cook, mayLog, awake, alarms }}
+        onLogged={setLast}
+      />
     </View>
   );
 }

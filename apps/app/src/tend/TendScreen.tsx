@@ -7,9 +7,14 @@ import { useCooks } from '../api/queries';
 import { useLive } from '../store/live';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
+import { lazyComponent } from '../ui/lazyComponent';
 import { Title } from '../ui/Title';
 import { useLiveCook } from './useLiveCook';
-import { TendCook } from './TendCook';
+
+const TendCook = lazyComponent(async () => ({ default: (await import('./TendCook')).TendCook }));
+const AllJobsSheet = lazyComponent(async () => ({
+  default: (await import('./AllJobsSheet')).AllJobsSheet,
+}));
 
 export function TendScreen() {
   const cooks = useCooks();
@@ -17,6 +22,7 @@ export function TendScreen() {
   const openId = useLive((s) => s.cookId);
   const { cook: asked } = useLocalSearchParams<{ cook?: string }>();
   const [picked, setPicked] = useState<{ id: string; asked: string | undefined } | null>(null);
+  const [listing, setListing] = useState(false);
   // What was picked here holds until another cook is asked for.
   const wanted = picked && picked.asked === asked ? picked.id : asked;
   const chosen = running.find((c) => c.id === (wanted ?? openId)) ?? running[0];
@@ -34,6 +40,14 @@ export function TendScreen() {
           value={id ?? ''}
           onChange={(cookId) => setPicked({ id: cookId, asked })}
         />
+        <Button label="Jobs at all fires" testID="all-jobs" onPress={() => setListing(true)} />
+        {listing ? (
+          <AllJobsSheet
+            cooks={running}
+            onPick={(cookId) => setPicked({ id: cookId, asked })}
+            onClose={() => setListing(false)}
+          />
+        ) : null}
       </View>
     ) : null;
   if (id && plan && openId === id) {

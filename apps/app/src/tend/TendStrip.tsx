@@ -1,8 +1,10 @@
 /** The strip of a cook under way. */
-import { jobMs, MINUTE_MS, type Plan } from '@ostrin/core';
+import { jobMs, MINUTE_MS, type Advice, type Plan } from '@ostrin/core';
 import { useSettings } from '../store/settings';
 import { stripData } from '../strip/fromCook';
-import { Strip } from '../strip/Strip';
+import type { StripData } from '../strip/model';
+import { MovableStrip } from '../strip/MovableStrip';
+import type { Span } from '../strip/useStripView';
 import { useLayout } from '../ui/layout';
 import { useTheme } from '../ui/theme';
 import type { CookNow } from './useCookNow';
@@ -31,13 +33,15 @@ function shownSpan(wide: boolean, firstMs: number, nowMs: number, serveMs: numbe
 interface Props {
   plan: Plan;
   cook: CookNow;
+  /** Advice whose effect is drawn; null for none. */
+  advice: Advice | null;
   width: number;
   height: number;
   onMark: (entryId: string) => void;
 }
 
 /** The strip of the cook under way; nothing where there is no room for it. */
-export function TendStrip({ plan, cook, width, height, onMark }: Props) {
+export function TendStrip({ plan, cook, advice, width, height, onMark }: Props) {
   const { live, log, forecast, now, zero } = cook;
   const units = useSettings((s) => s.units);
   const theme = useTheme();
@@ -47,25 +51,24 @@ export function TendStrip({ plan, cook, width, height, onMark }: Props) {
     live.startMs + plan.jobs[0]!.atMin * MINUTE_MS,
     cook.readings[0]?.at ?? now,
   );
-  const data = stripData({
-    plan,
-    startMs: live.startMs,
-    log,
-    readings: cook.readings,
-    forecast,
-    now,
-    ...shownSpan(
-      wide,
-      first,
+  const end = jobMs(plan, plan.jobs.at(-1)!, { zeroMs: zero, forecast, serveMs: log.serveMs });
+  const dataOf = (span: Span): StripData =>
+    stripData({
+      plan,
+      startMs: live.startMs,
+      log,
+      readings: cook.readings,
+      forecast,
+      advice,
       now,
-      jobMs(plan, plan.jobs.at(-1)!, { zeroMs: zero, forecast, serveMs: log.serveMs }),
-    ),
-    theme,
-    units,
-  });
+      ...span,
+      theme,
+      units,
+    });
   return (
-    <Strip
-      data={data}
+    <MovableStrip
+      span={shownSpan(wide, first, now, end)}
+      dataOf={dataOf}
       width={width}
       height={height}
       down={!wide}

@@ -2,7 +2,7 @@
 import {
   atTheGrate,
   deedAtMs,
-  diagnose,
+  deedsOfLine,
   epochOf,
   foldLog,
   heldWatch,
@@ -14,7 +14,9 @@ import {
   type Plan,
   type Units,
 } from '@ostrin/core';
+import { diagnose, wrapByBarkMs } from '@ostrin/core/tending';
 import { fireSheet, spanOfTime } from '@ostrin/wording';
+import { tendedPlan } from '@ostrin/wording/tending';
 import { useMemo } from 'react';
 import { useOutbox } from '../outbox/outbox';
 import { allEntries, cookClockMs, useLive } from '../store/live';
@@ -24,7 +26,7 @@ import { readyWords } from './Reading';
 import { useForecast } from './useForecast';
 
 /** Everything that is known of the cook at this moment. */
-export function useCookNow(plan: Plan, id: string) {
+export function useCookNow(planned: Plan, id: string) {
   const live = useLive();
   const fast = (live.clock?.speed ?? 1) > 1;
   const now = cookClockMs(live, useTick(fast ? 250 : 1000));
@@ -35,6 +37,7 @@ export function useCookNow(plan: Plan, id: string) {
     [cookId, known, taps],
   );
   const log = useMemo(() => foldLog(entries), [entries]);
+  const plan = useMemo(() => tendedPlan(planned, log), [planned, log]);
   const firstMeat = plan.request.meats[0]!.id;
   const read = useMemo(
     () => withHandReadings(live.readings, log, firstMeat),
@@ -51,17 +54,24 @@ export function useCookNow(plan: Plan, id: string) {
     nowMs: now,
     litMs: lit,
     fuelLeftFraction: forecast?.fuelLeftFraction ?? null,
+    named: forecast?.named,
   });
   const watch = useMemo(() => heldWatch(entries), [entries]);
   const zero = lit ?? Math.max(live.startMs, now);
-  const jobs = jobsByTime(plan, log, { zeroMs: zero, forecast, serveMs: log.serveMs }, now);
+  const clock = {
+    zeroMs: zero,
+    forecast,
+    serveMs: log.serveMs,
+    wrapByBarkMs: wrapByBarkMs(log, firstMeat),
+  };
+  const jobs = jobsByTime(plan, log, clock, now);
   const serveMs = log.serveMs ?? epochOf(plan.serveAt, plan.request.timeZone);
   const ready = readyWords(plan, forecast, lit, {
-    // The first piece to come off.
-    offMs: deedAtMs(log, 'meat-off'),
+    offMs: deedAtMs(log, 'meat-off', firstMeat),
     out: state.cause.code === 'fire-out',
   });
   return {
+    plan,
     live,
     now,
     entries,
@@ -84,7 +94,7 @@ export type CookNow = ReturnType<typeof useCookNow>;
 /** Whether more pieces went on than came off. */
 export const isMeatOn = (log: Log): boolean => {
   const times = (what: string): number =>
-    log.lines.filter((l) => l.body.kind === 'act' && l.body.action.do === what).length;
+    log.lines.flatMap((l) => deedsOfLine(l.body)).filter((a) => a.do === what).length;
   return times('meat-on') > times('meat-off');
 };
 
@@ -95,15 +105,6 @@ export function sourceWords({ read, now }: CookNow, units: Units): string | null
   const min = (now - last.at) / MINUTE_MS;
   const when = min < 1 ? 'now' : `${spanOfTime(min)} ago`;
   return `From ${degrees(last.domeC, units)} in the lid, ${when}`;
-}
-
-/** A reading of the pit says where it stands now for so long, min. */
-const FRESH_MIN = 15;
-
-/** What the pit reads now, C; null where it was not read of late. */
-export function freshPitC({ readings, now }: CookNow): number | null {
-  const last = readings.findLast((r) => r.pitC !== null);
-  return last && now - last.at < FRESH_MIN * MINUTE_MS ? last.pitC : null;
 }
 
 /** The fire sheet of this moment. */

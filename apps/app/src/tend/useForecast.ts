@@ -1,8 +1,8 @@
 /** The forecast for the cook under way: asked again when something was done or a few minutes passed. */
 import { litAtMs, type Forecast, type Log, type Plan, type ReadingRow } from '@ostrin/core';
+import { forecastInput } from '@ostrin/core/tending';
 import { useState } from 'react';
 import { askForecast } from '../api/core';
-import { forecastInput } from './forecastInput';
 import { useAskedWhenDue } from './useAskedWhenDue';
 
 /** Cook minutes between forecasts when nothing happens. */

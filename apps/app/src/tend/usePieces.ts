@@ -4,16 +4,18 @@ import {
   deedAtMs,
   lastPieceReading,
   MINUTE_MS,
+  MUSCLES,
+  type PieceReading,
   withHandReadings,
   type Forecast,
   type Log,
   type Plan,
   type ReadingRow,
 } from '@ostrin/core';
+import { forecastInput, ofPiece } from '@ostrin/core/tending';
 import { capital } from '@ostrin/wording';
 import { useState } from 'react';
 import { askForecast } from '../api/core';
-import { forecastInput } from './forecastInput';
 import { useAskedWhenDue } from './useAskedWhenDue';
 
 /** A piece as its chip tells it. */
@@ -22,6 +24,8 @@ export interface PieceNow {
   name: string;
   /** Its last reading; null where it was never read. */
   read: { at: number; c: number } | null;
+  /** What was last read by hand in each of its two muscles; empty where it has one, or nobody did. */
+  muscles: PieceReading[];
   /** When it is ready, minutes after lighting: p10, p50, p90; null where that is not known. */
   readyMin: [number, number, number] | null;
   /** When it came off, epoch ms; null while it has not. */
@@ -48,11 +52,10 @@ function useOtherWindows(
   useAskedWhenDue(
     { log, nowMs: now, everyMin: EVERY_MIN, wanted: others.length > 0 },
     async (lit, at) => {
-      // The probe by wire is in the first piece.
-      const bare = readings.map((r) => ({ ...r, coreC: null }));
+      const first = plan.request.meats[0]!.id;
       for (const { id: piece } of others) {
-        const input = forecastInput(id, plan, log, withHandReadings(bare, log, piece), lit, at);
-        const { readyMin } = await askForecast({ ...input, piece });
+        const read = withHandReadings(ofPiece(readings, piece, first), log, piece);
+        const { readyMin } = await askForecast(forecastInput(id, plan, log, read, lit, at, piece));
         setWindows((w) => new Map(w).set(piece, readyMin));
       }
     },
@@ -80,14 +83,17 @@ export function usePieces(
 ): PieceNow[] {
   const windows = useOtherWindows(id, plan, log, wire, now);
   const pieces = plan.request.meats.map((m, i): PieceNow => {
-    const probed = i === 0 ? wire.findLast((r) => r.coreC !== null) : undefined;
-    const byWire = probed ? { at: probed.at, c: probed.coreC! } : null;
+    const ofThis = (r: ReadingRow): number | null =>
+      i === 0 ? r.coreC : (r.meatC?.[m.id] ?? null);
+    const probed = wire.findLast((r) => ofThis(r) !== null);
+    const byWire = probed ? { at: probed.at, c: ofThis(probed)! } : null;
     const byHand = lastPieceReading(log, m.id);
     const read = byWire && (!byHand || byWire.at >= byHand.at) ? byWire : byHand;
     return {
       id: m.id,
       name: pieceName(plan, i),
       read,
+      muscles: MUSCLES.flatMap((muscle) => lastPieceReading(log, m.id, muscle) ?? []),
       readyMin: i === 0 ? (forecast?.readyMin ?? null) : (windows.get(m.id) ?? null),
       offMs: deedAtMs(log, 'meat-off', m.id),
       next: false,

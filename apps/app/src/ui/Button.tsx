@@ -24,7 +24,7 @@ const BOX = {
 const TEXT = {
   primary: 'text-on-pit text-[17px]',
   plain: 'text-ink text-[16px]',
-  pad: 'text-on-pad text-[14px]',
+  pad: 'text-on-pad text-[14px] leading-[17px]',
 };
 
 /** One button. `hint` is the key that does the same on a keyboard. */
@@ -32,8 +32,8 @@ export function Button(props: Props) {
   const kind = props.kind ?? 'plain';
   const label = (
     <Text
-      className={`font-sans-semi text-center ${TEXT[kind]}`}
-      numberOfLines={kind === 'pad' ? 1 : 2}
+      className={`font-sans-semi text-center max-w-full ${TEXT[kind]}`}
+      numberOfLines={2}
       selectable={false}
     >
       {props.label}
@@ -54,7 +54,7 @@ export function Button(props: Props) {
     >
       {props.icon || props.hint ? (
         <View
-          className={`items-center justify-center ${kind === 'pad' && !props.hint ? 'gap-1' : 'flex-row gap-2'}`}
+          className={`items-center justify-center max-w-full ${kind === 'pad' && !props.hint ? 'gap-1' : 'flex-row gap-2'}`}
         >
           {props.icon}
           {label}

@@ -8,10 +8,14 @@ import { Pressable, Text, View } from 'react-native';
 import { SignedOut } from '../house/SignedOut';
 import { Away } from '../line/Away';
 import { NewVersion } from '../line/NewVersion';
-import { RefusedTaps } from '../outbox/RefusedTaps';
+import { lazyComponent } from './lazyComponent';
 import { useKeyDown } from './useKeyDown';
 import { useLayout } from './layout';
 import { useTheme } from './theme';
+
+const RefusedTaps = lazyComponent(async () => ({
+  default: (await import('../outbox/RefusedTaps')).RefusedTaps,
+}));
 
 const PLACES = [
   { href: '/tend', name: 'Tend', icon: ChartGantt },

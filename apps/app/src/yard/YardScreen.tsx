@@ -40,6 +40,14 @@ export function YardScreen() {
         {pits.data ? <Button label="Add a pit" onPress={() => setAdding(true)} /> : null}
         <Shelf />
         <View className="gap-2">
+          <Heading>Thermometers and sensors</Heading>
+          <Button
+            label="What tells by wire"
+            testID="instruments"
+            onPress={() => router.navigate('/instruments')}
+          />
+        </View>
+        <View className="gap-2">
           <Heading>Phones of the crew</Heading>
           <Button label="Who may come in" onPress={() => router.navigate('/house')} />
         </View>

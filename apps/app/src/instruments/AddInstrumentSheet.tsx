@@ -1,0 +1,62 @@
+/** A new instrument: what it is called, and at which pit it is. */
+import type { InstrumentRecord } from '@ostrin/contract/types';
+import { useState } from 'react';
+import { idFor } from '../store/names';
+import { Button } from '../ui/Button';
+import { Choice } from '../ui/Choice';
+import { NameField } from '../ui/NameField';
+import { Note, Notice } from '../ui/Notice';
+import { Sheet } from '../ui/Sheet';
+import { useSaveInstrument } from './useInstruments';
+
+interface Props {
+  /** Names of the pits of the yard. */
+  pits: readonly string[];
+  taken: readonly InstrumentRecord[];
+  onAdded: (id: string) => void;
+  onClose: () => void;
+}
+
+export function AddInstrumentSheet({ pits, taken, onAdded, onClose }: Props) {
+  const [name, setName] = useState('');
+  const [pitName, setPitName] = useState(pits[0] ?? '');
+  const save = useSaveInstrument();
+  const add = (): void => {
+    const id = idFor(name, taken);
+    save.mutate(
+      { base: null, record: { id, name, pitName, channels: [] } },
+      {
+        onSuccess: () => {
+          onClose();
+          onAdded(id);
+        },
+      },
+    );
+  };
+  return (
+    <Sheet title="Add an instrument" onClose={onClose}>
+      <NameField
+        value={name}
+        onChange={setName}
+        example="four-probe thermometer"
+        testID="instrument-name"
+      />
+      {pits.length === 0 ? <Note>Add the pit that it hangs in first, in the yard.</Note> : null}
+      <Choice
+        label="At which pit"
+        columns={2}
+        options={pits.map((p) => ({ value: p, label: p }))}
+        value={pitName}
+        onChange={setPitName}
+      />
+      {save.isError ? <Notice tone="warn" title={save.error.message} /> : null}
+      <Button
+        kind="primary"
+        label={save.isPending ? 'Adding' : 'Add it'}
+        testID="instrument-add"
+        disabled={name.trim() === '' || pitName === '' || save.isPending}
+        onPress={add}
+      />
+    </Sheet>
+  );
+}

@@ -1,0 +1,173 @@
+/** One instrument: its token, where each channel hangs, and what each reads too much. */
+import { ROUTES, type Channel, type Instrument, type Versioned } from '@ostrin/contract/types';
+import { isTemperature, spanFromK, WIRE_SPOTS } from '@ostrin/core';
+import { boilsAtC } from '@ostrin/core/tending';
+import { heardWords, SPOT_NAMES, toldWords } from '@ostrin/wording/tending';
+import { temperatureWords } from '@ostrin/wording';
+import { useState } from 'react';
+import { Text, View } from 'react-native';
+import { useSettings } from '../store/settings';
+import { Button } from '../ui/Button';
+import { Choice, Stepper } from '../ui/Choice';
+import { Note, Notice } from '../ui/Notice';
+import { Sheet } from '../ui/Sheet';
+import { Paragraph } from '../ui/Text';
+import { Heading } from '../ui/Title';
+import { useTick } from '../ui/useTick';
+import { useNewToken, useRemoveInstrument, useSaveInstrument } from './useInstruments';
+
+interface Props {
+  instrument: Versioned<Instrument>;
+  onClose: () => void;
+}
+
+export function InstrumentSheet({ instrument, onClose }: Props) {
+  const now = useTick(1000);
+  const save = useSaveInstrument();
+  const remove = useRemoveInstrument();
+  const [sure, setSure] = useState(false);
+  const put = (channels: Channel[]): void =>
+    save.mutate({ base: instrument, record: { ...instrument, channels } });
+  const change = (key: string, to: Partial<Channel>): void =>
+    put(instrument.channels.map((c) => (c.key === key ? channelWith(c, to) : c)));
+  return (
+    <Sheet title={instrument.name} onClose={onClose}>
+      <Paragraph>
+        {`At ${instrument.pitName}. ${heardWords(instrument.heardAt, instrument.battery, now)}.`}
+      </Paragraph>
+      {save.isError ? <Notice tone="warn" title={save.error.message} /> : null}
+      {instrument.channels.length === 0 ? (
+        <Note>Its channels stand here once it has told something. Give it its token first.</Note>
+      ) : null}
+      {instrument.channels.map((c) => (
+        <ChannelPart
+          key={c.key}
+          channel={c}
+          instrument={instrument}
+          onChange={(to) => change(c.key, to)}
+        />
+      ))}
+      <TokenPart id={instrument.id} />
+      <Heading>Take it out</Heading>
+      <Button
+        label={sure ? 'Yes, take it out' : 'Take this instrument out'}
+        onPress={() =>
+          sure ? remove.mutate(instrument.id, { onSuccess: onClose }) : setSure(true)
+        }
+      />
+    </Sheet>
+  );
+}
+
+/** A channel with some of it changed; a piece is named only where it hangs in one. */
+function channelWith({ piece, ...c }: Channel, to: Partial<Channel>): Channel {
+  const next = { ...c, ...to };
+  return next.spot === 'meat' ? { ...next, piece: to.piece ?? piece ?? 1 } : next;
+}
+
+/** What ice water reads, C. */
+const ICE_C = 0;
+
+interface ChannelProps {
+  channel: Channel;
+  instrument: Instrument;
+  onChange: (to: Partial<Channel>) => void;
+}
+
+function ChannelPart({ channel: c, instrument, onChange }: ChannelProps) {
+  const { units, altitudeM } = useSettings();
+  const boilsC = boilsAtC(altitudeM);
+  const last = instrument.values[c.key]?.value ?? null;
+  const shown = spanFromK(c.offsetK, units.temperature);
+  const step = units.temperature === 'F' ? 5 / 9 : 0.5;
+  const check = (trueC: number): void =>
+    onChange({ offsetK: Number((last! - trueC).toFixed(2)), checkedAt: Date.now() });
+  return (
+    <View className="gap-2" testID={`channel-${c.key}`}>
+      <Heading>{`${c.key}${last === null ? '' : `: ${toldWords(c.spot, last, units)}`}`}</Heading>
+      <Choice
+        label={`Where ${c.key} measures`}
+        columns={2}
+        options={WIRE_SPOTS.map((spot) => ({ value: spot, label: SPOT_NAMES[spot] }))}
+        value={c.spot}
+        onChange={(spot) => onChange({ spot })}
+      />
+      {c.spot === 'meat' ? (
+        <Stepper
+          label="Which piece"
+          shown={`Piece ${c.piece ?? 1}`}
+          onStep={(by) => onChange({ piece: (c.piece ?? 1) + by })}
+          canDown={(c.piece ?? 1) > 1}
+          canUp={(c.piece ?? 1) < 12}
+        />
+      ) : null}
+      {isTemperature(c.spot) ? (
+        <>
+          <Note>
+            {`Reads too much by this; it is taken off. ${c.checkedAt === null ? 'Never checked.' : `Checked ${new Date(c.checkedAt).toLocaleDateString()}.`}`}
+          </Note>
+          <Stepper
+            label={`What ${c.key} reads too much`}
+            shown={`${shown > 0 ? '+' : ''}${shown.toFixed(1)} ${units.temperature}`}
+            onStep={(by) =>
+              onChange({
+                offsetK: Number((c.offsetK + by * step).toFixed(3)),
+                checkedAt: Date.now(),
+              })
+            }
+            canDown={c.offsetK > -30}
+            canUp={c.offsetK < 30}
+          />
+          {last === null ? null : (
+            <View className="flex-row gap-2">
+              <Button grow label="It is in ice water now" onPress={() => check(ICE_C)} />
+              <Button
+                grow
+                label={`It is in boiling water now (${temperatureWords(boilsC, units)})`}
+                onPress={() => check(boilsC)}
+              />
+            </View>
+          )}
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+/** What is typed into a terminal. */
+const COMMAND = { fontFamily: 'monospace' };
+
+/** The token: made on demand, shown once, with a line that tries it. */
+function TokenPart({ id }: { id: string }) {
+  const make = useNewToken();
+  const token = make.data?.token;
+  return (
+    <View className="gap-2">
+      <Heading>Token</Heading>
+      {token ? (
+        <>
+          <Paragraph>Write it into the instrument now: it is not shown again.</Paragraph>
+          <Text selectable testID="token" className="text-ink text-[16px]" style={COMMAND}>
+            {token}
+          </Text>
+          <Note>To try it:</Note>
+          <Text selectable className="text-ink text-[14px]" style={COMMAND}>
+            {`curl -X POST ${location.origin}${ROUTES.wire} -H "Authorization: Bearer ${token}" -H "Content-Type: application/json" -d '{"values":{"1":121}}'`}
+          </Text>
+        </>
+      ) : (
+        <Paragraph>
+          With it an instrument tells its readings, over HTTP or MQTT. A new token makes the one
+          before void.
+        </Paragraph>
+      )}
+      {make.isError ? <Notice tone="warn" title={make.error.message} /> : null}
+      <Button
+        label="Make a new token"
+        testID="make-token"
+        disabled={make.isPending}
+        onPress={() => make.mutate(id)}
+      />
+    </View>
+  );
+}

@@ -1,0 +1,37 @@
+/** The pieces that came off: resting, until when they hold, and what is left to do at the pit. */
+import { localOf, type Plan } from '@ostrin/core';
+import { afterOff } from '@ostrin/core/tending';
+import { afterOffWords } from '@ostrin/wording/tending';
+import { Text, View } from 'react-native';
+import { useSettings } from '../store/settings';
+import { clockOf } from '../ui/words';
+import { isMeatOn, type CookNow } from './useCookNow';
+import { pieceName } from './usePieces';
+
+/** Told while any piece rests; nothing before one came off. */
+export function AfterOffCard({ plan, cook }: { plan: Plan; cook: CookNow }) {
+  const units = useSettings((s) => s.units);
+  const { log, forecast, lit, now } = cook;
+  const off = afterOff(plan, log, forecast, lit);
+  if (off.length === 0) return null;
+  const clock = (ms: number): string => clockOf(localOf(ms, plan.request.timeZone));
+  return (
+    <View testID="after-off" className="gap-1 border-l-4 border-edge bg-sheet px-3 py-2">
+      {off.map((a) => {
+        const i = plan.request.meats.findIndex((m) => m.id === a.meat);
+        return (
+          <Text key={a.meat} className="font-sans text-ink text-[16px] leading-[21px]">
+            <Text className="font-sans-bold">{`${pieceName(plan, i)}, off ${clock(a.offMs)}. `}</Text>
+            {afterOffWords(a, now, clock, units)}
+          </Text>
+        );
+      })}
+      {isMeatOn(log) ? null : (
+        <Text className="font-sans text-soot text-[14px] leading-[19px]">
+          Shut both vents to put the fire out and save the charcoal; finishing the cook says how
+          much was saved. Leave the ash in the closed pit until it is cold.
+        </Text>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,45 @@
+/** The alarm that matters most now, over everything else, until somebody has seen it. */
+import type { Alarm, Plan } from '@ostrin/core';
+import { alarmWords } from '@ostrin/wording/tending';
+import { Text, View } from 'react-native';
+import { Button } from '../ui/Button';
+import type { Alarms } from './useAlarms';
+import type { CookNow } from './useCookNow';
+import { pieceName } from './usePieces';
+
+interface Props {
+  alarms: Alarms;
+  plan: Plan;
+  cook: CookNow;
+}
+
+/** An alarm of a cook in words. */
+export const alarmText = (alarm: Alarm, plan: Plan, { state }: Pick<CookNow, 'state'>): string =>
+  alarmWords(alarm, {
+    pit: plan.request.pits[0]!,
+    jobs: plan.jobs,
+    cause: state.cause,
+    pieceName: (id) =>
+      pieceName(
+        plan,
+        plan.request.meats.findIndex((m) => m.id === id),
+      ),
+  });
+
+export function AlarmBar({ alarms: { unseen, see }, plan, cook }: Props) {
+  const first = unseen[0];
+  if (!first) return null;
+  const words = alarmText(first, plan, cook);
+  return (
+    <View
+      role="alert"
+      testID="alarm"
+      className="flex-row items-center gap-3 rounded-lg border-2 border-pit bg-sheet px-3 py-1"
+    >
+      <Text className="flex-1 font-sans-bold text-ink text-[16px] leading-[20px]">
+        {unseen.length > 1 ? `${words} (and ${unseen.length - 1} more)` : words}
+      </Text>
+      <Button label="Seen" testID="alarm-seen" onPress={see} />
+    </View>
+  );
+}

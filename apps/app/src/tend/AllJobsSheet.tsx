@@ -1,0 +1,74 @@
+/** The jobs of all fires that burn, by time: whichever pit they are at. */
+import { ROUTES, type CookSummary } from '@ostrin/contract/types';
+import { foldLog, jobsByTime, litAtMs, MINUTE_MS } from '@ostrin/core';
+import { capital } from '@ostrin/wording';
+import { useQueries } from '@tanstack/react-query';
+import { Pressable, Text } from 'react-native';
+import { requestJson } from '../api/http';
+import type { CookView } from '../api/queries';
+import { cookClockMs } from '../store/live';
+import { Note } from '../ui/Notice';
+import { Sheet } from '../ui/Sheet';
+import { useTick } from '../ui/useTick';
+import { due } from './JobCard';
+
+/** The jobs of a fire that are told at most. */
+const MOST_OF_ONE = 8;
+
+interface Props {
+  cooks: readonly CookSummary[];
+  onPick: (cookId: string) => void;
+  onClose: () => void;
+}
+
+export function AllJobsSheet({ cooks, onPick, onClose }: Props) {
+  useTick(10_000);
+  const all = useQueries({
+    queries: cooks.map(({ id }) => ({
+      queryKey: ['cook', id],
+      queryFn: () => requestJson<CookView>(ROUTES.cook(id)),
+    })),
+  });
+  const rows = all
+    .flatMap(({ data }) => (data ? jobsOf(data) : []))
+    .sort((a, b) => a.inMin - b.inMin);
+  return (
+    <Sheet title="Jobs at all fires" onClose={onClose}>
+      {rows.length === 0 ? <Note>Looking for the fires.</Note> : null}
+      {rows.map((r) => (
+        <Pressable
+          key={r.key}
+          role="button"
+          accessibilityLabel={`${r.pitName}: ${r.words}, ${due(r.inMin)}. Go to this fire`}
+          onPress={() => {
+            onPick(r.cookId);
+            onClose();
+          }}
+          className="min-h-[56px] flex-row items-center gap-3 border-b border-rule py-1 active:opacity-70"
+        >
+          <Text className="flex-1 font-sans-semi text-ink text-[16px] leading-[20px]">
+            {r.words}
+            <Text className="font-sans text-soot">{` · ${capital(r.pitName)}`}</Text>
+          </Text>
+          <Text className="font-slab-semi text-ink text-[16px]">{due(r.inMin)}</Text>
+        </Pressable>
+      ))}
+    </Sheet>
+  );
+}
+
+/** The next jobs of one fire, by its own clock. */
+function jobsOf({ id, pitName, plan, entries, clock, startMs }: CookView) {
+  const log = foldLog(entries);
+  const nowMs = cookClockMs({ clock, clockAt: clock.realMs }, Date.now());
+  const zeroMs = litAtMs(log) ?? Math.max(startMs, nowMs);
+  return jobsByTime(plan, log, { zeroMs, forecast: null, serveMs: log.serveMs }, nowMs)
+    .slice(0, MOST_OF_ONE)
+    .map(({ job, ms }) => ({
+      key: `${id}/${job.id}`,
+      cookId: id,
+      pitName,
+      words: job.inWords,
+      inMin: (ms - nowMs) / MINUTE_MS,
+    }));
+}

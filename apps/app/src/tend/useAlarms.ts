@@ -1,0 +1,49 @@
+/** The alarms of the cook under way: which are up, which were seen, and ringing for new ones. */
+import type { Alarm, Plan } from '@ostrin/core';
+import { alarmsOf } from '@ostrin/core/tending';
+import { useEffect, useRef, useState } from 'react';
+import { useSettings } from '../store/settings';
+import { isQuietNow, ring } from './ring';
+import type { CookNow } from './useCookNow';
+import type { PieceNow } from './usePieces';
+
+export interface Alarms {
+  /** All that are up, the most urgent first. */
+  up: Alarm[];
+  /** Those that nobody has seen yet. */
+  unseen: Alarm[];
+  /** Marks all that are up as seen: each calls again only after it was gone. */
+  see: () => void;
+}
+
+export function useAlarms(plan: Plan, cook: CookNow, pieces: readonly PieceNow[]): Alarms {
+  const { state, forecast, jobs, live, now, lit } = cook;
+  const settings = useSettings((s) => s.alarms);
+  const up = alarmsOf({
+    plan,
+    state,
+    forecast,
+    jobs,
+    wire: live.readings,
+    pieces: pieces.map((p) => ({ id: p.id, readyMin: p.readyMin, off: p.offMs !== null })),
+    nowMs: now,
+    litMs: lit,
+  });
+  const ids = up.map((a) => a.id);
+  const key = ids.join();
+  const [seen, setSeen] = useState<readonly string[]>([]);
+  // What is gone calls again when it comes back.
+  const stillUp = seen.filter((id) => ids.includes(id));
+  if (stillUp.length !== seen.length) setSeen(stillUp);
+  const zone = plan.request.timeZone;
+  const rung = useRef(new Set<string>());
+  useEffect(() => {
+    const fresh = key.split(',').filter((id) => id !== '' && !rung.current.has(id));
+    rung.current = new Set(key.split(','));
+    if (fresh.length === 0) return;
+    const urgent = fresh.some((id) => id === 'fire-out' || id.startsWith('suspected'));
+    if (!urgent && isQuietNow(zone, settings.quietFrom, settings.quietTo)) return;
+    ring(settings);
+  }, [key, settings, zone]);
+  return { up, unseen: up.filter((a) => !seen.includes(a.id)), see: () => setSeen(ids) };
+}

@@ -94,7 +94,7 @@ test('every sheet of Tend, and a past cook', async ({ page }) => {
     await button.click();
     await expect(page.getByRole('dialog')).toBeVisible();
     await sound(page, String(button));
-    await page.getByRole('button', { name: 'Close' }).first().click();
+    await page.getByRole('button', { name: 'Close', exact: true }).first().click();
     await expect(page.getByRole('dialog')).toHaveCount(0);
   }
   await page.getByTestId('this-cook').click();

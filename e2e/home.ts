@@ -157,7 +157,7 @@ export async function setSpeed(page: Page, label: string): Promise<void> {
   await page.getByTestId('this-cook').click();
   await page.getByRole('radio', { name: label, exact: true }).click();
   await expect(page.getByRole('radio', { name: label, exact: true })).toBeChecked();
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
 }
 
 /** The log of the one cook under way, as the page gets it from its server now: what its notes say. */

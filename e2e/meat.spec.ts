@@ -37,10 +37,10 @@ test('the meat sheet explains the piece, weighs wrapping now, and logs what is d
   for (let i = 0; i < 3; i++) await page.getByTestId('job-done').click();
   await page.getByTestId('meat-reading').click();
   await expect(page.getByTestId('outlook')).toContainText('Not on yet');
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
   await page.getByTestId('this-cook').click();
   await page.getByRole('radio', { name: '240×' }).click();
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
   // Jobs come due one after another until the meat has been on for a while.
   const began = Date.now();
   while (Date.now() - began < 32_000) {
@@ -50,7 +50,7 @@ test('the meat sheet explains the piece, weighs wrapping now, and logs what is d
   }
   await page.getByTestId('this-cook').click();
   await page.getByRole('radio', { name: '1×', exact: true }).click();
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
   await page.getByTestId('meat-reading').click();
   const sheet = page.getByTestId('outlook');
   await expect(sheet.getByTestId('wrap-option-foil-now')).toContainText(

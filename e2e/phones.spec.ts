@@ -27,7 +27,7 @@ test('two phones: the watch is handed over with its fire sheet, and one thing is
   await pell.getByTestId('watch-accept').click();
   await anka.getByTestId('this-cook').click();
   await expect(anka.getByText(/Pell holds the watch since/)).toBeVisible();
-  await anka.getByRole('button', { name: 'Close' }).click();
+  await anka.getByRole('button', { name: 'Close', exact: true }).click();
 
   await anka.getByTestId('pad-lid').click();
   await expect(pell.getByText(/lid open/).first()).toBeAttached();

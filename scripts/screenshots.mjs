@@ -35,6 +35,32 @@ async function shoot(name, place, viewport, colorScheme, before = async () => un
   await page.close();
 }
 
+/** An instrument at the Bosun that told its first readings. */
+async function tellByWire() {
+  const send = (to, method, body, headers = {}) =>
+    fetch(server.url + to, {
+      method,
+      headers: { 'Content-Type': 'application/json', ...headers },
+      body: JSON.stringify(body),
+    }).then((res) => res.json());
+  const channels = [
+    ['1', 'grate'],
+    ['2', 'dome'],
+    ['3', 'meat'],
+  ].map(([key, spot]) => ({
+    key,
+    spot,
+    offsetK: 0,
+    checkedAt: null,
+    ...(spot === 'meat' ? { piece: 1 } : {}),
+  }));
+  const at = '/api/instruments/four-probes';
+  await send(at, 'PUT', { name: 'four probes', pitName: 'the Bosun', channels });
+  const { token } = await send(`${at}/token`, 'POST', {});
+  const told = { values: { 1: 121.4, 2: 137.2, 3: 61.8 }, battery: 0.82 };
+  await send('/api/wire', 'POST', told, { Authorization: `Bearer ${token}` });
+}
+
 const planned = (page) =>
   page.getByTestId('four-times').and(page.locator('[aria-busy=false]')).waitFor();
 
@@ -107,7 +133,7 @@ try {
   }
   await page.getByTestId('this-cook').click();
   await page.getByRole('radio', { name: '240×' }).click();
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
   // The simulated pit is not quite the planned one: its vents are trimmed like any pit's, with time between moves.
   const trim = async (way) => {
     await page.getByRole('button', { name: 'Log vents' }).click();
@@ -129,7 +155,7 @@ try {
   }
   await page.getByTestId('this-cook').click();
   await page.getByRole('radio', { name: '1×', exact: true }).click();
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
   await page.close();
   // The forecast is worked out when the page opens.
   const foreseen = () => wait(5000);
@@ -141,6 +167,14 @@ try {
     await page.getByTestId('outlook').waitFor();
     await wait(500);
   });
+  await shoot('tend-change', '/tend', PHONE, 'light', async (page) => {
+    await page.getByTestId('this-cook').click();
+    await page.getByTestId('change').click();
+    await page.getByTestId('change-as-planned').waitFor({ timeout: 60_000 });
+    await wait(500);
+  });
+  await tellByWire();
+  await shoot('instruments', '/instruments', PHONE, 'light');
   await shoot('phones', '/house', PHONE, 'light');
   const cook = async (page) => {
     await page.getByRole('link', { name: /Regatta lunch/ }).click();

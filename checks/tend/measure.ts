@@ -1,5 +1,6 @@
 /** How well a fire and its meat are known from their readings, in true cooks that no model of ours can be exactly. */
 import {
+  actionsOfJobs,
   createFireEstimator,
   follow,
   forecast,
@@ -9,18 +10,19 @@ import {
   pitSightings,
   quantile,
   SLOT_MIN,
-  type Action,
   type Family,
   type FireEstimator,
   type PitSighting,
   type ProbeReading,
 } from '@ostrin/core/internals';
 import { cases, FAMILIES, type Case } from '../plans/requests';
+import { diagnoseCase, poolDiagnosis, type Diagnosed } from './diagnosis';
+import { tendCase, WAYS, type Tended, type Way } from './inBand';
 import { planOf } from './truePit';
 import { trueCook, type TrueCook } from './truth';
 
 /** The pit is looked ahead so far, and so often, from the first of these minutes on. */
-const AHEAD = { min: 30, everyMin: 15, fromMin: 30, members: 8 };
+const AHEAD = { min: 30, everyMin: 15, fromMin: 30 };
 /** A hand reads the dial so often, and the middle of the meat. */
 const BY_HAND = { dialMin: 30, meatMin: 60 };
 /** What a trend is drawn through, min. */
@@ -50,6 +52,10 @@ export interface Measured {
   doneInside: boolean | null;
   /** Time of the processor for one slot of the estimate, ms. */
   updateMs: number[];
+  /** What was named of faults, and without any. */
+  diagnosed: Diagnosed;
+  /** How long it stayed in its band in each way of tending; null where that was not tried. */
+  tended: Record<Way, Tended> | null;
 }
 
 const byWire = (t: TrueCook): ProbeReading[] =>
@@ -68,9 +74,11 @@ const byHand = (t: TrueCook): ProbeReading[] =>
 
 /** The estimate's reading half an hour on: of the thermometer that is read, as the members think it reads. */
 function expectedAhead(estimator: FireEstimator, t: TrueCook, dome: boolean): number {
-  const runs = membersAhead(estimator, AHEAD.min, t.done, AHEAD.members);
-  const bias = mean(estimator.members.map((m) => m.biasK[dome ? 1 : 0]!));
-  return mean(runs.map((r) => (dome ? r.domeC : r.pitC)[AHEAD.min]!)) + bias;
+  const runs = membersAhead(estimator, AHEAD.min, t.done);
+  if (!dome) return mean(runs.map((r) => r.readC[AHEAD.min]!));
+  return (
+    mean(runs.map((r) => r.domeC[AHEAD.min]!)) + mean(estimator.members.map((m) => m.biasK[1]!))
+  );
 }
 
 /** Follows one cook by its readings; `at` is told of every slot. */
@@ -86,7 +94,7 @@ function errorsOf(
   const end = t.doneMin ?? t.endMin;
   for (let now = SLOT_MIN; now + AHEAD.min <= end; now += SLOT_MIN) {
     const began = process.cpuUsage();
-    follow(estimator, now, t.done, sightings);
+    follow(estimator, now, { done: t.done, readings: sightings });
     at(estimator, process.cpuUsage(began).user / 1000);
     if (now < AHEAD.fromMin || now % AHEAD.everyMin !== 0) continue;
     const then = t.readings[2 * (now + AHEAD.min)];
@@ -113,7 +121,7 @@ function doneAtHalfTime(t: TrueCook, halfMin: number): readonly [number, number,
   const { scenario } = t;
   const known = byWire(t).filter((r) => r.atMin <= halfMin);
   const done = t.done.filter((a) => a.atMin <= halfMin);
-  const jobs = t.plan.jobs.flatMap((j) => j.logs.map((a): Action => ({ ...a, atMin: j.atMin })));
+  const jobs = actionsOfJobs(t.plan.jobs);
   const wrapped = done.some((a) => a.do === 'wrap');
   return forecast({
     scenario,
@@ -127,9 +135,13 @@ function doneAtHalfTime(t: TrueCook, halfMin: number): readonly [number, number,
   }).readyMin;
 }
 
-/** Measures one case. */
-export function measureCook(c: Case): Measured {
-  const t = trueCook(c, planOf(c));
+/** One case in so many is tended in each way. */
+const TENDED_EVERY = 3;
+
+/** Measures one case; `n` is its place among all. */
+export function measureCook(c: Case, n: number): Measured {
+  const made = planOf(c);
+  const t = trueCook(c, made);
   const end = t.doneMin ?? t.endMin;
   const halfMin = SLOT_MIN * Math.round(end / 2 / SLOT_MIN);
   const updateMs: number[] = [];
@@ -155,6 +167,11 @@ export function measureCook(c: Case): Measured {
     doneInside:
       window && t.doneMin !== null ? t.doneMin >= window[0] && t.doneMin <= window[2] : null,
     updateMs,
+    diagnosed: diagnoseCase(c, made, t, n),
+    tended:
+      n % TENDED_EVERY === 0
+        ? (Object.fromEntries(WAYS.map((w) => [w, tendCase(w, c, made)])) as Record<Way, Tended>)
+        : null,
   };
 }
 
@@ -195,6 +212,17 @@ export function poolTend(all: readonly Measured[]) {
     fuelLeftErrorFraction: round(middle(known((m) => m.fuelLeftError))),
     doneErrorFraction: round(middle(known((m) => m.doneError))),
     coverageFraction: round(mean(inside.map(Number)), 2),
+    diagnosis: poolDiagnosis(all.map((m) => m.diagnosed)),
+    inBandFraction: overWays(all, (t) => t.inBand),
+    visitsPerH: overWays(all, (t) => t.visitsPerH),
     updateCpuMs: { median: round(middle(updates), 1), most: round(updates.at(-1)!, 1) },
   };
 }
+
+/** A figure of each way of tending, over the cooks that were tended in all of them. */
+const overWays = (all: readonly Measured[], of: (t: Tended) => number): Record<Way, number> => {
+  const tended = all.flatMap((m) => (m.tended ? [m.tended] : []));
+  return Object.fromEntries(
+    WAYS.map((way) => [way, round(mean(tended.map((t) => of(t[way]))), 3)]),
+  ) as Record<Way, number>;
+};

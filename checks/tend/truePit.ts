@@ -104,8 +104,12 @@ export function trueScenario({ scenario, onMin }: PlannedCase, random: Random): 
   };
 }
 
-/** Every split is as wet as it is, and nobody writes that down. */
-export const withSplitMoisture = (operator: Operator, random: Random): Operator => ({
+/** Every split is as wet as it is, and nobody writes that down; `adjust` is what is really done where `a` is logged. */
+export const withSplitMoisture = (
+  operator: Operator,
+  random: Random,
+  adjust: (a: Action) => Action = (a) => a,
+): Operator => ({
   ...operator,
   decide: (seen) =>
     operator
@@ -114,7 +118,8 @@ export const withSplitMoisture = (operator: Operator, random: Random): Operator 
         a.do === 'add-fuel' && a.fuel === 'splits'
           ? { ...a, moistureFraction: 0.18 * random.logNormal(FIRE_SD.moisture) }
           : a,
-      ),
+      )
+      .map(adjust),
 });
 
 /** What was done, as it is logged: without what nobody knows of a split. */

@@ -12,12 +12,15 @@ import {
   policyOf,
   seeded,
   seedFrom,
+  weatherAt,
   withProbeError,
   type Action,
   type Cook,
+  type Operator,
   type Plan,
   type Random,
   type Scenario,
+  type WeatherReading,
 } from '@ostrin/core/internals';
 import type { Case } from '../plans/requests';
 import {
@@ -31,6 +34,31 @@ import {
 
 /** Thermometers: what they are off by, tremble by, K, and lag by more than a good one, s. */
 const PROBE = { biasK: 1.5, noiseK: 0.5, lagS: [20, 120], offMiddleM: 0.008, silentChance: 0.002 };
+/** A weather station at the pit tells so often, and is off by a share of the wind. */
+const STATION = { everyMin: 10, windShare: 0.15 };
+
+/** Changes the true cook at a whole minute; nothing of it is logged. */
+export type Meddle = (cook: Cook, atMin: number, felt: FeltAtGrate) => void;
+/** What a meddler may do to the probe at the grate. */
+export interface FeltAtGrate {
+  /** Replaces what it would feel, C; null leaves it. */
+  at: ((c: number, airC: number) => number) | null;
+}
+
+/** How a true cook differs from one that goes as planned. */
+export interface TruthOptions {
+  /** Tends it instead of the plan's own policy. */
+  operator?: (scenario: Scenario, plan: Plan) => Operator;
+  /** Something that goes wrong. */
+  meddle?: Meddle;
+  /** What is really done where the log says `a`. */
+  adjust?: (a: Action) => Action;
+  /** Logged besides what is done. */
+  logged?: Action[];
+  /** Ends the record here, min after lighting; when it is done where left out. */
+  untilMin?: number;
+}
+
 /** What the record of a true cook holds. Minutes after lighting. */
 export interface TrueCook {
   /** The plan that it was cooked by. */
@@ -41,12 +69,23 @@ export interface TrueCook {
   bandC: number;
   /** What was done and logged, wraps included. */
   done: Action[];
-  /** Every half minute: what pit probe, dial and meat probe read; null where one was silent. */
-  readings: { atMin: number; pitC: number | null; domeC: number; coreC: number | null }[];
+  /** Every half minute: what pit probe, dial, meat probe and fan tell; null where one was silent or there is none. */
+  readings: {
+    atMin: number;
+    pitC: number | null;
+    domeC: number;
+    coreC: number | null;
+    fanDuty: number | null;
+  }[];
+  /** What a weather station told. */
+  weather: WeatherReading[];
   /** Every half minute: what a perfect probe at the grate would read, C. */
   truePitC: number[];
   /** Every half minute: charcoal and wood left, kg. */
   trueFuelKg: number[];
+  /** Every half minute: ash among the coals over what halves the air, and share of the charcoal left. */
+  trueAsh: number[];
+  trueFuelLeft: number[];
   /** When its meat was on and done; null when never. */
   onMin: number;
   doneMin: number | null;
@@ -74,9 +113,10 @@ class Thermometers {
   readonly noiseK = (): number => PROBE.noiseK * this.random.normal();
 
   /** What they read half a minute on. */
-  read(cook: Cook, atMin: number): TrueCook['readings'][number] {
+  read(cook: Cook, atMin: number, felt: FeltAtGrate): TrueCook['readings'][number] {
     const pit = cook.pit!;
-    const good = celsius(pit.probeK);
+    const { airC } = weatherAt(cook.scenario.weather, atMin);
+    const good = felt.at ? felt.at(celsius(pit.probeK), airC) : celsius(pit.probeK);
     this.laggedC ??= good;
     this.laggedC += (good - this.laggedC) * (1 - Math.exp(-30 / this.lagS));
     if (this.random.next() < PROBE.silentChance) this.silentUntil = atMin + 20 * this.random.next();
@@ -86,23 +126,27 @@ class Thermometers {
       pitC: atMin < this.silentUntil ? null : this.laggedC + this.biasK + this.noiseK(),
       domeC: celsius(pit.dialK) + this.domeBiasK + 2 * this.noiseK(),
       coreC: meat?.stage === 'on' ? coreProbeC(meat.piece, PROBE.offMiddleM) + this.noiseK() : null,
+      fanDuty: cook.fan ? pit.fanDuty : null,
     };
   }
 }
 
 /** Cooks one case in its true pit, tended by its plan's policy, and writes down what its thermometers said. */
-export function trueCook(c: Case, made: PlannedCase): TrueCook {
+export function trueCook(c: Case, made: PlannedCase, options: TruthOptions = {}): TrueCook {
   const { plan, scenario, onMin } = made;
   const { pitC: targetC, bandC } = c.request.pits[0]!.pace;
   const random = seeded(seedFrom(c.truth));
   const truth = trueScenario(made, random);
   const thermometers = new Thermometers(random);
-  const tended = createSimulatedOperator(truth, targetC, policyOf(plan.guides[0]!));
+  const tended = options.operator
+    ? options.operator(truth, plan)
+    : createSimulatedOperator(truth, targetC, policyOf(plan.guides[0]!));
   const variation = drawPieceVariation(random);
   const cook = createCook(truth, {
     operator: withSplitMoisture(
       withProbeError(tended, thermometers.pitBiasK, thermometers.noiseK),
       random,
+      options.adjust,
     ),
     variations: truth.meats.map(() => variation),
     pieceOverrides: { cells: 24 },
@@ -118,21 +162,36 @@ export function trueCook(c: Case, made: PlannedCase): TrueCook {
     readings: [],
     truePitC: [],
     trueFuelKg: [],
+    trueAsh: [],
+    trueFuelLeft: [],
+    weather: [],
     onMin,
     doneMin: null,
     endMin: 0,
   };
-  for (let half = 0; half / 2 <= LONGEST_MIN - 10; half++) {
+  const felt: FeltAtGrate = { at: null };
+  const untilMin = options.untilMin ?? LONGEST_MIN - 10;
+  for (let half = 0; half / 2 <= untilMin; half++) {
     const atMin = half / 2;
+    if (Number.isInteger(atMin)) options.meddle?.(cook, atMin, felt);
     advance(cook, atMin);
     const pit = cook.pit!;
-    out.readings.push(thermometers.read(cook, atMin));
+    out.readings.push(thermometers.read(cook, atMin, felt));
+    if (atMin % STATION.everyMin === 0) out.weather.push(stationTells(cook, atMin, random));
     out.truePitC.push(celsius(pit.probeK));
     out.trueFuelKg.push(pit.lit.kg + pit.unlit.kg);
+    out.trueAsh.push(pit.bedAshKg / pit.layout.ashHalvingKg);
+    out.trueFuelLeft.push((pit.lit.kg + pit.unlit.kg) / pit.ledger.givenKg);
     out.endMin = atMin;
-    if (cook.pieces[0]!.result.doneAtMin !== null) break;
+    if (options.untilMin === undefined && cook.pieces[0]!.result.doneAtMin !== null) break;
   }
   out.doneMin = cook.pieces[0]!.result.doneAtMin;
-  out.done = loggedBy(cook);
+  out.done = [...loggedBy(cook), ...(options.logged ?? [])].sort((a, b) => a.atMin - b.atMin);
   return out;
+}
+
+/** What a weather station at the pit tells of the cook's own weather. */
+function stationTells({ scenario }: Cook, atMin: number, random: Random): WeatherReading {
+  const { airC, windMps, rainMmPerH } = weatherAt(scenario.weather, atMin);
+  return { atMin, airC, rainMmPerH, windMps: windMps * random.logNormal(STATION.windShare) };
 }

@@ -32,6 +32,9 @@ export async function benchTend(seed = USUAL.seed, cooks = USUAL.cooks) {
       fuelLeftErrorFraction: { asked: 'at most 0.15', got: pooled.fuelLeftErrorFraction },
       doneErrorFraction: { asked: 'at most 0.05', got: pooled.doneErrorFraction },
       coverageFraction: { asked: '0.73 to 0.87', got: pooled.coverageFraction },
+      namedFirstFraction: { asked: 'at least 0.85', got: pooled.diagnosis.namedFirstFraction },
+      falseAlarmsPer20h: { asked: 'at most 1', got: pooled.diagnosis.falseAlarmsPer20h },
+      inBandByAdvice: { asked: 'at least 0.92', got: pooled.inBandFraction.advice },
       updateCpuMs: { asked: 'under 1000', got: pooled.updateCpuMs.most },
     },
   };

@@ -9,5 +9,5 @@ const { seed, cooks, share, shares } = workerData as {
   shares: number;
 };
 tendCases(seed, cooks).forEach((c, i) => {
-  if (i % shares === share) parentPort!.postMessage(measureCook(c));
+  if (i % shares === share) parentPort!.postMessage(measureCook(c, i));
 });

@@ -1,0 +1,103 @@
+/** Practice cooks at full speed, by touch: four uneven pieces with two probes, and food put on late beside splits. */
+import { expect, type Browser, type Page } from '@playwright/test';
+import { change } from './help';
+import { setSpeed, test, type Serve } from './home';
+
+const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true };
+/** Half a day at full speed takes three minutes. */
+const LONG_MS = 420_000;
+
+test.describe.configure({ timeout: 2 * LONG_MS });
+
+/** The plan's page of a demo world of its own, on a phone. */
+async function demoOnPhone(browser: Browser, serve: Serve): Promise<Page> {
+  const { url } = await serve({ env: { OSTRIN_DEMO: '1' } });
+  const page = await (await browser.newContext(PHONE)).newPage();
+  await page.goto(url);
+  return page;
+}
+
+/** Starts the cook on the page as practice, at full speed. */
+async function practise(page: Page): Promise<void> {
+  await expect(page.getByTestId('four-times')).toHaveAttribute('aria-busy', 'false');
+  await page.getByTestId('start-cook').click();
+  await page.getByTestId('start-practice').click();
+  await expect(page.getByTestId('this-cook')).toContainText('practice');
+  await setSpeed(page, '240×');
+}
+
+/** Does the jobs as they come due, until something holds. */
+async function tendUntil(page: Page, holds: () => Promise<boolean>): Promise<void> {
+  await expect(async () => {
+    const card = await page.getByTestId('job-card').innerText({ timeout: 2_000 });
+    const due = /now|ago/.test(await page.getByTestId('job-due').innerText({ timeout: 2_000 }));
+    const waits = await page.getByTestId('job-card').getByRole('alert').isVisible();
+    if (due && !waits) await page.getByTestId('job-done').click({ timeout: 2_000 });
+    expect(await holds(), card).toBe(true);
+  }).toPass({ intervals: [500], timeout: LONG_MS });
+}
+
+test('half a day of practice with four uneven pieces and two probes, at full speed', async ({
+  browser,
+  serve,
+}) => {
+  const page = await demoOnPhone(browser, serve);
+  await change(page, /^Cooker:/, /^the Tower/);
+  for (const cut of [/^Pork shoulder/, /^Chuck/, /^Beef cheek/]) {
+    await page.getByRole('button', { name: 'Add another meat' }).click();
+    await page.getByRole('radio', { name: cut }).click();
+  }
+  await practise(page);
+  const chips = page.getByTestId(/^piece-/);
+  const texts = (): Promise<string[]> => chips.allInnerTexts();
+  // The thermometer has two probes for meat; of the other pieces one is the next to read by hand.
+  const next = chips.filter({ hasText: 'read next' });
+  await tendUntil(page, async () => {
+    const all = await texts();
+    const count = (what: RegExp): number => all.filter((t) => what.test(t)).length;
+    return count(/\d–\d/) === 4 && count(/\d°/) === 2 && count(/read next/) === 1;
+  });
+  const name = (await next.innerText()).split(/\s{2}|\n/)[0]!;
+  await page.getByTestId('pad-read').click();
+  await page.getByRole('radio', { name, exact: true }).click();
+  for (const figure of '61') await page.getByTestId(`key-${figure}`).click();
+  await page.getByTestId('read-save').click();
+  await expect(chips.filter({ hasText: name })).toContainText('61°');
+  await expect(chips.filter({ hasText: name })).not.toContainText('read next');
+  // Each has its own hour, and each comes off by its own job.
+  expect(new Set((await texts()).map((t) => /\d\d:\d\d–\d\d:\d\d/.exec(t)?.[0])).size).toBe(4);
+  await tendUntil(page, async () => (await texts()).every((t) => /off \d\d:\d\d/.test(t)));
+});
+
+test('food put on late beside splits: what it does is told before, and it has its own hour and job', async ({
+  browser,
+  serve,
+}) => {
+  const page = await demoOnPhone(browser, serve);
+  await change(page, /^Cooker:/, /^Long Tom/);
+  await change(page, /^Meat:/, /^Brisket/);
+  await practise(page);
+  await tendUntil(page, async () =>
+    /Wrap|off/.test(await page.getByTestId('pad-meat').innerText()),
+  );
+  await setSpeed(page, '10×');
+  await page.getByTestId('this-cook').click();
+  await page.getByTestId('add-food').click();
+  await page.getByRole('radio', { name: /^Chicken/ }).click();
+  await page.getByRole('button', { name: 'Pieces: more' }).click();
+  const outcome = page.getByTestId('food-outcome');
+  await expect(outcome).toContainText(/Done \d\d:\d\d–\d\d:\d\d/, { timeout: 120_000 });
+  await expect(outcome).toContainText(/The pit (falls|hardly)/);
+  await expect(outcome).toContainText(/The brisket is done/);
+  await expect(outcome).toContainText(/fuel of about/);
+  await page.getByTestId('put-food').click();
+  await expect(page.getByTestId('last-tap')).toContainText('2 chickens put on');
+  const chip = page.getByTestId(/^piece-whole-chicken/);
+  await expect(chip).toContainText(/\d\d:\d\d–\d\d:\d\d/, { timeout: 120_000 });
+  await page.getByTestId('jobs-list').click();
+  await expect(page.getByText('Take the 2 chickens off')).toBeVisible();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  // It is taken back like any other tap.
+  await page.getByTestId('undo').click();
+  await expect(chip).toHaveCount(0);
+});

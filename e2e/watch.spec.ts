@@ -1,0 +1,140 @@
+/** The fire watch by touch: readings by wire, an alarm, advice that is taken, the strip moved and read off, a change of mind. */
+import { expect, type Page } from '@playwright/test';
+import { test, type OwnServer } from './home';
+
+const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true };
+
+/** Adds an instrument in the yard by touch; returns its token. */
+async function addInstrument(page: Page, server: OwnServer): Promise<string> {
+  await page.goto(`${server.url}/yard`);
+  await page.getByRole('button', { name: 'Add a pit' }).click();
+  await page.getByRole('textbox', { name: 'What you call it' }).fill('the Bosun');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await expect(page).toHaveURL(/\/yard\//);
+  await page.goto(`${server.url}/instruments`);
+  await page.getByTestId('add-instrument').click();
+  await page.getByTestId('instrument-name').fill('four probes');
+  await page.getByRole('radio', { name: 'the Bosun' }).click();
+  await page.getByTestId('instrument-add').click();
+  await page.getByTestId('make-token').click();
+  return page.getByTestId('token').innerText();
+}
+
+/** Tells packets as the instrument does. */
+async function tell(server: OwnServer, token: string, packets: object[]): Promise<void> {
+  const res = await fetch(`${server.url}/api/wire`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', Authorization: `Bearer ${token}` },
+    body: JSON.stringify({ packets }),
+  });
+  expect(res.status).toBe(202);
+}
+
+/** What a fire tells that is starved of air: it came up, and has fallen for a quarter of an hour. */
+const choking = (now: number): object[] =>
+  Array.from({ length: 61 }, (_, since) => {
+    const pit = since < 25 ? 20 + since * 4 : 121 - Math.max(0, since - 42) * 1.4;
+    return { at: now - (60 - since) * 60_000, values: { '1': pit, '2': pit + 15 } };
+  });
+
+test('a real fire that chokes is told by wire, calls, and the advised move is taken by touch', async ({
+  browser,
+  serve,
+}) => {
+  const server = await serve();
+  const context = await browser.newContext(PHONE);
+  const page = await context.newPage();
+  const token = await addInstrument(page, server);
+  await tell(server, token, [{ values: { '1': 20, '2': 21 }, battery: 0.8 }]);
+  await page.getByTestId('channel-1').getByRole('radio', { name: 'At the grate' }).click();
+  await expect(
+    page.getByTestId('channel-1').getByRole('radio', { name: 'At the grate' }),
+  ).toHaveAttribute('aria-checked', 'true');
+  await page.getByTestId('channel-2').getByRole('radio', { name: 'In the lid' }).click();
+  await expect(
+    page.getByTestId('channel-2').getByRole('radio', { name: 'In the lid' }),
+  ).toHaveAttribute('aria-checked', 'true');
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await expect(page.getByTestId('instrument-four-probes')).toContainText('battery 80 %');
+
+  await page.goto(server.url);
+  await expect(page.getByTestId('four-times')).toHaveAttribute('aria-busy', 'false');
+  await page.getByTestId('start-cook').click();
+  await page.getByRole('radio', { name: '1 h ago' }).click();
+  await page.getByTestId('start-real').click();
+  await expect(page.getByTestId('job-card')).toBeVisible();
+  await tell(server, token, choking(Date.now()));
+  await expect(page.getByTestId('pit-reading')).toHaveText(/^9\d°$/);
+
+  await expect(page.getByTestId('alarm')).toContainText(/band|air|charcoal|weather/);
+  await page.getByTestId('alarm-seen').click();
+  await expect(page.getByTestId('alarm')).toHaveCount(0);
+
+  await page.getByTestId('advice').click();
+  await expect(page.getByText(/in half an hour/)).toBeVisible();
+  const does = page.getByTestId('advice-do');
+  if (await does.isVisible()) {
+    await does.click();
+    await expect(page.getByTestId('last-tap')).toContainText('Logged:');
+  } else await page.getByRole('button', { name: 'Leave it for now' }).click();
+
+  // The strip is read off by a touch, dragged along time, and taken back to now.
+  const strip = page.getByTestId('strip');
+  const box = (await strip.boundingBox())!;
+  await page.touchscreen.tap(box.x + box.width * 0.4, box.y + box.height * 0.4);
+  await expect(page.getByTestId('strip-cursor')).toContainText(/pit \d+°/);
+  await page.mouse.move(box.x + 120, box.y + box.height * 0.8);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 120, box.y + box.height * 0.3, { steps: 5 });
+  await page.mouse.up();
+  await page.getByTestId('strip-now').click();
+  await expect(page.getByTestId('strip-now')).toHaveCount(0);
+
+  // What the eye tells is one touch, and can be taken back.
+  await page.getByTestId('pad-note').click();
+  await page.getByTestId('look-white').click();
+  await expect(page.getByTestId('last-tap')).toContainText('smoke white');
+  await page.getByTestId('undo').click();
+
+  // A change of mind shows what each way comes to before it is chosen.
+  await page.getByTestId('this-cook').click();
+  await page.getByTestId('change').click();
+  await expect(page.getByTestId('change-as-planned')).toBeVisible({ timeout: 60_000 });
+  await page.getByTestId('choose-hotter').click();
+  await expect(page.getByTestId('last-tap')).toContainText('target 190');
+  await context.close();
+});
+
+test('alarms are set and tried out, in the night theme, on a practice cook that runs fast', async ({
+  browser,
+  serve,
+}) => {
+  const server = await serve();
+  const context = await browser.newContext({ ...PHONE, colorScheme: 'dark' });
+  const page = await context.newPage();
+  await page.goto(server.url);
+  await expect(page.getByTestId('four-times')).toHaveAttribute('aria-busy', 'false');
+  await page.getByTestId('start-cook').click();
+  await page.getByTestId('start-practice').click();
+  await expect(page.getByTestId('this-cook')).toContainText('practice');
+  await page.getByTestId('this-cook').click();
+  await page.getByTestId('alarms').click();
+  await page.getByRole('radio', { name: 'Sound', exact: true }).click();
+  await page.getByTestId('alarm-try').click();
+  await page.getByRole('button', { name: 'Quiet to: more' }).click();
+  await expect(page.getByText(/In quiet hours only a fire/)).toBeVisible();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  // The first job is due as soon as the clock has passed it: it calls.
+  await page.getByTestId('this-cook').click();
+  await page.getByRole('radio', { name: '240×' }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await expect(page.getByTestId('alarm')).toBeVisible();
+  await page.reload();
+  await page.getByTestId('this-cook').click();
+  await page.getByTestId('alarms').click();
+  await expect(page.getByRole('radio', { name: 'Sound', exact: true })).toHaveAttribute(
+    'aria-checked',
+    'true',
+  );
+  await context.close();
+});

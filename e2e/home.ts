@@ -103,6 +103,13 @@ export const test = base.extend<{ serve: Serve }>({
   },
 });
 
+/** The same, with pages that open on a demo world of the test's own: a cook that it leaves meets no other test. */
+export const demoTest = test.extend({
+  async baseURL({ serve }, provide) {
+    await provide((await serve({ env: { OSTRIN_DEMO: '1' } })).url);
+  },
+});
+
 /** A page on which a cook is under way, of an app that is kept on its device. */
 export async function keptPage(context: BrowserContext, url: string): Promise<Page> {
   const page = await context.newPage();
@@ -161,7 +168,7 @@ export async function setSpeed(page: Page, label: string): Promise<void> {
 }
 
 /** The log of the one cook under way, as the page gets it from its server now: what its notes say. */
-export const notesOf = (page: Page): Promise<string[]> =>
+const notesOf = (page: Page): Promise<string[]> =>
   page.evaluate(async () => {
     const get = async (at: string): Promise<unknown> => (await fetch(at)).json();
     // With a question mark nothing that the browser kept answers for the server.
@@ -172,6 +179,14 @@ export const notesOf = (page: Page): Promise<string[]> =>
     };
     return entries.flatMap((e) => (e.kind === 'note' ? [e.text!] : []));
   });
+
+/** Waits until the log has just these notes in this order; the page may be opened anew meanwhile. */
+export const expectNotes = (page: Page, texts: readonly string[]): Promise<void> =>
+  expect(async () => expect(await notesOf(page)).toEqual(texts)).toPass();
+
+/** The same where two tabs wrote, and either may have come first. */
+export const expectNotesOfTwo = (page: Page, texts: readonly string[]): Promise<void> =>
+  expect(async () => expect((await notesOf(page)).sort()).toEqual([...texts].sort())).toPass();
 
 /** Logs a note by touch and waits until it is shown as logged. */
 export async function note(page: Page, text: string): Promise<void> {

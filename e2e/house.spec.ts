@@ -4,7 +4,7 @@ import { appendFileSync, cpSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { CHROMIUM_FLAGS, findChromium } from '../scripts/browser.mjs';
-import { keptPage, note, notesOf, phone, startCook, test } from './home';
+import { keptPage, note, expectNotes, expectNotesOfTwo, phone, startCook, test } from './home';
 
 const root = path.resolve(import.meta.dirname, '..');
 
@@ -34,7 +34,7 @@ test('over plain HTTP under another name everything works but installing, and th
   await note(second, 's1');
   await note(page, 'p2');
   await server.start();
-  await expect.poll(async () => (await notesOf(page)).sort()).toEqual(['p1', 'p2', 's1']);
+  await expectNotesOfTwo(page, ['p1', 'p2', 's1']);
   await page.goto(`${url}/house`);
   await expect(page.getByTestId('missing')).toContainText('--tls');
   await expect(page.getByText('Not encrypted')).toBeVisible();
@@ -107,6 +107,6 @@ test('a newer version is offered in mid-cook, taken when wanted, and never mixed
   await expect(page.getByTestId('new-version')).toContainText('Nothing is read or sent');
   await context.unroute('**/api/**');
   await page.getByTestId('take-version').click();
-  await expect.poll(() => notesOf(page)).toEqual(['n1', 'n2']);
+  await expectNotes(page, ['n1', 'n2']);
   await context.close();
 });

@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { change, choose, done, planned } from './help';
+import { demoTest as test } from './home';
 
 test('a roast pulled rare is planned with its caution, a bird only to a safe temperature', async ({
   page,

@@ -1,6 +1,16 @@
 /** Several phones of a crew, tabs of one phone, and what happens when the line or the server goes away. */
 import { expect } from '@playwright/test';
-import { keptOnDevice, keptPage, note, notesOf, phone, setSpeed, startCook, test } from './home';
+import {
+  keptOnDevice,
+  keptPage,
+  note,
+  expectNotes,
+  expectNotesOfTwo,
+  phone,
+  setSpeed,
+  startCook,
+  test,
+} from './home';
 
 test('two phones: the watch is handed over with its fire sheet, and one thing is logged once', async ({
   browser,
@@ -66,7 +76,7 @@ test('two tabs log while the server is killed again and again: every tap that wa
     if (round === 2) await a.reload();
     if (round % 2 === 0) await server.start();
   }
-  await expect.poll(async () => (await notesOf(a)).sort()).toEqual(shown.sort());
+  await expectNotesOfTwo(a, shown);
   await expect(a.getByTestId('stale')).toHaveCount(0);
 });
 
@@ -102,7 +112,7 @@ test('an installed app opens with the server off, logs, and sends everything onc
   const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
   const page = await keptPage(context, server.url);
   await note(page, 'before');
-  await expect.poll(() => notesOf(page)).toEqual(['before']);
+  await expectNotes(page, ['before']);
   // The open cook is saved every few seconds.
   await page.waitForTimeout(4000);
   await server.kill();
@@ -119,7 +129,7 @@ test('an installed app opens with the server off, logs, and sends everything onc
   await expect(page.getByTestId('away')).toContainText('3 taps wait');
   await expect(page.getByTestId('four-times')).toContainText('ready, 8 in 10');
   await server.start();
-  await expect.poll(() => notesOf(page)).toEqual(['before', ...at]);
+  await expectNotes(page, ['before', ...at]);
   await expect(page.getByTestId('away')).toHaveCount(0);
   await context.close();
 });
@@ -145,7 +155,7 @@ test('a phone without the line for hours of taps comes back with each at its own
   }
   await expect(page.getByTestId('stale')).toContainText('6 taps wait');
   await context.setOffline(false);
-  await expect.poll(() => notesOf(page)).toEqual(shown);
+  await expectNotes(page, shown);
   const cooks = (await (await page.request.get(`${server.url}/api/cooks`)).json()) as {
     id: string;
   }[];

@@ -13,6 +13,8 @@ export default defineConfig({
   timeout: 480_000,
   expect: { timeout: Number(process.env.E2E_PATIENCE_MS ?? 60_000) },
   workers: 1,
+  // A busy machine gets a second try; `npm test` names each test that needed it.
+  retries: 1,
   reporter: [
     ['list'],
     ['json', { outputFile: process.env.E2E_RESULTS ?? path.join(root, 'test-results/e2e.json') }],

@@ -1,21 +1,13 @@
 /** Practice cooks at full speed, by touch: four uneven pieces with two probes, and food put on late beside splits. */
-import { expect, type Browser, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { change } from './help';
-import { setSpeed, test, type Serve } from './home';
+import { demoTest as test, setSpeed } from './home';
 
-const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true };
 /** Half a day at full speed takes three minutes. */
 const LONG_MS = 420_000;
 
 test.describe.configure({ timeout: 2 * LONG_MS });
-
-/** The plan's page of a demo world of its own, on a phone. */
-async function demoOnPhone(browser: Browser, serve: Serve): Promise<Page> {
-  const { url } = await serve({ env: { OSTRIN_DEMO: '1' } });
-  const page = await (await browser.newContext(PHONE)).newPage();
-  await page.goto(url);
-  return page;
-}
+test.use({ hasTouch: true });
 
 /** Starts the cook on the page as practice, at full speed. */
 async function practise(page: Page): Promise<void> {
@@ -38,10 +30,9 @@ async function tendUntil(page: Page, holds: () => Promise<boolean>): Promise<voi
 }
 
 test('half a day of practice with four uneven pieces and two probes, at full speed', async ({
-  browser,
-  serve,
+  page,
 }) => {
-  const page = await demoOnPhone(browser, serve);
+  await page.goto('/');
   await change(page, /^Cooker:/, /^the Tower/);
   for (const cut of [/^Pork shoulder/, /^Chuck/, /^Beef cheek/]) {
     await page.getByRole('button', { name: 'Add another meat' }).click();
@@ -70,10 +61,9 @@ test('half a day of practice with four uneven pieces and two probes, at full spe
 });
 
 test('food put on late beside splits: what it does is told before, and it has its own hour and job', async ({
-  browser,
-  serve,
+  page,
 }) => {
-  const page = await demoOnPhone(browser, serve);
+  await page.goto('/');
   await change(page, /^Cooker:/, /^Long Tom/);
   await change(page, /^Meat:/, /^Brisket/);
   await practise(page);

@@ -2,7 +2,7 @@
 import { expect, type BrowserContext, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { doJob, setSpeed, test, type Serve } from './home';
+import { demoTest as test, doJob, setSpeed, type Serve } from './home';
 
 const root = path.resolve(import.meta.dirname, '..');
 
@@ -61,6 +61,8 @@ async function startAndTend(page: Page): Promise<void> {
   await doJob(page, /Bowl vent/);
   await page.getByTestId('pad-meat').click();
   await expect(page.getByTestId('last-tap')).toContainText('meat on');
+  // What is looked for on the strip from here on has to stay in its last two hours.
+  await setSpeed(page, '10×');
 }
 
 /** A second window sees the same cook, and what it logs arrives here. */
@@ -92,7 +94,6 @@ async function tapUndoCorrect(page: Page, second: Page): Promise<void> {
 
 /** The server goes away: said, shown as old, taps kept and sent on return. */
 async function loseTheServer(page: Page, second: Page, context: BrowserContext): Promise<void> {
-  await setSpeed(page, '60×');
   await context.setOffline(true);
   await page.getByTestId('pad-lid').click();
   await expect(page.getByTestId('stale')).toContainText('1 tap waits');
@@ -127,7 +128,7 @@ async function exportAndImport(page: Page, serve: Serve): Promise<void> {
   const actions = await save('Actions, CSV');
   const readings = await save('Readings, CSV');
   const doc = JSON.parse(readFileSync(json, 'utf8')) as { id: string; readings: unknown[] };
-  expect(doc.readings.length).toBeGreaterThan(50);
+  expect(doc.readings.length).toBeGreaterThan(20);
   const { url } = await serve();
   await page.goto(`${url}/log`);
   await expect(page.getByText(/No cooks yet/)).toBeVisible();

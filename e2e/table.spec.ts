@@ -1,6 +1,7 @@
 /** One table from two fires: prices and shelf, a plan of two meats, pieces laid by finger, two cooks tended. */
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { change, choose, done, planned, printed } from './help';
+import { demoTest as test } from './home';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 

@@ -14,6 +14,8 @@ let passed = 0;
 let failed = 0;
 /** Seconds that each file of tests took. */
 const times = [];
+/** Browser tests that passed only when they were tried again. */
+const secondTry = [];
 
 /** Runs a command; what it prints is shown as a whole when it ends. Resolves to whether it succeeded. */
 function task(name, command, args, env = {}) {
@@ -122,7 +124,9 @@ async function browserTests(part, parts) {
     for (const s of suite.suites ?? []) visit(s);
     for (const spec of suite.specs ?? []) {
       const ms = spec.tests.flatMap((t) => t.results).reduce((sum, r) => sum + r.duration, 0);
-      times.push([`e2e/${suite.file}: ${spec.title}`, ms / 1000]);
+      const name = `e2e/${suite.file}: ${spec.title}`;
+      times.push([name, ms / 1000]);
+      if (spec.tests.some((t) => t.status === 'flaky')) secondTry.push(name);
     }
   };
   for (const suite of e2e.suites) visit(suite);
@@ -149,6 +153,10 @@ if (withBrowser) {
 process.stdout.write('\nThe five slowest:\n');
 for (const [name, seconds] of times.sort((a, b) => b[1] - a[1]).slice(0, 5)) {
   process.stdout.write(`  ${seconds.toFixed(0).padStart(4)} s  ${name}\n`);
+}
+if (secondTry.length > 0) {
+  process.stdout.write('\nPassed only at the second try:\n');
+  for (const name of secondTry) process.stdout.write(`  ${name}\n`);
 }
 if (notMet.length > 0) {
   process.stdout.write('\nKnown not to be met:\n');

@@ -16,6 +16,8 @@ import { closeDatabase, openDatabase } from './store/db';
 import { Pools } from './workers/pools';
 
 const root = path.resolve(import.meta.dirname, '../../..');
+/** A line that nothing uses stays open so long, ms: a phone asks again on it, and meets no line just being closed. */
+const KEPT_MS = 75_000;
 
 async function start(settings: Settings): Promise<void> {
   const { file, port, host, webDir, home, names } = settings;
@@ -50,6 +52,7 @@ async function start(settings: Settings): Promise<void> {
     : () => undefined;
   const mqtt = await startMqtt(settings, parts, (message, err) => logger.warn({ err }, message));
   const server = tls ? https.createServer(tls, app) : http.createServer(app);
+  server.keepAliveTimeout = KEPT_MS;
   await new Promise<void>((done, failed) => {
     server.once('error', failed);
     server.listen(port, host, done);

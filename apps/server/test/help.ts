@@ -54,6 +54,7 @@ export async function startServer(
   await clocks.start();
   const server = await new Promise<Server>((resolve) => {
     const s = app.listen(0, '127.0.0.1', () => resolve(s));
+    s.keepAliveTimeout = 75_000;
   });
   return {
     db,

@@ -9,5 +9,5 @@ export { boilsAtC, disagreement } from './tend/disagreement';
 export { forecastInput } from './tend/forecastInput';
 export { freshPitC, ofPiece, weatherReadings } from './tend/handReadings';
 export { feltTender, hasTwoMuscles, smokeLooks, tenderVerdicts, wrapByBarkMs } from './tend/looks';
-export { offPlan, type OffPlan } from './tend/offPlan';
+export { OFF_PLAN_CAUSES, offPlan, type OffPlan } from './tend/offPlan';
 export { addedFoods, planAsChanged, type AddedFood } from './tend/planAsChanged';

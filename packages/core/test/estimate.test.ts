@@ -12,6 +12,7 @@ import {
   meatOutlook,
   mostLikelyPiece,
   runLikelyPiece,
+  thicknessOf,
   tracePit,
   type ProbeReading,
 } from '../src/internals';
@@ -85,6 +86,11 @@ describe('the estimate of a piece', () => {
           truth.doneAtMin!,
       );
     expect(error(mostLikelyPiece(e))).toBeLessThan(0.4 * error(mostLikelyPiece(null)));
+    const thickness = thicknessOf(e);
+    expect(thickness.times).toBeGreaterThan(1.03);
+    expect(thickness.sure).toBeGreaterThan(0.6);
+    // Hardly anything is known of it at first.
+    expect(thicknessOf(estimate(out, 40)!).sure).toBeLessThan(thickness.sure);
   });
 
   it('is less in doubt the more it has read, and not thrown by one false reading', () => {

@@ -6,6 +6,7 @@ import {
   fromKg,
   knownZone,
   localOf,
+  normalShareBelow,
   quantile,
   roundTo,
   seeded,
@@ -32,6 +33,19 @@ describe('units', () => {
 });
 
 describe('chance', () => {
+  it('knows what share of a normal lies below', () => {
+    // Tables of the standard normal distribution.
+    for (const [z, share] of [
+      [-1.2816, 0.1],
+      [0, 0.5],
+      [0.6745, 0.75],
+      [1.96, 0.975],
+      [3, 0.99865],
+    ] as const) {
+      expect(Math.abs(normalShareBelow(z) - share)).toBeLessThan(0.001);
+    }
+  });
+
   it('repeats with its seed and differs with another', () => {
     const draw = (seed: number): number[] => Array.from({ length: 5 }, seeded(seed).next);
     expect(draw(7)).toEqual(draw(7));

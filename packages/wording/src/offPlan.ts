@@ -3,18 +3,28 @@ import type { Units } from '@ostrin/core';
 import type { OffPlan } from '@ostrin/core/tending';
 import { spanOfTime, spanWords } from './quantities';
 
+/** Under so sure it is told as a guess. */
+const SURE = 0.85;
+
 /** The sentence. */
-export function offPlanWords({ byMin, pitOffK, because }: OffPlan, units: Units): string {
+export function offPlanWords(off: OffPlan, units: Units): string {
+  const { byMin, pitOffK, thickerFraction, because, sure } = off;
   const by = `About ${spanOfTime(Math.abs(Math.round(byMin / 5) * 5))} ${byMin > 0 ? 'later' : 'earlier'} than planned`;
-  const off = spanWords(Math.abs(pitOffK), units);
+  const perhaps = sure < SURE ? 'probably because ' : '';
+  const pitOff = spanWords(Math.abs(pitOffK), units);
+  const share = `${Math.round(100 * Math.abs(thickerFraction ?? 0))} %`;
   switch (because) {
     case 'hotter-pit':
-      return `${by}: the pit has run ${off} over its target on average.`;
+      return `${by}: ${perhaps}the pit has run ${pitOff} over its target on average.`;
     case 'colder-pit':
-      return `${by}: the pit has run ${off} under its target on average.`;
+      return `${by}: ${perhaps}the pit has run ${pitOff} under its target on average.`;
+    case 'thicker-piece':
+      return `${by}: ${perhaps}by its probe the piece is about ${share} thicker than was planned.`;
+    case 'thinner-piece':
+      return `${by}: ${perhaps}by its probe the piece is about ${share} thinner than was planned.`;
     case 'slower-piece':
-      return `${by}: the pit has held, so the piece is thicker, or takes its heat slower, than was planned.`;
+      return `${by}: the pit has held, so ${perhaps ? 'probably ' : ''}the piece takes its heat slower than was planned.`;
     case 'faster-piece':
-      return `${by}: the pit has held, so the piece is thinner, or takes its heat faster, than was planned.`;
+      return `${by}: the pit has held, so ${perhaps ? 'probably ' : ''}the piece takes its heat faster than was planned.`;
   }
 }

@@ -185,14 +185,18 @@ it('tells looks, changes and rests', () => {
 });
 
 it('tells why a piece is early or late, with its figures', () => {
-  const words = (byMin: number, pitOffK: number, because: OffPlan['because']): string =>
-    offPlanWords({ byMin, pitOffK, because }, C);
-  expect(words(71, -6, 'colder-pit')).toBe(
+  const words = (byMin: number, because: OffPlan['because'], more: Partial<OffPlan> = {}): string =>
+    offPlanWords({ byMin, pitOffK: 0, thickerFraction: null, because, sure: 0.95, ...more }, C);
+  expect(words(71, 'colder-pit', { pitOffK: -6 })).toBe(
     'About 1 h 10 later than planned: the pit has run 6 C under its target on average.',
   );
-  expect(words(-40, 5, 'hotter-pit')).toMatch(/40 min earlier .* 5 C over/);
-  expect(words(60, 0, 'slower-piece')).toMatch(/thicker/);
-  expect(words(-60, 0, 'faster-piece')).toMatch(/thinner/);
+  expect(words(-40, 'hotter-pit', { pitOffK: 5 })).toMatch(/40 min earlier .* 5 C over/);
+  expect(words(60, 'thicker-piece', { thickerFraction: 0.08, sure: 0.8 })).toBe(
+    'About 1 h later than planned: probably because by its probe the piece is about 8 % thicker than was planned.',
+  );
+  expect(words(-60, 'thinner-piece', { thickerFraction: -0.05 })).toMatch(/5 % thinner/);
+  expect(words(60, 'slower-piece')).toMatch(/takes its heat slower/);
+  expect(words(-60, 'faster-piece', { sure: 0.7 })).toMatch(/probably .* faster/);
 });
 
 it('tells instruments and what they disagree about', () => {

@@ -9,6 +9,7 @@ import type { Scenario } from '../scenario/scenario';
 import { coreProbeC } from '../meat/piece';
 import { NO_VARIATION, variationAt, type PieceVariation } from '../meat/variation';
 import type { Random } from '../quantity/random';
+import { normalShareBelow } from '../quantity/statistics';
 import type { MeasuredPit, ProbeReading } from './measuredAir';
 
 /** What a probe's readings tell of; tenderness shows only by feel. */
@@ -70,6 +71,16 @@ export interface PieceEstimate {
   readings: number;
   /** How far the fitted piece stays from the readings, K (root mean square). */
   rmsResidualK: number;
+}
+
+/** How thick a piece is beside the catalogue's, a factor, and how sure its side of 1 is, 0.5 to 1. */
+export function thicknessOf({ z, covarianceFactor, variation }: PieceEstimate): {
+  times: number;
+  sure: number;
+} {
+  const radius = FACTORS.indexOf('radius');
+  const sd = Math.hypot(...covarianceFactor[radius]!);
+  return { times: variation.radius, sure: normalShareBelow(Math.abs(z[radius]!) / sd) };
 }
 
 const variationOf = (z: readonly number[]): PieceVariation =>

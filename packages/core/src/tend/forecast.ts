@@ -7,7 +7,7 @@ import type { ProbeReading } from '../estimate/measuredAir';
 import type { FireEstimator } from '../estimate/fireEstimate';
 import { domeOverGrateK, fuelLeftFraction } from '../estimate/fireState';
 import { newsOf, type FollowedFire } from '../estimate/followedFire';
-import type { PieceEstimate } from '../estimate/pieceEstimate';
+import { thicknessOf, type PieceEstimate } from '../estimate/pieceEstimate';
 import { percentileBands } from '../sampling/likelyPits';
 import { p10p50p90 } from '../quantity/statistics';
 import { namedFault, type Suspicion } from './fireWatch';
@@ -50,7 +50,13 @@ export interface Forecast {
   /** What is wrong with the fire; null where nothing stands out. */
   named: Suspicion | null;
   /** What the probe has told of the piece; null while that is too little. */
-  learned: { readings: number; offK: number; probeOffMm: number } | null;
+  learned: {
+    readings: number;
+    offK: number;
+    probeOffMm: number;
+    /** How thick it is beside what was planned, a factor, and how sure that is, 0.5 to 1. */
+    thickness: { times: number; sure: number };
+  } | null;
 }
 
 const EVERY_MIN = 5;
@@ -136,4 +142,5 @@ const learnedOf = (estimate: PieceEstimate | null): Forecast['learned'] =>
     readings: estimate.readings,
     offK: estimate.rmsResidualK,
     probeOffMm: estimate.probeOffsetMm,
+    thickness: thicknessOf(estimate),
   };

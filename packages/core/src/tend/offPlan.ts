@@ -1,10 +1,22 @@
 /** Why a piece is earlier or later than planned: what the pit did, or the piece itself. */
 import type { Plan, PlanJob } from '../plan/document/plan';
 import { MINUTE_MS } from '../quantity/time';
-import { mean } from '../quantity/statistics';
+import { mean, normalShareBelow } from '../quantity/statistics';
 import type { Forecast } from './forecast';
 import type { ReadingRow } from './handReadings';
 import { deedAtMs, type Log } from './log';
+
+/** What explains that a piece is off the plan, as codes. */
+export const OFF_PLAN_CAUSES = [
+  'hotter-pit',
+  'colder-pit',
+  'thicker-piece',
+  'thinner-piece',
+  /** The pit held and nothing speaks for its thickness: it takes its heat slower or faster. */
+  'slower-piece',
+  'faster-piece',
+] as const;
+export type OffPlanCause = (typeof OFF_PLAN_CAUSES)[number];
 
 /** How far off the plan the first piece is, and why. */
 export interface OffPlan {
@@ -12,36 +24,72 @@ export interface OffPlan {
   byMin: number;
   /** What the pit read over its target since the meat went on, mean, K. */
   pitOffK: number;
+  /** How much thicker than planned the piece seems by its probe, share; null where nothing is known of it. */
+  thickerFraction: number | null;
   /** What explains it: the pit ran otherwise, or the piece is thicker or thinner than planned or takes heat otherwise. */
-  because: 'hotter-pit' | 'colder-pit' | 'slower-piece' | 'faster-piece';
+  because: OffPlanCause;
+  /** How sure that is, 0 to 1: that it is off to that side at all, and by this. */
+  sure: number;
 }
 
 /** Less than this off the plan is no news, min; a mean this far off the target explains it, K. */
 const WORTH = { min: 20, pitK: 3 };
+/** What a pit's thermometer is usually off by, one standard deviation, K (common practice: two differ by 2 to 3). */
+const THERMOMETER_SD_K = 1.5;
+/** From so much thicker or thinner on, and so sure of it, it is the thickness. */
+const THICK = { fraction: 0.03, sure: 0.75 };
+/** From p10 to p90 in standard deviations of a normal. */
+const P10_TO_P90_SD = 2.56;
 
 /** Null while there is nothing to explain: no forecast, no meat on, or near enough to the plan. */
 export function offPlan(
   plan: Pick<Plan, 'request'> & { jobs: readonly Pick<PlanJob, 'id' | 'atMin'>[] },
   log: Log,
   readings: readonly ReadingRow[],
-  forecast: Pick<Forecast, 'readyMin'> | null,
+  forecast: Pick<Forecast, 'readyMin' | 'learned'> | null,
 ): OffPlan | null {
   const planned = plan.jobs.find((j) => j.id === 'off')?.atMin;
   const onMs = deedAtMs(log, 'meat-on');
   if (!forecast?.readyMin || planned === undefined || onMs === null) return null;
-  const byMin = forecast.readyMin[1] - planned;
+  const [p10, p50, p90] = forecast.readyMin;
+  const byMin = p50 - planned;
   if (Math.abs(byMin) < WORTH.min) return null;
   const { pitC: targetC } = plan.request.pits[0]!.pace;
   const since = readings.flatMap(({ at, pitC }) =>
     at > onMs + WORTH.min * MINUTE_MS && pitC !== null ? [pitC - targetC] : [],
   );
   const pitOffK = since.length === 0 ? 0 : mean(since);
-  const late = byMin > 0;
-  // A pit explains it only where it was off to that side.
-  const byPit = late ? pitOffK <= -WORTH.pitK : pitOffK >= WORTH.pitK;
+  const thickness = forecast.learned?.thickness ?? null;
+  const { because, sure } = causeOf(byMin > 0, pitOffK, thickness);
+  const sdMin = Math.max(1, (p90 - p10) / P10_TO_P90_SD);
   return {
     byMin,
     pitOffK,
-    because: byPit ? (late ? 'colder-pit' : 'hotter-pit') : late ? 'slower-piece' : 'faster-piece',
+    thickerFraction: thickness && thickness.times - 1,
+    because,
+    sure: sure * normalShareBelow(Math.abs(byMin) / sdMin),
   };
+}
+
+/** A pit explains it only where it was off to that side, a thickness only where it is that way; the heat it takes is left. */
+function causeOf(
+  late: boolean,
+  pitOffK: number,
+  thickness: { times: number; sure: number } | null,
+): { because: OffPlanCause; sure: number } {
+  const toThatSide = (value: number): number => (late ? value : -value);
+  if (toThatSide(-pitOffK) >= WORTH.pitK) {
+    return {
+      because: late ? 'colder-pit' : 'hotter-pit',
+      sure: normalShareBelow(Math.abs(pitOffK) / THERMOMETER_SD_K),
+    };
+  }
+  if (
+    thickness &&
+    thickness.sure >= THICK.sure &&
+    toThatSide(thickness.times - 1) >= THICK.fraction
+  ) {
+    return { because: late ? 'thicker-piece' : 'thinner-piece', sure: thickness.sure };
+  }
+  return { because: late ? 'slower-piece' : 'faster-piece', sure: 1 };
 }

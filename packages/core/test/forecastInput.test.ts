@@ -1,5 +1,11 @@
 /** What the core is asked about a cook under way. */
-import { foldLog, forecastInput, type Entry, type PlanJob } from '../src/internals';
+import {
+  foldLog,
+  forecastInput,
+  type Entry,
+  type PlanJob,
+  type ReadingRow,
+} from '../src/internals';
 import { kettle, request } from './scenarios';
 
 const job = (id: string, atMin: number, rest: Pick<PlanJob, 'do' | 'logs'>): PlanJob => ({
@@ -40,5 +46,23 @@ describe('what the core is asked about a cook under way', () => {
   it('leaves out what was done', () => {
     const done: Entry = { id: 'a', at: 1, kind: 'job', jobId: 'trim-1' };
     expect(forecastInput('c', plan, foldLog([done]), [], 0, 60_000).ahead).toEqual([]);
+  });
+
+  it('takes one value of each channel in fifteen seconds from an instrument that tells each second', () => {
+    const rows: ReadingRow[] = Array.from({ length: 3600 }, (_, i) => ({
+      at: 1000 * i,
+      pitC: 121,
+      coreC: i % 10 === 7 ? 60 : null,
+      weather: { windMps: 3 },
+    }));
+    // What a hand read between two of them is kept.
+    rows.splice(1000, 0, { at: 1_000_000, pitC: null, coreC: null, domeC: 140 });
+    const asked = forecastInput('c', plan, foldLog([]), rows, 0, 3_600_000);
+    const count = (key: 'pitC' | 'coreC' | 'domeC'): number =>
+      asked.readings.filter((r) => r[key] != null).length;
+    expect(count('pitC')).toBeGreaterThanOrEqual(240);
+    expect(asked.readings.length).toBeLessThanOrEqual(500);
+    expect(count('coreC')).toBeGreaterThanOrEqual(240);
+    expect(count('domeC')).toBe(1);
   });
 });

@@ -3,7 +3,7 @@ import type { Plan, PlanJob } from '../plan/document/plan';
 import { seedFrom } from '../quantity/random';
 import { MINUTE_MS } from '../quantity/time';
 import type { Action } from '../scenario/actions';
-import { weatherReadings, type ReadingRow } from './handReadings';
+import { thinned, weatherReadings, type ReadingRow } from './handReadings';
 import type { ForecastInput } from './likelyCooks';
 import { actionsOf, jobsAhead, type Log } from './log';
 import { feltTender, smokeLooks } from './looks';
@@ -27,12 +27,13 @@ export function forecastInput(
   now: number,
   piece = plan.request.meats[0]!.id,
 ): ForecastInput {
+  const told = thinned(readings);
   return {
     scenario: plan.scenarios[0]!,
     done: actionsOf(log, lit),
     ahead: actionsOfJobs(jobsAhead(plan, log)),
     nowMin: Math.max(0, (now - lit) / MINUTE_MS),
-    readings: readings
+    readings: told
       .filter((r) => r.at >= lit && r.at <= now)
       .map(({ at, pitC, coreC, domeC, fanDuty }) => ({
         atMin: (at - lit) / MINUTE_MS,
@@ -41,7 +42,7 @@ export function forecastInput(
         domeC,
         fanDuty,
       })),
-    weather: weatherReadings(readings, lit),
+    weather: weatherReadings(told, lit),
     felt: feltTender(log, piece, lit),
     smoke: smokeLooks(log, lit),
     piece,

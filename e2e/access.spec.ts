@@ -90,7 +90,7 @@ test('every sheet of Tend, and a past cook', async ({ page }) => {
     page.getByTestId('meat-reading'),
     page.getByRole('button', { name: 'Log vents' }),
     page.getByRole('button', { name: 'Log a note' }),
-    page.getByRole('button', { name: 'Why?' }),
+    page.getByRole('button', { name: 'How?' }),
   ]) {
     await button.click();
     await expect(page.getByRole('dialog')).toBeVisible();

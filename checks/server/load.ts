@@ -62,12 +62,13 @@ async function caughtUp(server: MeasuredServer, ids: readonly string[]): Promise
   return true;
 }
 
-/** Twenty live cooks at 240 times life with a hundred streams, then eight hours of sleep. */
+/** Twenty live cooks at 240 times life, watched by the server too, with a hundred streams, then eight hours of sleep. */
 export async function loadRuns(server: MeasuredServer, plan: unknown, forMs: number) {
   const ids = await beginAll(server, plan);
   const streams = Array.from({ length: STREAMS }, () => server.stream('/api/events'));
   await new Promise((done) => setTimeout(done, 1500));
   const { reads, posts } = await crew(server, ids, forMs);
+  const estimatesTold = streams[0]!.states();
   const heardKb = streams.map((s) => Math.round(s.bytes() / 1000));
   server.setClockAhead(8 * HOUR_MS);
   const slept = performance.now();
@@ -83,6 +84,8 @@ export async function loadRuns(server: MeasuredServer, plan: unknown, forMs: num
   return {
     cooks: COOKS,
     streams: STREAMS,
+    /** Estimates that the server's own watch made of these cooks meanwhile, in its worker. */
+    estimatesTold,
     leastHeardOnAStreamKb: Math.min(...heardKb),
     apiP99Ms: percentile(reads, 0.99),
     postsP99Ms: percentile(posts, 0.99),

@@ -101,16 +101,20 @@ export class MeasuredServer {
     });
   }
 
-  /** Opens an event stream and counts what comes over it. Returns how to close it, and the count. */
-  stream(at: string): { bytes: () => number; close: () => void } {
+  /** Opens an event stream and counts what comes over it: bytes, and estimates told. Returns the counts and how to close it. */
+  stream(at: string): { bytes: () => number; states: () => number; close: () => void } {
     let bytes = 0;
+    let states = 0;
     const req = request({ host: '127.0.0.1', port: this.port, path: at, agent: false }, (res) => {
-      res.on('data', (d: Buffer) => (bytes += d.length));
+      res.on('data', (d: Buffer) => {
+        bytes += d.length;
+        states += d.toString().split('"type":"state"').length - 1;
+      });
       res.on('error', () => undefined);
     });
     req.on('error', () => undefined);
     req.end();
-    return { bytes: () => bytes, close: () => req.destroy() };
+    return { bytes: () => bytes, states: () => states, close: () => req.destroy() };
   }
 }
 

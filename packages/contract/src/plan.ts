@@ -96,6 +96,17 @@ class PlanVentsDto {
   @Optional() @IsString() @MaxLength(200) ifLow?: string;
 }
 
+class ChecklistDto {
+  @IsString() @MaxLength(80) heading!: string;
+  @ShortTexts(400) items!: string[];
+}
+
+class PreparationDto {
+  @IsString() @Length(1, 40) meat!: string;
+  @IsString() @MaxLength(120) heading!: string;
+  @ShortTexts(400) lines!: string[];
+}
+
 class PlanJobDto {
   @IsString() @Length(1, 140) id!: string;
   @LocalTime() at!: string;
@@ -103,6 +114,7 @@ class PlanJobDto {
   @IsString() @MaxLength(40) do!: string;
   @IsString() @MaxLength(200) inWords!: string;
   @IsString() @MaxLength(600) detail!: string;
+  @Optional() @Nested(() => ChecklistDto) checklist?: ChecklistDto;
   @KindList(() => ActionDto, 'do', ACTION_TYPES, 10) logs!: ActionDto[];
   @Optional() @Series(2) spanMin?: [number, number];
   @Optional() @IsString() @MaxLength(60) pit?: string;
@@ -264,6 +276,7 @@ export class PlanDto {
   @Series(2) cookedKg!: [number, number];
   @NestedList(() => PlannedFireDto, 5) fires!: PlannedFireDto[];
   @NestedList(() => PlanVentsDto, 200) vents!: PlanVentsDto[];
+  @Optional() @NestedList(() => PreparationDto, 12) preparation?: PreparationDto[];
   @NestedList(() => PlanJobDto, 600) jobs!: PlanJobDto[];
   // Left out by documents from before they were kept, as those marked optional further down.
   @Optional() @NestedList(() => AmountDto, 12) amounts: AmountDto[] = [];

@@ -5,12 +5,14 @@ import {
   CHARCOALS,
   CUTS,
   PLACES,
+  SPRAY_SCHOOLS,
   VENT_NOTATIONS,
   WOODS,
   type ArrangementId,
   type FuelId,
   type Place,
   type Request,
+  type SpraySchool,
   type VentNotation,
 } from '@ostrin/core';
 import { Type } from 'class-transformer';
@@ -94,6 +96,8 @@ export class RequestMeatDto {
   @Nested(() => RestDto) rest!: RestDto;
   @Optional() @IsBoolean() frozen?: boolean;
   @Optional() @IsBoolean() injected?: boolean;
+  @Optional() @Known(Object.keys(SPRAY_SCHOOLS)) spray?: SpraySchool;
+  @Optional() @IsBoolean() sauce?: boolean;
   @Optional() @IsIn(['dry-brine', 'brine', 'season']) prepare?: 'dry-brine' | 'brine' | 'season';
 }
 

@@ -140,6 +140,17 @@ export class WrapDto {
   when?: WhenDto;
   /** Poured into a boat or pan, kg. */
   @Optional() @InRange(0, 3) liquidKg?: number;
+  /** Bared again about so long before it is done, min. */
+  @Optional() @InRange(5, 90) bareLastMin?: number;
+}
+
+class SprayDto {
+  @InRange(10, 240) everyMin!: number;
+  @Optional() @IsInt() @Min(1) @Max(40) most?: number;
+}
+
+class SauceDto {
+  @InRange(1, 90) lastMin!: number;
 }
 
 export class DoneDto {
@@ -166,6 +177,8 @@ export class MeatDto {
   @Optional() @IsBoolean() injected?: boolean;
   @Optional() @IsBoolean() probedEarly?: boolean;
   @Optional() @Nested(() => WrapDto) wrap?: WrapDto;
+  @Optional() @Nested(() => SprayDto) spray?: SprayDto;
+  @Optional() @Nested(() => SauceDto) sauce?: SauceDto;
   @Optional() @Nested(() => DoneDto) @ExactlyOne('coreC', 'tender') done?: DoneDto;
   @Optional() @Nested(() => RestDto) rest?: RestDto;
 }

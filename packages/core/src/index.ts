@@ -23,10 +23,21 @@ export {
 } from './fuel/catalogue';
 export { type Cut, doneByFeel, type SafetyKind } from './meat/cut';
 export { cutOf, CUTS } from './meat/cuts';
+export {
+  type DoneSignId,
+  handlingOf,
+  MEMBRANE_STAYS_FROM_C,
+  type ServingId,
+  type SpotId,
+  type TrimId,
+} from './meat/handling';
 export type { RestWhere } from './meat/rest';
 export {
   doneOnPlate,
+  BARE_LAST_MIN,
   SCHOOL_IDS,
+  SPRAY_SCHOOLS,
+  type SpraySchool,
   type SchoolId,
   USUAL_RESTS,
   usualDone,
@@ -44,6 +55,8 @@ export type { Family, FireChoice, MeatPlacement, Preset, VentName } from './pit/
 export { hasSmallFirebox, splitLengthCm, splitThicknessCm, usualFire } from './pit/usualFire';
 export { finestStep, VENT_NOTATIONS, ventMark, type VentNotation } from './pit/ventNotation';
 export { waysOut } from './plan/advice/risks';
+export type { KitId } from './plan/jobs/kit';
+export type { FatSide, PreparationFigures } from './plan/jobs/preparation';
 export type { PlanOptions } from './plan/assemble';
 export {
   compareVariants,
@@ -108,7 +121,7 @@ export {
   toKg,
   type Units,
 } from './quantity/units';
-export { type CautionId, sugarCaution } from './safety/cautions';
+export { type CautionId, SUGAR_C, sugarCaution } from './safety/cautions';
 export { SAFE_C } from './safety/lethality';
 export {
   runLikelyPit,

@@ -46,6 +46,20 @@ export function splitWords(
 export const litWords = (fire: FireSpec, units: Units): string =>
   charcoalWords(fire.fuel, fireLitKg(fire), units);
 
+/** How strongly a wood smokes, in words: a gram of oak is 1 (common practice). */
+export function woodStrengthWords(id: WoodId): string {
+  const strength = WOODS[id].smokeStrength;
+  return strength < 0.75
+    ? 'mild'
+    : strength < 0.95
+      ? 'mild to medium'
+      : strength <= 1.1
+        ? 'medium'
+        : strength < 1.4
+          ? 'strong'
+          : 'very strong';
+}
+
 /** Smoke chunks of a fire, the mass of each told where `withMass`; nothing where there are none. */
 function chunkWords(fire: FireSpec, units: Units, withMass: boolean): string | null {
   const chunk = fire.woodChunks[0];

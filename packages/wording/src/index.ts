@@ -3,7 +3,7 @@ export { cautionWords, CAUTION_SOURCES } from './cautions';
 export { DAY_NAMES, noSettingWords } from './card';
 export { causeWords, TREND_WORDS } from './diagnosis';
 export { fireSheet, type FireNow } from './fireSheet';
-export { charcoalWords, fireChoiceWords } from './fires';
+export { charcoalWords, fireChoiceWords, woodStrengthWords } from './fires';
 export { LOOK_NAMES, lookWords, VERDICT_NAMES } from './looks';
 export { actionWords, foodWords, readWords, entryWords, type Telling } from './log';
 export { phaseWords, safetyWords, wrapOptionWords, WRAP_OPTION_NAMES, type Clock } from './meat';

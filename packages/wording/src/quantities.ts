@@ -37,6 +37,27 @@ export const lengthWords = (cm: number, units: Units): string =>
 export const sidesWords = (cm: number, byCm: number, units: Units): string =>
   `${lengthNumber(cm, units)} by ${lengthNumber(byCm, units)} ${lengthUnit(units)}`;
 
+const MM_PER_INCH = 25.4;
+
+/** A thickness, mm: `6 mm`, or in eighths of an inch: `1/4 in`. */
+export function thinWords(mm: number, units: Units): string {
+  if (units.mass === 'kg') return `${Math.round(mm)} mm`;
+  const eighths = Math.max(1, Math.round((8 * mm) / MM_PER_INCH));
+  const whole = Math.floor(eighths / 8);
+  const rest = eighths % 8;
+  const part =
+    rest === 0 ? '' : rest % 4 === 0 ? '1/2' : rest % 2 === 0 ? `${rest / 2}/4` : `${rest}/8`;
+  return `${[whole > 0 || rest === 0 ? String(whole) : '', part].filter(Boolean).join(' ')} in`;
+}
+
+const ML_PER_FLUID_OUNCE = 29.5735;
+
+/** A volume, ml, to 10 ml or half a fluid ounce: `210 ml` or `7 fl oz`. */
+export const volumeWords = (ml: number, units: Units): string =>
+  units.mass === 'kg'
+    ? `${10 * Math.max(1, Math.round(ml / 10))} ml`
+    : `${Math.max(0.5, roundTo(ml / ML_PER_FLUID_OUNCE, 0.5))} fl oz`;
+
 const M_PER_FOOT = 0.3048;
 
 /** A step of height that a person names: 50 m, or 200 ft; in m. */

@@ -93,10 +93,12 @@ describe('a plan in somebody else’s units and notation', () => {
   it('says nothing in C, kg, g or cm to a reader of F and lb, nor in quarters to one of mm', () => {
     fc.assert(
       fc.property(pits, notations, (preset, notation) => {
-        const { jobs, fires, vents, risks, planB, problems, cautions, shopping } = planDocument(
-          wish(preset, notation),
-          { nowMs: NOW, members: 1 },
-        );
+        const made = planDocument(wish(preset, notation), { nowMs: NOW, members: 1 });
+        const { jobs, fires, vents, risks, planB, problems, cautions, shopping } = made;
+        for (const sentence of sentences([made.preparation, jobs.map((j) => j.checklist)])) {
+          expect(sentence).not.toMatch(/\d ?(?:C|kg|g|cm|mm|ml)\b/);
+          expect(sentence).not.toMatch(/NaN|undefined|null/);
+        }
         const told = [
           jobs.map((j) => [j.inWords, j.detail]),
           fires.map((f) => [f.inWords, f.feeding.map((x) => x.inWords)]),

@@ -2,6 +2,8 @@
 import { epochOf, localOf, MINUTE_MS, type Plan, type PlanJob } from '@ostrin/core';
 import { linesOf } from '@ostrin/wording';
 import { Text, View } from 'react-native';
+import { Fold } from '../ui/Fold';
+import { SmallText } from '../ui/Text';
 import { Heading } from '../ui/Title';
 import { clockAndDay, clockOf, dayOf, keepUnitsTogether } from '../ui/words';
 
@@ -36,6 +38,13 @@ export function Jobs({ plan }: { plan: Plan }) {
                     `${job?.spanMin ? `Between ${spanText(plan, job)}. ` : ''}${line.detail}`,
                   )}
                 </Text>
+                {job?.checklist ? (
+                  <Fold label={job.checklist.heading} testID={`list-${job.id}`}>
+                    {job.checklist.items.map((item) => (
+                      <SmallText key={item}>{`• ${item}`}</SmallText>
+                    ))}
+                  </Fold>
+                ) : null}
               </View>
             </View>
           </View>

@@ -2,6 +2,9 @@
 import {
   CUTS,
   cutOf,
+  fromKg,
+  roundTo,
+  toKg,
   doneByFeel,
   doneOnPlate,
   SAFE_C,
@@ -9,12 +12,20 @@ import {
   usualMassKg,
   type Cut,
   type SchoolId,
+  type SpraySchool,
   type Units,
   type WrapId,
 } from '@ostrin/core';
 import { capital, countWords, massWords, schoolWords, temperatureWords } from '@ostrin/wording';
 import { useSettings } from '../store/settings';
-import { stepMass, usualMasses, usePlanDraft, withCut, type DraftMeat } from '../store/planDraft';
+import {
+  stepMass,
+  usualMasses,
+  usePlanDraft,
+  withCut,
+  withinMass,
+  type DraftMeat,
+} from '../store/planDraft';
 import { Button } from '../ui/Button';
 import { Choice, Stepper } from '../ui/Choice';
 import { Note } from '../ui/Notice';
@@ -73,6 +84,14 @@ export function Mass({ meat }: MeatChoiceProps) {
         onStep={(by) => change({ massKg: stepMass(cut, massKg, by) })}
         canDown={massKg > cut.massRange[0]}
         canUp={massKg < cut.massRange[1]}
+        typed={{
+          value: roundTo(fromKg(massKg, units.mass), 0.05),
+          onType: (v) => change({ massKg: withinMass(cut, toKg(v, units.mass)) }),
+        }}
+        ends={{
+          low: `Lighter ones are not sold as ${cut.name}.`,
+          high: `Heavier ones are not sold as ${cut.name}; take more pieces.`,
+        }}
       />
       <Choice
         label="Usual masses"
@@ -119,6 +138,31 @@ const SCHOOL_NOTES: Readonly<Record<SchoolId, string>> = {
   bark: 'when nothing comes off on a finger',
 };
 
+const BARE_OPTIONS = [
+  { value: 'stays', label: 'Stays wrapped', note: 'juicier; the bark stays soft' },
+  {
+    value: 'bare',
+    label: 'Bare for the last 25 min',
+    note: 'the bark firms up; some juice is lost',
+  },
+] as const;
+
+/** The schools of spraying; the first is the usual. */
+const SPRAY_OPTIONS = [
+  { value: 'never', label: 'Never', note: 'fastest; every look costs minutes' },
+  {
+    value: 'dry-spots',
+    label: 'When dry spots show',
+    note: 'from when the bark has set, each 40 min; darker bark, later',
+  },
+  { value: 'twice', label: 'Once or twice', note: 'a little colour for little time' },
+] as const satisfies readonly { value: SpraySchool | 'never'; label: string; note: string }[];
+
+const SAUCE_OPTIONS = [
+  { value: 'no', label: 'None' },
+  { value: 'yes', label: 'Sauced', note: '15 min before the end' },
+] as const;
+
 export function Wrap({ meat }: MeatChoiceProps) {
   const change = useChangeMeat(meat);
   const units = useSettings((s) => s.units);
@@ -144,8 +188,34 @@ export function Wrap({ meat }: MeatChoiceProps) {
             value={meat.wrapWhen}
             onChange={(id) => change({ wrapWhen: id })}
           />
+          <Subhead>At the end</Subhead>
+          <Choice
+            label="At the end"
+            options={BARE_OPTIONS}
+            value={meat.bare ? 'bare' : 'stays'}
+            onChange={(v) => change({ bare: v === 'bare' })}
+          />
         </>
       )}
+      <Subhead>Spray</Subhead>
+      <Choice
+        label="Spray"
+        options={SPRAY_OPTIONS}
+        value={meat.spray ?? 'never'}
+        onChange={(v) => change({ spray: v === 'never' ? null : v })}
+      />
+      {meat.wrap === 'none' || meat.bare ? (
+        <>
+          <Subhead>Sauce</Subhead>
+          <Choice
+            label="Sauce"
+            columns={2}
+            options={SAUCE_OPTIONS}
+            value={meat.sauce ? 'yes' : 'no'}
+            onChange={(v) => change({ sauce: v === 'yes' })}
+          />
+        </>
+      ) : null}
     </>
   );
 }

@@ -1,9 +1,20 @@
 /** Choices around a meat: how it is prepared, where it rests, when and on which pit. */
-import { cutOf, epochOf, localOf, MINUTE_MS, usualRest, type RestWhere } from '@ostrin/core';
+import {
+  cutOf,
+  epochOf,
+  fromC,
+  localOf,
+  MINUTE_MS,
+  toC,
+  USUAL_RESTS,
+  usualRest,
+  type RestWhere,
+} from '@ostrin/core';
 import type { PitRecord } from '@ostrin/contract/types';
-import { capital } from '@ostrin/wording';
+import { capital, temperatureWords } from '@ostrin/wording';
 import { usualPit } from '../store/request';
 import { usePlanDraft } from '../store/planDraft';
+import { useSettings } from '../store/settings';
 import { Choice, Stepper } from '../ui/Choice';
 import { Note } from '../ui/Notice';
 import { Subhead } from '../ui/Title';
@@ -41,8 +52,8 @@ const INJECTED = [
 const RESTS: readonly { value: RestWhere; note: string }[] = [
   { value: 'tented', note: 'a quarter of an hour or more' },
   { value: 'cool-box', note: 'in towels; an hour, keeps for several' },
-  { value: 'warmer', note: 'at 68 C (154 F); keeps for many hours' },
-  { value: 'oven', note: 'at 70 C (158 F); keeps for many hours' },
+  { value: 'warmer', note: 'kept moist; keeps for many hours' },
+  { value: 'oven', note: 'at its lowest; keeps for many hours' },
   { value: 'counter', note: 'wrapped; half an hour' },
   { value: 'open', note: 'ten minutes' },
 ];
@@ -84,13 +95,44 @@ export function BeforeAndAfter({ meat }: MeatChoiceProps) {
         label="Rested"
         options={RESTS.map((r) => ({ ...r, label: capital(REST_NAMES[r.value]) }))}
         value={meat.rest ?? usualRest(cutOf(meat.cut)).where}
-        onChange={(r) => change({ rest: r })}
+        onChange={(r) => change({ rest: r, restC: null })}
       />
+      <HoldingHeat meat={meat} />
       <Note>
         The longer it can be held, the earlier it may be ready, and the surer it is on time.
       </Note>
       <Eaten meat={meat} />
     </>
+  );
+}
+
+/** What an oven or a warmer can be set to, C: lower it is not held safely, higher it goes on cooking. */
+const HOLDING_C = { low: 60, high: 95 };
+
+/** The lowest that the user's own oven or warmer does. */
+function HoldingHeat({ meat }: MeatChoiceProps) {
+  const change = useChangeMeat(meat);
+  const units = useSettings((s) => s.units);
+  if (meat.rest !== 'oven' && meat.rest !== 'warmer') return null;
+  const c = meat.restC ?? USUAL_RESTS[meat.rest].atC;
+  const set = (to: number): void =>
+    change({ restC: Math.min(HOLDING_C.high, Math.max(HOLDING_C.low, to)) });
+  return (
+    <Stepper
+      label="Set to"
+      shown={temperatureWords(c, units)}
+      onStep={(by) => set(c + by)}
+      canDown={c > HOLDING_C.low}
+      canUp={c < HOLDING_C.high}
+      typed={{
+        value: Math.round(fromC(c, units.temperature)),
+        onType: (v) => set(toC(v, units.temperature)),
+      }}
+      ends={{
+        low: 'Under that it is not held hot.',
+        high: 'Over that it goes on cooking.',
+      }}
+    />
   );
 }
 

@@ -1,6 +1,13 @@
 /** Choices about a pit: which one, what it burns, how hot it is held, and who watches it. */
-import { PRESETS, WOODS, presetOf, sugarCaution } from '@ostrin/core';
-import { capital, cautionWords, fireChoiceWords, temperatureWords } from '@ostrin/wording';
+import { fromC, presetOf, PRESETS, spanFromK, sugarCaution, toC, WOODS } from '@ostrin/core';
+import {
+  capital,
+  cautionWords,
+  fireChoiceWords,
+  spanWords,
+  temperatureWords,
+  woodStrengthWords,
+} from '@ostrin/wording';
 import type { PitRecord } from '@ostrin/contract/types';
 import { useState } from 'react';
 import { TextInput } from 'react-native';
@@ -10,8 +17,10 @@ import { fireOf, firesOf } from '../store/fires';
 import { usualPit, type DraftPit } from '../store/request';
 import { useSettings } from '../store/settings';
 import {
+  BAND_K,
   FEEDS,
   PACES,
+  PIT_C,
   SMOKE_WOODS,
   usePlanDraft,
   WATCHES,
@@ -119,8 +128,12 @@ export function Fire({ pitId, fire, preset }: { pitId: string; fire: DraftFire; 
       <Subhead>Wood</Subhead>
       <Choice
         label="Wood"
-        columns={3}
-        options={SMOKE_WOODS.map((w) => ({ value: w, label: capital(WOODS[w].name) }))}
+        columns={2}
+        options={SMOKE_WOODS.map((w) => ({
+          value: w,
+          label: capital(WOODS[w].name),
+          note: woodStrengthWords(w),
+        }))}
         value={fire.species}
         onChange={(w) => change(pitId, { species: w })}
       />
@@ -140,8 +153,30 @@ export function Pace({ at: { pit, fire } }: { at: DraftPit }) {
     163: 'the fastest; no sugar in the rub',
   };
   const sugar = sugarCaution(fire.pitC);
+  const { temperature } = units;
+  const set = (c: number): void =>
+    changeFire(pit.id, { pitC: Math.min(PIT_C.high, Math.max(PIT_C.low, c)) });
+  const step = 1 / spanFromK(1, temperature);
+  const bandK = fire.bandC ?? BAND_K.usual;
+  const setBand = (k: number): void =>
+    changeFire(pit.id, { bandC: Math.min(BAND_K.high, Math.max(BAND_K.low, k)) });
   return (
     <>
+      <Stepper
+        label="Pit"
+        shown={temperatureWords(fire.pitC, units)}
+        onStep={(by) => set(fire.pitC + by * step)}
+        canDown={fire.pitC > PIT_C.low}
+        canUp={fire.pitC < PIT_C.high}
+        typed={{
+          value: Math.round(fromC(fire.pitC, temperature)),
+          onType: (v) => set(toC(v, temperature)),
+        }}
+        ends={{
+          low: 'Cooler than that meat lies too long at heats where germs grow.',
+          high: 'Hotter than that is grilling, and no fire is planned for it here.',
+        }}
+      />
       <Choice
         label="Pit temperature"
         options={PACES.map((c) => ({
@@ -150,8 +185,25 @@ export function Pace({ at: { pit, fire } }: { at: DraftPit }) {
           note: notes[c],
         }))}
         value={fire.pitC}
-        onChange={(c) => changeFire(pit.id, { pitC: c })}
+        onChange={set}
       />
+      <Subhead>How far it may stray</Subhead>
+      <Stepper
+        label="Band"
+        shown={`± ${spanWords(bandK, units)}`}
+        onStep={(by) => setBand(bandK + by * step)}
+        canDown={bandK > BAND_K.low}
+        canUp={bandK < BAND_K.high}
+        typed={{
+          value: Math.round(spanFromK(bandK, temperature)),
+          onType: (v) => setBand(v / spanFromK(1, temperature)),
+        }}
+        ends={{
+          low: 'No fire of wood or charcoal is held closer than that.',
+          high: 'Wider than that is no pace any more.',
+        }}
+      />
+      <Note>A wider band means fewer moves and longer sleep; a closer one costs both.</Note>
       {sugar ? <Note>{cautionWords(sugar, units)}</Note> : null}
     </>
   );

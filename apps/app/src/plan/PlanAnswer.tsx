@@ -11,6 +11,7 @@ import { BuildFire as WholeFire, SetVents as AllVents } from './BuildFire';
 import { CompareVariants } from './CompareVariants';
 import { Jobs as AllJobs } from './Jobs';
 import { PlanStrip } from './PlanStrip';
+import { Preparation } from './Preparation';
 import { TakeAlong } from './TakeAlong';
 import { useStaggered } from './useStaggered';
 
@@ -64,15 +65,17 @@ export function Answer({ plan, settled, others }: Props) {
           <View className="gap-6 flex-1">
             <Cautions plan={jobs.plan} />
             <Jobs plan={jobs.plan} />
+            <Preparation plan={jobs.plan} />
           </View>
         </View>
       ) : (
         <>
+          <Cautions plan={jobs.plan} />
+          <Jobs plan={jobs.plan} />
+          <Preparation plan={jobs.plan} />
           <BuildFire plan={fire.part} />
           <SetVents plan={vents.part} />
           <Expected plan={strip.part} />
-          <Cautions plan={jobs.plan} />
-          <Jobs plan={jobs.plan} />
           <Watch plan={around.plan} />
           <Shopping plan={around.plan} />
           <Risks plan={around.plan} />

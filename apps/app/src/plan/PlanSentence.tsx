@@ -13,6 +13,7 @@ import {
   fireChoiceWords,
   massWords,
   schoolWords,
+  spanWords,
   temperatureWords,
 } from '@ostrin/wording';
 import type { PitRecord } from '@ostrin/contract/types';
@@ -22,7 +23,7 @@ import { isCommonPit } from '../store/commonPit';
 import { fireOf } from '../store/fires';
 import { requestOf, draftPitsOf, type DraftPit } from '../store/request';
 import { useSettings } from '../store/settings';
-import { WINDS, type DraftFire, type DraftMeat, type PlanDraft } from '../store/planDraft';
+import { BAND_K, WINDS, type DraftFire, type DraftMeat, type PlanDraft } from '../store/planDraft';
 import { useDeferredDraft } from '../store/useDeferredDraft';
 import { lazyComponent } from '../ui/lazyComponent';
 import { clockAndDay } from '../ui/words';
@@ -82,7 +83,11 @@ function fireWords(preset: string, fire: DraftFire): string {
 const wrapWords = (meat: DraftMeat, units: Units): string =>
   meat.wrap === 'none'
     ? 'left unwrapped'
-    : `wrapped in ${WRAPS[meat.wrap].name} ${schoolWords(meat.wrapWhen, units)}`;
+    : `wrapped in ${WRAPS[meat.wrap].name} ${schoolWords(meat.wrapWhen, units)}${meat.bare ? ', bare at the end' : ''}`;
+
+/** What else is done to it on the grate. */
+const careWords = ({ spray, sauce, wrap, bare }: DraftMeat): string =>
+  [spray ? ', sprayed' : '', sauce && (wrap === 'none' || bare) ? ', sauced' : ''].join('');
 
 /** Opens the sheet behind a word. */
 type Opening = (field: OpenedField) => void;
@@ -118,7 +123,11 @@ function MeatWords({ meat, count, number, last, onOpen }: MeatWordsProps) {
         after=","
         onPress={ask('mass')}
       />
-      <Word label={wrapWords(meat, units)} says={say('Wrap')} onPress={ask('wrap')} />
+      <Word
+        label={`${wrapWords(meat, units)}${careWords(meat)}`}
+        says={say('Wrap')}
+        onPress={ask('wrap')}
+      />
       <Plain>until</Plain>
       <Word label={doneWords(meat, units)} says={say('Done')} after="," onPress={ask('done')} />
       <Word
@@ -166,7 +175,7 @@ function PitWords({ at: { pit, fire }, number, last, onOpen }: PitWordsProps) {
       <Word label={fireWords(preset.id, fire)} says={say('Fire')} after="," onPress={ask('fire')} />
       <Plain>held at</Plain>
       <Word
-        label={temperatureWords(fire.pitC, units)}
+        label={`${temperatureWords(fire.pitC, units)}${fire.bandC && fire.bandC !== BAND_K.usual ? ` ± ${spanWords(fire.bandC, units)}` : ''}`}
         says={say('Pit')}
         after={last ? '.' : ';'}
         onPress={ask('pace')}

@@ -189,6 +189,8 @@ function People() {
         onStep={(by) => set(people + by)}
         canDown={people > PEOPLE_RANGE[0]}
         canUp={people < PEOPLE_RANGE[1]}
+        typed={{ value: people, onType: (n) => set(Math.round(n)) }}
+        ends={{ low: 'One eats at least.', high: 'More than one table: plan it in parts.' }}
       />
       <Choice
         label="People"

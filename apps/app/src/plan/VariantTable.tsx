@@ -30,7 +30,7 @@ export function VariantTable({ plan, rows, units }: Props) {
         ),
       )}
       <SmallText>
-        {`Late: when each is lit at its own time. ${wide ? 'Lit then' : 'Lit when this plan is'}: when it is lit at ${clockOf(plan.lightAt)} all the same.`}
+        {`Late: with the coals in at its own time. ${wide ? 'Lit then' : 'Lit when this plan is'}: with the coals in at ${clockOf(plan.lightAt)} all the same.`}
       </SmallText>
     </>
   );
@@ -70,7 +70,7 @@ function VariantCard({ row, units }: { row: PlanVariant; units: Units }) {
         <Paragraph>{row.problem}</Paragraph>
       ) : (
         <>
-          <Paragraph>{`Light ${clockAndDay(row.lightAt)}, ready ${clockOf(row.ready[0])}–${clockOf(row.ready[1])}, cooks ${spanOfTime(row.cookMin)}.`}</Paragraph>
+          <Paragraph>{`Coals in ${clockAndDay(row.lightAt)}, ready ${clockOf(row.ready[0])}–${clockOf(row.ready[1])}, cooks ${spanOfTime(row.cookMin)}.`}</Paragraph>
           <SmallText>
             {[
               `${massWords(row.fuelKg, units)} of fuel`,
@@ -99,7 +99,7 @@ const COLUMNS: readonly {
   width: number;
   of: (r: PlanVariant, u: Units) => string;
 }[] = [
-  { head: 'Light', width: 96, of: (r) => clockAndDay(r.lightAt) },
+  { head: 'Coals in', width: 96, of: (r) => clockAndDay(r.lightAt) },
   { head: 'Ready', width: 120, of: (r) => `${clockOf(r.ready[0])}–${clockOf(r.ready[1])}` },
   { head: 'Fuel', width: 84, of: (r, u) => massWords(r.fuelKg, u) },
   { head: 'Cost', width: 68, of: (r) => r.cost?.toFixed(2) ?? '–' },

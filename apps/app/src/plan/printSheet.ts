@@ -123,7 +123,7 @@ export function sheetHtml(plan: Plan, title: string): string {
         `${cutOf(plan.request.meats[i]!.cut).name} ready ${clockOf(r.p10)} to ${clockOf(r.p90)}`,
     )
     .join('; ');
-  const head = `Light ${plan.lightAt.replace('T', ' ')}. ${ready}.`;
+  const head = `Coals in ${plan.lightAt.replace('T', ' ')}. ${ready}.`;
   const fit = (of: readonly Section[]) =>
     pointsFor([{ text: head }, ...piecesOf(of), { text: SAFETY }]);
   // A table too long for one page keeps what is done and when, and leaves out how.

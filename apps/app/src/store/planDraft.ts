@@ -6,6 +6,7 @@ import {
   type RequestMeat,
   type RestWhere,
   type SchoolId,
+  type SpraySchool,
   USUAL_CHUNK_WOOD,
   WOODS,
   type WoodId,
@@ -33,10 +34,17 @@ export interface DraftMeat {
   wrap: WrapId;
   /** When to wrap. */
   wrapWhen: SchoolId;
+  /** Bared again at the end; left out by older drafts, as the next two. */
+  bare?: boolean;
+  /** How it is sprayed; null: never. */
+  spray?: SpraySchool | null;
+  sauce?: boolean;
   /** Core at which it is done, C; null: when it probes tender. */
   doneC: number | null;
   /** Where it rests; null: as is usual for the cut. */
   rest: RestWhere | null;
+  /** What its oven or warmer is set to, C; null or left out: as usual. */
+  restC?: number | null;
   prepare: NonNullable<RequestMeat['prepare']> | null;
   frozen: boolean;
   injected: boolean;
@@ -56,6 +64,8 @@ export interface DraftFire {
   fireId: string | null;
   species: WoodId;
   pitC: number;
+  /** How far the pit may stray, K; left out: the usual band. */
+  bandC?: number;
   /** How often splits are fed, min; null or left out: as holds the pit best. */
   everyMin?: number | null;
 }
@@ -112,6 +122,9 @@ export const CHANCES = [
 ] as const;
 /** Paces on offer: slow, steady, fast. */
 export const PACES = [107, 113, 121, 127, 135, 150, 163] as const;
+/** A pit is held at so much at least and at most, C, and may stray by so much, K. */
+export const PIT_C = { low: 95, high: 200 };
+export const BAND_K = { low: 4, usual: 8, high: 25 };
 /** How often splits may be fed, min. */
 export const FEEDS = [15, 20, 30, 45, 60] as const;
 /** Woods on offer: all that the engine knows. */
@@ -127,7 +140,9 @@ export const WINDS = [
 ] as const;
 
 /** What changes with the cut: a usual piece of it, cooked the usual way. */
-export function withCut(id: string): Pick<DraftMeat, 'cut' | 'massKg' | 'wrap' | 'doneC' | 'rest'> {
+export function withCut(
+  id: string,
+): Pick<DraftMeat, 'cut' | 'massKg' | 'wrap' | 'doneC' | 'rest' | 'restC'> {
   const cut = cutOf(id);
   const done = usualDone(cut);
   return {
@@ -136,6 +151,7 @@ export function withCut(id: string): Pick<DraftMeat, 'cut' | 'massKg' | 'wrap' |
     wrap: usualWrap(cut),
     doneC: 'coreC' in done ? done.coreC : 'plateC' in done ? done.plateC : null,
     rest: null,
+    restC: null,
   };
 }
 
@@ -266,6 +282,12 @@ export function stepMass(cut: Cut, massKg: number, by: -1 | 1): number {
   const [low, high] = cut.massRange;
   const step = massStep(cut);
   return Math.min(high, Math.max(low, roundTo(massKg + by * step, step)));
+}
+
+/** A mass that was typed, weighed as finely as its cut is and within its sensible range, kg. */
+export function withinMass(cut: Cut, kg: number): number {
+  const [low, high] = cut.massRange;
+  return Math.min(high, Math.max(low, roundTo(kg, 0.05)));
 }
 
 /** A handful of masses across the cut's sensible range. */

@@ -1,5 +1,6 @@
 /** Between the draft and the request document, both ways. */
 import {
+  BARE_LAST_MIN,
   type Request,
   type RequestMeat,
   type RequestPit,
@@ -18,6 +19,7 @@ import {
 import type { PitRecord, Shelf } from '@ostrin/contract/types';
 import { fireOf, firesOf } from './fires';
 import {
+  BAND_K,
   newMeat,
   USUAL_FIRE,
   WATCHES,
@@ -27,7 +29,6 @@ import {
 } from './planDraft';
 import { dayAndNight, weatherOf } from './weather';
 
-const BAND_C = 8;
 const WEEK_MS = 7 * 86_400_000;
 /** One pit of the table with what is cooked on it. */
 export interface DraftPit {
@@ -77,7 +78,7 @@ export function requestPit(pit: PitRecord, wish: DraftFire): RequestPit {
       species: wish.species,
       ...(fuel === 'splits' && wish.everyMin ? { everyMin: wish.everyMin } : {}),
     },
-    pace: { pitC: wish.pitC, bandC: BAND_C },
+    pace: { pitC: wish.pitC, bandC: wish.bandC ?? BAND_K.usual },
   };
 }
 
@@ -94,7 +95,13 @@ function requestMeat(meat: DraftMeat, pit: PitRecord): RequestMeat {
     wrap:
       meat.wrap === 'none'
         ? { with: 'none' }
-        : { with: meat.wrap, when: { ...WRAP_SCHOOLS[meat.wrapWhen] } },
+        : {
+            with: meat.wrap,
+            when: { ...WRAP_SCHOOLS[meat.wrapWhen] },
+            ...(meat.bare ? { bareLastMin: BARE_LAST_MIN } : {}),
+          },
+    ...(meat.spray ? { spray: meat.spray } : {}),
+    ...(meat.sauce ? { sauce: true } : {}),
     done: doneOf(meat),
     rest: requestRest(meat),
     ...(meat.prepare ? { prepare: meat.prepare } : {}),
@@ -106,9 +113,9 @@ function requestMeat(meat: DraftMeat, pit: PitRecord): RequestMeat {
 /** Where and how long it rests: as is usual for its cut where that is the place. */
 function requestRest(meat: DraftMeat): RequestMeat['rest'] {
   const usual = usualRest(cutOf(meat.cut));
-  return meat.rest && meat.rest !== usual.where
-    ? { where: meat.rest, ...USUAL_RESTS[meat.rest] }
-    : usual;
+  if (!meat.rest || meat.rest === usual.where) return usual;
+  const rest = { where: meat.rest, ...USUAL_RESTS[meat.rest] };
+  return 'atC' in rest && meat.restC ? { ...rest, atC: meat.restC } : rest;
 }
 
 /** The request of a draft, with what is on the shelf, in a yard so high above the sea, m; it must have a pit. */
@@ -168,6 +175,7 @@ export function draftOf(request: Request, yard: readonly PitRecord[]): PlanDraft
       fireId: known?.id ?? null,
       species: species ?? USUAL_FIRE.species,
       pitC: p.pace.pitC,
+      bandC: p.pace.bandC,
       everyMin: everyMin ?? null,
     };
   }
@@ -202,8 +210,12 @@ function draftMeatOf(
     pieces: m.pieces ?? null,
     wrap: m.wrap.with,
     wrapWhen: wrapSchoolOf(m.wrap.when) ?? usual.wrapWhen,
+    bare: m.wrap.bareLastMin !== undefined,
+    spray: m.spray ?? null,
+    sauce: m.sauce ?? false,
     doneC: 'coreC' in m.done ? m.done.coreC : 'plateC' in m.done ? m.done.plateC : null,
     rest: same ? null : m.rest.where,
+    restC: m.rest.atC ?? null,
     prepare: m.prepare ?? null,
     frozen: m.frozen ?? false,
     injected: m.injected ?? false,

@@ -14,6 +14,7 @@ import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
 import { Button } from '../ui/Button';
+import { Checklist } from '../ui/Checklist';
 import { useLayout } from '../ui/layout';
 import { Sheet } from '../ui/Sheet';
 import { doJob } from './actions';
@@ -123,7 +124,7 @@ export function JobCard(props: Props) {
           />
         </View>
         <View className="flex-1">
-          <Button tall label="Why?" onPress={() => setWhy(true)} />
+          <Button tall label={job.checklist ? 'How?' : 'Why?'} onPress={() => setWhy(true)} />
         </View>
       </View>
       {wide ? null : (
@@ -143,6 +144,7 @@ export function JobCard(props: Props) {
       {why ? (
         <Sheet title={job.inWords} onClose={() => setWhy(false)}>
           <Text className="font-sans text-ink text-[16px] leading-[23px]">{job.detail}</Text>
+          {job.checklist ? <Checklist {...job.checklist} /> : null}
           <Text className="font-sans text-ink text-[16px] leading-[23px]">
             {jobReason(job, plan, forecast, units)}
           </Text>

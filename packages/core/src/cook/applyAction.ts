@@ -22,7 +22,7 @@ import {
   unwrapCookingPiece,
   wrapCookingPiece,
 } from './cookingPiece';
-import { charcoalKg, type Action, type AddFuel } from '../scenario/actions';
+import { LOOK_LID_S, charcoalKg, type Action, type AddFuel } from '../scenario/actions';
 
 /** A split pre-warmed on the hot firebox: skin and core, K, and what is left of its skin's water (common practice). */
 const PREWARMED_SPLIT = { skinK: 500, coreK: 345, waterLeft: 0.03 };
@@ -45,6 +45,28 @@ export function applyAction(cook: Cook, action: Action): void {
   cook.stepS = 2;
 }
 
+/** Opens the lid for so long from now on, s, or longer where it is open already. */
+function openLid(cook: Cook, pit: PitState, seconds: number): void {
+  flare(cook, pit);
+  pit.lidOpen = true;
+  cook.lidUntilS = Math.max(cook.lidUntilS, cook.timeS + seconds);
+}
+
+/**
+ * Tells what was done to a piece by its rules; spraying and brushing, which the rules only ask for, are done here, with the
+ * lid open meanwhile: that is a part of them and not told apart.
+ */
+export function treatByRule(cook: Cook, asked: readonly Action[]): void {
+  for (const action of asked) {
+    if (action.do !== 'spritz' && action.do !== 'sauce') {
+      cook.happened.push(action);
+      continue;
+    }
+    if (cook.pit) openLid(cook, cook.pit, LOOK_LID_S);
+    applyAction(cook, action);
+  }
+}
+
 function applyToPit(cook: Cook, pit: PitState, action: Action): void {
   switch (action.do) {
     case 'set-vents':
@@ -52,9 +74,7 @@ function applyToPit(cook: Cook, pit: PitState, action: Action): void {
       pit.exhaustFraction = action.exhaustFraction;
       break;
     case 'lid-open':
-      flare(cook, pit);
-      pit.lidOpen = true;
-      cook.lidUntilS = Math.max(cook.lidUntilS, cook.timeS + action.seconds);
+      openLid(cook, pit, action.seconds);
       break;
     case 'door':
       if (action.openFraction > pit.doorFraction + 0.3 && pit.parameters.doorCm2 > 0)
@@ -100,7 +120,7 @@ function applyToMeat(cook: Cook, action: Extract<Action, { meat: string }>): voi
       wrapCookingPiece(cooking, action.with, atMin, action.liquidKg);
       break;
     case 'unwrap':
-      unwrapCookingPiece(cooking);
+      unwrapCookingPiece(cooking, atMin);
       break;
     case 'move':
       cooking.gratePlace = action.to;
@@ -113,7 +133,9 @@ function applyToMeat(cook: Cook, action: Extract<Action, { meat: string }>): voi
       moveToOven(cooking, action.atC);
       break;
     case 'spritz':
-      if (cooking.stage === 'on') spritzPiece(cooking.piece);
+      if (cooking.stage !== 'on') break;
+      spritzPiece(cooking.piece);
+      cooking.result.sprayedAtMin.push(Math.round(atMin));
       break;
     case 'turn':
       // One-dimensional meat has no sides: turning is logged, and evens out what is not modelled.

@@ -15,7 +15,7 @@ import { emptyFoodLoad } from '../pit/assembleHeat';
 import { PLACES, type Place } from '../pit/layout';
 import { requireFinite } from '../quantity/finite';
 import { celsius, kelvin } from '../quantity/units';
-import { applyAction } from './applyAction';
+import { applyAction, treatByRule } from './applyAction';
 import { createThermostatFan, stepThermostatFan } from '../control/thermostatFan';
 import {
   createCookingPiece,
@@ -144,7 +144,7 @@ export function advance(cook: Cook, untilMin: number): Cook {
     }
     closeLidAndDoorWhenDue(cook);
     if (cook.timeS >= cook.nextMin * 60 - 1e-6) {
-      for (const g of cook.pieces) cook.happened.push(...endPieceMinute(g, cook.nextMin));
+      for (const g of cook.pieces) treatByRule(cook, endPieceMinute(g, cook.nextMin));
       endPitMinute(cook);
       if (cook.nextMin % every === 0) {
         for (const g of cook.pieces) recordPiece(g);

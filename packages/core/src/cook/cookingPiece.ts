@@ -46,6 +46,7 @@ export function createCookingPiece(
     restUntilMin: Infinity,
     stalled: false,
     coreHistory: [],
+    progress: null,
     smokeUptake: 0,
     sauceSetAtKg: null,
     result: emptyMeatResult(spec.id),
@@ -76,16 +77,17 @@ export function wrapCookingPiece(
   liquidKg?: number,
 ): void {
   if (wrapWith === 'none') {
-    unwrapCookingPiece(cooking);
+    unwrapCookingPiece(cooking, atMin);
     return;
   }
   wrapPiece(cooking.piece, wrapWith, liquidKg ?? (wrapWith === 'pan' ? USUAL_LIQUID_KG : 0));
   cooking.result.wrappedAtMin ??= atMin;
 }
 
-/** Unwraps a piece: its bark firms up. */
-export function unwrapCookingPiece(cooking: CookingPiece): void {
+/** Unwraps a piece: its bark firms up. Where it is to be bare at the end, that time begins now. */
+export function unwrapCookingPiece(cooking: CookingPiece, atMin: number): void {
   wrapPiece(cooking.piece, 'none');
+  if (cooking.spec.wrap?.bareLastMin !== undefined) cooking.result.baredAtMin ??= atMin;
 }
 
 /** Brushes sauce on; `pitC` is the air it will set in. */
@@ -116,8 +118,9 @@ export function endPieceMinute(g: CookingPiece, atMin: number): Action[] {
     wrapCookingPiece(g, wrapWith, atMin, liquidKg);
     done.push({ atMin, do: 'wrap', meat: spec.id, with: wrapWith });
   }
+  if (g.stage === 'on') done.push(...treatmentDue(g, atMin, core));
   const cooking = g.stage === 'on' || g.stage === 'oven';
-  if (cooking && r.doneAtMin === null && isDone(g, core)) {
+  if (cooking && r.doneAtMin === null && isDone(g, atMin, core)) {
     r.doneAtMin = atMin;
     if (r.safeAtMin === null) addCaution(r, NOT_SAFE[safetyKindOf(piece, spec.injected)]);
     if (spec.rest) {
@@ -128,6 +131,44 @@ export function endPieceMinute(g: CookingPiece, atMin: number): Action[] {
   trackSafety(g, core);
   if (g.stage === 'resting' && atMin >= g.restUntilMin) g.stage = 'off';
   return done;
+}
+
+/** What the rules of a piece on the grate ask for this minute: to bare it again, which is done, to spray it or to brush it. */
+function treatmentDue(g: CookingPiece, atMin: number, core: number): Action[] {
+  const { spec, piece, result: r } = g;
+  const leftMin = minutesLeft(g, atMin, core);
+  const { bareLastMin } = spec.wrap ?? {};
+  const meat = spec.id;
+  if (bareLastMin !== undefined && piece.wrap !== 'none' && leftMin <= bareLastMin) {
+    unwrapCookingPiece(g, atMin);
+    return [{ atMin, do: 'unwrap', meat }];
+  }
+  if (piece.wrap !== 'none') return [];
+  if (spec.sauce && r.saucedAtMin === null && leftMin <= spec.sauce.lastMin) {
+    r.saucedAtMin = atMin;
+    return [{ atMin, do: 'sauce', meat }];
+  }
+  return isSprayDue(g, atMin) ? [{ atMin, do: 'spritz', meat }] : [];
+}
+
+/** Sprayed only once its bark has set, and not any more once it was wrapped. */
+function isSprayDue({ spec, piece, result: r }: CookingPiece, atMin: number): boolean {
+  if (!spec.spray || r.wrappedAtMin !== null || bark(piece) < 1) return false;
+  const { everyMin, most = Infinity } = spec.spray;
+  return r.sprayedAtMin.length < most && atMin - (r.sprayedAtMin.at(-1) ?? -Infinity) >= everyMin;
+}
+
+/** Minutes until it is done: of its bare time, or at the pace of the last minute; Infinity where it stands still. */
+function minutesLeft(g: CookingPiece, atMin: number, core: number): number {
+  const { done, wrap } = g.spec;
+  const { baredAtMin } = g.result;
+  if (baredAtMin !== null) return baredAtMin + wrap!.bareLastMin! - atMin;
+  if (!done) return Infinity;
+  const [now, end] = 'coreC' in done ? [core, done.coreC] : [tenderness(g.piece), 1];
+  const before = g.progress;
+  g.progress = now;
+  const pace = before === null ? 0 : now - before;
+  return pace > 0 ? (end - now) / pace : Infinity;
 }
 
 function isWrapDue(cooking: CookingPiece, atMin: number, core: number): boolean {
@@ -156,9 +197,12 @@ export function moveToOven(cooking: CookingPiece, atC: number): void {
   cooking.rest = startRest('oven', atC);
 }
 
-function isDone(cooking: CookingPiece, core: number): boolean {
+/** As it is called done; a piece that was bared again is as good as done then, and comes off when that time is over. */
+function isDone(cooking: CookingPiece, atMin: number, core: number): boolean {
   const d = cooking.spec.done;
   if (!d) return false;
+  const { baredAtMin } = cooking.result;
+  if (baredAtMin !== null && atMin - baredAtMin >= cooking.spec.wrap!.bareLastMin!) return true;
   return 'coreC' in d ? core >= d.coreC : tenderness(cooking.piece) >= 1;
 }
 

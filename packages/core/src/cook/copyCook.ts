@@ -27,6 +27,9 @@ export function copyCook(cook: Cook): Cook {
       result: {
         ...emptyMeatResult(result.id),
         wrappedAtMin: result.wrappedAtMin,
+        sprayedAtMin: [...result.sprayedAtMin],
+        saucedAtMin: result.saucedAtMin,
+        baredAtMin: result.baredAtMin,
         stall: result.stall,
         doneAtMin: result.doneAtMin,
         tenderAtMin: result.tenderAtMin,

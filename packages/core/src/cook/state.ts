@@ -54,6 +54,8 @@ export interface CookingPiece {
   stalled: boolean;
   /** What its probe read in the last minutes, C. */
   coreHistory: { atMin: number; c: number }[];
+  /** How far it was a minute ago, in what it is called done by: middle, C, or tenderness; null before that. */
+  progress: number | null;
   /** Smoke taken up, gram-minutes per m3 weighed by the wood's strength and by how well it sticks. */
   smokeUptake: number;
   /** Water evaporated at which the sauce brushed on has set, kg; null without sauce. */

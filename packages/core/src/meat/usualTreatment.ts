@@ -38,6 +38,18 @@ function sameCondition(a: object, b: object): boolean {
   return key in b && (b as Record<string, unknown>)[key] === value;
 }
 
+/** The schools of spraying: from when the bark has set, so often, and how many times at most (common practice). */
+export const SPRAY_SCHOOLS = {
+  'dry-spots': { everyMin: 40 },
+  twice: { everyMin: 60, most: 2 },
+} as const;
+export type SpraySchool = keyof typeof SPRAY_SCHOOLS;
+
+/** Sauce goes on so long before the end, min: it sets, and its sugar does not burn (common practice 10-15). */
+export const SAUCE_LAST_MIN = 15;
+/** A wrapped piece is bared again for so long, min (common practice 20-30). */
+export const BARE_LAST_MIN = 25;
+
 /** Thinner than this a piece is through before wrapping pays, and rests minutes, not hours; mm. */
 const THIN_MM = 45;
 

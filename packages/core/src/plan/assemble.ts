@@ -17,6 +17,7 @@ import type { Plan, Ready } from './document/plan';
 import type { TunedPolicy } from './fire/tunePolicy';
 import { windowOf } from './jobs/job';
 import { plannedFireOf, plannedVentsOf } from './jobs/plannedFire';
+import { preparationOf } from './jobs/preparation';
 import { shoppingOf } from './jobs/shopping';
 import { watchOf } from './jobs/watch';
 import type { PlannedPit, PlanClock } from './plannedPit';
@@ -172,6 +173,7 @@ export function assemble(
       pit: cook.setup.pit.id,
       ...policyDocument({ ...cook.policy, untilMin: Math.round(latestEndMin(cook)) }),
     })),
+    preparation: preparationOf(request, amounts),
     jobs: jobs.map(({ clockMin: _, ...job }) => job),
     watch: watchOf(jobs, request.crew ?? [], clock.zeroMs, clock.zone),
     shopping: list,

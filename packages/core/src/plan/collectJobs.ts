@@ -96,13 +96,14 @@ function servingJobs(
     const main = id === 'serve';
     const rawKg = meats.reduce((sum, i) => sum + amounts[i]!.trimmedKg, 0);
     const min = Math.round((ms - zeroMs) / MINUTE_MS);
+    const cuts = meats.map((n) => request.meats[n]!.cut);
     return {
       id,
       atMin: main ? Math.max(min, Math.round(lastOff) + 10) : min,
       do: 'serve',
       facts: main
-        ? { kind: 'serve', people: request.people, rawKg }
-        : { kind: 'serve-course', cuts: meats.map((n) => request.meats[n]!.cut), rawKg },
+        ? { kind: 'serve', people: request.people, cuts, rawKg }
+        : { kind: 'serve-course', cuts, rawKg },
       logs: [],
     };
   });

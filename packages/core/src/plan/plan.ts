@@ -1,5 +1,5 @@
 /** Plans a meal backwards from its serving time: every pit of the request, and what it all needs. */
-import { FRIDGE_C, USUAL_WRAP_WHEN } from '../meat/usualTreatment';
+import { FRIDGE_C, SAUCE_LAST_MIN, SPRAY_SCHOOLS, USUAL_WRAP_WHEN } from '../meat/usualTreatment';
 import { epochOf, MINUTE_MS } from '../quantity/time';
 import { requestedMassKg, piecesPerMeat } from './request/amount';
 import { servedMs, wantedWindow } from './schedule/schedule';
@@ -126,6 +126,8 @@ function pieceTarget(
       meat.wrap.with === 'none'
         ? undefined
         : { ...meat.wrap, when: meat.wrap.when ?? USUAL_WRAP_WHEN },
+    spray: meat.spray && SPRAY_SCHOOLS[meat.spray],
+    sauce: meat.sauce ? { lastMin: SAUCE_LAST_MIN } : undefined,
     done: undefined,
     rest: meat.rest,
   };

@@ -25,7 +25,7 @@ export const NOT_SAFE = {
 } as const satisfies Record<string, CautionId>;
 
 /** From here on sugar darkens quickly, and burns, C (common practice). */
-const SUGAR_C = { browns: 135, burns: 150 };
+export const SUGAR_C = { browns: 135, burns: 150 };
 
 /** The caution for sugar in a rub or a sauce in air of `pitC`; null where there is none. */
 export function sugarCaution(pitC: number): CautionId | null {

@@ -55,6 +55,9 @@ export type Happening = Action | { atMin: number; do: 'flare' | 'pan-dry' | 'fir
 /** How long a lid stays open for putting meat on, wrapping or feeding, s (common practice). */
 export const USUAL_LID_S = 60;
 
+/** How long it stays open for a look, a spray or a brush, s (common practice). */
+export const LOOK_LID_S = 30;
+
 /** Splits put on. */
 export const isSplits = (a: Happening): a is { atMin: number } & AddFuel =>
   a.do === 'add-fuel' && a.fuel === 'splits';

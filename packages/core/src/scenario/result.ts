@@ -26,6 +26,10 @@ export interface MeatResult {
   smokeTaken: (number | null)[];
   /** When it was first wrapped, min after lighting; null when never. */
   wrappedAtMin: number | null;
+  /** When it was sprayed, brushed with sauce and bared by its rules, min after lighting. */
+  sprayedAtMin: number[];
+  saucedAtMin: number | null;
+  baredAtMin: number | null;
   /** When it stalled, min after lighting; null when it did not. */
   stall: { fromMin: number; toMin: number } | null;
   /** When it was done, min after lighting; null when not. */

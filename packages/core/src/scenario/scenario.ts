@@ -29,8 +29,15 @@ export interface MeatSpec {
   injected?: boolean;
   /** A probe went in before the face was hot: it carried what was on the face inside. */
   probedEarly?: boolean;
-  /** Left out `when`: wrapped by hand only. `liquidKg` goes into a boat or pan. */
-  wrap?: { with: WrapId; when?: WrapWhen; liquidKg?: number };
+  /**
+   * Left out `when`: wrapped by hand only. `liquidKg` goes into a boat or pan. Bared again about `bareLastMin` before it
+   * is done, min, so that its bark firms up.
+   */
+  wrap?: { with: WrapId; when?: WrapWhen; liquidKg?: number; bareLastMin?: number };
+  /** Sprayed while it is bare: from when its bark has set, so often, at most so many times. */
+  spray?: { everyMin: number; most?: number };
+  /** Brushed with sauce about so long before it is done, min. */
+  sauce?: { lastMin: number };
   /** When it is done. */
   done?: { coreC: number } | { tender: true };
   /** `atC` of a warmer or an oven. */

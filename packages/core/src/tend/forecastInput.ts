@@ -11,10 +11,13 @@ import { feltTender, smokeLooks } from './looks';
 /** Likely cooks behind a forecast. */
 const MEMBERS = 12;
 
-/** What jobs do, at their minutes. A pit is shut down, or its fan switched off, once its meat is off, and not by the clock. */
+/** Spraying, brushing and baring go by rules of the piece; a pit is shut down once its meat is off, and not by the clock. */
+const LEFT_OUT = new Set<PlanJob['do']>(['shut-down', 'spritz', 'sauce', 'unwrap']);
+
+/** What jobs do, at their minutes. */
 export const actionsOfJobs = (jobs: readonly PlanJob[]): Action[] =>
   jobs
-    .filter((j) => j.do !== 'shut-down')
+    .filter((j) => !LEFT_OUT.has(j.do))
     .flatMap((j) => j.logs.map((a) => ({ ...a, atMin: j.atMin })));
 
 /** What the core needs to look ahead from `now`; `lit` is when the fire was lit, `piece` the one that is asked about. */

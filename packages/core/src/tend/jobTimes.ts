@@ -25,7 +25,7 @@ export interface DueJob {
   ms: number;
 }
 
-const JOBS_THAT_FOLLOW_THE_MEAT = new Set(['check', 'off', 'shut']);
+const JOBS_THAT_FOLLOW_THE_MEAT = new Set(['check', 'off', 'shut', 'bare', 'sauce']);
 
 /**
  * Where a job stands on the cook's clock: counted from the real lighting once it is lit, moved with the forecast when
@@ -55,8 +55,9 @@ function readyShiftMs(plan: JobPlan, forecast: JobClock['forecast']): number {
 /** A look at the pit that nobody took for so long is no job any more, min. */
 const LOOK_EXPIRES_MIN = 30;
 
-/** Whether a job is only a look at the pit, with a move of a vent where one is due. */
-const isLook = (job: PlanJob): boolean => job.id.startsWith('trim-');
+/** Whether a job is only a look at the pit or the meat, with a small thing to do where it is due. */
+const isLook = (job: PlanJob): boolean =>
+  job.id.startsWith('trim-') || job.do === 'spritz' || job.do === 'turn';
 
 /**
  * Jobs still to do with their times, the next one first. What must come before the fire is lit stands in the order of

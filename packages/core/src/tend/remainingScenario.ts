@@ -1,6 +1,6 @@
 /** A planned cook as it really goes: what was done is done, what lies ahead is still planned. */
 import type { Action } from '../scenario/actions';
-import type { Scenario } from '../scenario/scenario';
+import type { MeatSpec, Scenario } from '../scenario/scenario';
 
 /** What is known of a cook under way. */
 export interface CookInProgress {
@@ -24,9 +24,13 @@ export function remainingScenario({ scenario, done, ahead, nowMin }: CookInProgr
     // Wrapping and taking off are the cook's own acts now; only what still lies ahead may be assumed.
     meats: scenario.meats.map((m) => ({
       ...m,
-      wrap: wrapped.has(m.id) || !wrapAhead ? undefined : m.wrap,
+      wrap: wrapped.has(m.id) || !wrapAhead ? onlyBared(m.wrap) : m.wrap,
     })),
     actions: [...done, ...later.filter((a) => a.do !== 'wrap' && a.do !== 'meat-off')],
     everyMin: 1,
   };
 }
+
+/** What is left of a wrap that is done, or left out: that it is bared again. */
+const onlyBared = (wrap: MeatSpec['wrap']): MeatSpec['wrap'] =>
+  wrap?.bareLastMin === undefined ? undefined : { with: wrap.with, bareLastMin: wrap.bareLastMin };

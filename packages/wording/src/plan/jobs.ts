@@ -10,8 +10,19 @@ import {
 } from '@ostrin/core';
 import { charcoalWords, layWords, lightWords, splitWords } from '../fires';
 import { PLACEMENT_WORDS, REST_WORDS } from '../places';
-import { countWords, massWords, spanOfTime, temperatureWords } from '../quantities';
+import { countWords, massWords, spanOfTime, spanWords, temperatureWords } from '../quantities';
 import { settingWords, ventedPit } from '../vents';
+import {
+  afterOffList,
+  doneSigns,
+  kitList,
+  servingList,
+  shutDownList,
+  wrapHow,
+  wrapSigns,
+  type Checklist,
+} from './checklists';
+import { firstMoveWords } from './moves';
 import { fetchWords } from './shopping';
 
 /** What a job says. */
@@ -20,6 +31,8 @@ export interface JobWords {
   inWords: string;
   /** How it is done, in a sentence or two. */
   detail: string;
+  /** What to go through at it. */
+  checklist?: Checklist;
 }
 
 const piecesName = ({ cut, pieces }: { cut: string; pieces: number }): string =>
@@ -35,6 +48,7 @@ export function jobWords(facts: JobFacts, pit: RequestPit, units: Units): JobWor
       return {
         inWords: facts.fire.arrangement === 'snake' ? 'Lay the snake' : 'Build the fire',
         detail: layWords(pit, facts.fire, facts.loadKg, units),
+        checklist: kitList(facts.kit),
       };
     case 'light':
       return {
@@ -58,7 +72,7 @@ export function jobWords(facts: JobFacts, pit: RequestPit, units: Units): JobWor
     case 'trim':
       return {
         inWords: 'Look at the pit',
-        detail: `If it stands off ${at(facts.targetC)}: ${setting(facts.intake, facts.exhaust)}. If not, leave it.`,
+        detail: `By now it may want ${setting(facts.intake, facts.exhaust).toLowerCase()}. Over ${at(facts.targetC + facts.bandC)}: ${firstMoveWords(ventedPit(pit), facts.moves.high)} Under ${at(facts.targetC - facts.bandC)}: ${firstMoveWords(ventedPit(pit), facts.moves.low)} Between them, leave it.`,
       };
     case 'feed':
       return feedWords(facts, pit, units);
@@ -67,6 +81,7 @@ export function jobWords(facts: JobFacts, pit: RequestPit, units: Units): JobWor
         inWords: facts.underFan ? 'Fan off, everything shut' : 'Shut both vents',
         detail:
           'What is not burnt goes out and is saved for the next fire. Ash stays hot for days.',
+        checklist: shutDownList(facts, pit, units),
       };
     case 'shop':
       return {
@@ -119,32 +134,71 @@ function meatJobWords(facts: MeatFacts, pit: RequestPit, units: Units): JobWords
     case 'meat-on':
       return {
         inWords: `Put the ${piecesName(facts)} on`,
-        detail: `In clean smoke, ${PLACEMENT_WORDS[ventedPit(pit).preset.traits.meatPlacement]}. Straight from the fridge.`,
+        detail: `In clean smoke, ${PLACEMENT_WORDS[ventedPit(pit).preset.traits.meatPlacement]}. Straight from the fridge.${leaveShutWords(facts.barkMin)}`,
+      };
+    case 'spray':
+      return {
+        inWords: facts.first
+          ? `First look at the ${piecesName(facts)}: spray`
+          : `Look at the ${piecesName(facts)}: spray`,
+        detail:
+          facts.school === 'twice'
+            ? 'A mist all over, and shut again.'
+            : 'Only where it is dry; where it still shines, leave it and shut again.',
+      };
+    case 'bare':
+      return {
+        inWords: `Open the ${piecesName(facts)}`,
+        detail: `Open away from you: the steam burns. Out of the ${WRAPS[facts.with].name} for the last ${spanOfTime(facts.minutes)}, so that the bark firms up. Keep the juice.`,
+      };
+    case 'sauce':
+      return {
+        inWords: `Brush the ${piecesName(facts)} with sauce`,
+        detail:
+          'A thin coat; it sets in 10 to 15 min. No sweet sauce over a sweet rub in high heat.',
+      };
+    case 'turn-grate':
+      return {
+        inWords: 'Turn the grate by a quarter',
+        detail:
+          'The fire has walked on: the meat lies across from it again, and the lid vent over the meat.',
+      };
+    case 'swap-ends':
+      return {
+        inWords: 'Swap the ends',
+        detail: `The end at the fire runs about ${spanWords(facts.hotterK, units)} hotter: turn each piece, and let those at the two ends change places.`,
       };
     case 'wrap':
       return {
         inWords: `${facts.with === 'boat' ? 'Set' : 'Wrap'} the ${piecesName(facts)} in ${WRAPS[facts.with].name}`,
-        detail: wrapWhenWords(facts.when, units),
+        detail: `${wrapWhenWords(facts.when, units)} ${wrapHow(facts, units)}`,
+        checklist: wrapSigns(facts, units),
       };
     case 'check':
       return {
         inWords: `${'tender' in facts.done ? 'Start probing' : 'Look at the middle of'} the ${piecesName(facts)}`,
         detail: doneWords(facts.done, facts.plateC, units),
+        checklist: doneSigns(facts, units),
       };
-    case 'meat-off':
+    case 'meat-off': {
+      const checklist = afterOffList(facts, units);
       return {
         inWords: `Take the ${piecesName(facts)} off to rest`,
         detail: `At least ${spanOfTime(facts.rest.minutes)} ${REST_WORDS[facts.rest.where]}.${facts.rest.where === 'cool-box' ? ` Under ${at(HOLD_ABOVE_C)} held meat is not held any more.` : ''}`,
+        ...(checklist ? { checklist } : {}),
       };
+    }
     case 'serve':
       return {
         inWords: `Serve ${countWords(facts.people, 'person', 'people')}`,
         detail: `${massWords(facts.rawKg, units)} went on.`,
+        checklist: servingList(facts.cuts),
       };
     case 'serve-course':
       return {
         inWords: `Serve the ${facts.cuts.map((c) => cutOf(c).short).join(' and ')}`,
         detail: `${massWords(facts.rawKg, units)} went on.`,
+        checklist: servingList(facts.cuts),
       };
     case 'season':
       return {
@@ -165,6 +219,12 @@ function meatJobWords(facts: MeatFacts, pit: RequestPit, units: Units): JobWords
       };
   }
 }
+
+/** How long nobody looks: a bark that is not set comes off, and every look costs minutes. */
+const leaveShutWords = (barkMin: number | null): string =>
+  barkMin === null || barkMin < 20
+    ? ''
+    : ` No look for about ${spanOfTime(15 * Math.round(barkMin / 15))}: the bark has to set.`;
 
 /** How a piece shows that it is done, as a sentence; `plateC`: what it climbs to while it rests, C, where that was asked for. */
 export const doneWords = (

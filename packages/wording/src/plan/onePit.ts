@@ -74,6 +74,7 @@ export function onePit(plan: Plan, pitId: string): Plan {
     vents: plan.vents.filter((v) => v.pit === pitId),
     grates: plan.grates.filter((g) => g.pit === pitId),
     guides: plan.guides.filter((g) => g.pit === pitId),
+    preparation: plan.preparation?.filter((p) => meats.some((m) => m.id === p.meat)),
     jobs,
     watch: watchOf(clocked, request.crew ?? [], litMs, zone),
     shopping: list.map((s) => shoppingWords(s, units)),

@@ -18,6 +18,7 @@ import { temperatureWords } from '../quantities';
 import { settingWords, ventedPit } from '../vents';
 import { jobWords } from './jobs';
 import { firstMoveWords } from './moves';
+import { preparationWords } from './preparation';
 import { problemWords } from './problems';
 import { riskWords, wayOutWords } from './risks';
 import { shoppingWords } from './shopping';
@@ -43,6 +44,7 @@ export function wordPlan(figures: PlanFigures): Plan {
       ...job,
       ...jobWords(facts, pitOf(job.pit), units),
     })),
+    preparation: figures.preparation.map((p) => preparationWords(p, units)),
     shopping: figures.shopping.map((s) => shoppingWords(s, units)),
     risks: figures.risks.map((r) => riskWords(r, ventedPit(pitOf(r.pit)), units)),
     planB: figures.planB.map((way) => wayOutWords(way, units)),

@@ -83,7 +83,7 @@ export function markdownOf(plan: Plan, title: string): string {
   const cell = (text: string): string => plainMarkdown(text).replaceAll('|', '/');
   return [
     `# ${plainMarkdown(title)}`,
-    `Serve ${countWords(plan.request.people, 'person', 'people')} at ${plan.serveAt.slice(11)} on ${day}. Light at ${plan.lightAt.slice(11)} (${plan.lightAt.slice(0, 10)}).`,
+    `Serve ${countWords(plan.request.people, 'person', 'people')} at ${plan.serveAt.slice(11)} on ${day}. Coals in at ${plan.lightAt.slice(11)} (${plan.lightAt.slice(0, 10)}).`,
     '## Ready',
     list(
       plan.ready.map((r, i) => {
@@ -100,6 +100,10 @@ export function markdownOf(plan: Plan, title: string): string {
     ...plan.fires.flatMap((f) => [
       ...ofPit(plan, f.pit),
       list(plan.vents.filter((v) => v.pit === f.pit).map(ventLine)),
+    ]),
+    ...(plan.preparation ?? []).flatMap((p) => [
+      `## ${plainMarkdown(capital(p.heading))}`,
+      list(p.lines),
     ]),
     '## Jobs',
     '| Time | What | How |\n|---|---|---|\n' +

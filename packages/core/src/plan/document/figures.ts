@@ -3,12 +3,15 @@
  * from them, in the user's units and the pit's own vents.
  */
 import type { CharcoalId, FuelId, WoodId } from '../../fuel/catalogue';
+import type { SpraySchool } from '../../meat/usualTreatment';
 import type { WrapId } from '../../meat/wraps';
 import type { CautionId } from '../../safety/cautions';
 import type { FireSpec } from '../../fire/fireSpec';
 import type { RestWhere } from '../../meat/rest';
 import type { Feeding, Plan, PlannedFire, PlanJob, PlanVents } from './plan';
 import type { WrapWhen } from '../../scenario/scenario';
+import type { KitId } from '../jobs/kit';
+import type { PreparationFigures } from '../jobs/preparation';
 
 /** The first move when a pit settles off its target. */
 export type FirstMove =
@@ -29,7 +32,7 @@ interface Pieces {
 
 /** What a job is about; temperatures in C, masses in kg, openings 0 to 1. */
 export type JobFacts =
-  | { kind: 'lay-fire'; fire: FireSpec; loadKg: number }
+  | { kind: 'lay-fire'; fire: FireSpec; loadKg: number; kit: KitId[] }
   | { kind: 'light'; fire: FireSpec }
   | {
       kind: 'bring-up';
@@ -40,7 +43,15 @@ export type JobFacts =
       exhaust: number;
     }
   | { kind: 'hold'; intake: number; exhaust: number; closeAtC: number; targetC: number }
-  | { kind: 'trim'; intake: number; exhaust: number; targetC: number }
+  /** The setting expected by then, and what to try first where the pit stands high or low all the same. */
+  | {
+      kind: 'trim';
+      intake: number;
+      exhaust: number;
+      targetC: number;
+      bandC: number;
+      moves: { high: FirstMove; low: FirstMove };
+    }
   | {
       kind: 'feed';
       split: { kg: number; species?: WoodId } | null;
@@ -50,20 +61,29 @@ export type JobFacts =
       /** Only wanted where the meat is slow. */
       ifSlow: boolean;
     }
-  | { kind: 'shut-down'; underFan: boolean }
-  | ({ kind: 'meat-on' } & Pieces)
-  | ({ kind: 'wrap'; with: WrapId; when: WrapWhen } & Pieces)
+  /** `leftKg`: charcoal that should be left over. */
+  | { kind: 'shut-down'; underFan: boolean; leftKg: number }
+  /** `barkMin`: its bark sets so long after it went on, min; null where it never does. */
+  | ({ kind: 'meat-on'; barkMin: number | null } & Pieces)
+  | ({ kind: 'spray'; first: boolean; school: SpraySchool } & Pieces)
+  /** Bared again for so many minutes. */
+  | ({ kind: 'bare'; with: WrapId; minutes: number } & Pieces)
+  | ({ kind: 'sauce' } & Pieces)
+  | { kind: 'turn-grate' }
+  /** The end at the fire is hotter by so much, K. */
+  | { kind: 'swap-ends'; hotterK: number }
+  | ({ kind: 'wrap'; with: WrapId; when: WrapWhen; liquidKg: number | null } & Pieces)
   /** `plateC`: what it climbs to while it rests; null where nobody asked for it. */
   | ({ kind: 'check'; done: { coreC: number } | { tender: true }; plateC: number | null } & Pieces)
-  | ({ kind: 'meat-off'; rest: { where: RestWhere; minutes: number } } & Pieces)
-  | { kind: 'serve'; people: number; rawKg: number }
+  | ({ kind: 'meat-off'; wrap: WrapId; rest: { where: RestWhere; minutes: number } } & Pieces)
+  | { kind: 'serve'; people: number; cuts: string[]; rawKg: number }
   | { kind: 'serve-course'; cuts: string[]; rawKg: number }
   | ({ kind: 'season'; thick: boolean } & Pieces)
   | ({ kind: 'salt'; brine: boolean; hours: number } & Pieces)
   | ({ kind: 'thaw'; hours: number } & Pieces)
   | { kind: 'shop'; fetch: ShoppingFigures[] };
 
-export interface JobFigures extends Omit<PlanJob, 'inWords' | 'detail'> {
+export interface JobFigures extends Omit<PlanJob, 'inWords' | 'detail' | 'checklist'> {
   /** Its figures, by kind. */
   facts: JobFacts;
 }
@@ -203,8 +223,18 @@ export type WayOut = 'hold-wrapped' | 'serve-sooner' | 'wrap-now' | 'pit-hotter'
 /** A plan without its sentences. */
 export interface PlanFigures extends Omit<
   Plan,
-  'jobs' | 'fires' | 'vents' | 'shopping' | 'risks' | 'planB' | 'problems' | 'cautions'
+  | 'jobs'
+  | 'fires'
+  | 'vents'
+  | 'shopping'
+  | 'risks'
+  | 'planB'
+  | 'problems'
+  | 'cautions'
+  | 'preparation'
 > {
+  /** What is done to each meat before it goes on. */
+  preparation: PreparationFigures[];
   /** The jobs. */
   jobs: JobFigures[];
   /** The fires, one for each pit. */

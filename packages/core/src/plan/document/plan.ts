@@ -21,6 +21,8 @@ export interface PlanJob {
   inWords: string;
   /** How it is done, in a sentence or two. */
   detail: string;
+  /** What to go through at it: what to have at hand, what to look for, in which order. */
+  checklist?: { heading: string; items: string[] };
   /** What "done" writes into the log; several lines when one job is several moves. */
   logs: PlanLog[];
   /** For jobs that depend on the cook: the 8-in-10 span, minutes after lighting. */
@@ -239,6 +241,8 @@ export interface Plan {
   grates: GratePlan[];
   /** How each fire is held, for whoever tends it: its settings, what a move is worth, how it is fed. */
   guides: (PolicyDocument & { pit: string })[];
+  /** What is done to each meat before it goes on; left out by older documents. */
+  preparation?: { meat: string; heading: string; lines: string[] }[];
   /** The jobs. */
   jobs: PlanJob[];
   /** When somebody has to be there. */

@@ -4,6 +4,10 @@ import { type Action, USUAL_LID_S, charcoalKg } from '../../scenario/actions';
 import { lastOffMin, type JobDraft } from './job';
 import type { PitPlan } from '../schedule/pitPlan';
 import type { PlanLog } from '../document/plan';
+import type { RequestMeat } from '../request/types';
+import { firstMove } from '../fire/firstMove';
+import { kitOf } from './kit';
+import { plannedFireOf } from './plannedFire';
 
 /** Time to lay a fire, and to get charcoal glowing, min (common practice 15-20 for the coals). */
 const LAYING_MIN = 40;
@@ -32,7 +36,7 @@ export interface OffTimes {
 }
 
 /** Laying, lighting, vents and feeding, up to the minute everything is off. */
-export function fireJobs(plan: PitPlan, off: OffTimes): JobDraft[] {
+export function fireJobs(plan: PitPlan, off: OffTimes, meats: readonly RequestMeat[]): JobDraft[] {
   const { setup, scenario, policy, fuelLoadKg: loadKg } = plan;
   const fire = scenario.fire!;
   const { intake, exhaust } = policy.up;
@@ -43,7 +47,7 @@ export function fireJobs(plan: PitPlan, off: OffTimes): JobDraft[] {
       id: 'lay',
       atMin: -LAYING_MIN,
       do: 'lay-fire',
-      facts: { kind: 'lay-fire', fire, loadKg },
+      facts: { kind: 'lay-fire', fire, loadKg, kit: kitOf(plan, meats) },
       logs: [],
     },
     { id: 'chimney', atMin: -CHIMNEY_MIN, do: 'light', facts: { kind: 'light', fire }, logs: [] },
@@ -85,6 +89,7 @@ function feedAndVentJobs(plan: PitPlan, { firstMin, lastMin }: OffTimes): JobDra
   const jobs: JobDraft[] = [];
   let fed = 0;
   let moved = 0;
+  let before: VentMove | null = null;
   for (const [atMin, actions] of actionsByMinute(plan, lastMin)) {
     if (actions.some((a) => a.do === 'add-fuel')) {
       fed += 1;
@@ -92,21 +97,29 @@ function feedAndVentJobs(plan: PitPlan, { firstMin, lastMin }: OffTimes): JobDra
       jobs.push(feedJob(plan, actions, fed, !plan.setup.onSplits && atMin >= firstMin));
     }
     const vents = actions.find((a) => told.has(a)) as VentMove | undefined;
-    if (vents) jobs.push(ventJob(plan, vents, moved++));
+    if (!vents) continue;
+    jobs.push({ ...ventJob(plan, vents, before), ...(moved > 0 ? { id: `trim-${moved}` } : {}) });
+    before = vents;
+    moved += 1;
   }
   return jobs;
 }
 
 /** The first move closes the vents down to hold; a later one is a look: the thermometer says whether it is needed. */
-function ventJob({ setup, policy }: PitPlan, vents: VentMove, moved: number): JobDraft {
-  const targetC = setup.pit.pace.pitC;
+function ventJob(plan: PitPlan, vents: VentMove, before: VentMove | null): JobDraft {
+  const { setup, policy } = plan;
+  const { pitC: targetC, bandC } = setup.pit.pace;
   const { atMin, intakeFraction: intake, exhaustFraction: exhaust } = vents;
-  if (moved > 0) {
+  if (before) {
+    // What is tried first is told from where the vents stand until then.
+    const now = { intake: before.intakeFraction, exhaust: before.exhaustFraction };
+    const held = { setup, policy: { ...policy, hold: now } };
+    const moves = { high: firstMove(held, bandC), low: firstMove(held, -bandC) };
     return {
-      id: `trim-${moved}`,
+      id: 'trim',
       atMin,
       do: 'check',
-      facts: { kind: 'trim', intake, exhaust, targetC },
+      facts: { kind: 'trim', intake, exhaust, targetC, bandC, moves },
       logs: [],
     };
   }
@@ -159,7 +172,7 @@ export function shutJob(plan: PitPlan, lastMin: number): JobDraft {
     id: 'shut',
     atMin: lastMin + 5,
     do: 'shut-down',
-    facts: { kind: 'shut-down', underFan },
+    facts: { kind: 'shut-down', underFan, leftKg: plannedFireOf(plan).leftKg },
     logs: [
       underFan
         ? { do: 'fan', on: false }

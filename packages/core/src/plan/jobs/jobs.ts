@@ -1,6 +1,7 @@
 /** The jobs of a plan: what to do, when, as codes and figures, and what "done" writes into the log. */
 import { fireJobs, shutJob } from './fireJobs';
 import { lastOffMin, windowOf, type JobDraft } from './job';
+import { turnJobs } from './careJobs';
 import { meatJobs } from './meatJobs';
 import type { PitPlan } from '../schedule/pitPlan';
 import type { RequestMeat } from '../request/types';
@@ -15,8 +16,9 @@ export function jobsAt(
   const last = lastOffMin(plan);
   const off = { firstMin: Math.max(...plan.readyMin.map((r) => windowOf(r)[0])), lastMin: last };
   const drafts = [
-    ...fireJobs(plan, off),
+    ...fireJobs(plan, off, meats),
     ...meats.flatMap((m, i) => meatJobs(plan, m, i, pieces[i]!)),
+    ...turnJobs(plan, meats),
     shutJob(plan, last),
   ];
   return drafts

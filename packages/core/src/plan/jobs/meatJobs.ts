@@ -3,6 +3,7 @@ import { USUAL_LID_S } from '../../scenario/actions';
 import { p10p50p90 } from '../../quantity/statistics';
 import type { RequestMeat } from '../request/types';
 import type { PitPlan } from '../schedule/pitPlan';
+import { barkSetsAfterMin, careJobs } from './careJobs';
 import { windowOf, type JobDraft } from './job';
 
 /** Everything that is done with one piece, or so many alike. `i` is its place among the meats of the pit. */
@@ -16,13 +17,14 @@ export function meatJobs(plan: PitPlan, meat: RequestMeat, i: number, pieces: nu
       id: id('meat-on'),
       atMin: plan.onMin[i]!,
       do: 'meat-on',
-      facts: { kind: 'meat-on', cut, pieces },
+      facts: { kind: 'meat-on', cut, pieces, barkMin: barkSetsAfterMin(plan, i) },
       logs: [
         { do: 'lid-open', seconds: USUAL_LID_S },
         { do: 'meat-on', meat: meat.id },
       ],
     },
   ];
+  jobs.push(...careJobs(plan, meat, i, pieces, id));
   const wraps = plan.wrapMin[i]!.filter(Number.isFinite);
   const wrapWith = meat.wrap.with;
   if (wraps.length > 0 && wrapWith !== 'none') {
@@ -32,7 +34,14 @@ export function meatJobs(plan: PitPlan, meat: RequestMeat, i: number, pieces: nu
       atMin: w50,
       spanMin: [w10, w90],
       do: 'wrap',
-      facts: { kind: 'wrap', cut, pieces, with: wrapWith, when: plan.targets[i]!.spec.wrap!.when! },
+      facts: {
+        kind: 'wrap',
+        cut,
+        pieces,
+        with: wrapWith,
+        when: plan.targets[i]!.spec.wrap!.when!,
+        liquidKg: meat.wrap.liquidKg ?? null,
+      },
       logs: [
         { do: 'lid-open', seconds: USUAL_LID_S },
         { do: 'wrap', meat: meat.id, with: wrapWith },
@@ -62,6 +71,7 @@ export function meatJobs(plan: PitPlan, meat: RequestMeat, i: number, pieces: nu
         kind: 'meat-off',
         cut,
         pieces,
+        wrap: wrapWith,
         rest: { where: meat.rest.where, minutes: meat.rest.minutes },
       },
       logs: [{ do: 'meat-off', meat: meat.id }],

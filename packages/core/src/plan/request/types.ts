@@ -3,6 +3,7 @@ import type { Weather, WeatherFromHour } from '../../air/weather';
 import type { ArrangementId } from '../../fire/fireSpec';
 import type { RestWhere } from '../../meat/rest';
 import type { FuelId, WoodId } from '../../fuel/catalogue';
+import type { SpraySchool } from '../../meat/usualTreatment';
 import type { WrapId } from '../../meat/wraps';
 import type { CookerParameters } from '../../pit/parameters';
 import type { Place } from '../../pit/layout';
@@ -64,7 +65,13 @@ export interface RequestMeat {
     with: WrapId;
     when?: { coreC: number } | { barkSet: true } | { stalled: true } | { atMin: number };
     liquidKg?: number;
+    /** Bared again about so long before it is done, min: its bark firms up. */
+    bareLastMin?: number;
   };
+  /** Sprayed once its bark has set: when dry spots show, or twice; never when left out. */
+  spray?: SpraySchool;
+  /** Brushed with sauce towards the end. */
+  sauce?: boolean;
   /** The middle when it is taken off, probe tender, or the middle on the plate after its rest, C. */
   done: { coreC: number } | { tender: true } | { plateC: number };
   /** Where it rests and for how long, min. */

@@ -1,0 +1,46 @@
+/** What has to be at hand before a fire is lit: only what this plan uses. */
+import type { RequestMeat } from '../request/types';
+import type { PitPlan } from '../schedule/pitPlan';
+
+export type KitId =
+  | 'lighter'
+  | 'chimney'
+  | 'tongs'
+  | 'gloves'
+  | 'paper'
+  | 'foil'
+  | 'pan'
+  | 'thermometers'
+  | 'water'
+  | 'ash-bin'
+  | 'second-bag'
+  | 'dry-splits'
+  | 'cool-box'
+  | 'spray'
+  | 'sauce';
+
+/** The kit of one pit's part of a plan. */
+export function kitOf({ setup, scenario }: PitPlan, meats: readonly RequestMeat[]): KitId[] {
+  const { arrangement } = scenario.fire!;
+  const wraps = meats.map((m) => m.wrap.with);
+  const when = (is: boolean, ...kit: KitId[]): KitId[] => (is ? kit : []);
+  return [
+    'lighter',
+    // What glows in its own place is lit there.
+    ...when(arrangement !== 'bowl' && arrangement !== 'hopper', 'chimney'),
+    'tongs',
+    'gloves',
+    'thermometers',
+    ...when(setup.parameters.waterKg > 0, 'water'),
+    ...when(wraps.includes('paper'), 'paper'),
+    ...when(wraps.includes('foil') || wraps.includes('boat'), 'foil'),
+    ...when(wraps.includes('pan'), 'pan'),
+    ...when(
+      meats.some((m) => m.rest.where === 'cool-box'),
+      'cool-box',
+    ),
+    ...when(setup.onSplits, 'dry-splits'),
+    ...when(!setup.onSplits && setup.preset.traits.canTopUp, 'second-bag'),
+    'ash-bin',
+  ];
+}

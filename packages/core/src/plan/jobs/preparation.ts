@@ -1,0 +1,98 @@
+/** What is done to a piece before it goes on: a card for each meat, as codes and figures (common practice; see meat/handling). */
+import { cutOf } from '../../meat/cuts';
+import { handlingOf, MEMBRANE_STAYS_FROM_C, type TrimId } from '../../meat/handling';
+import type { CookerTraits } from '../../pit/preset';
+import { presetOf } from '../../pit/catalogue';
+import { sugarCaution, type CautionId } from '../../safety/cautions';
+import { footprintOf } from '../grate/grate';
+import { requestedMassKg } from '../request/amount';
+import type { Amount, Request, RequestMeat } from '../request/types';
+
+/** Which way the fat cap lies: towards where the heat comes from. */
+export type FatSide = 'up' | 'down' | 'up-thick-end-to-fire';
+
+/** The card of one meat. Masses in kg of one piece, lengths in m. */
+export interface PreparationFigures {
+  /** The meat, by its id. */
+  meat: string;
+  /** Its cut. */
+  cut: string;
+  /** Number of pieces. */
+  pieces: number;
+  /** One piece as it goes on, trimmed. */
+  massKg: number;
+  /** Raw as bought, all pieces: low and high. */
+  rawKg: [number, number];
+  /** Share of the raw piece that trimming takes: low and high. */
+  trimFraction: readonly [number, number];
+  /** Fat left on, mm; null where there is no cap. */
+  fatLeftMm: number | null;
+  trim: readonly TrimId[];
+  /** The membrane of ribs: none; stays; off; or may stay on, at this heat. */
+  membrane: 'none' | 'stays' | 'off' | 'may-stay';
+  /** Whether the cut-offs are cooked apart, as an early treat. */
+  treat: boolean;
+  /** As it lies on the grate. */
+  lengthM: number;
+  widthM: number;
+  /** Salt: g for a kg and for one piece; null where none is added. */
+  salt: { gPerKg: number; g: number; when: 'overnight' | 'hour' | 'in-brine' } | null;
+  /** Injected: ml for a kg and for one piece; null where it is not. */
+  inject: { mlPerKg: number; ml: number } | null;
+  /** What sugar in the rub does at the heat of its pit; null where nothing. */
+  sugar: CautionId | null;
+  fatSide: FatSide | null;
+}
+
+/** Where the heat comes from in a cooker decides which way the fat cap lies (common practice). */
+export function fatSideOf({ sideFirebox, reverseFlow, meatPlacement }: CookerTraits): FatSide {
+  if (sideFirebox) return reverseFlow ? 'down' : 'up-thick-end-to-fire';
+  // Beside a fire in the same bowl it comes back from the lid; from under a deflector, a pan or a plate it rises.
+  return meatPlacement === 'away-from-fire' ? 'up' : 'down';
+}
+
+/** The cards of a request, one for each meat; `amounts` in the same order. */
+export const preparationOf = (request: Request, amounts: readonly Amount[]): PreparationFigures[] =>
+  request.meats.map((meat, i) => cardOf(request, meat, amounts[i]!));
+
+function cardOf(request: Request, meat: RequestMeat, amount: Amount): PreparationFigures {
+  const pit = request.pits.find((p) => p.id === meat.pit) ?? request.pits[0]!;
+  const { pitC } = pit.pace;
+  const cut = cutOf(meat.cut);
+  const how = handlingOf(meat.cut);
+  const massKg = requestedMassKg(meat);
+  const { lengthM, widthM } = footprintOf(meat.cut, massKg, meat.thicknessMm);
+  return {
+    meat: meat.id,
+    cut: meat.cut,
+    pieces: amount.pieces,
+    massKg,
+    rawKg: amount.rawKg,
+    trimFraction: cut.trimRange,
+    fatLeftMm: how.fatLeftMm,
+    trim: how.trim,
+    membrane: how.membrane === 'off' && pitC >= MEMBRANE_STAYS_FROM_C ? 'may-stay' : how.membrane,
+    treat: how.treat,
+    lengthM,
+    widthM,
+    salt: how.saltGPerKg === null ? null : saltOf(how.saltGPerKg, how.saltWithinHour, meat, massKg),
+    inject:
+      meat.injected && how.injectMlPerKg !== null
+        ? { mlPerKg: how.injectMlPerKg, ml: how.injectMlPerKg * massKg }
+        : null,
+    sugar: sugarCaution(pitC),
+    fatSide: how.fatLeftMm === null ? null : fatSideOf(presetOf(pit.cooker.preset).traits),
+  };
+}
+
+/** What is salted ahead waits for the night; a brine brings its own. */
+function saltOf(
+  gPerKg: number,
+  withinHour: boolean,
+  { prepare }: RequestMeat,
+  massKg: number,
+): PreparationFigures['salt'] {
+  const when =
+    prepare === 'brine' ? 'in-brine' : withinHour || prepare === 'season' ? 'hour' : 'overnight';
+  return { gPerKg, g: gPerKg * massKg, when };
+}

@@ -1,0 +1,156 @@
+/** What is done to a piece by hand: its card, spraying, baring, brushing, turning, and their jobs. */
+import {
+  actionsOfJobs,
+  CUTS,
+  handlingOf,
+  plan,
+  preparationOf,
+  remainingScenario,
+  simulate,
+  type PlanFigures,
+  type Request,
+  type RequestMeat,
+} from '../src/internals';
+import { held, request } from './scenarios';
+
+const NOW = Date.UTC(2027, 4, 12, 12);
+const wish = (meat: Partial<RequestMeat>, part: Partial<Request> = {}): Request => {
+  const usual = request();
+  return { ...usual, ...part, meats: [{ ...usual.meats[0]!, ...meat }] };
+};
+const pitWith = (preset: string, pitC: number): Request['pits'] => [
+  {
+    ...request().pits[0]!,
+    cooker: { preset, overrides: {} },
+    fire: { fuel: 'lump' },
+    pace: { pitC, bandC: 8 },
+  },
+];
+
+describe('what is done to a piece by its rules', () => {
+  const cook = (meat: Parameters<typeof held>[1]) =>
+    simulate({ ...held(121, meat), untilMin: 900, everyMin: 1 }).meats[0]!;
+
+  it('sprays it only once its bark has set, so far apart, and not once it is wrapped', () => {
+    const m = cook({
+      done: { coreC: 90 },
+      spray: { everyMin: 40 },
+      wrap: { with: 'paper', when: { coreC: 76 } },
+    });
+    expect(m.sprayedAtMin.length).toBeGreaterThan(0);
+    expect(m.bark[m.sprayedAtMin[0]!]).toBeGreaterThanOrEqual(0.99);
+    for (let i = 1; i < m.sprayedAtMin.length; i++) {
+      expect(m.sprayedAtMin[i]! - m.sprayedAtMin[i - 1]!).toBeGreaterThanOrEqual(40);
+    }
+    expect(m.sprayedAtMin.at(-1)!).toBeLessThan(m.wrappedAtMin!);
+  });
+
+  it('makes it wait: a sprayed piece is later, and one sprayed twice is sprayed no more', () => {
+    const done = { coreC: 90 };
+    const [never, dry, twice] = [undefined, { everyMin: 40 }, { everyMin: 60, most: 2 }].map(
+      (spray) => cook({ done, spray }),
+    );
+    expect(dry!.doneAtMin!).toBeGreaterThan(never!.doneAtMin!);
+    expect(twice!.sprayedAtMin).toHaveLength(2);
+    expect(never!.sprayedAtMin).toEqual([]);
+  });
+
+  it('bares it and brushes it shortly before it is done', () => {
+    const wrap = { with: 'foil', when: { coreC: 72 }, bareLastMin: 25 } as const;
+    const m = cook({ done: { coreC: 92 }, wrap, sauce: { lastMin: 15 } });
+    expect(m.doneAtMin! - m.baredAtMin!).toBeGreaterThan(10);
+    expect(m.doneAtMin! - m.baredAtMin!).toBeLessThanOrEqual(25);
+    expect(m.saucedAtMin!).toBeGreaterThan(m.baredAtMin!);
+    expect(m.saucedAtMin!).toBeLessThanOrEqual(m.doneAtMin!);
+    // Bare again, its bark is firmer than one that stays wrapped.
+    const wrapped = cook({ done: { coreC: 92 }, wrap: { ...wrap, bareLastMin: undefined } });
+    expect(m.bark[m.doneAtMin!]!).toBeGreaterThan(wrapped.bark[wrapped.doneAtMin!]!);
+  });
+});
+
+describe('the jobs of it', () => {
+  const jobsOf = (meat: Partial<RequestMeat>, part?: Partial<Request>): PlanFigures['jobs'] =>
+    plan(wish(meat, part), { nowMs: NOW, members: 4 }).jobs;
+
+  it('stand between meat on and off, each logging what is done', () => {
+    const jobs = jobsOf({
+      spray: 'twice',
+      sauce: true,
+      wrap: { with: 'foil', when: { coreC: 80 }, bareLastMin: 25 },
+    });
+    const at = (id: string): number => jobs.find((j) => j.id === id)!.atMin;
+    const order = ['meat-on', 'spray-1', 'wrap', 'bare', 'sauce', 'off'].map(at);
+    expect(order).toEqual([...order].sort((a, b) => a - b));
+    expect(jobs.find((j) => j.id === 'bare')!.logs).toContainEqual(
+      expect.objectContaining({ do: 'unwrap' }),
+    );
+    expect(jobs.filter((j) => j.id.startsWith('spray'))).toHaveLength(2);
+    // A forecast leaves them to the rules of the piece, which go on after it was wrapped by hand.
+    const asDone = jobs.map((j) => ({ ...j, inWords: '', detail: '', checklist: undefined }));
+    expect(actionsOfJobs(asDone).some((a) => ['spritz', 'sauce', 'unwrap'].includes(a.do))).toBe(
+      false,
+    );
+    const scenario = {
+      ...held(121, { wrap: { with: 'foil', when: { coreC: 72 }, bareLastMin: 25 } }),
+    };
+    const rest = remainingScenario({
+      scenario,
+      done: [{ atMin: 200, do: 'wrap', meat: scenario.meats[0]!.id, with: 'foil' }],
+      ahead: [],
+      nowMin: 210,
+    });
+    expect(rest.meats[0]!.wrap).toEqual({ with: 'foil', bareLastMin: 25 });
+  });
+
+  it('leave a bare piece alone where nobody sprays, and say when its bark sets', () => {
+    const jobs = jobsOf({ wrap: { with: 'none' } });
+    expect(jobs.some((j) => ['spritz', 'sauce', 'unwrap'].includes(j.do))).toBe(false);
+    const on = jobs.find((j) => j.id === 'meat-on')!.facts;
+    expect(on.kind === 'meat-on' && on.barkMin).toBeGreaterThan(60);
+  });
+
+  it('turn the grate as a snake walks round, and swap ends only on a pit whose ends differ', () => {
+    expect(jobsOf({}).filter((j) => j.facts.kind === 'turn-grate').length).toBeGreaterThan(0);
+    const offset = (preset: string) =>
+      jobsOf({}, { pits: [{ ...pitWith(preset, 121)[0]!, fire: { fuel: 'splits' } }] });
+    const swap = offset('offset-heavy').find((j) => j.id === 'swap')?.facts;
+    if (swap) expect(swap.kind === 'swap-ends' && swap.hotterK).toBeGreaterThanOrEqual(8);
+    expect(offset('kamado-46').some((j) => j.do === 'turn')).toBe(false);
+  });
+});
+
+describe('the card of a piece', () => {
+  const card = (meat: Partial<RequestMeat>, pits = request().pits) => {
+    const asked = wish(meat, { pits });
+    return preparationOf(asked, plan(asked, { nowMs: NOW, members: 1 }).amounts)[0]!;
+  };
+
+  it('is there for every cut, with a spot to probe and a way to serve', () => {
+    for (const cut of Object.keys(CUTS)) {
+      const how = handlingOf(cut);
+      expect(how.spots.length).toBeGreaterThan(0);
+      expect(how.serving.length).toBeGreaterThan(0);
+    }
+    expect(() => handlingOf('shoe')).toThrow(RangeError);
+  });
+
+  it('goes by the heat of the pit: membrane, sugar, and where the fat lies', () => {
+    expect(card({ cut: 'spare-ribs' }, pitWith('kettle-57', 121)).membrane).toBe('off');
+    expect(card({ cut: 'spare-ribs' }, pitWith('kettle-57', 140)).membrane).toBe('may-stay');
+    expect(card({ cut: 'beef-short-ribs' }).membrane).toBe('stays');
+    const sugar = [121, 140, 160].map((c) => card({}, pitWith('kettle-57', c)).sugar);
+    expect(sugar).toEqual([null, 'sugar-browns', 'sugar-burns']);
+    expect(card({ cut: 'brisket' }, pitWith('kettle-57', 121)).fatSide).toBe('up');
+    expect(card({ cut: 'brisket' }, pitWith('kamado-46', 121)).fatSide).toBe('down');
+  });
+
+  it('salts by the mass: overnight, within the hour for ribs, and not beside a brine', () => {
+    const brisket = card({ cut: 'brisket', massKg: 6 }).salt!;
+    expect(brisket.g).toBeCloseTo(6 * brisket.gPerKg);
+    expect(brisket.when).toBe('overnight');
+    expect(card({ cut: 'back-ribs', massKg: 1 }).salt!.when).toBe('hour');
+    expect(card({ cut: 'whole-turkey', massKg: 5, prepare: 'brine' }).salt!.when).toBe('in-brine');
+    expect(card({ cut: 'brisket', injected: true, massKg: 6 }).inject!.ml).toBeCloseTo(480);
+    expect(card({ cut: 'brisket' }).inject).toBeNull();
+  });
+});

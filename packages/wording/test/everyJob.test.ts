@@ -1,0 +1,146 @@
+/** Every job of every pit: in order, in the reader's units, and about parts that this pit has. */
+import fc from 'fast-check';
+import {
+  CUTS,
+  cutOf,
+  PRESETS,
+  usualDone,
+  usualRest,
+  VENT_NOTATIONS,
+  WRAPS,
+  type Plan,
+  type Preset,
+  type Request,
+  type Units,
+  type WrapId,
+} from '@ostrin/core/internals';
+import { planDocument, ventNames } from '../src';
+import { request } from '../../core/test/scenarios';
+
+const NOW = Date.UTC(2027, 4, 12, 12);
+
+interface Case {
+  wish: Request;
+  preset: Preset;
+}
+
+const cases: fc.Arbitrary<Case> = fc
+  .record({
+    preset: fc.constantFrom(...Object.values(PRESETS)),
+    arrangementAt: fc.nat(),
+    fireAt: fc.nat(),
+    ventWay: fc.constantFrom(...VENT_NOTATIONS),
+    units: fc.record<Units>({
+      temperature: fc.constantFrom('C', 'F'),
+      mass: fc.constantFrom('kg', 'lb'),
+    }),
+    cut: fc.constantFrom(...Object.keys(CUTS)),
+    wrap: fc.constantFrom(...(Object.keys(WRAPS) as WrapId[])),
+    spray: fc.constantFrom(undefined, 'dry-spots' as const, 'twice' as const),
+    sauce: fc.boolean(),
+    bareLastMin: fc.constantFrom(undefined, 25),
+    injected: fc.boolean(),
+    pitC: fc.constantFrom(107, 121, 135, 160),
+  })
+  .map((c) => {
+    const { fuel, arrangement } = c.preset.fireChoices[c.fireAt % c.preset.fireChoices.length]!;
+    const wish = request({
+      units: c.units,
+      pits: [
+        {
+          id: 'pit',
+          cooker: { preset: c.preset.id, overrides: {} },
+          fire: {
+            fuel,
+            arrangement:
+              fuel === 'splits'
+                ? arrangement
+                : c.preset.arrangements[c.arrangementAt % c.preset.arrangements.length],
+          },
+          ventWay: c.ventWay,
+          pace: { pitC: c.pitC, bandC: 8 },
+        },
+      ],
+      meats: [
+        {
+          id: 'meat',
+          cut: c.cut,
+          wrap:
+            c.wrap === 'none'
+              ? { with: 'none' }
+              : { with: c.wrap, when: { coreC: 74 }, bareLastMin: c.bareLastMin },
+          done: usualDone(cutOf(c.cut)),
+          rest: usualRest(cutOf(c.cut)),
+          spray: c.spray,
+          sauce: c.sauce,
+          injected: c.injected,
+        },
+      ],
+    });
+    return { wish, preset: c.preset };
+  });
+
+/** Everything that a plan says of its jobs. */
+const saidOf = (plan: Plan): string[] => [
+  ...plan.jobs.flatMap((j) => [
+    j.inWords,
+    j.detail,
+    ...(j.checklist ? [j.checklist.heading, ...j.checklist.items] : []),
+  ]),
+  ...(plan.preparation ?? []).flatMap((p) => [p.heading, ...p.lines]),
+];
+
+const allVentNames = new Set(
+  Object.values(PRESETS).flatMap((p) => Object.values(ventNames(p)) as string[]),
+);
+
+/** Words for parts that this pit does not have. */
+function foreignParts(preset: Preset, { pits: [pit] }: Request, arrangement: string): RegExp[] {
+  const { sideFirebox, gravityFed, meatPlacement } = preset.traits;
+  const own = Object.values(ventNames(preset)) as string[];
+  return [
+    ...(sideFirebox ? [] : [/firebox/i]),
+    ...(gravityFed ? [] : [/hopper/i]),
+    ...(meatPlacement === 'over-deflector' ? [] : [/deflector/i]),
+    ...(arrangement === 'snake' ? [] : [/snake/i]),
+    ...(preset.hasFan ? [] : [/\bfan\b/i]),
+    ...(pit!.fire.fuel === 'splits' ? [] : [/\bsplits?\b/i]),
+    ...[...allVentNames]
+      .filter((name) => !own.some((o) => o.includes(name) || name.includes(o)))
+      .map((name) => new RegExp(`\\b${name}\\b`, 'i')),
+  ];
+}
+
+it('says nothing of parts that a pit does not have, nor in units that its reader does not use', () => {
+  fc.assert(
+    fc.property(cases, ({ wish, preset }) => {
+      const plan = planDocument(wish, { nowMs: NOW, members: 1 });
+      const foreign = foreignParts(preset, wish, plan.fires[0]!.arrangement);
+      for (const sentence of saidOf(plan)) {
+        for (const part of foreign) expect(sentence).not.toMatch(part);
+        expect(sentence).not.toMatch(/NaN|undefined|null|Infinity|  /);
+        if (wish.units!.temperature === 'F') expect(sentence).not.toMatch(/\d ?C\b/);
+        else expect(sentence).not.toMatch(/\d ?F\b/);
+        if (wish.units!.mass === 'lb') expect(sentence).not.toMatch(/\d ?(?:kg|g|cm|ml)\b/);
+        else expect(sentence).not.toMatch(/\d ?(?:lb|oz|in)\b(?! )/);
+      }
+    }),
+    { numRuns: 120 },
+  );
+});
+
+it('stands in the order of its minutes, and every list fits a phone', () => {
+  fc.assert(
+    fc.property(cases, ({ wish }) => {
+      const { jobs } = planDocument(wish, { nowMs: NOW, members: 1 });
+      for (let i = 1; i < jobs.length; i++) expect(jobs[i]!.at >= jobs[i - 1]!.at).toBe(true);
+      for (const { checklist } of jobs) {
+        if (!checklist) continue;
+        expect(checklist.items.length).toBeGreaterThan(0);
+        expect(checklist.items.length).toBeLessThanOrEqual(14);
+        for (const item of checklist.items) expect(item.length).toBeLessThan(200);
+      }
+    }),
+    { numRuns: 60 },
+  );
+});

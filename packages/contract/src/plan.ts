@@ -1,6 +1,6 @@
 /** The plan document, as a cook keeps it and an import brings it back. */
 import 'reflect-metadata';
-import { ARRANGEMENTS, CHARCOALS, PLACES, WOODS, type FuelId, type Place } from '@ostrin/core';
+import { ARRANGEMENTS, CHARCOALS, PLACES, type FuelId, type Place } from '@ostrin/core';
 import {
   ArrayMaxSize,
   Equals,
@@ -13,6 +13,7 @@ import {
   Min,
 } from 'class-validator';
 import { ACTION_TYPES, ActionDto } from './actions';
+import { ControlPolicyDto } from './policy';
 import { RequestDto } from './request';
 import {
   InRange,
@@ -71,6 +72,7 @@ class PlannedFireDto {
   @Optional() @InRange(1, 350) arcDegrees?: number;
   @InRange(1, 1000) pieces!: number;
   @InRange(0.01, 30) massKg!: number;
+  @Optional() @InRange(0, 30) fromLastKg?: number;
   @InRange(0, 400) litPieces!: number;
   @Optional() @InRange(0, 200) litKg?: number;
   @NestedList(() => ChunkDto, 40) woodChunks!: ChunkDto[];
@@ -118,6 +120,7 @@ class PlanJobDto {
   @KindList(() => ActionDto, 'do', ACTION_TYPES, 10) logs!: ActionDto[];
   @Optional() @Series(2) spanMin?: [number, number];
   @Optional() @IsString() @MaxLength(60) pit?: string;
+  @Optional() @IsString() @MaxLength(40) by?: string;
 }
 
 class ShiftDto {
@@ -150,69 +153,6 @@ class GratePlanDto {
   @NestedList(() => PlacedPieceDto, 400) laid!: PlacedPieceDto[];
 }
 
-class VentPairDto {
-  @InRange(0, 1) intake!: number;
-  @InRange(0, 1) exhaust!: number;
-}
-
-class FinestStepDto {
-  @InRange(0, 1) small!: number;
-  @InRange(0, 1) wide!: number;
-  @Optional() @InRange(0, 1) move?: number;
-}
-
-class SoakDto {
-  @InRange(1, 10) times!: number;
-  @InRange(0, 9999) forMin!: number;
-}
-
-class TopUpDto {
-  @InRange(0, 9999) belowMin!: number;
-  @InRange(0, 9999) forMin!: number;
-}
-
-class TopUpChunksDto {
-  @Known(Object.keys(WOODS)) species!: keyof typeof WOODS;
-  @InRange(5, 3000) massG!: number;
-  @InRange(0, 20) count!: number;
-}
-
-class SplitFeedPolicyDto {
-  @Optional() @Known(Object.keys(WOODS)) species?: keyof typeof WOODS;
-  @InRange(0, 10) kg!: number;
-  @InRange(0, 10) lightestKg!: number;
-  @InRange(0, 10) heaviestKg!: number;
-  @InRange(0, 9999) leastMin!: number;
-  @InRange(0, 9999) mostMin!: number;
-  @InRange(0, 10) bedKg!: number;
-  @InRange(0, 10) lumpKg!: number;
-  @InRange(0, 9999) firstMin!: number;
-  @InRange(0, 9999) skipOverK!: number;
-  @InRange(0, 1) learnPerK!: number;
-  @InRange(0, 1) nowPerK!: number;
-  @InRange(0, 9999) learnFromMin!: number;
-  @InRange(0, 9999) dampOverK!: number;
-}
-
-/** How a fire is held: see `PolicyDocument` of the engine. */
-class ControlPolicyDto {
-  @IsString() @MaxLength(60) pit!: string;
-  @Nested(() => VentPairDto) up!: VentPairDto;
-  @InRange(-100, 200) closeBelowK!: number;
-  @Nested(() => VentPairDto) hold!: VentPairDto;
-  @Optional() @Nested(() => SoakDto) soak?: SoakDto;
-  @OrNull() @InRange(0, 50) exhaustPerIntake!: number | null;
-  @InRange(0, 9999) perFoldK!: number;
-  @InRange(0, 9999) waitMin!: number;
-  @InRange(0, 9999) leaveK!: number;
-  @Nested(() => FinestStepDto) finest!: FinestStepDto;
-  @OrNull() @Nested(() => SplitFeedPolicyDto) feed!: SplitFeedPolicyDto | null;
-  @OrNull() @Nested(() => TopUpDto) topUp!: TopUpDto | null;
-  @InRange(0, 9999) untilMin!: number;
-  @OrNull() @Nested(() => TopUpChunksDto) chunks!: TopUpChunksDto | null;
-  @InRange(0, 5) gain!: number;
-}
-
 class WatchDto {
   @InRange(0, 1000) visits!: number;
   @InRange(0, 4320) longestFreeMin!: number;
@@ -225,6 +165,12 @@ class ShoppingDto {
   @Optional() @IsString() @MaxLength(200) onShelf?: string;
   @Optional() @IsString() @MaxLength(200) buy?: string;
   @Optional() @InRange(0, 1000000) cost?: number;
+}
+
+class PlateDto {
+  @InRange(0, 1000000) meat!: number;
+  @OrNull() @InRange(0, 1000000) fuel!: number | null;
+  @InRange(0, 1000000) each!: number;
 }
 
 class RiskDto {
@@ -284,6 +230,7 @@ export class PlanDto {
   @Optional() @NestedList(() => ControlPolicyDto, 5) guides: ControlPolicyDto[] = [];
   @Nested(() => WatchDto) watch!: WatchDto;
   @NestedList(() => ShoppingDto, 50) shopping!: ShoppingDto[];
+  @Optional() @Nested(() => PlateDto) plate?: PlateDto;
   @NestedList(() => RiskDto, 20) risks!: RiskDto[];
   @Optional() @Nested(() => OutcomeDto) outcome?: OutcomeDto;
   @NestedList(() => ProblemDto, 20) problems!: ProblemDto[];

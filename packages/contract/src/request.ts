@@ -46,13 +46,14 @@ const FUELS = [...Object.keys(CHARCOALS), 'splits'];
 /** What is bought and kept for fires. */
 export const FUEL_KINDS: readonly string[] = [...FUELS, 'chunks'];
 /** As many as a yard and its tables hold. */
-const MOST = { pits: 5, meats: 12, crew: 12, fuels: 20 };
+const MOST = { pits: 5, meats: 12, crew: 12, fuels: 20, cuts: 60 };
 
 export class RequestFireDto {
   @Known(FUELS) fuel!: FuelId;
   @Optional() @Known(ARRANGEMENTS) arrangement?: ArrangementId;
   @Optional() @Known(Object.keys(WOODS)) species?: keyof typeof WOODS;
   @Optional() @InRange(10, 120) everyMin?: number;
+  @Optional() @InRange(0, 30) leftKg?: number;
 }
 
 export class PaceDto {
@@ -66,6 +67,7 @@ export class RequestPitDto {
   @Optional() @Known(VENT_NOTATIONS) ventWay?: VentNotation;
   @Nested(() => CookerDto) cooker!: CookerDto;
   @Nested(() => RequestFireDto) fire!: RequestFireDto;
+  @Optional() @IsBoolean() fan?: boolean;
   @Nested(() => PaceDto) pace!: PaceDto;
 }
 
@@ -112,6 +114,11 @@ export class PriceDto {
   @InRange(0, 10000) each!: number;
 }
 
+export class MeatPriceDto {
+  @Known(Object.keys(CUTS)) cut!: string;
+  @InRange(0, 10000) perKg!: number;
+}
+
 export class UnitsDto {
   @IsIn(['C', 'F']) temperature!: 'C' | 'F';
   @IsIn(['kg', 'lb']) mass!: 'kg' | 'lb';
@@ -139,6 +146,7 @@ export class RequestDto {
   @Optional() @InRange(0.5, 0.98) chanceOnTimeFraction: number = 0.9;
   @Optional() @NestedList(() => StockDto, MOST.fuels) fuelOnHand?: StockDto[];
   @Optional() @NestedList(() => PriceDto, MOST.fuels) prices?: PriceDto[];
+  @Optional() @NestedList(() => MeatPriceDto, MOST.cuts) meatPrices?: MeatPriceDto[];
   @Optional()
   @IsArray({ message: 'must be a list' })
   @ArrayMaxSize(MOST.crew)

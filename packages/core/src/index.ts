@@ -55,8 +55,8 @@ export type { Family, FireChoice, MeatPlacement, Preset, VentName } from './pit/
 export { hasSmallFirebox, splitLengthCm, splitThicknessCm, usualFire } from './pit/usualFire';
 export { finestStep, VENT_NOTATIONS, ventMark, type VentNotation } from './pit/ventNotation';
 export { waysOut } from './plan/advice/risks';
-export type { KitId } from './plan/jobs/kit';
-export type { FatSide, PreparationFigures } from './plan/jobs/preparation';
+export { holdsByFan } from './plan/fire/designFire';
+export type { FatSide, KitId, PreparationFigures } from './plan/document/preparation';
 export type { PlanOptions } from './plan/assemble';
 export {
   compareVariants,

@@ -91,6 +91,7 @@ export * from './plan/collectJobs';
 export * from './plan/compare/variants';
 export * from './plan/document/figures';
 export * from './plan/document/plan';
+export * from './plan/document/preparation';
 export * from './plan/fire/designFire';
 export * from './plan/fire/firstMove';
 export * from './plan/fire/initialPolicy';

@@ -32,7 +32,7 @@ function moveWords(
 /** A cause, and what to do about it, in one or two short sentences. */
 export function causeWords(cause: Cause, pit: RequestPit): string {
   const vented = ventedPit(pit);
-  const { hasFan } = vented.preset;
+  const { hasFan } = vented;
   const splits = pit.fire.fuel === 'splits';
   switch (cause.code) {
     case 'not-lit':

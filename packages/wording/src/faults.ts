@@ -1,7 +1,7 @@
 /** What may be wrong with a fire, in the words of its pit, and the first thing to look at or do. */
-import { presetOf, type Fault, type RequestPit } from '@ostrin/core';
+import type { Fault, RequestPit } from '@ostrin/core';
 import { capital } from './quantities';
-import { ventNames } from './vents';
+import { ventedPit, ventNames } from './vents';
 
 /** From how sure on a cause is told how, 0 to 1. */
 const SURE = { almost: 0.9, likely: 0.65 };
@@ -12,7 +12,7 @@ const sureWords = (sure: number): string =>
 
 /** What is wrong, as the rest of a sentence, and the first thing to look at or do, as a sentence. */
 function partsOf(fault: Fault, pit: RequestPit): { what: string; look: string } {
-  const preset = presetOf(pit.cooker.preset);
+  const { preset, hasFan } = ventedPit(pit);
   const { intake, exhaust } = ventNames(preset);
   const splits = pit.fire.fuel === 'splits';
   const fuel = splits ? 'wood' : 'charcoal';
@@ -27,14 +27,14 @@ function partsOf(fault: Fault, pit: RequestPit): { what: string; look: string } 
     case 'air-short':
       return {
         what: 'too little air gets in',
-        look: preset.hasFan
+        look: hasFan
           ? 'See that nothing lies before the fan and that its flap swings.'
           : `See that the ${intake} and the ${exhaust} stand as logged and nothing lies before them.`,
       };
     case 'air-too-much':
       return {
         what: 'more air gets in than the vents let in',
-        look: preset.hasFan
+        look: hasFan
           ? 'See that every door sits tight; a leak feeds the fire past the fan.'
           : `See that the lid sits tight and the ${intake} stands as logged.`,
       };
@@ -58,7 +58,7 @@ function partsOf(fault: Fault, pit: RequestPit): { what: string; look: string } 
     case 'wind-or-rain':
       return {
         what: 'the weather moves the pit',
-        look: preset.hasFan
+        look: hasFan
           ? 'Turn the pit or screen it from the wind; the fan does the rest.'
           : `Screen the ${intake} from the wind before moving it.`,
       };

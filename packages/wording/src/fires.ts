@@ -93,7 +93,9 @@ export function buildWords(
   onSplits: boolean,
   units: Units,
 ): string[] {
-  const parameters = pitWith(presetOf(pit.cooker.preset), pit.cooker.overrides);
+  const preset = presetOf(pit.cooker.preset);
+  const parameters = pitWith(preset, pit.cooker.overrides);
+  const overDeflector = preset.traits.meatPlacement === 'over-deflector';
   const all = charcoalWords(fire.fuel, fireLoadKg(fire, parameters.diameterM), units);
   const lit = litWords(fire, units);
   const chunks = chunkWords(fire, units, true);
@@ -116,8 +118,12 @@ export function buildWords(
       return [
         'Old ash out first: it chokes the air under the bowl.',
         `${all} in the bowl, the large pieces below.`,
-        ...withChunks('buried at different depths.'),
-        `Light ${lit} in the middle on top; deflector and grate in when it glows.`,
+        ...withChunks(
+          overDeflector
+            ? 'buried at different depths. Chips instead: on the deflector, where they smoke slower.'
+            : 'buried at different depths.',
+        ),
+        `Light ${lit} in the middle on top; ${overDeflector ? 'deflector and grate' : 'grate'} in when it glows.`,
       ];
     case 'ring':
       return [
@@ -160,8 +166,17 @@ function lengthenWords({ spec, hourPieces }: FireFigures): string[] {
   ];
 }
 
+/** What is done with what lies in the pit from last time. */
+const fromLastWords = ({ fuel, massKg, fromLastKg }: FireFigures, units: Units): string[] =>
+  fromLastKg === undefined
+    ? []
+    : [
+        `Stir the ${massWords(fromLastKg, units)} from last time, shake its ash out, and top it up with ${charcoalWords(fuel, massKg - fromLastKg, units)}: together they are what follows.`,
+      ];
+
 /** All steps of a planned fire. */
 export const plannedFireWords = (pit: RequestPit, fire: FireFigures, units: Units): string[] => [
+  ...fromLastWords(fire, units),
   ...buildWords(pit, fire.spec, pit.fire.fuel === 'splits', units),
   ...lengthenWords(fire),
 ];

@@ -1,5 +1,6 @@
 /** Vents and their settings in the words of a pit's owner. */
 import {
+  holdsByFan,
   presetOf,
   ventMark,
   type Preset,
@@ -71,12 +72,14 @@ export interface VentedPit {
   preset: Preset;
   /** Notation in which its vents are told. */
   notation: VentNotation;
+  /** Whether a thermostat fan holds it. */
+  hasFan: boolean;
 }
 
 /** The vents of a pit of a request. Throws RangeError for a preset outside the catalogue. */
-export function ventedPit(pit: Pick<RequestPit, 'cooker' | 'ventWay'>): VentedPit {
+export function ventedPit(pit: Pick<RequestPit, 'cooker' | 'ventWay' | 'fire' | 'fan'>): VentedPit {
   const preset = presetOf(pit.cooker.preset);
-  return { preset, notation: pit.ventWay ?? preset.ventNotation };
+  return { preset, notation: pit.ventWay ?? preset.ventNotation, hasFan: holdsByFan(pit) };
 }
 
 /** One opening of a pit, 0 to 1, as its owner says it. */

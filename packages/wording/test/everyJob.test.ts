@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import {
   CUTS,
   cutOf,
+  holdsByFan,
   PRESETS,
   usualDone,
   usualRest,
@@ -40,6 +41,8 @@ const cases: fc.Arbitrary<Case> = fc
     sauce: fc.boolean(),
     bareLastMin: fc.constantFrom(undefined, 25),
     injected: fc.boolean(),
+    fan: fc.boolean(),
+    leftKg: fc.constantFrom(undefined, 0.8),
     pitC: fc.constantFrom(107, 121, 135, 160),
   })
   .map((c) => {
@@ -56,7 +59,9 @@ const cases: fc.Arbitrary<Case> = fc
               fuel === 'splits'
                 ? arrangement
                 : c.preset.arrangements[c.arrangementAt % c.preset.arrangements.length],
+            leftKg: c.leftKg,
           },
+          fan: c.fan,
           ventWay: c.ventWay,
           pace: { pitC: c.pitC, bandC: 8 },
         },
@@ -87,23 +92,26 @@ const saidOf = (plan: Plan): string[] => [
     j.detail,
     ...(j.checklist ? [j.checklist.heading, ...j.checklist.items] : []),
   ]),
+  ...plan.fires.flatMap((f) => f.inWords),
+  ...plan.vents.flatMap((v) => [v.inWords, v.ifHigh ?? '', v.ifLow ?? '']),
+  ...plan.risks.flatMap((r) => [r.sign, r.move]),
   ...(plan.preparation ?? []).flatMap((p) => [p.heading, ...p.lines]),
 ];
 
 const allVentNames = new Set(
-  Object.values(PRESETS).flatMap((p) => Object.values(ventNames(p)) as string[]),
+  Object.values(PRESETS).flatMap((p) => Object.values<string>(ventNames(p))),
 );
 
 /** Words for parts that this pit does not have. */
 function foreignParts(preset: Preset, { pits: [pit] }: Request, arrangement: string): RegExp[] {
   const { sideFirebox, gravityFed, meatPlacement } = preset.traits;
-  const own = Object.values(ventNames(preset)) as string[];
+  const own = Object.values<string>(ventNames(preset));
   return [
     ...(sideFirebox ? [] : [/firebox/i]),
     ...(gravityFed ? [] : [/hopper/i]),
     ...(meatPlacement === 'over-deflector' ? [] : [/deflector/i]),
     ...(arrangement === 'snake' ? [] : [/snake/i]),
-    ...(preset.hasFan ? [] : [/\bfan\b/i]),
+    ...(holdsByFan(pit!) ? [] : [/\bfan\b/i]),
     ...(pit!.fire.fuel === 'splits' ? [] : [/\bsplits?\b/i]),
     ...[...allVentNames]
       .filter((name) => !own.some((o) => o.includes(name) || name.includes(o)))

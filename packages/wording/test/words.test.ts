@@ -66,7 +66,7 @@ describe('vents', () => {
         fc.constantFrom(...VENT_NOTATIONS),
         fc.double({ min: 0.005, max: 1, noNaN: true }),
         (preset, notation, fraction) => {
-          const pit = { preset: presetOf(preset), notation };
+          const pit = { preset: presetOf(preset), notation, hasFan: false };
           for (const vent of ['intake', 'exhaust'] as const) {
             const short = shortOpening(pit, vent, fraction);
             expect(short).not.toMatch(/^(0|shut)$/);

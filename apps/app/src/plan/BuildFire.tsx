@@ -1,5 +1,5 @@
 /** The fire to build, drawn to scale, and the vents to set, in the pit's own units: of a plan for one pit. */
-import { METRIC, pitWith, presetOf, type Plan } from '@ostrin/core';
+import { METRIC, pitWith, presetOf, type Plan, type VentName } from '@ostrin/core';
 import { massWords, openingWords, spanOfTime, ventNames, ventedPit } from '@ostrin/wording';
 import { View } from 'react-native';
 import { FireSide } from '../drawings/FireSide';
@@ -11,6 +11,8 @@ import { Paragraph, SmallText } from '../ui/Text';
 
 /** Width of the drawings, px. */
 const DRAWN_PX = 340;
+/** Vents that are one slot with a slide; the others are drawn as discs. */
+const SLOTS: readonly VentName[] = ['bottom-slot', 'firebox-damper', 'slots'];
 const round15 = (minutes: number): number => Math.floor(minutes / 15) * 15;
 
 export function BuildFire({ plan }: { plan: Plan }) {
@@ -58,11 +60,12 @@ export function SetVents({ plan }: { plan: Plan }) {
   if (!first) return null;
   return (
     <View className="gap-2">
-      <Heading>{preset.hasFan ? 'Set the fan' : 'Set the vents'}</Heading>
-      {preset.hasFan ? null : (
+      <Heading>{pit.hasFan ? 'Set the fan' : 'Set the vents'}</Heading>
+      {pit.hasFan ? null : (
         <View className="flex-row items-center gap-8">
           <Vent
             name={names.intake}
+            slot={SLOTS.includes(preset.ventNames.intake)}
             fraction={first.intakeFraction}
             says={openingWords(pit, 'intake', first.intakeFraction)}
           />

@@ -74,8 +74,12 @@ const MOST_PIECES = 60;
 export function Mass({ meat }: MeatChoiceProps) {
   const { massKg, pieces } = meat;
   const change = useChangeMeat(meat);
+  const { meatPrices = {}, change: changeDraft } = usePlanDraft();
   const units = useSettings((s) => s.units);
   const cut = cutOf(meat.cut);
+  const perKg = meatPrices[meat.cut] ?? 0;
+  const setPrice = (v: number): void =>
+    changeDraft({ meatPrices: { ...meatPrices, [meat.cut]: Math.max(0, roundTo(v, 0.01)) } });
   return (
     <>
       <Stepper
@@ -99,6 +103,15 @@ export function Mass({ meat }: MeatChoiceProps) {
         options={usualMasses(cut).map((kg) => ({ value: kg, label: massWords(kg, units) }))}
         value={massKg}
         onChange={(kg) => change({ massKg: kg })}
+      />
+      <Subhead>Price of a kilogram, raw</Subhead>
+      <Stepper
+        label="Price"
+        shown={perKg === 0 ? 'not told' : perKg.toFixed(2)}
+        onStep={(by) => setPrice(perKg + by)}
+        canDown={perKg > 0}
+        canUp
+        typed={{ value: perKg, onType: setPrice }}
       />
       {cut.safetyKind === 'red' ? (
         <Note>Weigh it trimmed: thin edges rounded off, 3 to 6 mm of fat left on.</Note>

@@ -1,31 +1,14 @@
 /** Choices about a pit: which one, what it burns, how hot it is held, and who watches it. */
-import { fromC, presetOf, PRESETS, spanFromK, sugarCaution, toC, WOODS } from '@ostrin/core';
-import {
-  capital,
-  cautionWords,
-  fireChoiceWords,
-  spanWords,
-  temperatureWords,
-  woodStrengthWords,
-} from '@ostrin/wording';
+import { fromC, presetOf, PRESETS, spanFromK, sugarCaution, toC } from '@ostrin/core';
+import { capital, cautionWords, spanWords, temperatureWords } from '@ostrin/wording';
 import type { PitRecord } from '@ostrin/contract/types';
 import { useState } from 'react';
 import { TextInput } from 'react-native';
 import { useSavePit } from '../api/queries';
 import { COMMON_PIT, isCommonPit } from '../store/commonPit';
-import { fireOf, firesOf } from '../store/fires';
 import { usualPit, type DraftPit } from '../store/request';
 import { useSettings } from '../store/settings';
-import {
-  BAND_K,
-  FEEDS,
-  PACES,
-  PIT_C,
-  SMOKE_WOODS,
-  usePlanDraft,
-  WATCHES,
-  type DraftFire,
-} from '../store/planDraft';
+import { BAND_K, PACES, PIT_C, usePlanDraft, WATCHES } from '../store/planDraft';
 import { Choice, Stepper } from '../ui/Choice';
 import { Note, Notice } from '../ui/Notice';
 import { Subhead } from '../ui/Title';
@@ -92,51 +75,6 @@ function FirstPit() {
         onChange={choose}
       />
       <Note>It goes into your yard. Give it a name and its own measures there.</Note>
-    </>
-  );
-}
-
-/** The fire, and the wood that smokes. */
-export function Fire({ pitId, fire, preset }: { pitId: string; fire: DraftFire; preset: string }) {
-  const change = usePlanDraft((s) => s.changeFire);
-  return (
-    <>
-      <Choice
-        label="Fire"
-        options={firesOf(preset).map(({ id }) => {
-          const { label, note } = fireChoiceWords(id);
-          return { value: id, label: capital(label), note };
-        })}
-        value={fireOf(preset, fire.fireId).id}
-        onChange={(id) => change(pitId, { fireId: id })}
-      />
-      {fireOf(preset, fire.fireId).fuel === 'splits' ? (
-        <>
-          <Subhead>A split each</Subhead>
-          <Choice
-            label="A split each"
-            columns={3}
-            options={[
-              { value: 0, label: 'Best' },
-              ...FEEDS.map((m) => ({ value: m, label: `${m} min` })),
-            ]}
-            value={fire.everyMin ?? 0}
-            onChange={(m) => change(pitId, { everyMin: m || null })}
-          />
-        </>
-      ) : null}
-      <Subhead>Wood</Subhead>
-      <Choice
-        label="Wood"
-        columns={2}
-        options={SMOKE_WOODS.map((w) => ({
-          value: w,
-          label: capital(WOODS[w].name),
-          note: woodStrengthWords(w),
-        }))}
-        value={fire.species}
-        onChange={(w) => change(pitId, { species: w })}
-      />
     </>
   );
 }

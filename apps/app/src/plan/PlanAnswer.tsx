@@ -80,7 +80,7 @@ export function Answer({ plan, settled, others }: Props) {
           <Shopping plan={around.plan} />
           <Risks plan={around.plan} />
           <CompareVariants plan={plan} settled={settled} others={others} />
-          <TakeAlong plan={plan} ready={settled} />
+          <TakeAlong plan={plan} ready={settled && plan.problems.length === 0} />
         </>
       )}
     </View>

@@ -46,6 +46,9 @@ export const Shopping = memo(function Shopping({ plan }: { plan: Plan }) {
       {plan.cost === null ? null : (
         <Paragraph>{`To pay for fuel: ${plan.cost.toFixed(2)}. What it takes is worth ${(fuelWorth(plan) ?? 0).toFixed(2)}.`}</Paragraph>
       )}
+      {plan.plate ? (
+        <Paragraph>{`A plate costs ${plan.plate.each.toFixed(2)}: ${plan.plate.meat.toFixed(2)} of meat${plan.plate.fuel === null ? '' : `, ${plan.plate.fuel.toFixed(2)} of fuel`}.`}</Paragraph>
+      ) : null}
       <Paragraph>{`Gives ${massWords(plan.cookedKg[0], units)} to ${massWords(plan.cookedKg[1], units)} cooked and off the bone.`}</Paragraph>
     </View>
   );

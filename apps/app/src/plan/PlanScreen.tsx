@@ -129,7 +129,7 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
                 <StartCook plan={plan} ready={settled && !blocked} />
                 {drawn ? (
                   <View className="gap-6">
-                    <TakeAlong plan={drawn} ready={still} />
+                    <TakeAlong plan={drawn} ready={still && !blocked} />
                     <Watch plan={drawn} />
                     <Shopping plan={drawn} />
                   </View>

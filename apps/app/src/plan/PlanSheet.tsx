@@ -23,9 +23,11 @@ import { Note } from '../ui/Notice';
 import { Subhead } from '../ui/Title';
 import { clockOf, dayOf } from '../ui/words';
 import type { PitRecord } from '@ostrin/contract/types';
-import { CutChoice, Done, Mass, WhichCut, Wrap } from './MeatChoices';
+import { Done, Mass, WhichCut, Wrap } from './MeatChoices';
 import { BeforeAndAfter, MeatPit } from './MoreChoices';
-import { Crew, Fire, Pace, WhichPit } from './PitChoices';
+import { AddMeat } from './AddMeat';
+import { Fire } from './FireChoices';
+import { Crew, Pace, WhichPit } from './PitChoices';
 
 const TITLES = {
   people: 'How many people',
@@ -157,24 +159,10 @@ function TableField({
     case 'crew':
       return <Crew />;
     case 'add':
-      return <AddMeat pitId={at.pit.id} onClose={onClose} />;
+      return <AddMeat pitId={at.pit.id} yard={yard} onClose={onClose} />;
     default:
       return null;
   }
-}
-
-/** A cut for the table, on the first pit; it opens as a sentence of its own. */
-function AddMeat({ pitId, onClose }: { pitId: string; onClose: () => void }) {
-  const add = usePlanDraft((s) => s.addMeat);
-  return (
-    <CutChoice
-      value=""
-      onChange={(cut) => {
-        add(cut, pitId);
-        onClose();
-      }}
-    />
-  );
 }
 
 function People() {

@@ -1,7 +1,7 @@
 /** The plan taken along: calendar with alarms, one printed page, Markdown, JSON. */
 import { type Plan } from '@ostrin/core';
 import { markdownOf } from '@ostrin/wording';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { fileOf, titleOf } from '../store/names';
 import { Button } from '../ui/Button';
@@ -24,6 +24,18 @@ export function TakeAlong({ plan, ready }: { plan: Plan; ready: boolean }) {
     const { printSheet } = await import('./printSheet');
     printSheet(plan, title);
   };
+  useEffect(() => {
+    if (!ready) return undefined;
+    let stop = (): void => undefined;
+    let wanted = true;
+    void import('./printSheet').then(({ printAs }) => {
+      if (wanted) stop = printAs(plan, titleOf(plan));
+    });
+    return () => {
+      wanted = false;
+      stop();
+    };
+  }, [plan, ready]);
   return (
     <View className="gap-2" testID="take-along">
       <Heading>Take it along</Heading>

@@ -18,13 +18,13 @@ interface Props {
 
 export function VariantTable({ plan, rows, units }: Props) {
   const { wide } = useLayout();
-  const cost = rows.some((r) => r.cost !== null);
+  const columns = columnsOf(rows);
   return (
     <>
-      {wide ? <TableHead cost={cost} /> : null}
+      {wide ? <TableHead columns={columns} /> : null}
       {rows.map((row) =>
         wide ? (
-          <TableRow key={row.id} row={row} units={units} cost={cost} />
+          <TableRow key={row.id} row={row} units={units} columns={columns} />
         ) : (
           <VariantCard key={row.id} row={row} units={units} />
         ),
@@ -74,7 +74,8 @@ function VariantCard({ row, units }: { row: PlanVariant; units: Units }) {
           <SmallText>
             {[
               `${massWords(row.fuelKg, units)} of fuel`,
-              row.cost === null ? '' : `costs ${row.cost.toFixed(2)}`,
+              row.cost === null ? '' : `fuel for ${row.cost.toFixed(2)}`,
+              row.plateCost === null ? '' : `a plate ${row.plateCost.toFixed(2)}`,
               `${row.visits} visits`,
               `free for up to ${spanOfTime(row.longestFreeMin)}`,
               row.inBandFraction === null ? '' : `in its band ${inHundred(row.inBandFraction)}`,
@@ -98,11 +99,24 @@ const COLUMNS: readonly {
   head: string;
   width: number;
   of: (r: PlanVariant, u: Units) => string;
+  /** Shown only where a row has it; always when left out. */
+  known?: (r: PlanVariant) => boolean;
 }[] = [
   { head: 'Coals in', width: 96, of: (r) => clockAndDay(r.lightAt) },
   { head: 'Ready', width: 120, of: (r) => `${clockOf(r.ready[0])}–${clockOf(r.ready[1])}` },
   { head: 'Fuel', width: 84, of: (r, u) => massWords(r.fuelKg, u) },
-  { head: 'Cost', width: 68, of: (r) => r.cost?.toFixed(2) ?? '–' },
+  {
+    head: 'Fuel cost',
+    width: 76,
+    of: (r) => r.cost?.toFixed(2) ?? '–',
+    known: (r) => r.cost !== null,
+  },
+  {
+    head: 'A plate',
+    width: 68,
+    of: (r) => r.plateCost?.toFixed(2) ?? '–',
+    known: (r) => r.plateCost !== null,
+  },
   { head: 'Visits', width: 60, of: (r) => String(r.visits) },
   { head: 'Free', width: 80, of: (r) => spanOfTime(r.longestFreeMin) },
   {
@@ -120,12 +134,14 @@ const COLUMNS: readonly {
   },
 ];
 
-const columns = (cost: boolean) => COLUMNS.filter((c) => cost || c.head !== 'Cost');
+type Column = (typeof COLUMNS)[number];
+const columnsOf = (rows: readonly PlanVariant[]): Column[] =>
+  COLUMNS.filter(({ known }) => !known || rows.some(known));
 
-const TableHead = ({ cost }: { cost: boolean }) => (
+const TableHead = ({ columns }: { columns: readonly Column[] }) => (
   <View className="flex-row border-b border-edge pb-1">
     <Text className="font-sans-semi text-soot text-[14px] flex-1">Plan</Text>
-    {columns(cost).map((c) => (
+    {columns.map((c) => (
       <Text
         key={c.head}
         className="font-sans-semi text-soot text-[14px] shrink-0"
@@ -138,7 +154,13 @@ const TableHead = ({ cost }: { cost: boolean }) => (
   </View>
 );
 
-function TableRow({ row, units, cost }: { row: PlanVariant; units: Units; cost: boolean }) {
+interface RowProps {
+  row: PlanVariant;
+  units: Units;
+  columns: readonly Column[];
+}
+
+function TableRow({ row, units, columns }: RowProps) {
   const take = useAdoptVariant(row);
   return (
     <View
@@ -151,7 +173,7 @@ function TableRow({ row, units, cost }: { row: PlanVariant; units: Units; cost: 
       {row.problem ? (
         <Text className="font-sans text-ink text-[14px] flex-[4]">{row.problem}</Text>
       ) : (
-        columns(cost).map((c) => (
+        columns.map((c) => (
           <Text
             key={c.head}
             className="font-sans text-ink text-[14px] shrink-0"

@@ -154,6 +154,37 @@ export function sheetHtml(plan: Plan, title: string): string {
   ].join('');
 }
 
+const PRINT_ID = 'print-sheet';
+
+/** What the browser's own print command prints is that page too. Returns how to stop. */
+export function printAs(plan: Plan, title: string): () => void {
+  const before = (): void => {
+    const sheet = document.createElement('div');
+    sheet.id = PRINT_ID;
+    const page = new DOMParser().parseFromString(sheetHtml(plan, title), 'text/html');
+    const style = document.createElement('style');
+    style.textContent = `@media print { body > :not(#${PRINT_ID}) { display: none !important } }`;
+    // In a tree of its own, so that its style and the page's do not meet.
+    sheet
+      .attachShadow({ mode: 'open' })
+      .append(...page.head.querySelectorAll('style'), ...page.body.childNodes);
+    style.id = `${PRINT_ID}-style`;
+    document.head.append(style);
+    document.body.append(sheet);
+  };
+  const after = (): void => {
+    document.getElementById(PRINT_ID)?.remove();
+    document.getElementById(`${PRINT_ID}-style`)?.remove();
+  };
+  window.addEventListener('beforeprint', before);
+  window.addEventListener('afterprint', after);
+  return () => {
+    after();
+    window.removeEventListener('beforeprint', before);
+    window.removeEventListener('afterprint', after);
+  };
+}
+
 /** Opens the print dialogue with that page. */
 export function printSheet(plan: Plan, title: string): void {
   const frame = document.createElement('iframe');

@@ -64,6 +64,10 @@ export interface DraftFire {
   fireId: string | null;
   species: WoodId;
   pitC: number;
+  /** A thermostat fan is fitted to it; left out: none but a built-in one. */
+  fan?: boolean;
+  /** Charcoal left in it from last time, kg. */
+  leftKg?: number;
   /** How far the pit may stray, K; left out: the usual band. */
   bandC?: number;
   /** How often splits are fed, min; null or left out: as holds the pit best. */
@@ -88,6 +92,8 @@ export interface PlanDraft {
   windMps: number;
   /** Who shares the watch; empty: one keeps it alone. */
   crew: string[];
+  /** What a kilogram of each cut costs raw; left out by older drafts. */
+  meatPrices?: Record<string, number>;
 }
 
 interface PlanDraftStore extends PlanDraft {

@@ -77,7 +77,9 @@ export function requestPit(pit: PitRecord, wish: DraftFire): RequestPit {
       arrangement,
       species: wish.species,
       ...(fuel === 'splits' && wish.everyMin ? { everyMin: wish.everyMin } : {}),
+      ...(wish.leftKg ? { leftKg: wish.leftKg } : {}),
     },
+    ...(wish.fan ? { fan: true } : {}),
     pace: { pitC: wish.pitC, bandC: wish.bandC ?? BAND_K.usual },
   };
 }
@@ -141,9 +143,16 @@ export function requestOf(
       ? { crew: draft.crew.map((name, i) => name.trim() || WATCHES[i]!) }
       : {}),
     ...(shelf?.fuelOnHand.length ? { fuelOnHand: shelf.fuelOnHand } : {}),
+    ...meatPricesOf(draft),
     ...(shelf?.prices.length ? { prices: shelf.prices } : {}),
     units,
   };
+}
+
+/** Prices of meat as a request tells them; nothing where none is known. */
+function meatPricesOf({ meatPrices = {} }: PlanDraft): Pick<Request, 'meatPrices'> {
+  const known = Object.entries(meatPrices).filter(([, perKg]) => perKg > 0);
+  return known.length > 0 ? { meatPrices: known.map(([cut, perKg]) => ({ cut, perKg })) } : {};
 }
 
 /** What this table can be compared with: other fires of its first pit, and the other pits of the yard. */
@@ -177,6 +186,8 @@ export function draftOf(request: Request, yard: readonly PitRecord[]): PlanDraft
       pitC: p.pace.pitC,
       bandC: p.pace.bandC,
       everyMin: everyMin ?? null,
+      ...(p.fire.leftKg ? { leftKg: p.fire.leftKg } : {}),
+      ...(p.fan ? { fan: true } : {}),
     };
   }
   const meats: DraftMeat[] = [];
@@ -191,6 +202,7 @@ export function draftOf(request: Request, yard: readonly PitRecord[]): PlanDraft
     fires,
     ...dayAndNight(request.weather),
     crew: (request.crew ?? []).slice(0, WATCHES.length),
+    meatPrices: Object.fromEntries((request.meatPrices ?? []).map((p) => [p.cut, p.perKg])),
   };
 }
 

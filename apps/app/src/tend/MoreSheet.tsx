@@ -1,6 +1,7 @@
 /** What else is done at a pit, one touch each: only what this pit has. Notes are written from here too. */
 import {
   CHARCOALS,
+  holdsByFan,
   presetOf,
   USUAL_CHUNK_WOOD,
   type Look,
@@ -32,7 +33,7 @@ const AJAR = { openFraction: 0.15, seconds: 300 };
 /** What can be done at the pit of a plan besides what has a button of its own. */
 export function otherDeeds(plan: Plan): PlanLog[] {
   const pit = plan.request.pits[0]!;
-  const { parameters, hasFan } = presetOf(pit.cooker.preset);
+  const { parameters } = presetOf(pit.cooker.preset);
   const { fuel } = plan.fires[0]!;
   const species = pit.fire.species ?? USUAL_CHUNK_WOOD;
   return [
@@ -41,7 +42,7 @@ export function otherDeeds(plan: Plan): PlanLog[] {
     { do: 'rake' },
     ...(parameters.doorCm2 > 0 ? [{ do: 'door', ...AJAR } satisfies PlanLog] : []),
     ...(parameters.waterKg > 0 ? [{ do: 'fill-water', massKg: JUG_KG } satisfies PlanLog] : []),
-    ...(hasFan
+    ...(holdsByFan(pit)
       ? [{ do: 'fan', on: false } satisfies PlanLog, { do: 'fan', on: true } satisfies PlanLog]
       : []),
   ];

@@ -221,3 +221,25 @@ export function handlingOf(cut: string): Handling {
 
 /** The membrane of pork ribs may stay from this pit temperature on: heat makes it crisp, C (common practice). */
 export const MEMBRANE_STAYS_FROM_C = 135;
+
+/** Cuts that serve the same table for less, or in less time (common practice). */
+const INSTEAD: Readonly<Record<string, readonly string[]>> = {
+  brisket: ['chuck', 'beef-shin'],
+  chuck: ['brisket', 'beef-cheek'],
+  'beef-short-ribs': ['chuck', 'spare-ribs'],
+  'beef-cheek': ['chuck', 'beef-shin'],
+  'beef-shin': ['chuck', 'beef-cheek'],
+  'pork-shoulder': ['pork-belly', 'spare-ribs'],
+  'pork-belly': ['pork-shoulder', 'spare-ribs'],
+  'spare-ribs': ['back-ribs', 'pork-belly'],
+  'back-ribs': ['spare-ribs'],
+  'mutton-shoulder': ['lamb-shoulder', 'goat-leg'],
+  'lamb-shoulder': ['mutton-shoulder', 'goat-leg'],
+  'goat-leg': ['lamb-shoulder', 'mutton-shoulder'],
+  'whole-turkey': ['whole-chicken'],
+  'whole-chicken': ['whole-turkey'],
+  goose: ['whole-turkey'],
+};
+
+/** Other cuts for the same table; empty where none does. */
+export const cutsInstead = (cut: string): readonly string[] => INSTEAD[cut] ?? [];

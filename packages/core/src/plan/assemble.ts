@@ -11,15 +11,15 @@ import {
 } from './advice/problems';
 import { risksOf, waysOut } from './advice/risks';
 import { collectJobs } from './collectJobs';
-import type { PlanFigures, ProblemFigures } from './document/figures';
+import type { JobFigures, PlanFigures, ProblemFigures } from './document/figures';
 import type { Amount, Request } from './request/types';
 import type { Plan, Ready } from './document/plan';
 import type { TunedPolicy } from './fire/tunePolicy';
 import { windowOf } from './jobs/job';
 import { plannedFireOf, plannedVentsOf } from './jobs/plannedFire';
 import { preparationOf } from './jobs/preparation';
-import { shoppingOf } from './jobs/shopping';
-import { watchOf } from './jobs/watch';
+import { plateOf, shoppingOf } from './jobs/shopping';
+import { isAtPit, watchOf } from './jobs/watch';
 import type { PlannedPit, PlanClock } from './plannedPit';
 import { amountOf } from './request/amount';
 import { expectedOf } from './schedule/expected';
@@ -143,7 +143,9 @@ export function assemble(
   const inOrder = request.meats.map((_, i) => windows.get(i)!);
   const fires = parts.map((p, k) => ({ ...plannedFireOf(p.cook), lightAt: at(clock.litMs[k]!) }));
   const { list, cost, fetch } = shoppingOf(request, fires, amounts);
+  const plate = plateOf(request, amounts, fires);
   const { jobs, leadMin } = collectJobs(request, parts, amounts, fetch, clock, options.nowMs);
+  const watch = watchOf(jobs, request.crew ?? [], clock.zeroMs, clock.zone);
   const first = clock.litMs.indexOf(clock.zeroMs);
   const main = parts[first]!;
   const expected = parts.map((p) => expectedOf(p.cook));
@@ -174,10 +176,11 @@ export function assemble(
       ...policyDocument({ ...cook.policy, untilMin: Math.round(latestEndMin(cook)) }),
     })),
     preparation: preparationOf(request, amounts),
-    jobs: jobs.map(({ clockMin: _, ...job }) => job),
-    watch: watchOf(jobs, request.crew ?? [], clock.zeroMs, clock.zone),
+    jobs: jobs.map(({ clockMin, ...job }) => withWatcher(job, clockMin, watch, clock)),
+    watch,
     shopping: list,
     cost,
+    ...(plate ? { plate } : {}),
     risks: risks.slice(0, MOST_RISKS),
     planB: waysOut(request.meats),
     outcome: outcomeOf((parts.find((p) => p.index.includes(0)) ?? main).cook),
@@ -191,6 +194,18 @@ export function assemble(
     scenarios: parts.map((p) => scenarioOfPlan(p.cook)),
     members: options.members,
   };
+}
+
+/** A job with the name of whoever has the watch then; what is done in the kitchen is nobody's watch. */
+function withWatcher(
+  job: JobFigures,
+  clockMin: number,
+  { shifts }: Plan['watch'],
+  { zeroMs, zone }: PlanClock,
+): JobFigures {
+  const at = localOf(zeroMs + Math.round(clockMin) * MINUTE_MS, zone);
+  const shift = shifts.findLast((s) => s.from <= at);
+  return shift && isAtPit(job) && at <= shift.to ? { ...job, by: shift.name } : job;
 }
 
 /** Cooked meat in all, kg: the low end (0) or the high end (1). */

@@ -18,8 +18,13 @@ export function firstMoveWords(pit: VentedPit, move: FirstMove): string {
       return `${name} to ${openingWords(pit, 'exhaust', move.exhaust)} until it is back: the quick way down. ${splits}`;
     }
     case 'look-at-fan':
+      if (pit.preset.traits.gravityFed) {
+        return move.whenHigh
+          ? 'Look for air that gets in past the fan: slit shut, ash door tight.'
+          : 'Ash under the fire, or fuel bridging in the hopper: tap it, empty the pan.';
+      }
       return move.whenHigh
-        ? 'Look for air that gets in past the fan: slit shut, ash door tight.'
-        : 'Ash under the fire, or fuel bridging in the hopper: tap it, empty the pan.';
+        ? `Look for air that gets in past the fan: a loose fitting, a lid that does not sit, the ${ventNames(pit.preset).exhaust} open too far.`
+        : 'Ash before the fan, or little fuel left: rake, and look at the charcoal.';
   }
 }

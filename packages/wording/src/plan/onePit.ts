@@ -79,6 +79,7 @@ export function onePit(plan: Plan, pitId: string): Plan {
     watch: watchOf(clocked, request.crew ?? [], litMs, zone),
     shopping: list.map((s) => shoppingWords(s, units)),
     cost,
+    plate: undefined,
     planB: waysOut(meats).map((way) => wayOutWords(way, units)),
     expected: expectedOf?.[k] ?? plan.expected,
     scenarios: [plan.scenarios[k]!],

@@ -15,7 +15,7 @@ import {
 import { cautionWords } from '../cautions';
 import { feedingWords, plannedFireWords } from '../fires';
 import { temperatureWords } from '../quantities';
-import { settingWords, ventedPit } from '../vents';
+import { openingWords, settingWords, ventedPit, ventNames, type VentedPit } from '../vents';
 import { jobWords } from './jobs';
 import { firstMoveWords } from './moves';
 import { preparationWords } from './preparation';
@@ -64,7 +64,7 @@ function wordVents(
   const setting = settingWords(vented, vents.intakeFraction, vents.exhaustFraction);
   const inWords =
     fanTargetC !== null
-      ? `Fan set to ${temperatureWords(fanTargetC, units)}, slots open: ${settles}`
+      ? `Fan set to ${temperatureWords(fanTargetC, units)}, ${besideFanWords(vented, vents.exhaustFraction)}: ${settles}`
       : first
         ? `${setting}: ${settles}`
         : setting;
@@ -76,6 +76,12 @@ function wordVents(
       : {}),
   };
 }
+
+/** How the vents stand beside a fan: a built-in one has the slots to itself. */
+const besideFanWords = (pit: VentedPit, exhaust: number): string =>
+  pit.preset.hasFan
+    ? `${ventNames(pit.preset).exhaust} open`
+    : `${ventNames(pit.preset).exhaust} at ${openingWords(pit, 'exhaust', exhaust)}, the ${ventNames(pit.preset).intake} shut but for it`;
 
 /** The plan document for a request, worked out and worded in one go. See `planSteps` of the engine. */
 export const planDocument = (request: Request, options: PlanOptions): Plan =>

@@ -10,7 +10,7 @@ import {
   roundDigits,
 } from '@ostrin/core';
 import { inHundred, spanOfTime, spanWords, temperatureWords } from '../quantities';
-import type { VentedPit } from '../vents';
+import { ventNames, type VentedPit } from '../vents';
 import { firstMoveWords } from './moves';
 
 const KEEP_WORDS = {
@@ -68,7 +68,7 @@ function risk(
       };
     case 'late':
       return {
-        sign: `The ${cutOf(facts.cut).name} is behind: by ${spanOfTime(facts.behindAfterMin)} after it went on its middle has not left the stall`,
+        sign: `The ${cutOf(facts.cut).name} is behind: by ${spanOfTime(facts.behindAfterMin)} after it went on ${facts.stalls ? 'its middle has not left the stall' : 'it is not two thirds of the way'}`,
         move: facts.canWrap
           ? `Wrap it now, or take the pit ${by(HOTTER_K)} up.`
           : `Take the pit ${by(HOTTER_K)} up; a low oven finishes it as well.`,
@@ -95,6 +95,31 @@ function risk(
         sign: `It runs over ${at(facts.overC)} while coming up`,
         move: 'Close to the holding setting at once: thick walls take more than an hour to give the heat back. Crack the lid before opening it wide: a starved fire flares.',
         why: `Common practice; the simulated pit needs over an hour from ${at(180)} down to ${at(125)}.`,
+      };
+    default:
+      return feederWords(facts, pit);
+  }
+}
+
+type FeederFacts = Extract<
+  RiskFacts,
+  { kind: 'fan-fails' | 'hopper-bridges' | 'fan-or-hopper-fails' }
+>;
+
+/** What feeds a fire by itself fails. */
+function feederWords(facts: FeederFacts, pit: VentedPit): Omit<Risk, 'chanceFraction'> {
+  switch (facts.kind) {
+    case 'fan-fails': {
+      const { intake } = ventNames(pit.preset);
+      return {
+        sign: 'The fan has no power: the pit falls though there is fuel',
+        move: `Take it off, open the ${intake} by hand as for a pit without one, and look again in half an hour.`,
+      };
+    }
+    case 'hopper-bridges':
+      return {
+        sign: 'The pit falls though the hopper is full: its fuel bridges',
+        move: 'Tap the hopper with its lid shut, and empty the ash pan. Never leave it unattended for long: fire can climb it.',
       };
     case 'fan-or-hopper-fails':
       return {

@@ -1,5 +1,6 @@
 /** Variants of a plan in words. */
 import {
+  cutOf,
   METRIC,
   WRAPS,
   WRAP_SCHOOLS,
@@ -43,6 +44,8 @@ export function changeWords(change: VariantChange, units: Units): string {
       return `on ${change.name}`;
     case 'wrap':
       return change.with === 'none' ? 'not wrapped' : `wrapped in ${WRAPS[change.with].name}`;
+    case 'cut':
+      return `with ${cutOf(change.cut).plural} instead`;
     case 'wrap-when':
       return `wrapped ${schoolWords(change.school, units)}`;
   }

@@ -113,6 +113,7 @@ function lateRisk(plan: PitPlan, meat: RequestMeat, i: number, late: number): Ri
       kind: 'late',
       cut: meat.cut,
       behindAfterMin: Math.round(((p10 + p90) / 2 - plan.onMin[i]!) * PAST_STALL_AT),
+      stalls: plan.result.meats[i]?.stall != null,
       canWrap: meat.wrap.with === 'none' && doneByFeel(cutOf(meat.cut)),
       inHundred: inHundred(late),
       spreadMin: Math.round(p90 - p10),
@@ -190,8 +191,10 @@ function risksOfThePit(plan: PitPlan): Risk[] {
   if (gravityFed) {
     risks.push({
       chanceFraction: CHANCES.fanOrHopper,
-      facts: { kind: 'fan-or-hopper-fails' },
+      facts: { kind: setup.underFan ? 'fan-or-hopper-fails' : 'hopper-bridges' },
     });
+  } else if (setup.underFan) {
+    risks.push({ chanceFraction: CHANCES.fanOrHopper, facts: { kind: 'fan-fails' } });
   }
   return risks;
 }

@@ -1,5 +1,6 @@
 /** Variants of a plan for the same meal: each planned for itself with the same likely cooks. */
 import { cutOf } from '../../meat/cuts';
+import { cutsInstead } from '../../meat/handling';
 import { doneByFeel } from '../../meat/cut';
 import { presetOf } from '../../pit/catalogue';
 import type { WrapId } from '../../meat/wraps';
@@ -10,6 +11,9 @@ import {
   USUAL_WRAP_WHEN,
   WRAP_SCHOOLS,
   schoolOf,
+  usualDone,
+  usualRest,
+  usualWrap,
 } from '../../meat/usualTreatment';
 import { fuelNeeded, fuelWorth } from '../jobs/shopping';
 import type { PlanOptions } from '../assemble';
@@ -27,7 +31,8 @@ export type VariantChange =
   | { kind: 'fire'; id: string }
   | { kind: 'pit'; name: string }
   | { kind: 'wrap'; with: WrapId }
-  | { kind: 'wrap-when'; school: SchoolId };
+  | { kind: 'wrap-when'; school: SchoolId }
+  | { kind: 'cut'; cut: string };
 
 /** One variant as it would go, without its sentences. */
 export interface VariantFigures {
@@ -47,6 +52,8 @@ export interface VariantFigures {
   fuelKg: number;
   /** Worth of that fuel at the user's prices, whether it is bought or on the shelf. */
   cost: number | null;
+  /** What a plate costs, meat and fuel; null where the meat has no price. */
+  plateCost: number | null;
   /** Visits to the pit. */
   visits: number;
   /** Longest stretch without a visit, min. */
@@ -116,6 +123,7 @@ export function variantRequests(request: Request, others: VariantSources = {}): 
     { id: 'as-planned', change: { kind: 'as-planned' }, request },
     ...paces,
     ...wrapVariants(request),
+    ...cutVariants(request),
     ...feeds,
     ...fires,
     ...pits,
@@ -150,6 +158,32 @@ function wrapVariants(request: Request): VariantRequest[] {
     request: wrapped({ ...meat.wrap, when: WRAP_SCHOOLS[id] }),
   }));
   return [...wraps, ...schools];
+}
+
+/** Another cut in the place of the first, usual pieces cooked the usual way, as many as the people take. */
+const cutVariants = (request: Request): VariantRequest[] =>
+  cutsInstead(request.meats[0]!.cut).map((cut) => ({
+    id: `cut-${cut}`,
+    change: { kind: 'cut', cut },
+    request: {
+      ...request,
+      meats: request.meats.map((m, i) => (i === 0 ? usualPieceInstead(m, cut) : m)),
+    },
+  }));
+
+function usualPieceInstead({ id, pit, serveAt, notBefore }: RequestMeat, cut: string): RequestMeat {
+  const kind = cutOf(cut);
+  const wrap = usualWrap(kind);
+  return {
+    id,
+    cut,
+    pit,
+    ...(serveAt ? { serveAt } : {}),
+    ...(notBefore ? { notBefore } : {}),
+    wrap: wrap === 'none' ? { with: wrap } : { with: wrap, when: USUAL_WRAP_WHEN },
+    done: usualDone(kind),
+    rest: usualRest(kind),
+  };
 }
 
 /** Plans one variant after another, with as many likely cooks as the plan they stand beside; yields each row as it is known, and null between simulations. */
@@ -190,6 +224,7 @@ function variantFigures(
     cookMin: Math.round((epochOf(ready.p50, zone) - on) / MINUTE_MS),
     fuelKg: [...fuel.values()].reduce((a, b) => a + b, 0),
     cost: fuelWorth(plan),
+    plateCost: plan.plate?.each ?? null,
     visits: plan.watch.visits,
     longestFreeMin: plan.watch.longestFreeMin,
     inBandFraction: plan.fires[0]!.inBandFraction ?? null,

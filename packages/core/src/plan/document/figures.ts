@@ -10,8 +10,7 @@ import type { FireSpec } from '../../fire/fireSpec';
 import type { RestWhere } from '../../meat/rest';
 import type { Feeding, Plan, PlannedFire, PlanJob, PlanVents } from './plan';
 import type { WrapWhen } from '../../scenario/scenario';
-import type { KitId } from '../jobs/kit';
-import type { PreparationFigures } from '../jobs/preparation';
+import type { KitId, PreparationFigures } from './preparation';
 
 /** The first move when a pit settles off its target. */
 export type FirstMove =
@@ -154,6 +153,8 @@ export type RiskFacts =
       cut: string;
       /** After so long on the pit it should be past its stall, min. */
       behindAfterMin: number;
+      /** Whether pieces of it stall at this heat. */
+      stalls: boolean;
       canWrap: boolean;
       inHundred: number;
       spreadMin: number;
@@ -168,7 +169,11 @@ export type RiskFacts =
     }
   | { kind: 'pan-dry'; atMin: number; first: FirstMove }
   | { kind: 'runs-over'; overC: number }
-  | { kind: 'fan-or-hopper-fails' };
+  | { kind: 'fan-or-hopper-fails' }
+  /** Fuel bridges in a hopper that no fan feeds. */
+  | { kind: 'hopper-bridges' }
+  /** A fan that was fitted has no power. */
+  | { kind: 'fan-fails' };
 
 export interface RiskFigures {
   /** The pit it is about. */

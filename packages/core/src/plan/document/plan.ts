@@ -29,6 +29,8 @@ export interface PlanJob {
   spanMin?: [number, number];
   /** The pit it is done at; the first when left out. */
   pit?: string;
+  /** Who has the watch then; left out where one keeps it alone. */
+  by?: string;
 }
 
 /** An action as the log keeps it: what was done, without its time. */
@@ -115,6 +117,8 @@ export interface PlannedFire {
   pieces: number;
   /** Charcoal laid, kg as bought. */
   massKg: number;
+  /** Of it, what is in the pit from last time, kg; left out where nothing is. */
+  fromLastKg?: number;
   /** Pieces of it that are lit first. */
   litPieces: number;
   /** Its lit part, kg as bought; left out by older documents. */
@@ -261,6 +265,8 @@ export interface Plan {
   problems: Problem[];
   /** What is not safe about eating it as planned; each once. */
   cautions: string[];
+  /** What a plate costs, in the user's own money; left out where no meat has a price. */
+  plate?: { meat: number; fuel: number | null; each: number };
   /** The course of the cook that is lit first. */
   expected: Expected;
   /** Of every pit where there are several, in the order of the request. */

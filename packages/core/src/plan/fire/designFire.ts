@@ -1,7 +1,13 @@
 /** The fire that a wish is built with: its arrangement, its full load, its lit part, its smoke wood. */
 import type { FireSpec, WoodChunkSpec } from '../../fire/fireSpec';
 import { arcForPieces, MAX_ARC_DEGREES, snakePieces } from '../../fire/snake';
-import { CHARCOALS, type CharcoalId, USUAL_CHUNK_WOOD, type WoodId } from '../../fuel/catalogue';
+import {
+  CHARCOALS,
+  type CharcoalId,
+  USUAL_CHUNK_WOOD,
+  type WoodId,
+  WOODS,
+} from '../../fuel/catalogue';
 import { pitWith, presetOf } from '../../pit/catalogue';
 import type { CookerParameters } from '../../pit/parameters';
 import type { Preset } from '../../pit/preset';
@@ -36,10 +42,20 @@ const BED = { load: 0.75, lit: 0.4 };
 /** Lit charcoal in a ring, kg: a full chimney carries it past the cold water over it (common practice). */
 const RING_LIT_KG = { wet: 1.2, dry: 0.8 };
 /** Smoke chunks: how many, how heavy, and how far apart along a snake, degrees (common practice). */
-const CHUNKS = { count: 4, massG: 60, apartDegrees: 22 };
+const CHUNKS = { massG: 60, apartDegrees: 22 };
+/** Mild woods want more chunks, strong ones fewer: so many of a wood that smokes as oak does; fewer where it is over soon. */
+const CHUNK_COUNT = { ofOak: 3, least: 2, most: 6, shortFromC: 150, shortTimes: 0.7 };
 /** Share of the load burnt when the first chunk catches, and from one to the next (common practice). */
 const BURIED = { first: 0.05, apart: 0.15 };
 const IN_PAN = { first: 0.03, apart: 0.05 };
+
+/** Whether a thermostat fan holds a pit: a built-in one, or one that is fitted; none holds a fire on splits. */
+export const holdsByFan = ({
+  cooker,
+  fire,
+  fan,
+}: Pick<RequestPit, 'cooker' | 'fire' | 'fan'>): boolean =>
+  presetOf(cooker.preset).hasFan || (fan === true && fire.fuel !== 'splits');
 
 /** The fire of a request's pit. Throws RangeError for names outside the catalogues. */
 export function designFire(pit: RequestPit): PitSetup {
@@ -63,14 +79,14 @@ export function designFire(pit: RequestPit): PitSetup {
     fire.litMassKg = RING_LIT_KG[parameters.waterKg > 0 ? 'wet' : 'dry'];
   fire.woodChunks = splits
     ? []
-    : placeChunks(fire, parameters, pit.fire.species ?? USUAL_CHUNK_WOOD);
+    : placeChunks(fire, parameters, pit.fire.species ?? USUAL_CHUNK_WOOD, pit.pace.pitC);
   return {
     pit,
     preset,
     parameters,
     fire,
     onSplits: splits,
-    underFan: preset.hasFan,
+    underFan: holdsByFan(pit),
     handFed: fed,
   };
 }
@@ -94,6 +110,13 @@ function usualArrangement(pit: RequestPit, preset: Preset, fuel: CharcoalId) {
     : arrangement;
 }
 
+/** How many chunks of a wood a cook at that heat wants. */
+export function chunkCount(species: WoodId, pitC: number): number {
+  const { ofOak, least, most, shortFromC, shortTimes } = CHUNK_COUNT;
+  const times = pitC >= shortFromC ? shortTimes : 1;
+  return clamp(Math.round((ofOak * times) / WOODS[species].smokeStrength), least, most);
+}
+
 /** Degrees of the rim that the lit pieces take. */
 function litDegrees(fire: FireSpec, pit: CookerParameters): number {
   if (fire.arrangement !== 'snake') return 0;
@@ -107,8 +130,14 @@ function litDegrees(fire: FireSpec, pit: CookerParameters): number {
  * Chunks where the fire comes to them one after another: along a snake, the first at its lit end so that
  * smoke has thinned before the meat goes on; or buried at different depths of a heap.
  */
-function placeChunks(fire: FireSpec, pit: CookerParameters, species: WoodId): WoodChunkSpec[] {
-  const list = Array.from({ length: CHUNKS.count }, (_, i) => i);
+function placeChunks(
+  fire: FireSpec,
+  pit: CookerParameters,
+  species: WoodId,
+  pitC: number,
+): WoodChunkSpec[] {
+  const wanted = chunkCount(species, pitC);
+  const list = Array.from({ length: wanted }, (_, i) => i);
   if (fire.arrangement === 'snake') {
     const from = Math.floor(litDegrees(fire, pit)) - 2;
     return list
@@ -116,7 +145,7 @@ function placeChunks(fire: FireSpec, pit: CookerParameters, species: WoodId): Wo
       .filter((c) => c.atArcDegrees < fire.arcDegrees - 5);
   }
   // A firebox fed by hand gets its wood with the charcoal; in an ash pan coals fall on all of it soon.
-  const count = fire.arrangement === 'coal-bed' ? 1 : CHUNKS.count;
+  const count = fire.arrangement === 'coal-bed' ? 1 : wanted;
   const { first, apart } = fire.arrangement === 'hopper' ? IN_PAN : BURIED;
   return list.slice(0, count).map((i) => {
     const depth = roundDigits(first + apart * i, 3);

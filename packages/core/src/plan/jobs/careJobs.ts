@@ -80,7 +80,7 @@ export function turnJobs(plan: PitPlan, meats: readonly RequestMeat[]): JobDraft
     const from = result.frontDegrees.find((d) => d !== null) ?? 0;
     return [1, 2, 3].flatMap((quarter): JobDraft[] => {
       const row = result.frontDegrees.findIndex(
-        (d) => d !== null && d - from! >= quarter * QUARTER_DEGREES,
+        (d) => d !== null && d - from >= quarter * QUARTER_DEGREES,
       );
       const atMin = row < 0 ? Infinity : result.minutes[row]!;
       if (atMin < firstOn || atMin > until) return [];

@@ -1,23 +1,7 @@
 /** What has to be at hand before a fire is lit: only what this plan uses. */
+import type { KitId } from '../document/preparation';
 import type { RequestMeat } from '../request/types';
 import type { PitPlan } from '../schedule/pitPlan';
-
-export type KitId =
-  | 'lighter'
-  | 'chimney'
-  | 'tongs'
-  | 'gloves'
-  | 'paper'
-  | 'foil'
-  | 'pan'
-  | 'thermometers'
-  | 'water'
-  | 'ash-bin'
-  | 'second-bag'
-  | 'dry-splits'
-  | 'cool-box'
-  | 'spray'
-  | 'sauce';
 
 /** The kit of one pit's part of a plan. */
 export function kitOf({ setup, scenario }: PitPlan, meats: readonly RequestMeat[]): KitId[] {

@@ -53,6 +53,7 @@ export function plannedFireOf(cook: PitPlan): FireFigures {
     ...lay,
     pieces: Math.round(loadKg / piece),
     massKg: roundDigits(loadKg, 3),
+    ...fromLast(cook, loadKg),
     litPieces: Math.round(fireLitKg(fire) / piece),
     litKg: roundDigits(fireLitKg(fire), 3),
     woodChunks: fire.woodChunks,
@@ -66,6 +67,13 @@ export function plannedFireOf(cook: PitPlan): FireFigures {
     spec: fire,
     hourPieces: hourPieces(cook),
   };
+}
+
+/** What of the load is in the pit from last time; its lit part is taken from fresh coals. */
+function fromLast({ setup, scenario }: PitPlan, loadKg: number): { fromLastKg?: number } {
+  const there = setup.pit.fire.leftKg ?? 0;
+  const used = Math.min(there, Math.max(0, loadKg - fireLitKg(scenario.fire!)));
+  return used > 0 ? { fromLastKg: roundDigits(used, 3) } : {};
 }
 
 /** How much of the time the likely pits stand in their band. */

@@ -1,48 +1,13 @@
 /** What is done to a piece before it goes on: a card for each meat, as codes and figures (common practice; see meat/handling). */
 import { cutOf } from '../../meat/cuts';
-import { handlingOf, MEMBRANE_STAYS_FROM_C, type TrimId } from '../../meat/handling';
+import { handlingOf, MEMBRANE_STAYS_FROM_C } from '../../meat/handling';
 import type { CookerTraits } from '../../pit/preset';
 import { presetOf } from '../../pit/catalogue';
-import { sugarCaution, type CautionId } from '../../safety/cautions';
+import { sugarCaution } from '../../safety/cautions';
+import type { FatSide, PreparationFigures } from '../document/preparation';
 import { footprintOf } from '../grate/grate';
 import { requestedMassKg } from '../request/amount';
 import type { Amount, Request, RequestMeat } from '../request/types';
-
-/** Which way the fat cap lies: towards where the heat comes from. */
-export type FatSide = 'up' | 'down' | 'up-thick-end-to-fire';
-
-/** The card of one meat. Masses in kg of one piece, lengths in m. */
-export interface PreparationFigures {
-  /** The meat, by its id. */
-  meat: string;
-  /** Its cut. */
-  cut: string;
-  /** Number of pieces. */
-  pieces: number;
-  /** One piece as it goes on, trimmed. */
-  massKg: number;
-  /** Raw as bought, all pieces: low and high. */
-  rawKg: [number, number];
-  /** Share of the raw piece that trimming takes: low and high. */
-  trimFraction: readonly [number, number];
-  /** Fat left on, mm; null where there is no cap. */
-  fatLeftMm: number | null;
-  trim: readonly TrimId[];
-  /** The membrane of ribs: none; stays; off; or may stay on, at this heat. */
-  membrane: 'none' | 'stays' | 'off' | 'may-stay';
-  /** Whether the cut-offs are cooked apart, as an early treat. */
-  treat: boolean;
-  /** As it lies on the grate. */
-  lengthM: number;
-  widthM: number;
-  /** Salt: g for a kg and for one piece; null where none is added. */
-  salt: { gPerKg: number; g: number; when: 'overnight' | 'hour' | 'in-brine' } | null;
-  /** Injected: ml for a kg and for one piece; null where it is not. */
-  inject: { mlPerKg: number; ml: number } | null;
-  /** What sugar in the rub does at the heat of its pit; null where nothing. */
-  sugar: CautionId | null;
-  fatSide: FatSide | null;
-}
 
 /** Where the heat comes from in a cooker decides which way the fat cap lies (common practice). */
 export function fatSideOf({ sideFirebox, reverseFlow, meatPlacement }: CookerTraits): FatSide {

@@ -1,5 +1,6 @@
 /** What is needed, what is on the shelf, what to buy, and what that costs. */
 import { USUAL_CHUNK_WOOD, USUAL_SPLIT_WOOD, type FuelId, type WoodId } from '../../fuel/catalogue';
+import { mean } from '../../quantity/statistics';
 import { roundDigits } from '../../quantity/units';
 import { requestedMassKg } from '../request/amount';
 import type { ShoppingFigures } from '../document/figures';
@@ -7,7 +8,10 @@ import type { Amount, Request } from '../request/types';
 import type { Feeding, PlannedFire } from '../document/plan';
 
 /** What a planned fire says of its fuel. */
-type FuelOfFire = Pick<PlannedFire, 'pit' | 'fuel' | 'massKg' | 'reserveKg' | 'woodChunks'> & {
+type FuelOfFire = Pick<
+  PlannedFire,
+  'pit' | 'fuel' | 'massKg' | 'fromLastKg' | 'reserveKg' | 'woodChunks'
+> & {
   feeding: readonly Pick<Feeding, 'what' | 'massKg' | 'count'>[];
 };
 
@@ -18,7 +22,8 @@ export function fuelNeeded(fires: readonly FuelOfFire[]): Map<FuelId | 'chunks',
     if (kg > 0) need.set(fuel, (need.get(fuel) ?? 0) + kg);
   };
   for (const f of fires) {
-    add(f.fuel, f.massKg);
+    // What lies in the pit already is not taken from the shelf.
+    add(f.fuel, f.massKg - (f.fromLastKg ?? 0));
     for (const feed of f.feeding) add(feed.what, feed.massKg * feed.count);
     add(f.feeding.some((x) => x.what === 'splits') ? 'splits' : f.fuel, f.reserveKg);
     add(
@@ -27,6 +32,26 @@ export function fuelNeeded(fires: readonly FuelOfFire[]): Map<FuelId | 'chunks',
     );
   }
   return need;
+}
+
+/** What a plate costs: raw meat at its price, and the fuel it takes; null where no meat has a price. */
+export function plateOf(
+  request: Request,
+  amounts: readonly Amount[],
+  fires: readonly FuelOfFire[],
+): { meat: number; fuel: number | null; each: number } | null {
+  const costs = amounts.flatMap((a, i) => {
+    const price = request.meatPrices?.find((p) => p.cut === request.meats[i]!.cut);
+    return price ? [price.perKg * mean(a.rawKg)] : [];
+  });
+  if (costs.length === 0) return null;
+  const meat = costs.reduce((sum, c) => sum + c, 0);
+  const fuel = fuelWorth({ request, fires });
+  return {
+    meat: roundDigits(meat / request.people, 2),
+    fuel: fuel === null ? null : roundDigits(fuel / request.people, 2),
+    each: roundDigits((meat + (fuel ?? 0)) / request.people, 2),
+  };
 }
 
 interface FuelOfPlan {

@@ -4,13 +4,16 @@ import type { Plan, Shift } from '../document/plan';
 
 /** Jobs that nobody stands at the pit for. */
 const NOT_AT_PIT = new Set(['serve', 'prepare', 'shop']);
+/** Whether somebody stands at the pit for a job. */
+export const isAtPit = (job: { do: string }): boolean => !NOT_AT_PIT.has(job.do);
+
 /** Jobs of so many minutes together are one visit. */
 const ONE_VISIT_MIN = 6;
 
 /** Minutes at which somebody is at the pit, each visit once; minutes of the plan's clock. */
 export function visitMinutes(jobs: readonly { do: string; clockMin: number }[]): number[] {
   const times = jobs
-    .filter((j) => !NOT_AT_PIT.has(j.do))
+    .filter(isAtPit)
     .map((j) => j.clockMin)
     .sort((a, b) => a - b);
   return times.filter((t, i) => i === 0 || t - times[i - 1]! > ONE_VISIT_MIN);

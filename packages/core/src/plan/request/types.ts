@@ -24,9 +24,13 @@ export interface RequestPit {
     fuel: FuelId;
     arrangement?: ArrangementId;
     species?: WoodId;
+    /** Charcoal left in it from last time, kg: it is stirred, its ash shaken out, and topped up. */
+    leftKg?: number;
     /** How often splits are fed, min; as holds the pit best when left out. */
     everyMin?: number;
   };
+  /** A thermostat fan is fitted to its intake; one that is built in need not be told. */
+  fan?: boolean;
   /** The temperature it is held at, C, and how far it may stray, K. */
   pace: { pitC: number; bandC: number };
 }
@@ -93,6 +97,12 @@ export interface Stock {
   /** How much there is, kg. */
   massKg: number;
 }
+export interface MeatPrice {
+  /** The cut. */
+  cut: string;
+  /** What a kilogram of it costs raw, in the user's own money. */
+  perKg: number;
+}
 export interface Price {
   /** The fuel. */
   fuel: FuelId | 'chunks';
@@ -125,6 +135,8 @@ export interface Request {
   fuelOnHand?: Stock[];
   /** What fuel costs. */
   prices?: Price[];
+  /** What meat costs where it is bought. */
+  meatPrices?: MeatPrice[];
   /** Who shares the watch. */
   crew?: string[];
   /** Units for what is said in words; C and kg when left out. Numbers stay in C and kg. */

@@ -1,0 +1,112 @@
+/** Choices about a fire: what it burns, how it is fed, what is left in it, its wood, and whether a fan holds it. */
+import { fromKg, presetOf, roundTo, toKg, WOODS } from '@ostrin/core';
+import { capital, fireChoiceWords, massWords, woodStrengthWords } from '@ostrin/wording';
+import { fireOf, firesOf } from '../store/fires';
+import { useSettings } from '../store/settings';
+import { FEEDS, SMOKE_WOODS, usePlanDraft, type DraftFire } from '../store/planDraft';
+import { Choice, Stepper } from '../ui/Choice';
+import { Note } from '../ui/Notice';
+import { Subhead } from '../ui/Title';
+
+/** The fire, and the wood that smokes. */
+export function Fire({ pitId, fire, preset }: { pitId: string; fire: DraftFire; preset: string }) {
+  const change = usePlanDraft((s) => s.changeFire);
+  return (
+    <>
+      <Choice
+        label="Fire"
+        options={firesOf(preset).map(({ id }) => {
+          const { label, note } = fireChoiceWords(id);
+          return { value: id, label: capital(label), note };
+        })}
+        value={fireOf(preset, fire.fireId).id}
+        onChange={(id) => change(pitId, { fireId: id })}
+      />
+      {fireOf(preset, fire.fireId).fuel === 'splits' ? (
+        <>
+          <Subhead>A split each</Subhead>
+          <Choice
+            label="A split each"
+            columns={3}
+            options={[
+              { value: 0, label: 'Best' },
+              ...FEEDS.map((m) => ({ value: m, label: `${m} min` })),
+            ]}
+            value={fire.everyMin ?? 0}
+            onChange={(m) => change(pitId, { everyMin: m || null })}
+          />
+        </>
+      ) : null}
+      {fireOf(preset, fire.fireId).fuel !== 'splits' && !presetOf(preset).hasFan ? (
+        <>
+          <Subhead>Thermostat fan</Subhead>
+          <Choice
+            label="Thermostat fan"
+            options={FAN_OPTIONS}
+            value={fire.fan ? 'fan' : 'vents'}
+            onChange={(v) => change(pitId, { fan: v === 'fan' })}
+          />
+        </>
+      ) : null}
+      <Subhead>Left in it from last time</Subhead>
+      <Left pitId={pitId} fire={fire} preset={preset} />
+      <Subhead>Wood</Subhead>
+      <Choice
+        label="Wood"
+        columns={2}
+        options={SMOKE_WOODS.map((w) => ({
+          value: w,
+          label: capital(WOODS[w].name),
+          note: woodStrengthWords(w),
+        }))}
+        value={fire.species}
+        onChange={(w) => change(pitId, { species: w })}
+      />
+      <Note>Chunks, not chips: chips on bare coals are gone in minutes.</Note>
+    </>
+  );
+}
+
+const FAN_OPTIONS = [
+  { value: 'vents', label: 'Held by its vents', note: 'moves by hand; needs no power' },
+  { value: 'fan', label: 'A fan is fitted', note: 'holds closer, sleeps longer; needs power' },
+] as const;
+
+/** Shares of a full load that may be left, as people see them. */
+const LEFT_SHARES = [
+  { value: 0, label: 'None' },
+  { value: 0.25, label: 'A quarter' },
+  { value: 0.5, label: 'Half full' },
+] as const;
+
+/** Unburnt charcoal that is still in it, as a mass or a share of full. */
+function Left({ pitId, fire, preset }: { pitId: string; fire: DraftFire; preset: string }) {
+  const change = usePlanDraft((s) => s.changeFire);
+  const units = useSettings((s) => s.units);
+  const full = presetOf(preset).fullLoadKg;
+  const kg = fire.leftKg ?? 0;
+  const set = (v: number): void => change(pitId, { leftKg: Math.min(full, Math.max(0, v)) });
+  return (
+    <>
+      <Stepper
+        label="Left"
+        shown={kg === 0 ? 'nothing' : massWords(kg, units)}
+        onStep={(by) => set(kg + 0.1 * by)}
+        canDown={kg > 0}
+        canUp={kg < full}
+        typed={{
+          value: roundTo(fromKg(kg, units.mass), 0.05),
+          onType: (v) => set(toKg(v, units.mass)),
+        }}
+        ends={{ low: 'All of it is bought new.', high: 'It holds no more.' }}
+      />
+      <Choice
+        label="Share of full"
+        columns={3}
+        options={LEFT_SHARES}
+        value={LEFT_SHARES.find((s) => Math.abs(s.value * full - kg) < 0.02)?.value ?? -1}
+        onChange={(share) => set(share * full)}
+      />
+    </>
+  );
+}

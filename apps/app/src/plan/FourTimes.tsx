@@ -36,10 +36,9 @@ function Cell({ label, value }: { label: string; value: string }) {
   );
 }
 
-/** When to be up, light the coals, put the meat on, when it is ready and how long it can rest; a line for every meat where there are several; with progress while it is refined. */
+/** When to be up, put the meat on, when it is ready and how long it can rest; a line for every meat where there are several; with progress while it is refined. */
 export function FourTimes({ plan, settled, progress }: Props) {
   const up = plan?.jobs.find((j) => j.do === 'lay-fire')?.at ?? plan?.lightAt;
-  const light = plan?.jobs.find((j) => j.do === 'light')?.at ?? plan?.lightAt;
   const ready = plan?.ready[0];
   const [low, high] = plan?.restAvailableMin ?? [0, 0];
   const says = settled ? 'ready, 8 in 10' : 'ready, roughly';
@@ -48,7 +47,6 @@ export function FourTimes({ plan, settled, progress }: Props) {
     <View className="bg-pad px-5 py-3" testID="four-times" aria-busy={!settled}>
       <View className="flex-row flex-wrap justify-between gap-x-3 gap-y-2">
         <Cell label="up by" value={up ? clockOf(up) : '–'} />
-        <Cell label="light coals" value={light ? clockOf(light) : '–'} />
         {several ? (
           <Cell label="sit down" value={clockOf(plan!.serveAt)} />
         ) : (

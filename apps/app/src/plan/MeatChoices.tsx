@@ -166,7 +166,7 @@ const SPRAY_OPTIONS = [
   {
     value: 'dry-spots',
     label: 'When dry spots show',
-    note: 'from when the bark has set, each 40 min; darker bark, later',
+    note: 'once the bark is firm, each 40 min; darker bark, later',
   },
   { value: 'twice', label: 'Once or twice', note: 'a little colour for little time' },
 ] as const satisfies readonly { value: SpraySchool | 'never'; label: string; note: string }[];

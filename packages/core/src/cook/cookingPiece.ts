@@ -5,7 +5,13 @@ import { bark, coreProbeC, createPiece, stepPiece, tenderness } from '../meat/pi
 import { restSurroundings, startRest } from '../meat/rest';
 import type { PieceVariation } from '../meat/variation';
 import type { Surroundings } from '../meat/surface';
-import { saucePiece, smokeUptakeFraction, USUAL_LIQUID_KG, wrapPiece } from '../meat/treatments';
+import {
+  FIRM_BARK,
+  saucePiece,
+  smokeUptakeFraction,
+  USUAL_LIQUID_KG,
+  wrapPiece,
+} from '../meat/treatments';
 import { WRAPS, type WrapId } from '../meat/wraps';
 import { NOT_SAFE, sugarCaution } from '../safety/cautions';
 import { isSafe, safetyKindOf, addCaution, trackSafety } from './foodSafety';
@@ -151,9 +157,9 @@ function treatmentDue(g: CookingPiece, atMin: number, core: number): Action[] {
   return isSprayDue(g, atMin) ? [{ atMin, do: 'spritz', meat }] : [];
 }
 
-/** Sprayed only once its bark has set, and not any more once it was wrapped. */
+/** Sprayed only once its bark is firm enough, and not any more once it was wrapped. */
 function isSprayDue({ spec, piece, result: r }: CookingPiece, atMin: number): boolean {
-  if (!spec.spray || r.wrappedAtMin !== null || bark(piece) < 1) return false;
+  if (!spec.spray || r.wrappedAtMin !== null || bark(piece) < FIRM_BARK) return false;
   const { everyMin, most = Infinity } = spec.spray;
   return r.sprayedAtMin.length < most && atMin - (r.sprayedAtMin.at(-1) ?? -Infinity) >= everyMin;
 }

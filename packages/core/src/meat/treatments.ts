@@ -14,6 +14,9 @@ const MIN_SMOKE_FRACTION = 0.1;
 /** Liquid poured round the meat where nothing else is said, kg (common practice: a cupful). */
 export const USUAL_LIQUID_KG = 0.25;
 
+/** From this bark on a look or a mist does it no harm; 1 is set, when nothing comes off on a finger (common practice). */
+export const FIRM_BARK = 0.5;
+
 /** Sprays an unwrapped piece. */
 export function spritzPiece(piece: Piece): void {
   if (piece.wrap === 'none') wetFace(piece, SPRAY_KG_PER_M2);

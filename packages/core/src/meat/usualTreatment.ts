@@ -38,7 +38,7 @@ function sameCondition(a: object, b: object): boolean {
   return key in b && (b as Record<string, unknown>)[key] === value;
 }
 
-/** The schools of spraying: from when the bark has set, so often, and how many times at most (common practice). */
+/** The schools of spraying: from when the bark is firm, so often, and how many times at most (common practice). */
 export const SPRAY_SCHOOLS = {
   'dry-spots': { everyMin: 40 },
   twice: { everyMin: 60, most: 2 },

@@ -34,7 +34,7 @@ export interface MeatSpec {
    * is done, min, so that its bark firms up.
    */
   wrap?: { with: WrapId; when?: WrapWhen; liquidKg?: number; bareLastMin?: number };
-  /** Sprayed while it is bare: from when its bark has set, so often, at most so many times. */
+  /** Sprayed while it is bare: from when its bark is firm, so often, at most so many times. */
   spray?: { everyMin: number; most?: number };
   /** Brushed with sauce about so long before it is done, min. */
   sauce?: { lastMin: number };

@@ -194,11 +194,11 @@ function meatJobWords(facts: MeatFacts, pit: RequestPit, units: Units): JobWords
   }
 }
 
-/** How long nobody looks: a bark that is not set comes off, and every look costs minutes. */
+/** How long nobody looks: a bark that is not firm comes off, and every look costs minutes. */
 const leaveShutWords = (barkMin: number | null): string =>
   barkMin === null || barkMin < 20
     ? ''
-    : ` No look for about ${spanOfTime(15 * Math.round(barkMin / 15))}: the bark has to set.`;
+    : ` No look for about ${spanOfTime(15 * Math.round(barkMin / 15))}: the bark has to firm up.`;
 
 type CareFacts = Extract<
   JobFacts,

@@ -62,7 +62,7 @@ export type JobFacts =
     }
   /** `leftKg`: charcoal that should be left over. */
   | { kind: 'shut-down'; underFan: boolean; leftKg: number }
-  /** `barkMin`: its bark sets so long after it went on, min; null where it never does. */
+  /** `barkMin`: its bark is firm so long after it went on, min; null where it never does. */
   | ({ kind: 'meat-on'; barkMin: number | null } & Pieces)
   | ({ kind: 'spray'; first: boolean; school: SpraySchool } & Pieces)
   /** Bared again for so many minutes. */

@@ -1,5 +1,6 @@
 /** Jobs with a piece between meat on and off besides wrapping: spraying, turning, swapping ends, baring, brushing. */
 import { LOOK_LID_S } from '../../scenario/actions';
+import { FIRM_BARK } from '../../meat/treatments';
 import { BARE_LAST_MIN, SAUCE_LAST_MIN } from '../../meat/usualTreatment';
 import { mean, p10p50p90 } from '../../quantity/statistics';
 import type { RequestMeat } from '../request/types';
@@ -57,9 +58,9 @@ export function careJobs(
   return jobs;
 }
 
-/** How many minutes after it went on the bark of a piece sets in the reference cook; null where it never does. */
-export function barkSetsAfterMin({ result, scenario, onMin }: PitPlan, i: number): number | null {
-  const row = result.meats[i]?.bark.findIndex((b) => b !== null && b >= 1) ?? -1;
+/** How many minutes after it went on the bark of a piece is firm in the reference cook; null where it never is. */
+export function barkFirmAfterMin({ result, scenario, onMin }: PitPlan, i: number): number | null {
+  const row = result.meats[i]?.bark.findIndex((b) => b !== null && b >= FIRM_BARK) ?? -1;
   return row < 0 ? null : Math.max(0, row * scenario.everyMin - onMin[i]!);
 }
 

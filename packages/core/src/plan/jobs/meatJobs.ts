@@ -3,7 +3,7 @@ import { USUAL_LID_S } from '../../scenario/actions';
 import { p10p50p90 } from '../../quantity/statistics';
 import type { RequestMeat } from '../request/types';
 import type { PitPlan } from '../schedule/pitPlan';
-import { barkSetsAfterMin, careJobs } from './careJobs';
+import { barkFirmAfterMin, careJobs } from './careJobs';
 import { windowOf, type JobDraft } from './job';
 
 /** Everything that is done with one piece, or so many alike. `i` is its place among the meats of the pit. */
@@ -17,7 +17,7 @@ export function meatJobs(plan: PitPlan, meat: RequestMeat, i: number, pieces: nu
       id: id('meat-on'),
       atMin: plan.onMin[i]!,
       do: 'meat-on',
-      facts: { kind: 'meat-on', cut, pieces, barkMin: barkSetsAfterMin(plan, i) },
+      facts: { kind: 'meat-on', cut, pieces, barkMin: barkFirmAfterMin(plan, i) },
       logs: [
         { do: 'lid-open', seconds: USUAL_LID_S },
         { do: 'meat-on', meat: meat.id },

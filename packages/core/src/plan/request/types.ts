@@ -72,7 +72,7 @@ export interface RequestMeat {
     /** Bared again about so long before it is done, min: its bark firms up. */
     bareLastMin?: number;
   };
-  /** Sprayed once its bark has set: when dry spots show, or twice; never when left out. */
+  /** Sprayed once its bark is firm: when dry spots show, or twice; never when left out. */
   spray?: SpraySchool;
   /** Brushed with sauce towards the end. */
   sauce?: boolean;

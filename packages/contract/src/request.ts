@@ -40,7 +40,7 @@ import {
   Optional,
   Zone,
 } from './rules';
-import { CookerDto, DoneDto, RestDto, WeatherDto, WrapDto } from './scenario';
+import { CookerDto, DoneDto, PaceWhenDto, RestDto, WeatherDto, WrapDto } from './scenario';
 
 const FUELS = [...Object.keys(CHARCOALS), 'splits'];
 /** What is bought and kept for fires. */
@@ -56,9 +56,15 @@ export class RequestFireDto {
   @Optional() @InRange(0, 30) leftKg?: number;
 }
 
+class ThenDto {
+  @InRange(80, 230) pitC!: number;
+  @Nested(() => PaceWhenDto) @ExactlyOne('coreC', 'barkFirm') when!: PaceWhenDto;
+}
+
 export class PaceDto {
   @InRange(80, 200) pitC!: number;
   @Optional() @InRange(1, 40) bandC: number = 8;
+  @Optional() @Nested(() => ThenDto) then?: ThenDto;
 }
 
 export class RequestPitDto {

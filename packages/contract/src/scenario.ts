@@ -117,9 +117,20 @@ class HumidityDto {
   @InRange(-20, 95) dewPointC!: number;
 }
 
+export class PaceWhenDto {
+  @Optional() @InRange(20, 99) coreC?: number;
+  @Optional() @Equals(true) barkFirm?: true;
+}
+
+class SecondPaceDto {
+  @InRange(40, 300) targetC!: number;
+  @Nested(() => PaceWhenDto) @ExactlyOne('coreC', 'barkFirm') when!: PaceWhenDto;
+}
+
 export class ControlDto {
   @Known(['vents', 'fan', 'tended', 'held']) mode!: Control['mode'];
   @Optional() @InRange(40, 300) targetC?: number;
+  @Optional() @Nested(() => SecondPaceDto) then?: SecondPaceDto;
   @Optional() @NestedList(() => HeldPointDto, 200) schedule?: HeldPointDto[];
   @Optional() @Nested(() => HumidityDto) pitHumidity?: HumidityDto;
   @Optional() @InRange(0, 5) airSpeedMps?: number;

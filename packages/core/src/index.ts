@@ -132,7 +132,7 @@ export {
 export { runEnsemble } from './sampling/likelyPits';
 export { type Action, USUAL_LID_S } from './scenario/actions';
 export type { Result } from './scenario/result';
-export type { Control, MeatSpec, Scenario, WrapWhen } from './scenario/scenario';
+export type { Control, MeatSpec, PaceWhen, Scenario, WrapWhen } from './scenario/scenario';
 export { feedActions, MILD_DAY, type SteadyCase } from './solvers/steadyCase';
 export { type CardRow, type VentCard, ventCard } from './solvers/ventCard';
 export type { ReferenceDayId, VentAnswer } from './solvers/ventsFor';

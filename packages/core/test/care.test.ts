@@ -154,3 +154,59 @@ describe('the card of a piece', () => {
     expect(card({ cut: 'brisket' }).inject).toBeNull();
   });
 });
+
+describe('a second pace', () => {
+  const paced = (
+    preset: string,
+    fuel: 'splits' | 'lump' | 'briquette',
+    then: Request['pits'][number]['pace']['then'],
+    pitC = 135,
+  ) =>
+    plan(
+      wish(
+        { wrap: { with: 'none' } },
+        {
+          pits: [
+            {
+              ...pitWith(preset, pitC)[0]!,
+              fire: { fuel },
+              pace: { pitC, bandC: 8, then },
+            },
+          ],
+        },
+      ),
+      { nowMs: NOW, members: 4 },
+    );
+  const settled = (c: (number | null)[], from: number): number => {
+    const part = c.slice(from, from + 24).filter((v) => v !== null);
+    return part.reduce((a, b) => a + b, 0) / part.length;
+  };
+
+  it.each(['kettle-57', 'kamado-46'])('is held from when the bark is firm on (%s)', (preset) => {
+    const made = paced(preset, 'lump', { pitC: 115, when: { barkFirm: true } });
+    const job = made.jobs.find((j) => j.id === 'second-pace')!;
+    expect(job.logs.at(-1)).toEqual({ do: 'set-target', targetC: 115 });
+    const at = (min: number): number => Math.round(min / made.expected.everyMin);
+    expect(settled(made.expected.pitC, at(job.atMin) - 30)).toBeGreaterThan(127);
+    expect(settled(made.expected.pitC, at(job.atMin + 90))).toBeLessThan(123);
+    // The plan's scenario goes the same way without anybody's doing, and a tended one by its log alone.
+    const scenario = made.scenarios[0]!;
+    const alone = simulate({ ...scenario, everyMin: 5 });
+    expect(alone.happened.some((a) => a.do === 'set-target')).toBe(true);
+    const rest = remainingScenario({
+      scenario,
+      done: [{ atMin: 200, do: 'set-target', targetC: 115 }],
+      ahead: [],
+      nowMin: 210,
+    });
+    expect(rest.control).not.toMatchObject({ then: expect.anything() as unknown });
+  });
+
+  it('makes a piece that is finished hot ready sooner', () => {
+    const hot = paced('kettle-57', 'briquette', { pitC: 180, when: { coreC: 70 } }, 121);
+    const slow = paced('kettle-57', 'briquette', undefined, 121);
+    const took = (p: PlanFigures): number =>
+      p.jobs.find((j) => j.id === 'off')!.atMin - p.jobs.find((j) => j.id === 'meat-on')!.atMin;
+    expect(took(hot)).toBeLessThan(took(slow) - 15);
+  });
+});

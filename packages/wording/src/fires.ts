@@ -199,6 +199,7 @@ const CHOICES: Readonly<Record<string, { label: string; note: string }>> = {
   snake: { label: 'a briquette snake', note: 'long and low; walks round the rim by itself' },
   basket: { label: 'a side basket of briquettes', note: 'hotter, more room to one side' },
   'basket-lump': { label: 'a side basket of lump', note: 'quick and lively; more visits' },
+  'crescent-lump': { label: 'a crescent of lump', note: 'along one side; no basket needed' },
   ring: { label: 'a ring of briquettes', note: 'the usual' },
   'ring-lump': { label: 'a ring of lump', note: 'less ash, burns faster' },
   bowl: { label: 'a bowl of lump', note: 'the usual' },

@@ -7,6 +7,7 @@ export { charcoalWords, fireChoiceWords, woodStrengthWords } from './fires';
 export { LOOK_NAMES, lookWords, VERDICT_NAMES } from './looks';
 export { actionWords, foodWords, readWords, entryWords, type Telling } from './log';
 export { phaseWords, safetyWords, wrapOptionWords, WRAP_OPTION_NAMES, type Clock } from './meat';
+export { paceWhenWords } from './plan/jobs';
 export { onePit } from './plan/onePit';
 export { planDocument, wordPlan, wordResult } from './plan/plan';
 export { fuelName } from './plan/shopping';

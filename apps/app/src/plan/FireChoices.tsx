@@ -48,6 +48,17 @@ export function Fire({ pitId, fire, preset }: { pitId: string; fire: DraftFire; 
           />
         </>
       ) : null}
+      {presetOf(preset).parameters.waterKg > 0 ? (
+        <>
+          <Subhead>Water pan</Subhead>
+          <Choice
+            label="Water pan"
+            options={WATER_OPTIONS}
+            value={fire.water ?? 'best'}
+            onChange={(v) => change(pitId, { water: v === 'best' ? undefined : v })}
+          />
+        </>
+      ) : null}
       <Subhead>Left in it from last time</Subhead>
       <Left pitId={pitId} fire={fire} preset={preset} />
       <Subhead>Wood</Subhead>
@@ -66,6 +77,16 @@ export function Fire({ pitId, fire, preset }: { pitId: string; fire: DraftFire; 
     </>
   );
 }
+
+const WATER_OPTIONS = [
+  { value: 'best', label: 'As holds it best', note: 'worked out for this pit and heat' },
+  {
+    value: 'filled',
+    label: 'Filled hot',
+    note: 'steadies a low pit; takes fuel; refill or let it run dry',
+  },
+  { value: 'empty', label: 'Left empty', note: 'covered with foil; saves fuel, holds hotter' },
+] as const;
 
 const FAN_OPTIONS = [
   { value: 'vents', label: 'Held by its vents', note: 'moves by hand; needs no power' },

@@ -11,7 +11,7 @@ import {
   type RestWhere,
 } from '@ostrin/core';
 import type { PitRecord } from '@ostrin/contract/types';
-import { capital, temperatureWords } from '@ostrin/wording';
+import { capital, spanOfTime, temperatureWords } from '@ostrin/wording';
 import { usualPit } from '../store/request';
 import { usePlanDraft } from '../store/planDraft';
 import { useSettings } from '../store/settings';
@@ -95,9 +95,10 @@ export function BeforeAndAfter({ meat }: MeatChoiceProps) {
         label="Rested"
         options={RESTS.map((r) => ({ ...r, label: capital(REST_NAMES[r.value]) }))}
         value={meat.rest ?? usualRest(cutOf(meat.cut)).where}
-        onChange={(r) => change({ rest: r, restC: null })}
+        onChange={(r) => change({ rest: r, restC: null, restMin: null })}
       />
       <HoldingHeat meat={meat} />
+      <RestFor meat={meat} />
       <Note>
         The longer it can be held, the earlier it may be ready, and the surer it is on time.
       </Note>
@@ -131,6 +132,36 @@ function HoldingHeat({ meat }: MeatChoiceProps) {
       ends={{
         low: 'Under that it is not held hot.',
         high: 'Over that it goes on cooking.',
+      }}
+    />
+  );
+}
+
+/** Longest rest that is planned, min, and how finely it is told: short ones in quarters, long ones in hours. */
+const REST = { mostMin: 24 * 60, shortUntilMin: 120, shortMin: 15, longMin: 60 };
+
+/** How long it rests at least. */
+function RestFor({ meat }: MeatChoiceProps) {
+  const change = useChangeMeat(meat);
+  const where = meat.rest ?? usualRest(cutOf(meat.cut)).where;
+  const usual = meat.rest ? USUAL_RESTS[where].minutes : usualRest(cutOf(meat.cut)).minutes;
+  const minutes = meat.restMin ?? usual;
+  const step = (by: -1 | 1): number => {
+    const long = by > 0 ? minutes >= REST.shortUntilMin : minutes > REST.shortUntilMin;
+    return long ? REST.longMin : REST.shortMin;
+  };
+  const set = (to: number): void =>
+    change({ restMin: Math.min(REST.mostMin, Math.max(REST.shortMin, to)) });
+  return (
+    <Stepper
+      label="For at least"
+      shown={spanOfTime(minutes)}
+      onStep={(by) => set(minutes + by * step(by))}
+      canDown={minutes > REST.shortMin}
+      canUp={minutes < REST.mostMin}
+      ends={{
+        low: 'Cut sooner, its juice runs out.',
+        high: 'Held longer than a day it is no fresh meal any more.',
       }}
     />
   );

@@ -8,7 +8,7 @@ import { useSavePit } from '../api/queries';
 import { COMMON_PIT, isCommonPit } from '../store/commonPit';
 import { usualPit, type DraftPit } from '../store/request';
 import { useSettings } from '../store/settings';
-import { BAND_K, PACES, PIT_C, usePlanDraft, WATCHES } from '../store/planDraft';
+import { BAND_K, PACES, PIT_C, usePlanDraft, WATCHES, type DraftFire } from '../store/planDraft';
 import { Choice, Stepper } from '../ui/Choice';
 import { Note, Notice } from '../ui/Notice';
 import { Subhead } from '../ui/Title';
@@ -141,8 +141,70 @@ export function Pace({ at: { pit, fire } }: { at: DraftPit }) {
           high: 'Wider than that is no pace any more.',
         }}
       />
+      <SecondPace pitId={pit.id} fire={fire} />
       <Note>A wider band means fewer moves and longer sleep; a closer one costs both.</Note>
       {sugar ? <Note>{cautionWords(sugar, units)}</Note> : null}
+    </>
+  );
+}
+
+/** What a second pace begins with where nobody says more, C. */
+const SECOND = { downK: 14, upC: 190, lateC: 85 };
+
+/** Another heat from when the first piece is so far. */
+function SecondPace({ pitId, fire }: { pitId: string; fire: DraftFire }) {
+  const change = usePlanDraft((s) => s.changeFire);
+  const units = useSettings((s) => s.units);
+  const { then } = fire;
+  const kind = !then ? 'none' : 'coreC' in then.when ? 'late' : 'bark';
+  const choose = (v: typeof kind): void =>
+    change(pitId, {
+      then:
+        v === 'none'
+          ? null
+          : v === 'bark'
+            ? { pitC: Math.max(PIT_C.low, fire.pitC - SECOND.downK), when: { barkFirm: true } }
+            : { pitC: SECOND.upC, when: { coreC: SECOND.lateC } },
+    });
+  const set = (pitC: number): void =>
+    change(pitId, {
+      then: then && { ...then, pitC: Math.min(PIT_C.high, Math.max(PIT_C.low, pitC)) },
+    });
+  const { temperature } = units;
+  return (
+    <>
+      <Subhead>And later</Subhead>
+      <Choice
+        label="And later"
+        options={[
+          { value: 'none', label: 'The same heat to the end', note: 'simplest to hold' },
+          {
+            value: 'bark',
+            label: 'Another heat once the bark is firm',
+            note: 'hot for the bark, then slower for the middle',
+          },
+          {
+            value: 'late',
+            label: `Finish hot from ${temperatureWords(SECOND.lateC, units)} inside`,
+            note: 'crisps the outside; sugar burns',
+          },
+        ]}
+        value={kind}
+        onChange={choose}
+      />
+      {then ? (
+        <Stepper
+          label="Later"
+          shown={temperatureWords(then.pitC, units)}
+          onStep={(by) => set(then.pitC + by / spanFromK(1, temperature))}
+          canDown={then.pitC > PIT_C.low}
+          canUp={then.pitC < PIT_C.high}
+          typed={{
+            value: Math.round(fromC(then.pitC, temperature)),
+            onType: (v) => set(toC(v, temperature)),
+          }}
+        />
+      ) : null}
     </>
   );
 }

@@ -12,6 +12,7 @@ import {
   countWords,
   fireChoiceWords,
   massWords,
+  paceWhenWords,
   schoolWords,
   spanWords,
   temperatureWords,
@@ -149,6 +150,10 @@ function doneWords({ cut, doneC }: DraftMeat, units: Units): string {
     : `the middle reads ${temperatureWords(doneC, units)}`;
 }
 
+/** The second pace in words; nothing where there is none. */
+const thenWords = ({ then }: DraftFire, units: Units): string =>
+  then ? `, ${temperatureWords(then.pitC, units)} ${paceWhenWords(then.when, units)}` : '';
+
 interface PitWordsProps {
   at: DraftPit;
   /** Its number among several pits; null where it is the only one. */
@@ -175,7 +180,7 @@ function PitWords({ at: { pit, fire }, number, last, onOpen }: PitWordsProps) {
       <Word label={fireWords(preset.id, fire)} says={say('Fire')} after="," onPress={ask('fire')} />
       <Plain>held at</Plain>
       <Word
-        label={`${temperatureWords(fire.pitC, units)}${fire.bandC && fire.bandC !== BAND_K.usual ? ` ± ${spanWords(fire.bandC, units)}` : ''}`}
+        label={`${temperatureWords(fire.pitC, units)}${fire.bandC && fire.bandC !== BAND_K.usual ? ` ± ${spanWords(fire.bandC, units)}` : ''}${thenWords(fire, units)}`}
         says={say('Pit')}
         after={last ? '.' : ';'}
         onPress={ask('pace')}

@@ -2,6 +2,7 @@
 import {
   type Cut,
   MINUTE_MS,
+  type PaceWhen,
   type PiecePlacement,
   type RequestMeat,
   type RestWhere,
@@ -45,6 +46,8 @@ export interface DraftMeat {
   rest: RestWhere | null;
   /** What its oven or warmer is set to, C; null or left out: as usual. */
   restC?: number | null;
+  /** How long it rests at least, min; null or left out: as usual. */
+  restMin?: number | null;
   prepare: NonNullable<RequestMeat['prepare']> | null;
   frozen: boolean;
   injected: boolean;
@@ -64,6 +67,10 @@ export interface DraftFire {
   fireId: string | null;
   species: WoodId;
   pitC: number;
+  /** A second pace; null or left out: none. */
+  then?: { pitC: number; when: PaceWhen } | null;
+  /** Water in its pan: as holds it best when left out. */
+  water?: 'filled' | 'empty';
   /** A thermostat fan is fitted to it; left out: none but a built-in one. */
   fan?: boolean;
   /** Charcoal left in it from last time, kg. */
@@ -148,7 +155,7 @@ export const WINDS = [
 /** What changes with the cut: a usual piece of it, cooked the usual way. */
 export function withCut(
   id: string,
-): Pick<DraftMeat, 'cut' | 'massKg' | 'wrap' | 'doneC' | 'rest' | 'restC'> {
+): Pick<DraftMeat, 'cut' | 'massKg' | 'wrap' | 'doneC' | 'rest' | 'restC' | 'restMin'> {
   const cut = cutOf(id);
   const done = usualDone(cut);
   return {
@@ -158,6 +165,7 @@ export function withCut(
     doneC: 'coreC' in done ? done.coreC : 'plateC' in done ? done.plateC : null,
     rest: null,
     restC: null,
+    restMin: null,
   };
 }
 

@@ -13,6 +13,7 @@ import {
   cutOf,
   doneOnPlate,
   epochOf,
+  pitWith,
   presetOf,
   usualRest,
 } from '@ostrin/core';
@@ -64,6 +65,12 @@ function doneOf({ cut, doneC }: DraftMeat): RequestMeat['done'] {
   return doneOnPlate(cutOf(cut)) ? { plateC: doneC } : { coreC: doneC };
 }
 
+/** Water in the pan, where somebody said how much of it; else it is left to what holds the pit best. */
+function waterOf(pit: PitRecord, { water }: DraftFire): { waterKg?: number } {
+  if (!water) return {};
+  return { waterKg: water === 'empty' ? 0 : pitWith(presetOf(pit.preset), pit.overrides).waterKg };
+}
+
 /** A pit as a request names it. */
 export function requestPit(pit: PitRecord, wish: DraftFire): RequestPit {
   const { fuel, arrangement } = fireOf(pit.preset, wish.fireId);
@@ -71,7 +78,7 @@ export function requestPit(pit: PitRecord, wish: DraftFire): RequestPit {
     id: pit.id,
     name: pit.name,
     ventWay: pit.ventWay,
-    cooker: { preset: pit.preset, overrides: pit.overrides },
+    cooker: { preset: pit.preset, overrides: { ...pit.overrides, ...waterOf(pit, wish) } },
     fire: {
       fuel,
       arrangement,
@@ -80,7 +87,11 @@ export function requestPit(pit: PitRecord, wish: DraftFire): RequestPit {
       ...(wish.leftKg ? { leftKg: wish.leftKg } : {}),
     },
     ...(wish.fan ? { fan: true } : {}),
-    pace: { pitC: wish.pitC, bandC: wish.bandC ?? BAND_K.usual },
+    pace: {
+      pitC: wish.pitC,
+      bandC: wish.bandC ?? BAND_K.usual,
+      ...(wish.then ? { then: wish.then } : {}),
+    },
   };
 }
 
@@ -115,8 +126,9 @@ function requestMeat(meat: DraftMeat, pit: PitRecord): RequestMeat {
 /** Where and how long it rests: as is usual for its cut where that is the place. */
 function requestRest(meat: DraftMeat): RequestMeat['rest'] {
   const usual = usualRest(cutOf(meat.cut));
-  if (!meat.rest || meat.rest === usual.where) return usual;
-  const rest = { where: meat.rest, ...USUAL_RESTS[meat.rest] };
+  const minutes = meat.restMin ? { minutes: meat.restMin } : {};
+  if (!meat.rest || meat.rest === usual.where) return { ...usual, ...minutes };
+  const rest = { where: meat.rest, ...USUAL_RESTS[meat.rest], ...minutes };
   return 'atC' in rest && meat.restC ? { ...rest, atC: meat.restC } : rest;
 }
 
@@ -185,6 +197,10 @@ export function draftOf(request: Request, yard: readonly PitRecord[]): PlanDraft
       species: species ?? USUAL_FIRE.species,
       pitC: p.pace.pitC,
       bandC: p.pace.bandC,
+      then: p.pace.then ?? null,
+      ...(p.cooker.overrides.waterKg === pit.overrides.waterKg
+        ? {}
+        : { water: p.cooker.overrides.waterKg === 0 ? 'empty' : 'filled' }),
       everyMin: everyMin ?? null,
       ...(p.fire.leftKg ? { leftKg: p.fire.leftKg } : {}),
       ...(p.fan ? { fan: true } : {}),
@@ -228,6 +244,7 @@ function draftMeatOf(
     doneC: 'coreC' in m.done ? m.done.coreC : 'plateC' in m.done ? m.done.plateC : null,
     rest: same ? null : m.rest.where,
     restC: m.rest.atC ?? null,
+    restMin: same ? null : m.rest.minutes,
     prepare: m.prepare ?? null,
     frozen: m.frozen ?? false,
     injected: m.injected ?? false,

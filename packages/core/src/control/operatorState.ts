@@ -10,6 +10,8 @@ export interface OperatorState {
   targetC: number;
   /** How the fire is held. */
   policy: ControlPolicy;
+  /** Whether another target was set that no vent was moved for yet. */
+  retargeted: boolean;
   /** The cooker. */
   preset: Preset;
   /** The fire as it is built. */

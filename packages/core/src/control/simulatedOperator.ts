@@ -7,7 +7,7 @@ import { presetOf } from '../pit/catalogue';
 import { clamp, roundTo } from '../quantity/units';
 import type { Action } from '../scenario/actions';
 import type { Scenario } from '../scenario/scenario';
-import type { ControlPolicy } from './controlPolicy';
+import { withHoldingIntake, type ControlPolicy } from './controlPolicy';
 import { habitPolicy } from './habitPolicy';
 import type { Observation, Operator } from './operator';
 import { probeTrendK, setVents, type OperatorState } from './operatorState';
@@ -51,6 +51,7 @@ export function createSimulatedOperator(
     policy: by,
     preset,
     fire,
+    retargeted: false,
     hasComeUp: false,
     cameUpMin: 0,
     soaked: false,
@@ -66,10 +67,19 @@ export function createSimulatedOperator(
   };
   return {
     decide: (observation) => decide(operator, observation),
-    setTarget: (c) => {
-      operator.targetC = c;
-    },
+    setTarget: (c) => retarget(operator, c),
   };
+}
+
+/** Another target: the vents that should hold it are set at the next look, and moved in small steps from there. */
+function retarget(operator: OperatorState, targetC: number): void {
+  const { policy } = operator;
+  const folds = (targetC - operator.targetC) / policy.kelvinPerEFold;
+  operator.targetC = targetC;
+  if (folds === 0 || policy.feed) return;
+  const intake = clamp(policy.hold.intake * Math.exp(folds), policy.finest.small, 1);
+  operator.policy = withHoldingIntake(policy, intake);
+  operator.retargeted = operator.hasComeUp;
 }
 
 /** What the operator does at this whole minute. */
@@ -99,6 +109,11 @@ function holdByVents(operator: OperatorState, observation: Observation): Action[
     operator.cameUpMin = atMin;
     operator.earlyMoves = 1;
     return [setIntake(operator, atMin, policy.hold.intake * (soak?.times ?? 1))];
+  }
+  if (operator.retargeted) {
+    operator.retargeted = false;
+    operator.soaked = true;
+    return [setIntake(operator, atMin, policy.hold.intake)];
   }
   const done = topUp(operator, observation, under);
   if (done.length > 0) return done;

@@ -6,7 +6,8 @@ import { buildFire } from '../fire/catalogue';
 import { createParcel } from '../fire/woodParcel';
 import { CHUNK_MOISTURE_FRACTION } from '../fuel/catalogue';
 import type { PieceVariation } from '../meat/variation';
-import { coreProbeC } from '../meat/piece';
+import { bark, coreProbeC } from '../meat/piece';
+import { FIRM_BARK } from '../meat/treatments';
 import type { Surroundings } from '../meat/surface';
 import { pitWith, presetOf } from '../pit/catalogue';
 import { createPitState, type PitState } from '../pit/state';
@@ -82,6 +83,7 @@ export function createCook(scenario: Scenario, options: CookOptions = {}): Cook 
     nextMin: 0,
     stepS: STEP.afterEventS,
     pendingMeatS: 0,
+    secondPace: false,
     lidUntilS: -1,
     doorUntilS: -1,
     panDry: false,
@@ -145,6 +147,7 @@ export function advance(cook: Cook, untilMin: number): Cook {
     closeLidAndDoorWhenDue(cook);
     if (cook.timeS >= cook.nextMin * 60 - 1e-6) {
       for (const g of cook.pieces) treatByRule(cook, endPieceMinute(g, cook.nextMin));
+      beginSecondPace(cook);
       endPitMinute(cook);
       if (cook.nextMin % every === 0) {
         for (const g of cook.pieces) recordPiece(g);
@@ -175,6 +178,19 @@ function closeLidAndDoorWhenDue(cook: Cook): void {
 }
 
 /** Whole-minute bookkeeping of the fire: out or not, pan dry, and what an operator does about it. */
+/** The second pace of a scenario, once its first piece is so far. */
+function beginSecondPace(cook: Cook): void {
+  const { control } = cook.scenario;
+  const [first] = cook.pieces;
+  if (cook.secondPace || control.mode === 'held' || !control.then || first?.stage !== 'on') return;
+  const { targetC, when } = control.then;
+  const due =
+    'coreC' in when ? coreProbeC(first.piece) >= when.coreC : bark(first.piece) >= FIRM_BARK;
+  if (!due) return;
+  cook.secondPace = true;
+  applyAction(cook, { atMin: cook.nextMin, do: 'set-target', targetC });
+}
+
 function endPitMinute(cook: Cook): void {
   const { pit } = cook;
   if (!pit) return;

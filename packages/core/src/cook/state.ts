@@ -66,6 +66,8 @@ export interface CookingPiece {
 export type AirTrace = (atMin: number) => Surroundings;
 
 export interface Cook {
+  /** Whether its second pace has begun. */
+  secondPace: boolean;
   /** The scenario that is simulated. */
   scenario: Scenario;
   /** Known air that stands in for a pit. */

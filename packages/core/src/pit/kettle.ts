@@ -258,6 +258,7 @@ function kettle(cm: number, fullLoadKg: number): Preset {
       { id: 'snake', fuel: 'briquette', arrangement: 'snake' },
       { id: 'basket', fuel: 'briquette', arrangement: 'side-basket' },
       { id: 'basket-lump', fuel: 'lump', arrangement: 'side-basket' },
+      { id: 'crescent-lump', fuel: 'lump', arrangement: 'crescent' },
     ],
     bringUp: { intake: 1, exhaust: 1, minutes: 20 },
     holding: KETTLE_HOLDING,

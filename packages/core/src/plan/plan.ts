@@ -53,7 +53,7 @@ export function* planSteps(request: Request, options: PlanOptions): Steps<PlanFi
         { ...m, at: mainPlaceOf(m, grates[k]!) },
         pieces[index[n]!]!,
         serveMs,
-        setup.pit.pace.pitC,
+        setup.pit.pace.then?.pitC ?? setup.pit.pace.pitC,
       ),
     );
     const done = parts.length * share;

@@ -44,9 +44,17 @@ export interface MeatSpec {
   rest?: { where: RestWhere; minutes: number; atC?: number };
 }
 
+/** A second pace: from when the first piece is so far, the pit is held at another temperature, C. */
+export interface SecondPace {
+  targetC: number;
+  when: PaceWhen;
+}
+/** When the first piece's middle reads so much, C, or its bark is firm. */
+export type PaceWhen = { coreC: number } | { barkFirm: true };
+
 export type Control =
-  | { mode: 'vents'; targetC?: number }
-  | { mode: 'fan' | 'tended'; targetC: number }
+  | { mode: 'vents'; targetC?: number; then?: SecondPace }
+  | { mode: 'fan' | 'tended'; targetC: number; then?: SecondPace }
   | {
       mode: 'held';
       targetC?: number;

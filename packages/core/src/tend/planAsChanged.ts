@@ -39,7 +39,8 @@ export function planAsChanged<P extends Changeable>(plan: P, log: Log): P {
 
 function withTarget<P extends Changeable>(plan: P, log: Log): P {
   const set = log.lines.findLast(
-    ({ body, jobId }) => body.kind === 'act' && body.action.do === 'set-target' && !jobId,
+    ({ body, jobId }) =>
+      body.kind === 'act' && body.action.do === 'set-target' && jobId !== 'light',
   );
   if (set?.body.kind !== 'act' || set.body.action.do !== 'set-target') return plan;
   const { targetC: pitC } = set.body.action;

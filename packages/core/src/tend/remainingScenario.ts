@@ -19,8 +19,11 @@ export function remainingScenario({ scenario, done, ahead, nowMin }: CookInProgr
   const wrapped = new Set(done.flatMap((a) => (a.do === 'wrap' ? [a.meat] : [])));
   const later = ahead.map((a) => ({ ...a, atMin: Math.max(a.atMin, nowMin + 1) }));
   const wrapAhead = later.some((a) => a.do === 'wrap');
+  const retargets = [...done, ...later].some((a) => a.do === 'set-target');
   return {
     ...scenario,
+    // Who changes the pace is told by the log, or by a job; the rule is for a cook that nobody tends.
+    control: retargets ? withoutSecondPace(scenario.control) : scenario.control,
     // Wrapping and taking off are the cook's own acts now; only what still lies ahead may be assumed.
     meats: scenario.meats.map((m) => ({
       ...m,
@@ -34,3 +37,6 @@ export function remainingScenario({ scenario, done, ahead, nowMin }: CookInProgr
 /** What is left of a wrap that is done, or left out: that it is bared again. */
 const onlyBared = (wrap: MeatSpec['wrap']): MeatSpec['wrap'] =>
   wrap?.bareLastMin === undefined ? undefined : { with: wrap.with, bareLastMin: wrap.bareLastMin };
+
+const withoutSecondPace = (control: Scenario['control']): Scenario['control'] =>
+  control.mode === 'held' ? control : { ...control, then: undefined };

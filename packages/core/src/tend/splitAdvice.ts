@@ -50,6 +50,7 @@ export function splitsNow(
     policy,
     preset: setup.preset,
     fire: setup.fire,
+    retargeted: false,
     hasComeUp: fire.pitC.some((c) => c >= targetC - policy.closeBelowK),
     intake: policy.hold.intake,
     exhaust: policy.hold.exhaust,

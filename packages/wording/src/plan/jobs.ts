@@ -1,17 +1,26 @@
 /** The jobs of a plan in words: what to do, and how. */
 import {
   cutOf,
+  presetOf,
   WRAPS,
   type JobFacts,
   type MeatSpec,
+  type PaceWhen,
   type RequestPit,
   type Units,
   type WrapWhen,
 } from '@ostrin/core';
 import { charcoalWords, layWords, lightWords, splitWords } from '../fires';
 import { PLACEMENT_WORDS, REST_WORDS } from '../places';
-import { countWords, massWords, spanOfTime, spanWords, temperatureWords } from '../quantities';
-import { settingWords, ventedPit } from '../vents';
+import {
+  capital,
+  countWords,
+  massWords,
+  spanOfTime,
+  spanWords,
+  temperatureWords,
+} from '../quantities';
+import { settingWords, ventedPit, ventNames } from '../vents';
 import {
   afterOffList,
   doneSigns,
@@ -74,6 +83,8 @@ export function jobWords(facts: JobFacts, pit: RequestPit, units: Units): JobWor
         inWords: 'Look at the pit',
         detail: `By now it may want ${setting(facts.intake, facts.exhaust).toLowerCase()}. Over ${at(facts.targetC + facts.bandC)}: ${firstMoveWords(ventedPit(pit), facts.moves.high)} Under ${at(facts.targetC - facts.bandC)}: ${firstMoveWords(ventedPit(pit), facts.moves.low)} Between them, leave it.`,
       };
+    case 'second-pace':
+      return secondPaceWords(facts, pit, units);
     case 'feed':
       return feedWords(facts, pit, units);
     case 'shut-down':
@@ -91,6 +102,32 @@ export function jobWords(facts: JobFacts, pit: RequestPit, units: Units): JobWor
     default:
       return meatJobWords(facts, pit, units);
   }
+}
+
+/** When the pit is taken to its second pace, as a piece of a sentence. */
+export const paceWhenWords = (when: PaceWhen, units: Units): string =>
+  'coreC' in when
+    ? `when the middle reads ${temperatureWords(when.coreC, units)}`
+    : 'when the bark is firm and dark';
+
+function secondPaceWords(
+  facts: Extract<JobFacts, { kind: 'second-pace' }>,
+  pit: RequestPit,
+  units: Units,
+): JobWords {
+  const up = facts.targetC > facts.fromC;
+  const target = temperatureWords(facts.targetC, units);
+  const how = facts.underFan
+    ? `Set the fan to ${target}.`
+    : facts.onSplits
+      ? `The next splits a quarter ${up ? 'heavier' : 'lighter'}.`
+      : facts.vents
+        ? `${settingWords(ventedPit(pit), facts.vents.intake, facts.vents.exhaust)}.`
+        : `${up ? 'Open' : 'Close'} the ${ventNames(presetOf(pit.cooker.preset)).intake} a step.`;
+  return {
+    inWords: `${up ? 'Take the pit up' : 'Let the pit down'} to ${target}`,
+    detail: `${capital(paceWhenWords(facts.when, units))}. ${how}`,
+  };
 }
 
 type FeedFacts = Extract<JobFacts, { kind: 'feed' }>;
@@ -125,7 +162,18 @@ const HOLD_ABOVE_C = 60;
 
 type MeatFacts = Exclude<
   JobFacts,
-  { kind: 'lay-fire' | 'light' | 'bring-up' | 'hold' | 'trim' | 'feed' | 'shut-down' | 'shop' }
+  {
+    kind:
+      | 'lay-fire'
+      | 'light'
+      | 'bring-up'
+      | 'hold'
+      | 'trim'
+      | 'second-pace'
+      | 'feed'
+      | 'shut-down'
+      | 'shop';
+  }
 >;
 
 function meatJobWords(facts: MeatFacts, pit: RequestPit, units: Units): JobWords {

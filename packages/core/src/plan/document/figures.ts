@@ -9,7 +9,7 @@ import type { CautionId } from '../../safety/cautions';
 import type { FireSpec } from '../../fire/fireSpec';
 import type { RestWhere } from '../../meat/rest';
 import type { Feeding, Plan, PlannedFire, PlanJob, PlanVents } from './plan';
-import type { WrapWhen } from '../../scenario/scenario';
+import type { PaceWhen, WrapWhen } from '../../scenario/scenario';
 import type { KitId, PreparationFigures } from './preparation';
 
 /** The first move when a pit settles off its target. */
@@ -50,6 +50,16 @@ export type JobFacts =
       targetC: number;
       bandC: number;
       moves: { high: FirstMove; low: FirstMove };
+    }
+  /** The second pace: vents that should hold it, where vents do. */
+  | {
+      kind: 'second-pace';
+      fromC: number;
+      targetC: number;
+      when: PaceWhen;
+      underFan: boolean;
+      onSplits: boolean;
+      vents: { intake: number; exhaust: number } | null;
     }
   | {
       kind: 'feed';

@@ -48,7 +48,11 @@ export function plannedScenario(
     cooker: { preset: pit.cooker.preset, overrides: pit.cooker.overrides },
     fire,
     weather,
-    control: { mode: setup.underFan ? 'fan' : 'vents', targetC: pit.pace.pitC },
+    control: {
+      mode: setup.underFan ? 'fan' : 'vents',
+      targetC: pit.pace.pitC,
+      ...(pit.pace.then ? { then: { targetC: pit.pace.then.pitC, when: pit.pace.then.when } } : {}),
+    },
     actions: actions.sort((a, b) => a.atMin - b.atMin),
     meats: schedule.meats,
     untilMin,
@@ -76,11 +80,20 @@ export interface HoldingScore {
 
 const VISIT_ACTIONS = new Set(['set-vents', 'add-fuel', 'add-wood', 'fill-water', 'rake']);
 
-/** Judges a run against its target. */
+/** On its way from one pace to another a pit is not judged for so long, min. */
+const CHANGES_MIN = 60;
+
+/** Judges a run against its target, and against its second one from an hour after that began. */
 export function scoreRun(result: Result, targetC: number, bandC: number): HoldingScore {
   const fromMin = judgedFromMin(result.happened);
   const from = result.minutes.findIndex((m) => m >= fromMin);
-  const pitC = result.pitC.slice(from).filter((c): c is number => c !== null);
+  const later = result.happened.find((a) => a.do === 'set-target' && a.atMin > fromMin);
+  const offK = result.pitC.slice(from).flatMap((c, i): number[] => {
+    if (c === null) return [];
+    const sinceMin = later?.do === 'set-target' ? result.minutes[from + i]! - later.atMin : -1;
+    if (sinceMin < 0) return [c - targetC];
+    return sinceMin < CHANGES_MIN ? [] : [c - (later as { targetC: number }).targetC];
+  });
   const smoke = result.smoke.slice(from);
   const visits = new Set(
     result.happened
@@ -89,10 +102,9 @@ export function scoreRun(result: Result, targetC: number, bandC: number): Holdin
   );
   const hours = Math.max(((result.minutes.at(-1) ?? 0) - fromMin) / 60, 0.1);
   return {
-    meanC: mean(pitC),
-    rmsK: Math.sqrt(mean(pitC.map((c) => (c - targetC) ** 2))),
-    outFraction:
-      pitC.filter((c) => Math.abs(c - targetC) > bandC).length / Math.max(pitC.length, 1),
+    meanC: targetC + mean(offK),
+    rmsK: Math.sqrt(mean(offK.map((k) => k ** 2))),
+    outFraction: offK.filter((k) => Math.abs(k) > bandC).length / Math.max(offK.length, 1),
     whiteFraction:
       smoke.filter((s) => s === 'white' || s === 'dark').length / Math.max(smoke.length, 1),
     visitsPerHour: visits.size / hours,

@@ -90,6 +90,7 @@ function feedAndVentJobs(plan: PitPlan, { firstMin, lastMin }: OffTimes): JobDra
   let fed = 0;
   let moved = 0;
   let before: VentMove | null = null;
+  let paceDue = plan.result.happened.find((a) => a.do === 'set-target' && a.atMin > 0)?.atMin;
   for (const [atMin, actions] of actionsByMinute(plan, lastMin)) {
     if (actions.some((a) => a.do === 'add-fuel')) {
       fed += 1;
@@ -97,12 +98,41 @@ function feedAndVentJobs(plan: PitPlan, { firstMin, lastMin }: OffTimes): JobDra
       jobs.push(feedJob(plan, actions, fed, !plan.setup.onSplits && atMin >= firstMin));
     }
     const vents = actions.find((a) => told.has(a)) as VentMove | undefined;
+    if (paceDue !== undefined && atMin >= paceDue) {
+      jobs.push(paceJob(plan, paceDue, vents ?? null));
+      paceDue = undefined;
+      before = vents ?? before;
+      continue;
+    }
     if (!vents) continue;
     jobs.push({ ...ventJob(plan, vents, before), ...(moved > 0 ? { id: `trim-${moved}` } : {}) });
     before = vents;
     moved += 1;
   }
+  if (paceDue !== undefined && paceDue <= lastMin) jobs.push(paceJob(plan, paceDue, null));
   return jobs;
+}
+
+/** The pit is taken to its second pace. */
+function paceJob({ setup }: PitPlan, atMin: number, vents: VentMove | null): JobDraft {
+  const { pitC: fromC, then } = setup.pit.pace;
+  const { pitC: targetC, when } = then!;
+  const { underFan, onSplits } = setup;
+  return {
+    id: 'second-pace',
+    atMin,
+    do: 'set-target',
+    facts: {
+      kind: 'second-pace',
+      fromC,
+      targetC,
+      when,
+      underFan,
+      onSplits,
+      vents: vents && { intake: vents.intakeFraction, exhaust: vents.exhaustFraction },
+    },
+    logs: [...(vents ? [asLogAction(vents)] : []), { do: 'set-target', targetC }],
+  };
 }
 
 /** The first move closes the vents down to hold; a later one is a look: the thermometer says whether it is needed. */

@@ -7,6 +7,7 @@ import type { SpraySchool } from '../../meat/usualTreatment';
 import type { WrapId } from '../../meat/wraps';
 import type { CookerParameters } from '../../pit/parameters';
 import type { Place } from '../../pit/layout';
+import type { PaceWhen } from '../../scenario/scenario';
 import type { VentNotation } from '../../pit/ventNotation';
 import type { Units } from '../../quantity/units';
 
@@ -31,8 +32,8 @@ export interface RequestPit {
   };
   /** A thermostat fan is fitted to its intake; one that is built in need not be told. */
   fan?: boolean;
-  /** The temperature it is held at, C, and how far it may stray, K. */
-  pace: { pitC: number; bandC: number };
+  /** The temperature it is held at, C, and how far it may stray, K; and another one later, from when the first piece is so far. */
+  pace: { pitC: number; bandC: number; then?: { pitC: number; when: PaceWhen } };
 }
 
 /** A place on the grate, the piece lengthwise or turned by a quarter. */

@@ -134,7 +134,14 @@ function* tunedBefore(
   const known = options.knownPolicies?.get(key) ?? null;
   if (known || options.members <= 1) return known;
   const early: MeatSchedule = { meats, onMin: meats.map(() => usualMeatOnMin(usual)) };
-  const made = yield* within(tunePolicy(usual, day, early), 0, 0.25);
+  // Holding is learnt at the first pace; the second one is reckoned from it.
+  const { then: _, ...pace } = usual.pit.pace;
+  const trial = yield* within(
+    tunePolicy({ ...usual, pit: { ...usual.pit, pace } }, day, early),
+    0,
+    0.25,
+  );
+  const made = { ...trial, setup: { ...trial.setup, pit: usual.pit } };
   options.knownPolicies?.set(key, made);
   return made;
 }

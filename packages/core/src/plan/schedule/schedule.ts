@@ -27,6 +27,8 @@ const MAX_HOLD_MIN: Readonly<
 /** The piece that those times are for, mm (a whole brisket); a thinner one cools so much sooner, down to a share. */
 const FULL_HOLD_MM = 72;
 const MIN_HOLD_FRACTION = 0.4;
+/** A piece that waits where it is kept hot may be ready so much sooner than asked for, min. */
+const HOLD_ROOM_MIN = 120;
 const HEATED_PLACES: readonly RequestMeat['rest']['where'][] = ['warmer', 'oven'];
 
 /** Longest good hold of a piece where it rests; never less than its rest. */
@@ -37,7 +39,11 @@ export function maxHoldMin(meat: RequestMeat): number {
   const share = HEATED_PLACES.includes(where)
     ? 1
     : clamp(usualThicknessMm(cut, requestedMassKg(meat)) / FULL_HOLD_MM, MIN_HOLD_FRACTION, 1);
-  return Math.max(Math.round(share * hold), minutes);
+  // A long hold that is asked for is planned with room to be ready sooner than that.
+  return Math.max(
+    Math.round(share * hold),
+    minutes + (HEATED_PLACES.includes(where) ? HOLD_ROOM_MIN : 0),
+  );
 }
 
 /** When a piece is eaten: with its course, or with everything else; epoch ms. */

@@ -1,7 +1,7 @@
 /** The four times that matter, on one dark strip. */
-import { cutOf, type Plan } from '@ostrin/core';
-import { capital } from '@ostrin/wording';
+import type { Plan } from '@ostrin/core';
 import { Text, View } from 'react-native';
+import { pieceName } from '../store/names';
 import { clockOf } from '../ui/words';
 
 interface Props {
@@ -77,8 +77,8 @@ export function FourTimes({ plan, settled, progress }: Props) {
 
 /** Every meat on a line: when it goes on, when it is ready. */
 function EachMeat({ plan, says }: { plan: Plan; says: string }) {
-  const row = (name: string, on: string, ready: string, bold: boolean) => (
-    <View key={name + on} className="flex-row">
+  const row = (key: string, name: string, on: string, ready: string, bold: boolean) => (
+    <View key={key} className="flex-row">
       {[name, on, ready].map((text, i) => (
         <View key={i} className={['flex-1', 'w-[72px]', 'w-[112px]'][i]}>
           {bold ? (
@@ -94,10 +94,11 @@ function EachMeat({ plan, says }: { plan: Plan; says: string }) {
   );
   return (
     <View className="mt-2">
-      {row('', 'on', says, false)}
+      {row('', '', 'on', says, false)}
       {plan.ready.map((r, i) =>
         row(
-          capital(cutOf(plan.request.meats[i]!.cut).short),
+          r.id,
+          pieceName(plan, i),
           clockOf(plan.meatOnAt[i]!),
           `${clockOf(r.p10)}–${clockOf(r.p90)}`,
           true,

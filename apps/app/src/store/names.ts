@@ -29,3 +29,12 @@ export function idFor(name: string, taken: readonly { id: string }[]): string {
   while (used.has(`${base}-${n}`)) n++;
   return `${base}-${n}`;
 }
+
+/** A piece's name; those of one cut are numbered. */
+export function pieceName(plan: Plan, index: number): string {
+  const { meats } = plan.request;
+  const { cut } = meats[index]!;
+  const name = capital(cutOf(cut).short);
+  if (meats.filter((m) => m.cut === cut).length === 1) return name;
+  return `${name} ${meats.slice(0, index + 1).filter((m) => m.cut === cut).length}`;
+}

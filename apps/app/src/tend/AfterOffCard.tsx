@@ -6,7 +6,7 @@ import { Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
 import { clockOf } from '../ui/words';
 import { isMeatOn, type CookNow } from './useCookNow';
-import { pieceName } from './usePieces';
+import { pieceName } from '../store/names';
 
 /** Told while any piece rests; nothing before one came off. */
 export function AfterOffCard({ plan, cook }: { plan: Plan; cook: CookNow }) {

@@ -5,7 +5,7 @@ import { Text, View } from 'react-native';
 import { Button } from '../ui/Button';
 import type { Alarms } from './useAlarms';
 import type { CookNow } from './useCookNow';
-import { pieceName } from './usePieces';
+import { pieceName } from '../store/names';
 
 interface Props {
   alarms: Alarms;

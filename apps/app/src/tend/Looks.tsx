@@ -16,7 +16,7 @@ import { View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Heading } from '../ui/Title';
-import { pieceName } from './usePieces';
+import { pieceName } from '../store/names';
 
 interface Props {
   plan: Plan;

@@ -8,7 +8,7 @@ import { Button } from '../ui/Button';
 import { Choice } from '../ui/Choice';
 import { Sheet } from '../ui/Sheet';
 import { Note } from '../ui/Notice';
-import { pieceName } from './usePieces';
+import { pieceName } from '../store/names';
 
 type ReadBody = Extract<EntryBody, { kind: 'read' }>;
 

@@ -1,6 +1,5 @@
 /** Every piece of a cook with its own reading and its own window; the first one's come from the page's forecast. */
 import {
-  cutOf,
   deedAtMs,
   lastPieceReading,
   MINUTE_MS,
@@ -13,9 +12,9 @@ import {
   type ReadingRow,
 } from '@ostrin/core';
 import { forecastInput, ofPiece } from '@ostrin/core/tending';
-import { capital } from '@ostrin/wording';
 import { useState } from 'react';
 import { askForecast } from '../api/core';
+import { pieceName } from '../store/names';
 import { useAskedWhenDue } from './useAskedWhenDue';
 
 /** A piece as its chip tells it. */
@@ -61,15 +60,6 @@ function useOtherWindows(
     },
   );
   return windows;
-}
-
-/** A piece's name; those of one cut are numbered. */
-export function pieceName(plan: Plan, index: number): string {
-  const { meats } = plan.request;
-  const { cut } = meats[index]!;
-  const name = capital(cutOf(cut).short);
-  if (meats.filter((m) => m.cut === cut).length === 1) return name;
-  return `${name} ${meats.slice(0, index + 1).filter((m) => m.cut === cut).length}`;
 }
 
 /** All pieces as they stand. */

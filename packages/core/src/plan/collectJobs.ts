@@ -2,7 +2,7 @@
 import { localOf, MINUTE_MS } from '../quantity/time';
 import type { JobFigures, ShoppingFigures } from './document/figures';
 import type { Amount, Request } from './request/types';
-import type { JobDraft } from './jobs/job';
+import { numbered, type JobDraft } from './jobs/job';
 import { jobsAt } from './jobs/jobs';
 import { beforeBed, prepareJobs, shopJob } from './jobs/prepare';
 import type { PlannedPit, PlanClock } from './plannedPit';
@@ -23,6 +23,7 @@ export function collectJobs(
   const { zeroMs, zone } = clock;
   const jobs: ClockedJob[] = [];
   const leadMin = request.meats.map(() => 0);
+  const numbers = numbersOf(request);
   parts.forEach((part, k) => {
     const { cook } = part;
     const litMs = clock.litMs[k]!;
@@ -34,10 +35,11 @@ export function collectJobs(
         beforeBed(litMs + min * MINUTE_MS, nowMs, zone),
       );
       leadMin[i] = ahead.leadMin;
-      addJobs(jobs, ahead.jobs, litMs, clock, pit);
+      addJobs(jobs, numbered(ahead.jobs, numbers[i]), litMs, clock, pit);
     });
     const onPit = part.index.map((i) => request.meats[i]!);
-    addJobs(jobs, jobsAt(cook, onPit, part.pieces, pit), litMs, clock, pit);
+    const told = part.index.map((i) => numbers[i]);
+    addJobs(jobs, jobsAt(cook, onPit, part.pieces, told, pit), litMs, clock, pit);
   });
   addJobs(jobs, servingJobs(request, amounts, jobs, clock), zeroMs, clock);
   // What thaws is there already: everything else has to be fetched before it is begun.
@@ -46,6 +48,13 @@ export function collectJobs(
   addJobs(jobs, shopJob(fetch, begunMs, nowMs, zone, zeroMs), zeroMs, clock);
   return { jobs: jobs.sort((a, b) => a.clockMin - b.clockMin), leadMin };
 }
+
+/** Numbers of meats whose cut is there more than once, in the order of the request. */
+const numbersOf = ({ meats }: Request): (number | undefined)[] =>
+  meats.map(({ cut }, i) => {
+    const several = meats.filter((m) => m.cut === cut).length > 1;
+    return several ? meats.slice(0, i + 1).filter((m) => m.cut === cut).length : undefined;
+  });
 
 /** Adds jobs whose minutes count from `litMs`; with the name of their pit where there are several. */
 function addJobs(

@@ -44,8 +44,20 @@ export interface JobWords {
   checklist?: Checklist;
 }
 
-const piecesName = ({ cut, pieces }: { cut: string; pieces: number }): string =>
-  pieces === 1 ? cutOf(cut).name : cutOf(cut).plural;
+const piecesName = ({
+  cut,
+  pieces,
+  number,
+}: {
+  cut: string;
+  pieces: number;
+  number?: number;
+}): string =>
+  number !== undefined
+    ? `${cutOf(cut).short} ${number}`
+    : pieces === 1
+      ? cutOf(cut).name
+      : cutOf(cut).plural;
 
 /** The words of a job at a pit. */
 export function jobWords(facts: JobFacts, pit: RequestPit, units: Units): JobWords {

@@ -27,6 +27,8 @@ export type FirstMove =
 interface Pieces {
   cut: string;
   pieces: number;
+  /** Tells several meats of one cut apart; left out where there is one. */
+  number?: number;
 }
 
 /** What a job is about; temperatures in C, masses in kg, openings 0 to 1. */

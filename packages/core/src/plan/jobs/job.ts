@@ -15,6 +15,12 @@ export const windowOf = (minutes: readonly number[]): [number, number, number] =
     number,
   ];
 
+/** Jobs of a meat that is told apart from others of its cut by a number. */
+export const numbered = (drafts: readonly JobDraft[], number: number | undefined): JobDraft[] =>
+  drafts.map((d) =>
+    number !== undefined && 'cut' in d.facts ? { ...d, facts: { ...d.facts, number } } : d,
+  );
+
 /** When everything on a pit is off in the middle of the likely cooks, min after lighting. */
 export const lastOffMin = ({ readyMin }: Pick<PitPlan, 'readyMin'>): number =>
   Math.max(...readyMin.map((r) => windowOf(r)[1]));

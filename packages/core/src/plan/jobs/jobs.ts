@@ -1,23 +1,24 @@
 /** The jobs of a plan: what to do, when, as codes and figures, and what "done" writes into the log. */
 import { fireJobs, shutJob } from './fireJobs';
-import { lastOffMin, windowOf, type JobDraft } from './job';
+import { lastOffMin, numbered, windowOf, type JobDraft } from './job';
 import { turnJobs } from './careJobs';
 import { meatJobs } from './meatJobs';
 import type { PitPlan } from '../schedule/pitPlan';
 import type { RequestMeat } from '../request/types';
 
-/** All jobs at one pit in order of time. `meats` and `pieces` are those on this pit, in the plan's order. */
+/** All jobs at one pit in order of time. `meats`, `pieces` and the numbers that tell those of one cut apart are those on this pit, in the plan's order. */
 export function jobsAt(
   plan: PitPlan,
   meats: readonly RequestMeat[],
   pieces: readonly number[],
+  numbers: readonly (number | undefined)[],
   pit?: string,
 ): JobDraft[] {
   const last = lastOffMin(plan);
   const off = { firstMin: Math.max(...plan.readyMin.map((r) => windowOf(r)[0])), lastMin: last };
   const drafts = [
     ...fireJobs(plan, off, meats),
-    ...meats.flatMap((m, i) => meatJobs(plan, m, i, pieces[i]!)),
+    ...meats.flatMap((m, i) => numbered(meatJobs(plan, m, i, pieces[i]!), numbers[i])),
     ...turnJobs(plan, meats),
     shutJob(plan, last),
   ];

@@ -1,6 +1,7 @@
 /** What is done to a piece by hand: its card, spraying, baring, brushing, turning, and their jobs. */
 import {
   actionsOfJobs,
+  chunkCount,
   CUTS,
   handlingOf,
   plan,
@@ -208,5 +209,42 @@ describe('a second pace', () => {
     const took = (p: PlanFigures): number =>
       p.jobs.find((j) => j.id === 'off')!.atMin - p.jobs.find((j) => j.id === 'meat-on')!.atMin;
     expect(took(hot)).toBeLessThan(took(slow) - 15);
+  });
+});
+
+describe('the cost of a plate', () => {
+  it('is the raw meat at its price, and the fuel, by the people', () => {
+    const asked = wish(
+      { cut: 'brisket', massKg: 6, pieces: 1 },
+      {
+        people: 8,
+        meatPrices: [{ cut: 'brisket', perKg: 12 }],
+        prices: [{ fuel: 'briquette', bagKg: 10, each: 20 }],
+      },
+    );
+    const made = plan(asked, { nowMs: NOW, members: 1 });
+    // By hand: trimming takes 15 to 30 %, so 6 kg are bought as 7.06 to 8.57 kg, 7.82 kg in the middle: 93.78 for 8.
+    expect(made.plate!.meat).toBeCloseTo(11.72, 2);
+    const { massKg, reserveKg } = made.fires[0]!;
+    expect(made.plate!.fuel!).toBeCloseTo((2 * (massKg + reserveKg)) / 8, 1);
+    expect(made.plate!.each).toBeCloseTo(made.plate!.meat + made.plate!.fuel!, 1);
+    expect(plan(wish({}), { nowMs: NOW, members: 1 }).plate).toBeUndefined();
+  });
+
+  it('buys less where charcoal is left from last time', () => {
+    const [pit] = request().pits;
+    const kgOf = (leftKg: number): number => {
+      const part = { pits: [{ ...pit!, fire: { ...pit!.fire, leftKg } }], fuelOnHand: [] };
+      const made = plan(wish({}, part), { nowMs: NOW, members: 1 });
+      const line = made.shopping.find((s) => s.kind === 'fuel' && s.fuel === 'briquette');
+      return line?.kind === 'fuel' ? line.kg : NaN;
+    };
+    expect(kgOf(0) - kgOf(0.8)).toBeCloseTo(0.8, 2);
+  });
+
+  it('wants more chunks of a mild wood and fewer of a strong one', () => {
+    expect(chunkCount('alder', 121)).toBeGreaterThan(chunkCount('oak', 121));
+    expect(chunkCount('mesquite', 121)).toBeLessThan(chunkCount('oak', 121));
+    expect(chunkCount('cherry', 163)).toBeLessThan(chunkCount('cherry', 121));
   });
 });

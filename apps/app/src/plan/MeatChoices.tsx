@@ -18,14 +18,8 @@ import {
 } from '@ostrin/core';
 import { capital, countWords, massWords, schoolWords, temperatureWords } from '@ostrin/wording';
 import { useSettings } from '../store/settings';
-import {
-  stepMass,
-  usualMasses,
-  usePlanDraft,
-  withCut,
-  withinMass,
-  type DraftMeat,
-} from '../store/planDraft';
+import { usePlanDraft, withCut, type DraftMeat } from '../store/planDraft';
+import { stepMass, usualMasses, withinMass } from '../store/masses';
 import { Button } from '../ui/Button';
 import { Choice, Stepper } from '../ui/Choice';
 import { Note } from '../ui/Notice';

@@ -9,7 +9,7 @@ import { v4 as newId } from 'uuid';
 import { askFood } from '../api/core';
 import { CutChoice } from '../plan/MeatChoices';
 import { logDeeds } from '../store/logging';
-import { stepMass } from '../store/planDraft';
+import { stepMass } from '../store/masses';
 import { useSettings } from '../store/settings';
 import { Button } from '../ui/Button';
 import { Stepper } from '../ui/Choice';

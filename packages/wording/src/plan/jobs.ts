@@ -12,14 +12,7 @@ import {
 } from '@ostrin/core';
 import { charcoalWords, layWords, lightWords, splitWords } from '../fires';
 import { PLACEMENT_WORDS, REST_WORDS } from '../places';
-import {
-  capital,
-  countWords,
-  massWords,
-  spanOfTime,
-  spanWords,
-  temperatureWords,
-} from '../quantities';
+import { capital, countWords, massWords, spanOfTime, temperatureWords } from '../quantities';
 import { settingWords, ventedPit, ventNames } from '../vents';
 import {
   afterOffList,
@@ -29,35 +22,11 @@ import {
   shutDownList,
   wrapHow,
   wrapSigns,
-  type Checklist,
 } from './checklists';
 import { firstMoveWords } from './moves';
+import { careWords } from './careJobs';
+import { piecesName, type JobWords } from './jobWords';
 import { fetchWords } from './shopping';
-
-/** What a job says. */
-export interface JobWords {
-  /** The sentence. */
-  inWords: string;
-  /** How it is done, in a sentence or two. */
-  detail: string;
-  /** What to go through at it. */
-  checklist?: Checklist;
-}
-
-const piecesName = ({
-  cut,
-  pieces,
-  number,
-}: {
-  cut: string;
-  pieces: number;
-  number?: number;
-}): string =>
-  number !== undefined
-    ? `${cutOf(cut).short} ${number}`
-    : pieces === 1
-      ? cutOf(cut).name
-      : cutOf(cut).plural;
 
 /** The words of a job at a pit. */
 export function jobWords(facts: JobFacts, pit: RequestPit, units: Units): JobWords {
@@ -259,49 +228,6 @@ const leaveShutWords = (barkMin: number | null): string =>
   barkMin === null || barkMin < 20
     ? ''
     : ` No look for about ${spanOfTime(15 * Math.round(barkMin / 15))}: the bark has to firm up.`;
-
-type CareFacts = Extract<
-  JobFacts,
-  { kind: 'spray' | 'bare' | 'sauce' | 'turn-grate' | 'swap-ends' }
->;
-
-/** What is done with a piece between meat on and off. */
-function careWords(facts: CareFacts, units: Units): JobWords {
-  switch (facts.kind) {
-    case 'spray':
-      return {
-        inWords: facts.first
-          ? `First look at the ${piecesName(facts)}: spray`
-          : `Look at the ${piecesName(facts)}: spray`,
-        detail:
-          facts.school === 'twice'
-            ? 'A mist all over, and shut again.'
-            : 'Only where it is dry; where it still shines, leave it and shut again.',
-      };
-    case 'bare':
-      return {
-        inWords: `Open the ${piecesName(facts)}`,
-        detail: `Open away from you: the steam burns. Out of the ${WRAPS[facts.with].name} for the last ${spanOfTime(facts.minutes)}, so that the bark firms up. Keep the juice.`,
-      };
-    case 'sauce':
-      return {
-        inWords: `Brush the ${piecesName(facts)} with sauce`,
-        detail:
-          'A thin coat; it sets in 10 to 15 min. No sweet sauce over a sweet rub in high heat.',
-      };
-    case 'turn-grate':
-      return {
-        inWords: 'Turn the grate by a quarter',
-        detail:
-          'The fire has walked on: the meat lies across from it again, and the lid vent over the meat.',
-      };
-    case 'swap-ends':
-      return {
-        inWords: 'Swap the ends',
-        detail: `The end at the fire runs about ${spanWords(facts.hotterK, units)} hotter: turn each piece, and let those at the two ends change places.`,
-      };
-  }
-}
 
 /** How a piece shows that it is done, as a sentence; `plateC`: what it climbs to while it rests, C, where that was asked for. */
 export const doneWords = (

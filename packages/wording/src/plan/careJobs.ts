@@ -1,0 +1,47 @@
+/** Jobs with a piece between meat on and off besides wrapping, in words. */
+import { WRAPS, type JobFacts, type Units } from '@ostrin/core';
+import { spanOfTime, spanWords } from '../quantities';
+import { piecesName, type JobWords } from './jobWords';
+
+type CareFacts = Extract<
+  JobFacts,
+  { kind: 'spray' | 'bare' | 'sauce' | 'turn-grate' | 'swap-ends' }
+>;
+
+/** What is done with a piece between meat on and off. */
+export function careWords(facts: CareFacts, units: Units): JobWords {
+  switch (facts.kind) {
+    case 'spray':
+      return {
+        inWords: facts.first
+          ? `First look at the ${piecesName(facts)}: spray`
+          : `Look at the ${piecesName(facts)}: spray`,
+        detail:
+          facts.school === 'twice'
+            ? 'A mist all over, and shut again.'
+            : 'Only where it is dry; where it still shines, leave it and shut again.',
+      };
+    case 'bare':
+      return {
+        inWords: `Open the ${piecesName(facts)}`,
+        detail: `Open away from you: the steam burns. Out of the ${WRAPS[facts.with].name} for the last ${spanOfTime(facts.minutes)}, so that the bark firms up. Keep the juice.`,
+      };
+    case 'sauce':
+      return {
+        inWords: `Brush the ${piecesName(facts)} with sauce`,
+        detail:
+          'A thin coat; it sets in 10 to 15 min. No sweet sauce over a sweet rub in high heat.',
+      };
+    case 'turn-grate':
+      return {
+        inWords: 'Turn the grate by a quarter',
+        detail:
+          'The fire has walked on: the meat lies across from it again, and the lid vent over the meat.',
+      };
+    case 'swap-ends':
+      return {
+        inWords: 'Swap the ends',
+        detail: `The end at the fire runs about ${spanWords(facts.hotterK, units)} hotter: turn each piece, and let those at the two ends change places.`,
+      };
+  }
+}

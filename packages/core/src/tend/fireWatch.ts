@@ -59,7 +59,7 @@ export function suspect(
 }
 
 /** A suspicion is named from so much evidence on, where it stands so far above the next one, logarithms. */
-const NAMED = { evidence: 4.4, above: 0.3 };
+const NAMED = { evidence: 3.7, above: 0.3 };
 
 /** How far a pit may stray from its target where nobody says, K. */
 const USUAL_BAND_K = 8;

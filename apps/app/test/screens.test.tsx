@@ -82,7 +82,8 @@ describe('the job card', () => {
     expect(screen.getByTestId('job-due')).toHaveTextContent('in 9 min');
     press(/^Later/);
     expect(screen.getByTestId('job-due')).toHaveTextContent('in 19 min');
-    press('Why?');
+    press('How?');
+    expect(screen.getByText('Signs, in this order')).toBeTruthy();
     expect(screen.getByText(/8 of 10/)).toBeTruthy();
     fireEvent.press(screen.getAllByRole('button', { name: 'Close' })[0]!);
     fireEvent.press(screen.getByTestId('job-done'));

@@ -158,6 +158,7 @@ const PRINT_ID = 'print-sheet';
 
 /** What the browser's own print command prints is that page too. Returns how to stop. */
 export function printAs(plan: Plan, title: string): () => void {
+  if (typeof document === 'undefined') return () => undefined;
   const before = (): void => {
     const sheet = document.createElement('div');
     sheet.id = PRINT_ID;

@@ -39,11 +39,10 @@ export function maxHoldMin(meat: RequestMeat): number {
   const share = HEATED_PLACES.includes(where)
     ? 1
     : clamp(usualThicknessMm(cut, requestedMassKg(meat)) / FULL_HOLD_MM, MIN_HOLD_FRACTION, 1);
-  // A long hold that is asked for is planned with room to be ready sooner than that.
-  return Math.max(
-    Math.round(share * hold),
-    minutes + (HEATED_PLACES.includes(where) ? HOLD_ROOM_MIN : 0),
-  );
+  const holds = Math.round(share * hold);
+  if (minutes <= holds) return holds;
+  // A longer hold that is asked for is planned with room to be ready sooner than that.
+  return minutes + (HEATED_PLACES.includes(where) ? HOLD_ROOM_MIN : 0);
 }
 
 /** When a piece is eaten: with its course, or with everything else; epoch ms. */

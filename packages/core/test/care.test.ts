@@ -243,8 +243,7 @@ describe('the cost of a plate', () => {
   });
 
   it('wants more chunks of a mild wood and fewer of a strong one', () => {
-    expect(chunkCount('alder', 121)).toBeGreaterThan(chunkCount('oak', 121));
-    expect(chunkCount('mesquite', 121)).toBeLessThan(chunkCount('oak', 121));
-    expect(chunkCount('cherry', 163)).toBeLessThan(chunkCount('cherry', 121));
+    expect(chunkCount('alder')).toBeGreaterThan(chunkCount('oak'));
+    expect(chunkCount('mesquite')).toBeLessThan(chunkCount('oak'));
   });
 });

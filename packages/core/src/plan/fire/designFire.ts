@@ -43,8 +43,12 @@ const BED = { load: 0.75, lit: 0.4 };
 const RING_LIT_KG = { wet: 1.2, dry: 0.8 };
 /** Smoke chunks: how many, how heavy, and how far apart along a snake, degrees (common practice). */
 const CHUNKS = { massG: 60, apartDegrees: 22 };
-/** Mild woods want more chunks, strong ones fewer: so many of a wood that smokes as oak does; fewer where it is over soon. */
-const CHUNK_COUNT = { ofOak: 3, least: 2, most: 6, shortFromC: 150, shortTimes: 0.7 };
+/**
+ * Mild woods want more chunks, strong ones fewer: so many of a wood that smokes as oak does, and by the root of its
+ * strength, since chunks are heat as well: with a quarter fewer of them, water smokers were out of their band a quarter more
+ * of the time (`ostrin bench --plans --seed 777`).
+ */
+const CHUNK_COUNT = { ofOak: 3.6, least: 2, most: 6 };
 /** Share of the load burnt when the first chunk catches, and from one to the next (common practice). */
 const BURIED = { first: 0.05, apart: 0.15 };
 const IN_PAN = { first: 0.03, apart: 0.05 };
@@ -79,7 +83,7 @@ export function designFire(pit: RequestPit): PitSetup {
     fire.litMassKg = RING_LIT_KG[parameters.waterKg > 0 ? 'wet' : 'dry'];
   fire.woodChunks = splits
     ? []
-    : placeChunks(fire, parameters, pit.fire.species ?? USUAL_CHUNK_WOOD, pit.pace.pitC);
+    : placeChunks(fire, parameters, pit.fire.species ?? USUAL_CHUNK_WOOD);
   return {
     pit,
     preset,
@@ -110,11 +114,10 @@ function usualArrangement(pit: RequestPit, preset: Preset, fuel: CharcoalId) {
     : arrangement;
 }
 
-/** How many chunks of a wood a cook at that heat wants. */
-export function chunkCount(species: WoodId, pitC: number): number {
-  const { ofOak, least, most, shortFromC, shortTimes } = CHUNK_COUNT;
-  const times = pitC >= shortFromC ? shortTimes : 1;
-  return clamp(Math.round((ofOak * times) / WOODS[species].smokeStrength), least, most);
+/** How many chunks of a wood a cook wants. */
+export function chunkCount(species: WoodId): number {
+  const { ofOak, least, most } = CHUNK_COUNT;
+  return clamp(Math.round(ofOak / Math.sqrt(WOODS[species].smokeStrength)), least, most);
 }
 
 /** Degrees of the rim that the lit pieces take. */
@@ -130,13 +133,8 @@ function litDegrees(fire: FireSpec, pit: CookerParameters): number {
  * Chunks where the fire comes to them one after another: along a snake, the first at its lit end so that
  * smoke has thinned before the meat goes on; or buried at different depths of a heap.
  */
-function placeChunks(
-  fire: FireSpec,
-  pit: CookerParameters,
-  species: WoodId,
-  pitC: number,
-): WoodChunkSpec[] {
-  const wanted = chunkCount(species, pitC);
+function placeChunks(fire: FireSpec, pit: CookerParameters, species: WoodId): WoodChunkSpec[] {
+  const wanted = chunkCount(species);
   const list = Array.from({ length: wanted }, (_, i) => i);
   if (fire.arrangement === 'snake') {
     const from = Math.floor(litDegrees(fire, pit)) - 2;

@@ -112,6 +112,7 @@ export * from './plan/jobs/plannedFire';
 export * from './plan/jobs/preparation';
 export * from './plan/jobs/prepare';
 export * from './plan/jobs/shopping';
+export * from './plan/jobs/ventMoves';
 export * from './plan/jobs/watch';
 export * from './plan/plan';
 export * from './plan/plannedPit';

@@ -4,7 +4,7 @@ import { G, Line, Rect } from 'react-native-svg';
 import { useTheme } from '../ui/theme';
 import { Halo } from './Halo';
 import { firstFrom, type Point, type StripData, type Trace } from './model';
-import type { Box } from './Strip';
+import type { Box } from './model';
 import type { Axes } from './traces';
 
 interface Props {

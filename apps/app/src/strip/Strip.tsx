@@ -11,7 +11,7 @@ import { clockOf } from '../ui/words';
 import { AcrossMarks, DownMarks, LANES } from './Marks';
 import { Cursor } from './Cursor';
 import { Halo } from './Halo';
-import type { StripData } from './model';
+import type { Box, StripData } from './model';
 import { Names, Now } from './StripNow';
 import { Traces, type Axes } from './traces';
 
@@ -135,14 +135,6 @@ export function Strip({
       )}
     </Svg>
   );
-}
-
-/** The field of the traces, px. */
-export interface Box {
-  left: number;
-  right: number;
-  top: number;
-  bottom: number;
 }
 
 interface AxisProps {

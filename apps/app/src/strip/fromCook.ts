@@ -2,7 +2,6 @@
 import type { Reading } from '@ostrin/contract/types';
 
 import {
-  type Advice,
   type Forecast,
   type Log,
   type LogLine,
@@ -22,8 +21,13 @@ import {
   shortOpening,
   ventedPit,
 } from '@ostrin/wording';
-import type { Theme } from '../ui/tokens';
-import { effectTraces, expectedPoints, otherTraces, planGhosts } from './tracesOfCook';
+import {
+  effectTraces,
+  expectedPoints,
+  otherTraces,
+  planGhosts,
+  type StripInput,
+} from './tracesOfCook';
 import {
   rangeOf,
   sampled,
@@ -115,24 +119,6 @@ const lineKind = (logLine: LogLine): MarkKind =>
 
 /** Spans of time that a trace is told in at most: more than a phone has pixels along it. */
 const SPANS = 420;
-
-export interface StripInput {
-  plan: Plan;
-  startMs: number;
-  log: Log;
-  readings: readonly Reading[];
-  forecast: Forecast | null;
-  /** Advice whose effect is drawn beside what comes of doing nothing; none when left out. */
-  advice?: Advice | null;
-  /** Cook's clock now; null for a finished cook. */
-  now: number | null;
-  /** When the fire is or will be lit, where the log does not say. */
-  zero?: number;
-  from: number;
-  to: number;
-  theme: Theme;
-  units: Units;
-}
 
 /** Builds the strip. */
 export function stripData(input: StripInput): StripData {

@@ -157,3 +157,11 @@ export function lastValue(points: readonly Point[], t = Infinity): Point | null 
   }
   return null;
 }
+
+/** The field of the traces, px. */
+export interface Box {
+  left: number;
+  right: number;
+  top: number;
+  bottom: number;
+}

@@ -6,11 +6,31 @@ import {
   type Advice,
   type Expected,
   type Forecast,
+  type Log,
   type Plan,
+  type Units,
 } from '@ostrin/core';
 import type { Theme } from '../ui/tokens';
-import type { StripInput } from './fromCook';
 import type { FanPoint, Ghost, Point, Trace } from './model';
+
+/** What a strip of a cook is made from. */
+export interface StripInput {
+  plan: Plan;
+  startMs: number;
+  log: Log;
+  readings: readonly Reading[];
+  forecast: Forecast | null;
+  /** Advice whose effect is drawn beside what comes of doing nothing; none when left out. */
+  advice?: Advice | null;
+  /** Cook's clock now; null for a finished cook. */
+  now: number | null;
+  /** When the fire is or will be lit, where the log does not say. */
+  zero?: number;
+  from: number;
+  to: number;
+  theme: Theme;
+  units: Units;
+}
 
 const fanFrom = (
   startMs: number,

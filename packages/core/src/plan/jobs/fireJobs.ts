@@ -1,31 +1,18 @@
 /** Jobs at the fire: laying, lighting, vents, feeding, shutting down. */
 import type { CharcoalId } from '../../fuel/catalogue';
 import { type Action, USUAL_LID_S, charcoalKg } from '../../scenario/actions';
-import { lastOffMin, type JobDraft } from './job';
+import type { JobDraft } from './job';
 import type { PitPlan } from '../schedule/pitPlan';
 import type { PlanLog } from '../document/plan';
 import type { RequestMeat } from '../request/types';
 import { firstMove } from '../fire/firstMove';
 import { kitOf } from './kit';
 import { plannedFireOf } from './plannedFire';
+import { plannedVentMoves, type VentMove } from './ventMoves';
 
 /** Time to lay a fire, and to get charcoal glowing, min (common practice 15-20 for the coals). */
 const LAYING_MIN = 40;
 const CHIMNEY_MIN = 20;
-
-/** A vent moved later than so long before everything is off does nothing any more, min (common practice). */
-const LAST_USEFUL_MOVE_MIN = 30;
-
-/** A set-vents of the plan's cook. */
-export type VentMove = Extract<Action, { do: 'set-vents' }>;
-
-/** The vent moves of the reference cook that are worth telling, up to the minute everything is off. */
-export function plannedVentMoves(plan: PitPlan): VentMove[] {
-  const lastMin = lastOffMin(plan);
-  return (plan.result.happened as Action[])
-    .filter((a): a is VentMove => a.do === 'set-vents' && a.atMin > 0 && a.atMin <= lastMin)
-    .filter((a, i) => i === 0 || a.atMin <= lastMin - LAST_USEFUL_MOVE_MIN);
-}
 
 /** When everything is off: at the earliest (1 in 10), and in the middle, min after lighting. */
 export interface OffTimes {

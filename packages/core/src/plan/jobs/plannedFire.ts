@@ -8,7 +8,7 @@ import { settledC } from '../../solvers/steadyCase';
 import { splitStackKg } from '../schedule/fuelLoad';
 import type { PitPlan } from '../schedule/pitPlan';
 import { fireLitKg } from '../../fire/catalogue';
-import { plannedVentMoves } from './fireJobs';
+import { plannedVentMoves } from './ventMoves';
 import { lastOffMin } from './job';
 import { latestEndMin } from '../schedule/schedule';
 import { scoreRun } from '../fire/policyTrial';

@@ -3,8 +3,7 @@ import { fromC, type Units } from '@ostrin/core';
 import { G, Line, Rect } from 'react-native-svg';
 import { useTheme } from '../ui/theme';
 import { Halo } from './Halo';
-import { firstFrom, type Point, type StripData, type Trace } from './model';
-import type { Box } from './model';
+import { firstFrom, type Point, type StripData, type Box, type Trace } from './model';
 import type { Axes } from './traces';
 
 interface Props {

@@ -141,7 +141,9 @@ function* tunedBefore(
     0,
     0.25,
   );
-  const made = { ...trial, setup: { ...trial.setup, pit: usual.pit } };
+  // Its pit may be set up otherwise than it was wished, with an empty pan: only the pace is put back.
+  const pit = { ...trial.setup.pit, pace: usual.pit.pace };
+  const made = { ...trial, setup: { ...trial.setup, pit } };
   options.knownPolicies?.set(key, made);
   return made;
 }

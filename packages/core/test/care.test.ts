@@ -85,7 +85,13 @@ describe('the jobs of it', () => {
     expect(jobs.find((j) => j.id === 'bare')!.logs).toContainEqual(
       expect.objectContaining({ do: 'unwrap' }),
     );
-    expect(jobs.filter((j) => j.id.startsWith('spray'))).toHaveLength(2);
+    const sprays = jobs.filter((j) => j.id.startsWith('spray'));
+    expect(sprays).toHaveLength(2);
+    // What a look costs is told once.
+    const costs = sprays.map((j) => (j.facts.kind === 'spray' ? j.facts.costMin : NaN));
+    expect(costs[0]).toBeGreaterThan(0);
+    expect(costs[0]).toBeLessThan(30);
+    expect(costs[1]).toBeNull();
     // A forecast leaves them to the rules of the piece, which go on after it was wrapped by hand.
     const asDone = jobs.map((j) => ({ ...j, inWords: '', detail: '', checklist: undefined }));
     expect(actionsOfJobs(asDone).some((a) => ['spritz', 'sauce', 'unwrap'].includes(a.do))).toBe(
@@ -246,4 +252,13 @@ describe('the cost of a plate', () => {
     expect(chunkCount('alder')).toBeGreaterThan(chunkCount('oak'));
     expect(chunkCount('mesquite')).toBeLessThan(chunkCount('oak'));
   });
+});
+
+it('a shared watch ends after the shutdown, and each job at the pit has a name', () => {
+  const made = plan(wish({}, { crew: ['Anka', 'Bor'] }), { nowMs: NOW, members: 1 });
+  const shut = made.jobs.find((j) => j.id === 'shut')!;
+  expect(made.watch.shifts.at(-1)!.to >= shut.at).toBe(true);
+  expect(shut.by).toBe('Bor');
+  expect(made.jobs.find((j) => j.id === 'lay')!.by).toBe('Anka');
+  expect(made.jobs.find((j) => j.do === 'serve')!.by).toBeUndefined();
 });

@@ -45,7 +45,9 @@ export function FourTimes({ plan, settled, progress }: Props) {
   const several = (plan?.ready.length ?? 0) > 1;
   return (
     <View className="bg-pad px-5 py-3" testID="four-times" aria-busy={!settled}>
-      <View className="flex-row flex-wrap justify-between gap-x-3 gap-y-2">
+      <View
+        className={`flex-row flex-wrap justify-between gap-x-3 gap-y-2 ${settled ? '' : 'opacity-60'}`}
+      >
         <Cell label="up by" value={up ? clockOf(up) : '–'} />
         {several ? (
           <Cell label="sit down" value={clockOf(plan!.serveAt)} />

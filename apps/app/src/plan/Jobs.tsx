@@ -35,7 +35,7 @@ export function Jobs({ plan }: { plan: Plan }) {
                 </Text>
                 <Text className="font-sans text-soot text-[14px] leading-[20px]">
                   {keepUnitsTogether(
-                    `${job?.by ? `${job.by}. ` : ''}${job?.spanMin ? `Between ${spanText(plan, job)}. ` : ''}${line.detail}`,
+                    `${job?.spanMin ? `Between ${spanText(plan, job)}. ` : ''}${line.detail}`,
                   )}
                 </Text>
                 {job?.checklist ? (

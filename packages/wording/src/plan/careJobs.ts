@@ -16,10 +16,11 @@ export function careWords(facts: CareFacts, units: Units): JobWords {
         inWords: facts.first
           ? `First look at the ${piecesName(facts)}: spray`
           : `Look at the ${piecesName(facts)}: spray`,
-        detail:
+        detail: `${
           facts.school === 'twice'
             ? 'A mist all over, and shut again.'
-            : 'Only where it is dry; where it still shines, leave it and shut again.',
+            : 'Only where it is dry; where it still shines, leave it and shut again.'
+        }${facts.costMin === null ? '' : ` Each such look costs about ${spanOfTime(Math.max(1, Math.round(facts.costMin)))}.`}`,
       };
     case 'bare':
       return {

@@ -28,13 +28,16 @@ export function linesOf(plan: Plan): SheetLine[] {
       under.line.detail = roundWords(under.jobs);
       continue;
     }
-    const line = { job: job.id, at: job.at, inWords: atPit(plan, job), detail: job.detail };
+    const line = { job: job.id, at: job.at, inWords: atPit(plan, job), detail: withName(job) };
     lines.push(line);
     if (feeds) rounds.set(pit, { jobs: [job], line });
     else rounds.delete(pit);
   }
   return lines;
 }
+
+/** How a job is done, after the name of whoever has the watch then. */
+const withName = ({ by, detail }: PlanJob): string => (by ? `${by}. ${detail}` : detail);
 
 /** A round of feeding: how often, how far apart, until when. */
 function roundWords(round: readonly PlanJob[]): string {

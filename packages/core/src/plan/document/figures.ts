@@ -76,7 +76,8 @@ export type JobFacts =
   | { kind: 'shut-down'; underFan: boolean; leftKg: number }
   /** `barkMin`: its bark is firm so long after it went on, min; null where it never does. */
   | ({ kind: 'meat-on'; barkMin: number | null } & Pieces)
-  | ({ kind: 'spray'; first: boolean; school: SpraySchool } & Pieces)
+  /** `costMin`: what each such look costs, min; told once. */
+  | ({ kind: 'spray'; first: boolean; school: SpraySchool; costMin: number | null } & Pieces)
   /** Bared again for so many minutes. */
   | ({ kind: 'bare'; with: WrapId; minutes: number } & Pieces)
   | ({ kind: 'sauce' } & Pieces)

@@ -32,7 +32,14 @@ export function careJobs(
       id: id(`spray-${n + 1}`),
       atMin,
       do: 'spritz',
-      facts: { kind: 'spray', cut, pieces, first: n === 0, school: meat.spray! },
+      facts: {
+        kind: 'spray',
+        cut,
+        pieces,
+        first: n === 0,
+        school: meat.spray!,
+        costMin: n === 0 ? plan.lookCostMin : null,
+      },
       logs: [LOOK, { do: 'spritz', meat: meat.id }],
     }));
   const bareMin = meat.wrap.with === 'none' ? undefined : meat.wrap.bareLastMin;

@@ -32,20 +32,24 @@ export function watchOf(
   return {
     visits: visits.length,
     longestFreeMin: longest,
-    shifts: crewShifts(visits, crew, zeroMs, zone),
+    shifts: crewShifts(visits, lastAtPit(jobs), crew, zeroMs, zone),
   };
 }
+
+/** The last minute at which somebody stands at the pit: the shutdown is within minutes of what comes off last. */
+const lastAtPit = (jobs: readonly { do: string; clockMin: number }[]): number =>
+  Math.max(...jobs.filter(isAtPit).map((j) => j.clockMin), -Infinity);
 
 /** Equal stretches for each of the crew, handed over where it is quiet. */
 function crewShifts(
   visits: readonly number[],
+  to: number,
   crew: readonly string[],
   zeroMs: number,
   zone: string,
 ): Shift[] {
   if (crew.length === 0 || visits.length === 0) return [];
   const from = visits[0]!;
-  const to = visits.at(-1)!;
   const ends = crew.map((_, i) => {
     const wish = from + ((to - from) * (i + 1)) / crew.length;
     if (i === crew.length - 1) return to + 1;

@@ -50,6 +50,8 @@ export interface PitPlan {
   charcoalKgPerMin: number[];
   /** Wood burnt in the likely cooks, kg/min. */
   woodKgPerMin: number[];
+  /** What one look with a spray costs, min later; null where nothing is sprayed. */
+  lookCostMin: number | null;
   /** The earliest that meat can go on, min after lighting. */
   earliestMin: number;
   /** Charcoal laid, and what a full load is, kg as bought. */

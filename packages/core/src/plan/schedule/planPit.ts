@@ -1,5 +1,4 @@
 /** One pit's part of a plan: its fire, how it is held, when its pieces go on, and the likely cooks behind that. */
-import type { ControlPolicy } from '../../control/controlPolicy';
 import type { MeatSpec, Scenario } from '../../scenario/scenario';
 import type { MeatResult } from '../../scenario/result';
 import { fireLoadKg } from '../../fire/catalogue';
@@ -17,9 +16,10 @@ import {
   type LikelyPitRun,
   type Steps,
 } from '../../sampling/likelyPit';
-import { runPitBriefly, runUntilDone, type RunResult } from '../../sampling/runUntilDone';
-import { allowanceMin, latestEndMin, MAX_COOK_MIN } from './schedule';
-import { operatorFor, plannedScenario, type MeatSchedule } from '../fire/policyTrial';
+import type { RunResult } from '../../sampling/runUntilDone';
+import { allowanceMin, MAX_COOK_MIN } from './schedule';
+import { plannedScenario, type MeatSchedule } from '../fire/policyTrial';
+import { lookCostMin, runReference, runReferenceFast } from './referenceCook';
 import { cleanSmokeMin, usualMeatOnMin } from './meatOn';
 import { initialPolicy } from '../fire/initialPolicy';
 import { tunePolicy, type TunedPolicy } from '../fire/tunePolicy';
@@ -32,8 +32,6 @@ const ROUGH = { early: 0.88, late: 1.18 };
 const LEARNT_OVER_MIN = 600;
 /** Pieces go on so many minutes apart, min. */
 const STEP_MIN = 5;
-/** Share of the band inside which the reference cook is left alone. */
-const CALM = 0.85;
 
 export interface PitPlanOptions {
   /** Likely cooks; 1 gives a rough answer. */
@@ -95,6 +93,7 @@ export function* planPit(
     movedMin: meats.map(() => 0),
     likelyRuns: [first.result],
     ...burnRatesPerMin([first]),
+    lookCostMin: null,
     earliestMin: onMin,
     fuelLoadKg: 0,
     fullLoadKg: fireLoadKg(setup.fire, setup.parameters.diameterM),
@@ -113,6 +112,7 @@ export function* planPit(
   plan.scenario = { ...again.scenario, fire };
   plan.endMin = again.endMin;
   plan.fuelLoadKg = fireLoadKg(fire, setup.parameters.diameterM);
+  if (!rough) plan.lookCostMin = lookCostMin(plan, weather, meats, fire);
   yield 1;
   return plan;
 }
@@ -146,37 +146,6 @@ function* tunedBefore(
   const made = { ...trial, setup: { ...trial.setup, pit } };
   options.knownPolicies?.set(key, made);
   return made;
-}
-
-/** The reference cook: the pit as its owner thinks it is, held by the policy. */
-function runReference(
-  setup: PitSetup,
-  weather: Scenario['weather'],
-  schedule: MeatSchedule,
-  policy: ControlPolicy,
-  fire = setup.fire,
-  until?: PitPlan,
-): RunResult & { scenario: Scenario } {
-  const scenario = plannedScenario(setup, weather, schedule, MAX_COOK_MIN, fire);
-  // What is told is told calmly: only what leaves the band is worth a move.
-  const deadbandK =
-    policy.deadbandK === null ? null : Math.max(policy.deadbandK, CALM * setup.pit.pace.bandC);
-  const by = until ? { ...policy, deadbandK, untilMin: latestEndMin(until) } : policy;
-  return { ...runUntilDone(scenario, { operator: operatorFor(setup, scenario, by) }), scenario };
-}
-
-/** The reference cook at a glance, for fires that take long to compute. */
-function runReferenceFast(
-  setup: PitSetup,
-  weather: Scenario['weather'],
-  schedule: MeatSchedule,
-  policy: ControlPolicy,
-): RunResult & { scenario: Scenario } {
-  const scenario = plannedScenario(setup, weather, schedule, MAX_COOK_MIN);
-  return {
-    ...runPitBriefly(scenario, operatorFor(setup, scenario, policy), schedule.onMin),
-    scenario,
-  };
 }
 
 /** When each piece goes on so that all are ready when wanted; the first of them as early as can be. */

@@ -24,6 +24,7 @@ import {
   ventedPit,
   ventName,
 } from '../src';
+import { problemWords } from '../src/plan/problems';
 import { request } from '../../core/test/scenarios';
 
 const F_LB: Units = { temperature: 'F', mass: 'lb' };
@@ -188,4 +189,15 @@ describe('a diagnosis', () => {
       }
     }
   });
+});
+
+it('names the day of an hour that is not on the day of the meal', () => {
+  const facts = {
+    kind: 'lighting-passed',
+    lightMs: Date.UTC(2027, 4, 14, 20),
+    earliestMs: Date.UTC(2027, 4, 15, 20),
+  } as const;
+  const told = problemWords({ field: 'serveAt', facts }, request(), C_KG);
+  expect(told.message).toBe('The fire should have been lit at 22:00 on Friday.');
+  expect(told.instead).toMatch(/^Serve at 22:00, /);
 });

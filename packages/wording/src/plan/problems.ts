@@ -92,12 +92,12 @@ function fireAndClock(facts: ProblemFacts, request: Request, units: Units): Word
       return { message: 'The serving time has passed.', instead: 'Choose a later day or hour.' };
     case 'lighting-passed':
       return {
-        message: `The fire should have been lit at ${localOf(facts.lightMs, request.timeZone).slice(11)}.`,
+        message: `The fire should have been lit at ${hourWords(facts.lightMs, request)}.`,
         instead: `Serve at ${hourWords(facts.earliestMs, request)}, hold the pit hotter, or take smaller pieces.`,
       };
     case 'arrives-late':
       return {
-        message: `Put on at ${facts.notBefore.slice(11)}, the ${cutOf(facts.cut).name} is late in ${facts.inHundred} of 100 cooks.`,
+        message: `Put on at ${localHourWords(facts.notBefore, request)}, the ${cutOf(facts.cut).name} is late in ${facts.inHundred} of 100 cooks.`,
         instead: `Serve it at ${hourWords(facts.serveMs, request)}, have it there ${spanOfTime(facts.soonerMin)} sooner, take smaller pieces, or cook hotter.`,
       };
     default:
@@ -105,8 +105,14 @@ function fireAndClock(facts: ProblemFacts, request: Request, units: Units): Word
   }
 }
 
-/** An hour that would do, with its day where it is not the day that was asked for. */
-function hourWords(ms: number, { serveAt, timeZone }: Request): string {
-  const local = localOf(ms, timeZone);
-  return `${local.slice(11)}${local.slice(0, 10) === serveAt.slice(0, 10) ? '' : ' the next day'}`;
+const WEEKDAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];
+
+/** An hour, with its weekday where it is not the day of the meal. */
+const hourWords = (ms: number, request: Request): string =>
+  localHourWords(localOf(ms, request.timeZone), request);
+
+function localHourWords(local: string, { serveAt }: Request): string {
+  const [day, hour] = [local.slice(0, 10), local.slice(11)];
+  if (day === serveAt.slice(0, 10)) return hour;
+  return `${hour} on ${WEEKDAYS[new Date(`${day}T12:00:00Z`).getUTCDay()]!}`;
 }

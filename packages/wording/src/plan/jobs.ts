@@ -187,7 +187,7 @@ function meatJobWords(facts: MeatFacts, pit: RequestPit, units: Units): JobWords
       const checklist = afterOffList(facts, units);
       return {
         inWords: `Take the ${piecesName(facts)} off to rest`,
-        detail: `At least ${spanOfTime(facts.rest.minutes)} ${REST_WORDS[facts.rest.where]}.${facts.rest.where === 'cool-box' ? ` Under ${at(HOLD_ABOVE_C)} held meat is not held any more.` : ''}`,
+        detail: `At least ${spanOfTime(facts.rest.minutes)} ${REST_WORDS[facts.rest.where]}; it waits well for ${spanOfTime(facts.holdsMin)} there.${facts.rest.where === 'cool-box' ? ` Under ${at(HOLD_ABOVE_C)} held meat is not held any more.` : ''}`,
         ...(checklist ? { checklist } : {}),
       };
     }

@@ -87,7 +87,13 @@ export type JobFacts =
   | ({ kind: 'wrap'; with: WrapId; when: WrapWhen; liquidKg: number | null } & Pieces)
   /** `plateC`: what it climbs to while it rests; null where nobody asked for it. */
   | ({ kind: 'check'; done: { coreC: number } | { tender: true }; plateC: number | null } & Pieces)
-  | ({ kind: 'meat-off'; wrap: WrapId; rest: { where: RestWhere; minutes: number } } & Pieces)
+  /** `holdsMin`: how long it waits well where it rests, min. */
+  | ({
+      kind: 'meat-off';
+      wrap: WrapId;
+      rest: { where: RestWhere; minutes: number };
+      holdsMin: number;
+    } & Pieces)
   | { kind: 'serve'; people: number; cuts: string[]; rawKg: number }
   | { kind: 'serve-course'; cuts: string[]; rawKg: number }
   | ({ kind: 'season'; thick: boolean } & Pieces)

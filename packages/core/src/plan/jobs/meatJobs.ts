@@ -3,6 +3,7 @@ import { USUAL_LID_S } from '../../scenario/actions';
 import { p10p50p90 } from '../../quantity/statistics';
 import type { RequestMeat } from '../request/types';
 import type { PitPlan } from '../schedule/pitPlan';
+import { maxHoldMin } from '../schedule/schedule';
 import { barkFirmAfterMin, careJobs } from './careJobs';
 import { windowOf, type JobDraft } from './job';
 
@@ -72,6 +73,7 @@ export function meatJobs(plan: PitPlan, meat: RequestMeat, i: number, pieces: nu
         cut,
         pieces,
         wrap: wrapWith,
+        holdsMin: maxHoldMin(meat),
         rest: { where: meat.rest.where, minutes: meat.rest.minutes },
       },
       logs: [{ do: 'meat-off', meat: meat.id }],

@@ -11,7 +11,7 @@ test('a kettle through a cold night, taken along as a calendar that opens elsewh
 }) => {
   await page.goto('/');
   await change(page, /^People:/, '6');
-  await change(page, /^Fire:/, /^A side basket of briquettes/, 'Oak');
+  await change(page, /^Fire:/, /^A side basket of briquettes/, /^Oak,/);
   await change(page, /^Held|^Pit:/, /^135 C/);
   await change(page, /^Watch:/);
   await page.getByRole('button', { name: /^Weather:/ }).click();
@@ -75,7 +75,7 @@ test('a kamado compared with its other ways, one of which is taken', async ({ pa
   await expect(page.getByText(/Old ash out first/)).toBeVisible();
   await page.getByRole('button', { name: 'Compare' }).click();
   const faster = page.getByTestId('variant-pace-150');
-  await expect(faster).toContainText(/Light \d\d:\d\d/);
+  await expect(faster).toContainText(/Coals in \d\d:\d\d/);
   await expect(page.getByTestId('variant-pit-tower')).toBeVisible();
   await faster.getByRole('button', { name: 'Plan it at 150 C' }).click();
   await expect(page.getByTestId('plan-sentence')).toContainText('150 C');

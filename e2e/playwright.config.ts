@@ -4,6 +4,8 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { CHROMIUM_FLAGS, findChromium } from '../scripts/browser.mjs';
 
+/** How long a page may take to show something, or to be ready for a touch, ms. */
+const PATIENCE_MS = Number(process.env.E2E_PATIENCE_MS ?? 60_000);
 const root = path.resolve(import.meta.dirname, '..');
 const port = Number(process.env.E2E_PORT ?? 8651);
 const scratch = (process.env.E2E_SCRATCH ??= mkdtempSync(path.join(tmpdir(), 'ostrin-e2e-')));
@@ -11,7 +13,7 @@ const scratch = (process.env.E2E_SCRATCH ??= mkdtempSync(path.join(tmpdir(), 'os
 export default defineConfig({
   testDir: import.meta.dirname,
   timeout: 480_000,
-  expect: { timeout: Number(process.env.E2E_PATIENCE_MS ?? 60_000) },
+  expect: { timeout: PATIENCE_MS },
   workers: 1,
   // A busy machine gets a second try; `npm test` names each test that needed it.
   retries: 1,
@@ -23,6 +25,7 @@ export default defineConfig({
   fullyParallel: true,
   use: {
     ...devices['Desktop Chrome'],
+    actionTimeout: PATIENCE_MS,
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 390, height: 844 },
     timezoneId: process.env.E2E_ZONE ?? 'Europe/Ljubljana',

@@ -11,3 +11,4 @@ export { freshPitC, ofPiece, weatherReadings } from './tend/handReadings';
 export { feltTender, hasTwoMuscles, smokeLooks, tenderVerdicts, wrapByBarkMs } from './tend/looks';
 export { OFF_PLAN_CAUSES, offPlan, type OffPlan } from './tend/offPlan';
 export { addedFoods, planAsChanged, type AddedFood } from './tend/planAsChanged';
+export { withoutRules } from './tend/remainingScenario';

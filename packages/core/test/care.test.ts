@@ -8,6 +8,7 @@ import {
   preparationOf,
   remainingScenario,
   simulate,
+  withoutRules,
   type PlanFigures,
   type Request,
   type RequestMeat,
@@ -261,4 +262,21 @@ it('a shared watch ends after the shutdown, and each job at the pit has a name',
   expect(shut.by).toBe('Bor');
   expect(made.jobs.find((j) => j.id === 'lay')!.by).toBe('Anka');
   expect(made.jobs.find((j) => j.do === 'serve')!.by).toBeUndefined();
+});
+
+it('is left to the log while somebody tends: nothing is sprayed in the past, nor a pace changed by itself', () => {
+  const meat = { spray: { everyMin: 40 }, done: { coreC: 90 } } as const;
+  const scenario = { ...held(121, meat), untilMin: 600 };
+  const rest = remainingScenario({ scenario, done: scenario.actions, ahead: [], nowMin: 300 });
+  const [first, ...more] = simulate(rest).meats[0]!.sprayedAtMin;
+  expect(first).toBeGreaterThanOrEqual(300);
+  expect(more.length).toBeGreaterThan(0);
+  const control = {
+    mode: 'fan',
+    targetC: 121,
+    then: { targetC: 100, when: { barkFirm: true } },
+  } as const;
+  const alone = withoutRules({ ...scenario, control });
+  expect(simulate({ ...alone, control: scenario.control }).meats[0]!.sprayedAtMin).toEqual([]);
+  expect(alone.control).toEqual({ mode: 'fan', targetC: 121 });
 });

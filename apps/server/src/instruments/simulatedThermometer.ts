@@ -20,7 +20,7 @@ import {
   type Plan,
   type Scenario,
 } from '@ostrin/core';
-import { planAsChanged } from '@ostrin/core/tending';
+import { planAsChanged, withoutRules } from '@ostrin/core/tending';
 import { Replayable } from './replayable';
 
 /** How far its pit differs from the planned one: relative, one standard deviation. */
@@ -44,7 +44,7 @@ export function trueScenario(
   plan: Plan,
 ): { scenario: Scenario; variations: PieceVariation[] } {
   const random = seeded(seedFrom(id));
-  const planned = plan.scenarios[0]!;
+  const planned = withoutRules(plan.scenarios[0]!);
   const preset = presetOf(planned.cooker.preset).parameters;
   const overrides = { ...planned.cooker.overrides };
   for (const key of ['leakCm2', 'wallLossFactor', 'spreadFactor'] as const) {

@@ -143,6 +143,7 @@ export function endPieceMinute(g: CookingPiece, atMin: number): Action[] {
 function treatmentDue(g: CookingPiece, atMin: number, core: number): Action[] {
   const { spec, piece, result: r } = g;
   const leftMin = minutesLeft(g, atMin, core);
+  if (atMin < (spec.rulesFromMin ?? 0)) return [];
   const { bareLastMin } = spec.wrap ?? {};
   const meat = spec.id;
   if (bareLastMin !== undefined && piece.wrap !== 'none' && leftMin <= bareLastMin) {

@@ -38,6 +38,8 @@ export interface MeatSpec {
   spray?: { everyMin: number; most?: number };
   /** Brushed with sauce about so long before it is done, min. */
   sauce?: { lastMin: number };
+  /** Spraying, brushing and baring go by their rules from this minute on, after lighting; before it only what was done counts. */
+  rulesFromMin?: number;
   /** When it is done. */
   done?: { coreC: number } | { tender: true };
   /** `atC` of a warmer or an oven. */

@@ -19,7 +19,7 @@ import {
   type MoveTried,
   type Outcome,
 } from './moves';
-import { remainingScenario } from './remainingScenario';
+import { remainingScenario, withoutRules } from './remainingScenario';
 import { splitsNow } from './splitAdvice';
 
 /** What is advised, and what comes of it and of doing nothing; series are `everyMin` apart, the first at now. */
@@ -129,7 +129,7 @@ export function adviseNow(
   { input, plan, lines, nowMs }: AdviseQuestion,
   followed = new FollowedFire(),
 ): Advice | null {
-  const fire = followed.at({ ...input, scenario: remainingScenario(input) });
+  const fire = followed.at({ ...input, scenario: withoutRules(remainingScenario(input)) });
   if (!fire) return null;
   const { pitC: targetC, bandC } = plan.request.pits[0]!.pace;
   return advise({

@@ -29,7 +29,7 @@ import { drawLikelyCook } from '../sampling/likelyPits';
 import { seeded } from '../quantity/random';
 import { p10p50p90 } from '../quantity/statistics';
 import type { SmokeLook } from './lookKinds';
-import { remainingScenario, type CookInProgress } from './remainingScenario';
+import { remainingScenario, withoutRules, type CookInProgress } from './remainingScenario';
 
 export interface ForecastInput extends CookInProgress {
   /** What the thermometers said, minutes after lighting, in order; `coreC` is of the piece that is asked about. */
@@ -84,7 +84,7 @@ export function likelyCooks(input: ForecastInput, fire = new FollowedFire()): Li
   const now = Math.max(0, Math.round(nowMin));
   const expected = tracePit(base, scenario.untilMin, pieceIndex);
   const random = seeded(input.seed);
-  const estimator = fire.at({ ...input, scenario: base });
+  const estimator = fire.at({ ...input, scenario: withoutRules(base) });
   const runs = estimator && runsOfFire(estimator, expected, base, input.members, pieceIndex);
   const airs = runs
     ? airsOfFire(estimator, runs, expected, base, pieceIndex)

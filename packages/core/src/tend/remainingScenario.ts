@@ -27,6 +27,7 @@ export function remainingScenario({ scenario, done, ahead, nowMin }: CookInProgr
     // Wrapping and taking off are the cook's own acts now; only what still lies ahead may be assumed.
     meats: scenario.meats.map((m) => ({
       ...m,
+      ...(hasRules(m) ? { rulesFromMin: nowMin } : {}),
       wrap: wrapped.has(m.id) || !wrapAhead ? onlyBared(m.wrap) : m.wrap,
     })),
     actions: [...done, ...later.filter((a) => a.do !== 'wrap' && a.do !== 'meat-off')],
@@ -40,3 +41,23 @@ const onlyBared = (wrap: MeatSpec['wrap']): MeatSpec['wrap'] =>
 
 const withoutSecondPace = (control: Scenario['control']): Scenario['control'] =>
   control.mode === 'held' ? control : { ...control, then: undefined };
+
+const hasRules = ({ spray, sauce, wrap }: MeatSpec): boolean =>
+  spray !== undefined || sauce !== undefined || wrap?.bareLastMin !== undefined;
+
+/** A scenario in which nothing is sprayed, brushed, or taken to a second pace by itself: only what was done counts. */
+export const withoutRules = (scenario: Scenario): Scenario => ({
+  ...scenario,
+  control: withoutSecondPace(scenario.control),
+  meats: scenario.meats.map((m) =>
+    hasRules(m)
+      ? {
+          ...m,
+          spray: undefined,
+          sauce: undefined,
+          rulesFromMin: undefined,
+          wrap: m.wrap && { ...m.wrap, bareLastMin: undefined },
+        }
+      : m,
+  ),
+});

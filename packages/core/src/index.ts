@@ -96,7 +96,7 @@ export { type Grate, grateOf, type PlacedPiece, placementProblem } from './plan/
 export { fuelWorth, shoppingOf } from './plan/jobs/shopping';
 export { watchOf } from './plan/jobs/watch';
 export { plan, planSteps } from './plan/plan';
-export { piecesPerMeat } from './plan/request/amount';
+export { numberOfMeat, piecesPerMeat } from './plan/request/amount';
 export type {
   PiecePlacement,
   Price,

@@ -1,5 +1,5 @@
 /** Choices about a fire: what it burns, how it is fed, what is left in it, its wood, and whether a fan holds it. */
-import { fromKg, presetOf, roundTo, toKg, WOODS } from '@ostrin/core';
+import { clamp, fromKg, presetOf, roundTo, toKg, WOODS } from '@ostrin/core';
 import { capital, fireChoiceWords, massWords, woodStrengthWords } from '@ostrin/wording';
 import { fireOf, firesOf } from '../store/fires';
 import { useSettings } from '../store/settings';
@@ -11,6 +11,8 @@ import { Subhead } from '../ui/Title';
 /** The fire, and the wood that smokes. */
 export function Fire({ pitId, fire, preset }: { pitId: string; fire: DraftFire; preset: string }) {
   const change = usePlanDraft((s) => s.changeFire);
+  const { id: chosen, fuel } = fireOf(preset, fire.fireId);
+  const { hasFan, parameters } = presetOf(preset);
   return (
     <>
       <Choice
@@ -19,10 +21,10 @@ export function Fire({ pitId, fire, preset }: { pitId: string; fire: DraftFire; 
           const { label, note } = fireChoiceWords(id);
           return { value: id, label: capital(label), note };
         })}
-        value={fireOf(preset, fire.fireId).id}
+        value={chosen}
         onChange={(id) => change(pitId, { fireId: id })}
       />
-      {fireOf(preset, fire.fireId).fuel === 'splits' ? (
+      {fuel === 'splits' ? (
         <>
           <Subhead>A split each</Subhead>
           <Choice
@@ -37,7 +39,7 @@ export function Fire({ pitId, fire, preset }: { pitId: string; fire: DraftFire; 
           />
         </>
       ) : null}
-      {fireOf(preset, fire.fireId).fuel !== 'splits' && !presetOf(preset).hasFan ? (
+      {fuel !== 'splits' && !hasFan ? (
         <>
           <Subhead>Thermostat fan</Subhead>
           <Choice
@@ -48,7 +50,7 @@ export function Fire({ pitId, fire, preset }: { pitId: string; fire: DraftFire; 
           />
         </>
       ) : null}
-      {presetOf(preset).parameters.waterKg > 0 ? (
+      {parameters.waterKg > 0 ? (
         <>
           <Subhead>Water pan</Subhead>
           <Choice
@@ -106,7 +108,7 @@ function Left({ pitId, fire, preset }: { pitId: string; fire: DraftFire; preset:
   const units = useSettings((s) => s.units);
   const full = presetOf(preset).fullLoadKg;
   const kg = fire.leftKg ?? 0;
-  const set = (v: number): void => change(pitId, { leftKg: Math.min(full, Math.max(0, v)) });
+  const set = (v: number): void => change(pitId, { leftKg: clamp(v, 0, full) });
   return (
     <>
       <Stepper

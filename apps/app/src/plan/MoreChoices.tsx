@@ -2,21 +2,19 @@
 import {
   cutOf,
   epochOf,
-  fromC,
   localOf,
   MINUTE_MS,
-  toC,
   USUAL_RESTS,
   usualRest,
   type RestWhere,
 } from '@ostrin/core';
 import type { PitRecord } from '@ostrin/contract/types';
-import { capital, spanOfTime, temperatureWords } from '@ostrin/wording';
+import { capital, spanOfTime } from '@ostrin/wording';
 import { usualPit } from '../store/request';
 import { usePlanDraft } from '../store/planDraft';
-import { useSettings } from '../store/settings';
 import { Choice, Stepper } from '../ui/Choice';
 import { Note } from '../ui/Notice';
+import { TemperatureStepper } from '../ui/TemperatureStepper';
 import { Subhead } from '../ui/Title';
 import { clockAndDay } from '../ui/words';
 import { useChangeMeat, type MeatChoiceProps } from './MeatChoices';
@@ -113,22 +111,14 @@ const HOLDING_C = { low: 60, high: 95 };
 /** The lowest that the user's own oven or warmer does. */
 function HoldingHeat({ meat }: MeatChoiceProps) {
   const change = useChangeMeat(meat);
-  const units = useSettings((s) => s.units);
   if (meat.rest !== 'oven' && meat.rest !== 'warmer') return null;
-  const c = meat.restC ?? USUAL_RESTS[meat.rest].atC;
-  const set = (to: number): void =>
-    change({ restC: Math.min(HOLDING_C.high, Math.max(HOLDING_C.low, to)) });
   return (
-    <Stepper
+    <TemperatureStepper
       label="Set to"
-      shown={temperatureWords(c, units)}
-      onStep={(by) => set(c + by)}
-      canDown={c > HOLDING_C.low}
-      canUp={c < HOLDING_C.high}
-      typed={{
-        value: Math.round(fromC(c, units.temperature)),
-        onType: (v) => set(toC(v, units.temperature)),
-      }}
+      c={meat.restC ?? USUAL_RESTS[meat.rest].atC}
+      range={HOLDING_C}
+      stepK={1}
+      onChange={(restC) => change({ restC })}
       ends={{
         low: 'Under that it is not held hot.',
         high: 'Over that it goes on cooking.',

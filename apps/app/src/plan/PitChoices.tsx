@@ -1,5 +1,5 @@
 /** Choices about a pit: which one, what it burns, how hot it is held, and who watches it. */
-import { fromC, presetOf, PRESETS, spanFromK, sugarCaution, toC } from '@ostrin/core';
+import { clamp, presetOf, PRESETS, spanFromK, sugarCaution } from '@ostrin/core';
 import { capital, cautionWords, spanWords, temperatureWords } from '@ostrin/wording';
 import type { PitRecord } from '@ostrin/contract/types';
 import { useState } from 'react';
@@ -11,6 +11,7 @@ import { useSettings } from '../store/settings';
 import { BAND_K, PACES, PIT_C, usePlanDraft, WATCHES, type DraftFire } from '../store/planDraft';
 import { Choice, Stepper } from '../ui/Choice';
 import { Note, Notice } from '../ui/Notice';
+import { TemperatureStepper } from '../ui/TemperatureStepper';
 import { Subhead } from '../ui/Title';
 
 /** Pits of the yard as choices. */
@@ -92,24 +93,18 @@ export function Pace({ at: { pit, fire } }: { at: DraftPit }) {
   };
   const sugar = sugarCaution(fire.pitC);
   const { temperature } = units;
-  const set = (c: number): void =>
-    changeFire(pit.id, { pitC: Math.min(PIT_C.high, Math.max(PIT_C.low, c)) });
-  const step = 1 / spanFromK(1, temperature);
+  const set = (pitC: number): void => changeFire(pit.id, { pitC });
+  const degreesPerK = spanFromK(1, temperature);
   const bandK = fire.bandC ?? BAND_K.usual;
   const setBand = (k: number): void =>
-    changeFire(pit.id, { bandC: Math.min(BAND_K.high, Math.max(BAND_K.low, k)) });
+    changeFire(pit.id, { bandC: clamp(k, BAND_K.low, BAND_K.high) });
   return (
     <>
-      <Stepper
+      <TemperatureStepper
         label="Pit"
-        shown={temperatureWords(fire.pitC, units)}
-        onStep={(by) => set(fire.pitC + by * step)}
-        canDown={fire.pitC > PIT_C.low}
-        canUp={fire.pitC < PIT_C.high}
-        typed={{
-          value: Math.round(fromC(fire.pitC, temperature)),
-          onType: (v) => set(toC(v, temperature)),
-        }}
+        c={fire.pitC}
+        range={PIT_C}
+        onChange={set}
         ends={{
           low: 'Cooler than that meat lies too long at heats where germs grow.',
           high: 'Hotter than that is grilling, and no fire is planned for it here.',
@@ -129,12 +124,12 @@ export function Pace({ at: { pit, fire } }: { at: DraftPit }) {
       <Stepper
         label="Band"
         shown={`± ${spanWords(bandK, units)}`}
-        onStep={(by) => setBand(bandK + by * step)}
+        onStep={(by) => setBand(bandK + by / degreesPerK)}
         canDown={bandK > BAND_K.low}
         canUp={bandK < BAND_K.high}
         typed={{
           value: Math.round(spanFromK(bandK, temperature)),
-          onType: (v) => setBand(v / spanFromK(1, temperature)),
+          onType: (v) => setBand(v / degreesPerK),
         }}
         ends={{
           low: 'No fire of wood or charcoal is held closer than that.',
@@ -166,11 +161,6 @@ function SecondPace({ pitId, fire }: { pitId: string; fire: DraftFire }) {
             ? { pitC: Math.max(PIT_C.low, fire.pitC - SECOND.downK), when: { barkFirm: true } }
             : { pitC: SECOND.upC, when: { coreC: SECOND.lateC } },
     });
-  const set = (pitC: number): void =>
-    change(pitId, {
-      then: then && { ...then, pitC: Math.min(PIT_C.high, Math.max(PIT_C.low, pitC)) },
-    });
-  const { temperature } = units;
   return (
     <>
       <Subhead>And later</Subhead>
@@ -193,16 +183,11 @@ function SecondPace({ pitId, fire }: { pitId: string; fire: DraftFire }) {
         onChange={choose}
       />
       {then ? (
-        <Stepper
+        <TemperatureStepper
           label="Later"
-          shown={temperatureWords(then.pitC, units)}
-          onStep={(by) => set(then.pitC + by / spanFromK(1, temperature))}
-          canDown={then.pitC > PIT_C.low}
-          canUp={then.pitC < PIT_C.high}
-          typed={{
-            value: Math.round(fromC(then.pitC, temperature)),
-            onType: (v) => set(toC(v, temperature)),
-          }}
+          c={then.pitC}
+          range={PIT_C}
+          onChange={(pitC) => change(pitId, { then: { ...then, pitC } })}
         />
       ) : null}
     </>

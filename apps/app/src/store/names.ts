@@ -1,5 +1,5 @@
 /** What plans and cooks are called, and ids made from names. */
-import { cutOf, type Plan, type Request } from '@ostrin/core';
+import { cutOf, numberOfMeat, type Plan, type Request } from '@ostrin/core';
 import { capital } from '@ostrin/wording';
 
 /** `Mutton shoulder and turkey for 18`. */
@@ -33,8 +33,7 @@ export function idFor(name: string, taken: readonly { id: string }[]): string {
 /** A piece's name; those of one cut are numbered. */
 export function pieceName(plan: Plan, index: number): string {
   const { meats } = plan.request;
-  const { cut } = meats[index]!;
-  const name = capital(cutOf(cut).short);
-  if (meats.filter((m) => m.cut === cut).length === 1) return name;
-  return `${name} ${meats.slice(0, index + 1).filter((m) => m.cut === cut).length}`;
+  const name = capital(cutOf(meats[index]!.cut).short);
+  const number = numberOfMeat(meats, index);
+  return number === undefined ? name : `${name} ${number}`;
 }

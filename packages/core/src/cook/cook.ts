@@ -177,7 +177,6 @@ function closeLidAndDoorWhenDue(cook: Cook): void {
   }
 }
 
-/** Whole-minute bookkeeping of the fire: out or not, pan dry, and what an operator does about it. */
 /** The second pace of a scenario, once its first piece is so far. */
 function beginSecondPace(cook: Cook): void {
   const { control } = cook.scenario;
@@ -191,6 +190,7 @@ function beginSecondPace(cook: Cook): void {
   applyAction(cook, { atMin: cook.nextMin, do: 'set-target', targetC });
 }
 
+/** Whole-minute bookkeeping of the fire: out or not, pan dry, and what an operator does about it. */
 function endPitMinute(cook: Cook): void {
   const { pit } = cook;
   if (!pit) return;

@@ -124,7 +124,7 @@ export function endPieceMinute(g: CookingPiece, atMin: number): Action[] {
     wrapCookingPiece(g, wrapWith, atMin, liquidKg);
     done.push({ atMin, do: 'wrap', meat: spec.id, with: wrapWith });
   }
-  if (g.stage === 'on') done.push(...treatmentDue(g, atMin, core));
+  if (g.stage === 'on' && hasRules(spec)) done.push(...treatmentDue(g, atMin, core));
   const cooking = g.stage === 'on' || g.stage === 'oven';
   if (cooking && r.doneAtMin === null && isDone(g, atMin, core)) {
     r.doneAtMin = atMin;
@@ -138,6 +138,10 @@ export function endPieceMinute(g: CookingPiece, atMin: number): Action[] {
   if (g.stage === 'resting' && atMin >= g.restUntilMin) g.stage = 'off';
   return done;
 }
+
+/** Whether a piece is sprayed, brushed or bared by rules. */
+export const hasRules = ({ spray, sauce, wrap }: MeatSpec): boolean =>
+  spray !== undefined || sauce !== undefined || wrap?.bareLastMin !== undefined;
 
 /** What the rules of a piece on the grate ask for this minute: to bare it again, which is done, to spray it or to brush it. */
 function treatmentDue(g: CookingPiece, atMin: number, core: number): Action[] {

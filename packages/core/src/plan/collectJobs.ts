@@ -6,6 +6,7 @@ import { numbered, type JobDraft } from './jobs/job';
 import { jobsAt } from './jobs/jobs';
 import { beforeBed, prepareJobs, shopJob } from './jobs/prepare';
 import type { PlannedPit, PlanClock } from './plannedPit';
+import { numberOfMeat } from './request/amount';
 import { courseOf, servedMs } from './schedule/schedule';
 
 /** A job with its minute on the plan's clock. */
@@ -23,7 +24,7 @@ export function collectJobs(
   const { zeroMs, zone } = clock;
   const jobs: ClockedJob[] = [];
   const leadMin = request.meats.map(() => 0);
-  const numbers = numbersOf(request);
+  const numbers = request.meats.map((_, i) => numberOfMeat(request.meats, i));
   parts.forEach((part, k) => {
     const { cook } = part;
     const litMs = clock.litMs[k]!;
@@ -48,13 +49,6 @@ export function collectJobs(
   addJobs(jobs, shopJob(fetch, begunMs, nowMs, zone, zeroMs), zeroMs, clock);
   return { jobs: jobs.sort((a, b) => a.clockMin - b.clockMin), leadMin };
 }
-
-/** Numbers of meats whose cut is there more than once, in the order of the request. */
-const numbersOf = ({ meats }: Request): (number | undefined)[] =>
-  meats.map(({ cut }, i) => {
-    const several = meats.filter((m) => m.cut === cut).length > 1;
-    return several ? meats.slice(0, i + 1).filter((m) => m.cut === cut).length : undefined;
-  });
 
 /** Adds jobs whose minutes count from `litMs`; with the name of their pit where there are several. */
 function addJobs(

@@ -58,6 +58,14 @@ export const USUAL_LID_S = 60;
 /** How long it stays open for a look, a spray or a brush, s (common practice). */
 export const LOOK_LID_S = 30;
 
+/** The other target that a cook was taken to after it was lit; nothing where there was none. */
+export const laterTarget = (
+  happened: readonly Happening[],
+): Extract<Action, { do: 'set-target' }> | undefined =>
+  happened.find(
+    (a): a is Extract<Action, { do: 'set-target' }> => a.do === 'set-target' && a.atMin > 0,
+  );
+
 /** Splits put on. */
 export const isSplits = (a: Happening): a is { atMin: number } & AddFuel =>
   a.do === 'add-fuel' && a.fuel === 'splits';

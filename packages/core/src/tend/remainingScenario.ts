@@ -1,4 +1,5 @@
 /** A planned cook as it really goes: what was done is done, what lies ahead is still planned. */
+import { hasRules } from '../cook/cookingPiece';
 import type { Action } from '../scenario/actions';
 import type { MeatSpec, Scenario } from '../scenario/scenario';
 
@@ -41,9 +42,6 @@ const onlyBared = (wrap: MeatSpec['wrap']): MeatSpec['wrap'] =>
 
 const withoutSecondPace = (control: Scenario['control']): Scenario['control'] =>
   control.mode === 'held' ? control : { ...control, then: undefined };
-
-const hasRules = ({ spray, sauce, wrap }: MeatSpec): boolean =>
-  spray !== undefined || sauce !== undefined || wrap?.bareLastMin !== undefined;
 
 /** A scenario in which nothing is sprayed, brushed, or taken to a second pace by itself: only what was done counts. */
 export const withoutRules = (scenario: Scenario): Scenario => ({

@@ -1,5 +1,5 @@
 /** A policy tried on a simulated pit, and how well it holds it. */
-import { USUAL_LID_S } from '../../scenario/actions';
+import { laterTarget, USUAL_LID_S } from '../../scenario/actions';
 import { simulate } from '../../cook/cook';
 import type { ControlPolicy } from '../../control/controlPolicy';
 import type { Operator } from '../../control/operator';
@@ -87,12 +87,12 @@ const CHANGES_MIN = 60;
 export function scoreRun(result: Result, targetC: number, bandC: number): HoldingScore {
   const fromMin = judgedFromMin(result.happened);
   const from = result.minutes.findIndex((m) => m >= fromMin);
-  const later = result.happened.find((a) => a.do === 'set-target' && a.atMin > fromMin);
+  const later = laterTarget(result.happened);
   const offK = result.pitC.slice(from).flatMap((c, i): number[] => {
     if (c === null) return [];
-    const sinceMin = later?.do === 'set-target' ? result.minutes[from + i]! - later.atMin : -1;
-    if (sinceMin < 0) return [c - targetC];
-    return sinceMin < CHANGES_MIN ? [] : [c - (later as { targetC: number }).targetC];
+    const sinceMin = later ? result.minutes[from + i]! - later.atMin : -1;
+    if (!later || sinceMin < 0) return [c - targetC];
+    return sinceMin < CHANGES_MIN ? [] : [c - later.targetC];
   });
   const smoke = result.smoke.slice(from);
   const visits = new Set(

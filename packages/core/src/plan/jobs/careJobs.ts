@@ -2,7 +2,7 @@
 import { LOOK_LID_S } from '../../scenario/actions';
 import { FIRM_BARK } from '../../meat/treatments';
 import { BARE_LAST_MIN, SAUCE_LAST_MIN } from '../../meat/usualTreatment';
-import { mean, p10p50p90 } from '../../quantity/statistics';
+import { mean } from '../../quantity/statistics';
 import type { RequestMeat } from '../request/types';
 import type { PlanLog } from '../document/plan';
 import type { PitPlan } from '../schedule/pitPlan';
@@ -82,7 +82,7 @@ const LAST_TURN_MIN = 45;
 export function turnJobs(plan: PitPlan, meats: readonly RequestMeat[]): JobDraft[] {
   const { result, setup, onMin, readyMin } = plan;
   const firstOn = Math.min(...onMin);
-  const until = Math.min(lastOffMin(plan), ...readyMin.map((r) => p10p50p90(r)[0])) - LAST_TURN_MIN;
+  const until = Math.min(lastOffMin(plan), ...readyMin.map((r) => windowOf(r)[0])) - LAST_TURN_MIN;
   const logs: PlanLog[] = [LOOK, ...meats.map((m): PlanLog => ({ do: 'turn', meat: m.id }))];
   if (setup.fire.arrangement === 'snake') {
     const from = result.frontDegrees.find((d) => d !== null) ?? 0;

@@ -1,13 +1,13 @@
 /** Jobs at the fire: laying, lighting, vents, feeding, shutting down. */
 import type { CharcoalId } from '../../fuel/catalogue';
-import { type Action, USUAL_LID_S, charcoalKg } from '../../scenario/actions';
+import { type Action, USUAL_LID_S, charcoalKg, laterTarget } from '../../scenario/actions';
 import type { JobDraft } from './job';
 import type { PitPlan } from '../schedule/pitPlan';
 import type { PlanLog } from '../document/plan';
 import type { RequestMeat } from '../request/types';
 import { firstMove } from '../fire/firstMove';
 import { kitOf } from './kit';
-import { plannedFireOf } from './plannedFire';
+import { fuelBalance } from './plannedFire';
 import { plannedVentMoves, type VentMove } from './ventMoves';
 
 /** Time to lay a fire, and to get charcoal glowing, min (common practice 15-20 for the coals). */
@@ -75,9 +75,9 @@ function feedAndVentJobs(plan: PitPlan, { firstMin, lastMin }: OffTimes): JobDra
   const told = new Set<Action>(plannedVentMoves(plan));
   const jobs: JobDraft[] = [];
   let fed = 0;
-  let moved = 0;
+  let looks = 0;
   let before: VentMove | null = null;
-  let paceDue = plan.result.happened.find((a) => a.do === 'set-target' && a.atMin > 0)?.atMin;
+  let paceDue = laterTarget(plan.result.happened)?.atMin;
   for (const [atMin, actions] of actionsByMinute(plan, lastMin)) {
     if (actions.some((a) => a.do === 'add-fuel')) {
       fed += 1;
@@ -92,9 +92,8 @@ function feedAndVentJobs(plan: PitPlan, { firstMin, lastMin }: OffTimes): JobDra
       continue;
     }
     if (!vents) continue;
-    jobs.push({ ...ventJob(plan, vents, before), ...(moved > 0 ? { id: `trim-${moved}` } : {}) });
+    jobs.push(before ? lookJob(plan, vents, before, ++looks) : holdJob(plan, vents));
     before = vents;
-    moved += 1;
   }
   if (paceDue !== undefined && paceDue <= lastMin) jobs.push(paceJob(plan, paceDue, null));
   return jobs;
@@ -122,24 +121,10 @@ function paceJob({ setup }: PitPlan, atMin: number, vents: VentMove | null): Job
   };
 }
 
-/** The first move closes the vents down to hold; a later one is a look: the thermometer says whether it is needed. */
-function ventJob(plan: PitPlan, vents: VentMove, before: VentMove | null): JobDraft {
-  const { setup, policy } = plan;
-  const { pitC: targetC, bandC } = setup.pit.pace;
+/** The first move closes the vents down to hold. */
+function holdJob({ setup, policy }: PitPlan, vents: VentMove): JobDraft {
+  const targetC = setup.pit.pace.pitC;
   const { atMin, intakeFraction: intake, exhaustFraction: exhaust } = vents;
-  if (before) {
-    // What is tried first is told from where the vents stand until then.
-    const now = { intake: before.intakeFraction, exhaust: before.exhaustFraction };
-    const held = { setup, policy: { ...policy, hold: now } };
-    const moves = { high: firstMove(held, bandC), low: firstMove(held, -bandC) };
-    return {
-      id: 'trim',
-      atMin,
-      do: 'check',
-      facts: { kind: 'trim', intake, exhaust, targetC, bandC, moves },
-      logs: [],
-    };
-  }
   const closeAtC = targetC - policy.closeBelowK;
   return {
     id: 'hold',
@@ -147,6 +132,27 @@ function ventJob(plan: PitPlan, vents: VentMove, before: VentMove | null): JobDr
     do: 'set-vents',
     facts: { kind: 'hold', intake, exhaust, closeAtC, targetC },
     logs: [asLogAction(vents)],
+  };
+}
+
+/** A later one is a look, the `nth`: the thermometer says whether it is needed. */
+function lookJob(
+  { setup, policy }: PitPlan,
+  { atMin, intakeFraction: intake, exhaustFraction: exhaust }: VentMove,
+  before: VentMove,
+  nth: number,
+): JobDraft {
+  const { pitC: targetC, bandC } = setup.pit.pace;
+  // What is tried first is told from where the vents stand until then.
+  const now = { intake: before.intakeFraction, exhaust: before.exhaustFraction };
+  const held = { setup, policy: { ...policy, hold: now } };
+  const moves = { high: firstMove(held, bandC), low: firstMove(held, -bandC) };
+  return {
+    id: `trim-${nth}`,
+    atMin,
+    do: 'check',
+    facts: { kind: 'trim', intake, exhaust, targetC, bandC, moves },
+    logs: [],
   };
 }
 
@@ -189,7 +195,7 @@ export function shutJob(plan: PitPlan, lastMin: number): JobDraft {
     id: 'shut',
     atMin: lastMin + 5,
     do: 'shut-down',
-    facts: { kind: 'shut-down', underFan, leftKg: plannedFireOf(plan).leftKg },
+    facts: { kind: 'shut-down', underFan, leftKg: fuelBalance(plan).leftKg },
     logs: [
       underFan
         ? { do: 'fan', on: false }

@@ -20,28 +20,35 @@ const RESERVE_SHARE = 0.25;
 /** And enough for a slow piece in the hungriest of the likely pits, and a little over: the true one may be hungrier. */
 const HUNGRIER = 1.25;
 
-/** A pit's fire. */
-export function plannedFireOf(cook: PitPlan): FireFigures {
-  const { setup, fuelLoadKg: loadKg } = cook;
-  const fire = cook.scenario.fire!;
+/** What a fire is given, what it needs, and what should be left over, kg; splits are burnt as they are fed. */
+export function fuelBalance(cook: PitPlan) {
   const last = lastOffMin(cook);
-  const piece = CHARCOALS[fire.fuel].pieceKg;
   const feeding = feedingOf(cook, last);
   const fedKg = feeding
     .filter((f) => f.what !== 'splits')
     .reduce((kg, f) => kg + f.massKg * f.count, 0);
-  const given = loadKg + fedKg;
+  const givenKg = cook.fuelLoadKg + fedKg;
   const splits = feeding.find((f) => f.what === 'splits');
   // Splits are burnt as they are fed, and their coals burn with the bed: what is put on is what is needed.
   const neededKg = splits
-    ? given + splits.massKg * splits.count
+    ? givenKg + splits.massKg * splits.count
     : mean(cook.charcoalKgPerMin) * last;
+  const leftKg = splits ? 0 : roundDigits(Math.max(0, givenKg - neededKg), 3);
+  return { feeding, splits, fedKg, givenKg, neededKg, leftKg };
+}
+
+/** A pit's fire. */
+export function plannedFireOf(cook: PitPlan): FireFigures {
+  const { setup, fuelLoadKg: loadKg } = cook;
+  const fire = cook.scenario.fire!;
+  const piece = CHARCOALS[fire.fuel].pieceKg;
+  const { feeding, splits, fedKg, givenKg, neededKg, leftKg } = fuelBalance(cook);
   const lastsMin = splits
     ? splits.toMin + splits.everyMin
-    : given / Math.max(mean(cook.charcoalKgPerMin), 1e-4);
+    : givenKg / Math.max(mean(cook.charcoalKgPerMin), 1e-4);
   const reserveKg = splits
     ? Math.max(splitStackKg(cook) - splits.massKg * splits.count, splits.massKg)
-    : charcoalReserveKg(cook, given);
+    : charcoalReserveKg(cook, givenKg);
   const lay =
     fire.arrangement === 'snake'
       ? { side: fire.side, layers: fire.layers, arcDegrees: fire.arcDegrees }
@@ -63,7 +70,7 @@ export function plannedFireOf(cook: PitPlan): FireFigures {
     inBandFraction: roundDigits(inBandFraction(cook), 2),
     reserveKg: roundDigits(reserveKg, 2),
     neededKg: roundDigits(neededKg, 3),
-    leftKg: splits ? 0 : roundDigits(Math.max(0, given - neededKg), 3),
+    leftKg,
     spec: fire,
     hourPieces: hourPieces(cook),
   };

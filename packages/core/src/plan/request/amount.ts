@@ -39,6 +39,16 @@ export function piecesPerMeat(request: Request): number[] {
   return meats.map((m) => m.pieces ?? piecesFor(people, eachG, cutOf(m.cut), requestedMassKg(m)));
 }
 
+/** Tells meats of one cut apart, in their order; undefined for one that is the only one of its cut. */
+export function numberOfMeat(
+  meats: readonly Pick<RequestMeat, 'cut'>[],
+  index: number,
+): number | undefined {
+  const alike = (list: readonly Pick<RequestMeat, 'cut'>[]): number =>
+    list.filter((m) => m.cut === meats[index]!.cut).length;
+  return alike(meats) > 1 ? alike(meats.slice(0, index + 1)) : undefined;
+}
+
 /** One meat's masses: cooked and off the bone, trimmed, raw as bought. */
 export function amountOf(request: Request, meat: RequestMeat, pieces: number): Amount {
   const cut = cutOf(meat.cut);

@@ -82,13 +82,13 @@ describe('figures', () => {
 
 describe('vents in their owner’s words', () => {
   it('rounds to what a person can set, and never calls an open vent shut', () => {
-    expect(ventName(0.25, 'quarters', 60)).toBe('¼');
-    expect(ventName(17 / 150, 'mm', 150)).toBe('17 mm');
-    expect(ventName(0.3, 'fingers', 120)).toBe('2 fingers');
-    expect(ventName(0.5, 'clock', 60)).toBe('1:30');
+    expect(ventName(0.25, { way: 'quarters' }, 60)).toBe('¼');
+    expect(ventName(17 / 150, { way: 'mm' }, 150)).toBe('17 mm');
+    expect(ventName(0.3, { way: 'fingers' }, 120)).toBe('2 fingers');
+    expect(ventName(0.5, { way: 'clock' }, 60)).toBe('1:30');
     for (const way of VENT_NOTATIONS) {
-      expect(ventName(0, way, 60)).toBe('shut');
-      expect(ventName(0.01, way, 60)).not.toBe('shut');
+      expect(ventName(0, { way }, 60)).toBe('shut');
+      expect(ventName(0.01, { way }, 60)).not.toBe('shut');
     }
   });
 });

@@ -28,9 +28,10 @@ export function mergeFields(base: Fields, mine: Fields, theirs: Fields): Merged 
 const OWN = 'overrides.';
 
 /** A pit as fields: its name, how its vents are told, and each figure of its own. */
-export const pitFields = ({ name, ventWay, overrides }: PitRecord): Fields => ({
+export const pitFields = ({ name, ventWay, ventScales, overrides }: PitRecord): Fields => ({
   name,
   ventWay,
+  ...(ventScales ? { ventScales } : {}),
   ...Object.fromEntries(Object.entries(overrides).map(([key, v]) => [OWN + key, v])),
 });
 
@@ -41,6 +42,7 @@ export function pitWithFields(pit: PitRecord, fields: Fields): PitRecord {
     ...pit,
     name: fields.name as string,
     ventWay: fields.ventWay as PitRecord['ventWay'],
+    ventScales: fields.ventScales as PitRecord['ventScales'],
     overrides: Object.fromEntries(own.map(([key, v]) => [key.slice(OWN.length), v])),
   };
 }

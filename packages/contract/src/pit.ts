@@ -1,9 +1,26 @@
 /** A pit as its owner keeps it. */
 import 'reflect-metadata';
-import { PRESETS, VENT_NOTATIONS, type VentNotation } from '@ostrin/core';
+import { PRESETS, VENT_NOTATIONS, type VentNotation, type VentScale } from '@ostrin/core';
 import { IsIn, IsString, Length, Matches } from 'class-validator';
-import { Known, Nested, Optional } from './rules';
+import { DialFits, InRange, Known, Nested, Optional } from './rules';
 import { OverridesDto } from './scenario';
+
+class VentDialDto {
+  @InRange(-1000, 1000) shut!: number;
+  @InRange(-1000, 1000) open!: number;
+  @InRange(0.05, 100) step!: number;
+}
+
+class VentScaleDto {
+  @Known([...VENT_NOTATIONS, 'dial']) way!: VentScale['way'];
+  @Optional() @Nested(() => VentDialDto) dial?: VentDialDto;
+}
+
+/** How each of the two vents is told. */
+export class VentScalesDto {
+  @Nested(() => VentScaleDto) @DialFits() intake!: VentScaleDto;
+  @Nested(() => VentScaleDto) @DialFits() exhaust!: VentScaleDto;
+}
 
 /** The body that makes or changes a pit; its id stands in the path. */
 export class PitDto {
@@ -14,4 +31,5 @@ export class PitDto {
   @Known(Object.keys(PRESETS)) preset!: string;
   @Optional() @Nested(() => OverridesDto) overrides: OverridesDto = new OverridesDto();
   @Optional() @IsIn(VENT_NOTATIONS) ventWay?: VentNotation;
+  @Optional() @Nested(() => VentScalesDto) ventScales?: VentScalesDto;
 }

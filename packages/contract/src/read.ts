@@ -6,6 +6,7 @@ import {
   type FireSpec,
   type Place,
   type Scenario,
+  type VentScales,
 } from '@ostrin/core';
 import type { FieldProblem } from './problems';
 import { validate, invalid, type Checked } from './validate';
@@ -115,7 +116,7 @@ export const amountGiven = (a: { pieces: number; massKg?: number }): boolean =>
 export function readPit(plain: unknown): Checked<Omit<PitRecord, 'id'>> {
   const checked = validate(PitDto, plain);
   if (!checked.ok) return checked;
-  const { name, preset, overrides, ventWay } = checked.value;
+  const { name, preset, overrides, ventWay, ventScales } = checked.value;
   return {
     ok: true,
     value: {
@@ -123,6 +124,7 @@ export function readPit(plain: unknown): Checked<Omit<PitRecord, 'id'>> {
       preset,
       overrides: plainOf(overrides),
       ventWay: ventWay ?? presetOf(preset).ventNotation,
+      ...(ventScales ? { ventScales: plainOf<VentScales>(ventScales) } : {}),
     },
   };
 }

@@ -40,6 +40,7 @@ import {
   Optional,
   Zone,
 } from './rules';
+import { VentScalesDto } from './pit';
 import { CookerDto, DoneDto, PaceWhenDto, RestDto, WeatherDto, WrapDto } from './scenario';
 
 const FUELS = [...Object.keys(CHARCOALS), 'splits'];
@@ -71,6 +72,7 @@ export class RequestPitDto {
   @IsString() @Length(1, 60) id!: string;
   @Optional() @IsString() @Length(1, 60) name?: string;
   @Optional() @Known(VENT_NOTATIONS) ventWay?: VentNotation;
+  @Optional() @Nested(() => VentScalesDto) ventScales?: VentScalesDto;
   @Nested(() => CookerDto) cooker!: CookerDto;
   @Nested(() => RequestFireDto) fire!: RequestFireDto;
   @Optional() @IsBoolean() fan?: boolean;

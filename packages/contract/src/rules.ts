@@ -223,3 +223,21 @@ export const Zone = (): PropertyDecorator =>
     (v) => typeof v === 'string' && v.length < 64 && knownZone(v),
     'must be a time zone such as Europe/Ljubljana',
   );
+
+/** Fewest and most steps of a dial between shut and open: fewer cannot tell two needed settings apart. */
+const DIAL_STEPS = { fewest: 4, most: 1000 };
+
+/** How one vent is told: a dial exactly where it is told by one, with steps enough between its two ends. */
+export const DialFits = (): PropertyDecorator =>
+  rule(
+    'dialFits',
+    (v) => {
+      if (!isObject(v)) return true;
+      if (v.way !== 'dial') return v.dial === undefined;
+      if (!isObject(v.dial)) return false;
+      const { shut, open, step } = v.dial as Record<string, number>;
+      const steps = Math.abs(open! - shut!) / step!;
+      return steps >= DIAL_STEPS.fewest && steps <= DIAL_STEPS.most;
+    },
+    `must have a dial exactly where its way is dial, with ${DIAL_STEPS.fewest} to ${DIAL_STEPS.most} steps between shut and open`,
+  );

@@ -39,6 +39,7 @@ export function schemaDefinitions(prefix = '#/$defs/'): Record<string, Json> {
       series: () => ({ type: 'array', items: { type: ['number', 'null'] } }),
       localTime: () => ({ type: 'string', pattern: '^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d$' }),
       zone: () => ({ type: 'string' }),
+      dialFits: () => ({}),
     },
   });
   const all: Record<string, Json> = Object.fromEntries(

@@ -9,6 +9,7 @@ import type {
   Request,
   Stock,
   VentNotation,
+  VentScales,
   WireSpot,
 } from '@ostrin/core';
 
@@ -52,6 +53,8 @@ export interface PitRecord {
   overrides: Partial<CookerParameters>;
   /** Notation in which its vents are told. */
   ventWay: VentNotation;
+  /** A scale for each vent, where they are told in two ways or by a dial of the owner's. */
+  ventScales?: VentScales;
 }
 
 /** One channel of an instrument: where it measures, and how wrong it is. */

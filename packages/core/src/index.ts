@@ -53,7 +53,17 @@ export { type Place, PLACES } from './pit/layout';
 export type { CookerParameters } from './pit/parameters';
 export type { Family, FireChoice, MeatPlacement, Preset, VentName } from './pit/preset';
 export { hasSmallFirebox, splitLengthCm, splitThicknessCm, usualFire } from './pit/usualFire';
-export { finestStep, VENT_NOTATIONS, ventMark, type VentNotation } from './pit/ventNotation';
+export {
+  finestStep,
+  VENT_NOTATIONS,
+  ventMark,
+  ventScales,
+  type VentDial,
+  type VentNotation,
+  type VentScale,
+  type VentScales,
+  type VentsTold,
+} from './pit/ventNotation';
 export { waysOut } from './plan/advice/risks';
 export { holdsByFan } from './plan/fire/designFire';
 export type { FatSide, KitId, PreparationFigures } from './plan/document/preparation';

@@ -85,12 +85,13 @@ describe('the first move', () => {
     (id) => {
       for (const pitC of [107, 121, 150]) {
         const setup = asked(id, pitC);
+        const scale = { way: setup.preset.ventNotation };
         // A move that is worth so much that a rung of it would hardly be told.
         for (const kelvinPerEFold of [15, 60, 150]) {
           const policy = { ...initialPolicy(setup), kelvinPerEFold };
           const marks = ({ intake, exhaust }: { intake: number; exhaust: number }): number[] => [
-            ventMark(intake, setup.preset.ventNotation, setup.preset.travelMm.intake),
-            ventMark(exhaust, setup.preset.ventNotation, setup.preset.travelMm.exhaust),
+            ventMark(intake, scale, setup.preset.travelMm.intake),
+            ventMark(exhaust, scale, setup.preset.travelMm.exhaust),
           ];
           const moves = [8, -8].map((offK) => firstMove({ setup, policy }, offK));
           const told = [policy.hold, ...moves.flatMap((m) => (m.do === 'set-vents' ? [m] : []))];

@@ -8,13 +8,14 @@ import {
   grateOf,
   arrangePieces,
   fitsOnGrate,
-  VENT_NOTATIONS,
+  finestStep,
   ventMark,
   type PlacedPiece,
   plan,
   presetOf,
   type PlanFigures,
 } from '../src/internals';
+import { ventScale } from './help/ventScale';
 import { request } from './scenarios';
 
 const NOW = Date.UTC(2027, 4, 14, 12);
@@ -81,14 +82,21 @@ describe('amounts and vents', () => {
   });
 
   it('round settings to what a person can set, and an opening never to shut', () => {
-    expect([0, 0.25, 0.5, 1].map((x) => ventMark(x, 'quarters', 60))).toEqual([0, 8, 16, 32]);
+    expect([0, 0.25, 0.5, 1].map((x) => ventMark(x, { way: 'quarters' }, 60))).toEqual([
+      0, 8, 16, 32,
+    ]);
+    const dial = { shut: 3, open: 9, step: 0.5 };
+    expect([0, 0.01, 0.25, 1].map((x) => ventMark(x, { way: 'dial', dial }, 60))).toEqual([
+      0, 0.5, 3, 12,
+    ]);
     fc.assert(
       fc.property(
         fc.double({ min: 1e-6, max: 1, noNaN: true }),
-        fc.constantFrom(...VENT_NOTATIONS),
+        ventScale,
         fc.integer({ min: 10, max: 150 }),
-        (opening, notation, fullMm) => {
-          expect(ventMark(opening, notation, fullMm)).toBeGreaterThan(0);
+        (opening, scale, fullMm) => {
+          expect(ventMark(opening, scale, fullMm)).toBeGreaterThan(0);
+          expect(finestStep(scale, fullMm)).toBeGreaterThan(0);
         },
       ),
     );

@@ -27,8 +27,9 @@ export {
 } from './quantities';
 export { jobReason } from './reasons';
 export {
-  NOTATION_NAMES,
+  dialMark,
   openingWords,
+  SCALE_NAMES,
   settingWords,
   shortOpening,
   ventedPit,

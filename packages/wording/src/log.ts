@@ -28,7 +28,7 @@ export interface Telling {
 const UNKNOWN: Telling = { units: METRIC, pit: null };
 
 /** A vent as its share of the travel is said where nobody knows whose it is. */
-const quarters = (fraction: number): string => ventName(fraction, 'quarters', 0);
+const quarters = (fraction: number): string => ventName(fraction, { way: 'quarters' }, 0);
 
 /** What an action is called in a list. */
 export function actionWords(a: PlanLog, { units, pit }: Telling = UNKNOWN): string {

@@ -1,15 +1,16 @@
 /** Why a job is planned, and why at that time, in words. */
-import type { Forecast, Plan, PlanJob, Units, VentNotation } from '@ostrin/core';
+import type { Forecast, Plan, PlanJob, Units, VentScale } from '@ostrin/core';
 import { behindWords } from './meat';
 import { spanOfTime } from './quantities';
 import { ventedPit } from './vents';
 
 /** The finest steps that a setting is told in. */
-const STEP_WORDS: Readonly<Record<VentNotation, string>> = {
+const STEP_WORDS: Readonly<Record<VentScale['way'], string>> = {
   quarters: 'in eighths',
   mm: 'to the millimetre',
   fingers: 'to half a finger',
   clock: 'to a quarter of an hour on the dial',
+  dial: 'to a step of its dial',
 };
 
 /** The figures behind a job's time, and how sure they are. */
@@ -27,8 +28,8 @@ export function jobReason(
     return `In 8 of 10 of ${cooks} this came between ${early} and ${spanOfTime(job.spanMin[1])} after lighting.${now}`;
   }
   if (job.id === 'hold') {
-    const { notation } = ventedPit(plan.request.pits[0]!);
-    return `Closing down before the target lets the pit settle into the band instead of running past it. The setting is the one, told ${STEP_WORDS[notation]}, that the simulated pit settled nearest to the target with, in your weather.`;
+    const { intake } = ventedPit(plan.request.pits[0]!).scales;
+    return `Closing down before the target lets the pit settle into the band instead of running past it. The setting is the one, told ${STEP_WORDS[intake.way]}, that the simulated pit settled nearest to the target with, in your weather.`;
   }
   if (job.id === 'meat-on') {
     return 'The smoke of the first chunk has thinned by now. Cold meat takes more smoke, so it goes on straight from the fridge.';

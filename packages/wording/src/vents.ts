@@ -3,10 +3,13 @@ import {
   holdsByFan,
   presetOf,
   ventMark,
+  ventScales,
   type Preset,
   type RequestPit,
   type VentName,
-  type VentNotation,
+  type VentDial,
+  type VentScale,
+  type VentScales,
 } from '@ostrin/core';
 import { capital } from './quantities';
 
@@ -31,13 +34,14 @@ export const ventNames = ({ ventNames: names }: Preset): { intake: string; exhau
 const FRACTIONS = ['shut', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞', 'open'] as const;
 
 /**
- * What a share of the travel (0 to 1) is called in a notation, rounded to what a person can set. `fullMm`
+ * What a share of the travel (0 to 1) is called on a vent's scale, rounded to what a person can set. `fullMm`
  * is the travel in mm. An opening that would round to shut is called a crack.
  */
-export function ventName(fraction: number, notation: VentNotation, fullMm: number): string {
-  const mark = ventMark(fraction, notation, fullMm);
+export function ventName(fraction: number, scale: VentScale, fullMm: number): string {
+  const mark = ventMark(fraction, scale, fullMm);
   if (mark === 0) return 'shut';
-  switch (notation) {
+  if (scale.dial) return dialName(mark, scale.dial);
+  switch (scale.way) {
     case 'quarters':
       return quarterName(mark);
     case 'mm':
@@ -52,7 +56,26 @@ export function ventName(fraction: number, notation: VentNotation, fullMm: numbe
       const hour = Math.floor(mark / 60);
       return `${hour === 0 ? 12 : hour}:${String(mark % 60).padStart(2, '0')}`;
     }
+    case 'dial':
+      throw new RangeError('ventScales: a dial without its marks');
   }
+}
+
+const PARTS: Readonly<Record<string, string>> = { '0.25': '¼', '0.5': '½', '0.75': '¾' };
+
+/** A mark of a dial: whole ones as they are, halves and quarters as such, others with two decimals. */
+export function dialMark(mark: number): string {
+  const size = Math.round(Math.abs(mark) * 100) / 100;
+  const whole = Math.floor(size);
+  const part = PARTS[String(Math.round((size - whole) * 100) / 100)];
+  const told = part ? `${whole === 0 ? '' : whole}${part}` : String(size);
+  return mark < 0 ? `−${told}` : told;
+}
+
+/** An opening in steps of a dial from shut. Less than half a step counts as 0.5. */
+function dialName(steps: number, { shut, open, step }: VentDial): string {
+  if (steps < 1) return 'a crack';
+  return `mark ${dialMark(shut + Math.sign(open - shut) * Math.min(steps * step, Math.abs(open - shut)))}`;
 }
 
 /** An opening counted in 32nds, told by the eighths beside it. */
@@ -66,28 +89,30 @@ function quarterName(thirtySeconds: number): string {
   return over === 1 ? `just over ${below}` : `just under ${above}`;
 }
 
-/** A pit as far as its vents are told: its preset and its owner's notation. */
+/** A pit as far as its vents are told: its preset and its owner's scales. */
 export interface VentedPit {
   /** The preset of the pit. */
   preset: Preset;
-  /** Notation in which its vents are told. */
-  notation: VentNotation;
+  /** How each of its vents is told. */
+  scales: VentScales;
   /** Whether a thermostat fan holds it. */
   hasFan: boolean;
 }
 
 /** The vents of a pit of a request. Throws RangeError for a preset outside the catalogue. */
-export function ventedPit(pit: Pick<RequestPit, 'cooker' | 'ventWay' | 'fire' | 'fan'>): VentedPit {
+export function ventedPit(
+  pit: Pick<RequestPit, 'cooker' | 'ventWay' | 'ventScales' | 'fire' | 'fan'>,
+): VentedPit {
   const preset = presetOf(pit.cooker.preset);
-  return { preset, notation: pit.ventWay ?? preset.ventNotation, hasFan: holdsByFan(pit) };
+  return { preset, scales: ventScales(pit, preset.ventNotation), hasFan: holdsByFan(pit) };
 }
 
 /** One opening of a pit, 0 to 1, as its owner says it. */
 export const openingWords = (
-  { preset, notation }: VentedPit,
+  { preset, scales }: VentedPit,
   vent: 'intake' | 'exhaust',
   fraction: number,
-): string => ventName(fraction, notation, preset.travelMm[vent]);
+): string => ventName(fraction, scales[vent], preset.travelMm[vent]);
 
 /** The same as short as it can be, for a chart: `¼+` is just over a quarter, `¼−` just under it. */
 export function shortOpening(pit: VentedPit, vent: 'intake' | 'exhaust', fraction: number): string {
@@ -106,10 +131,11 @@ export function settingWords(pit: VentedPit, intake: number, exhaust: number): s
   return `${capital(names.intake)} ${openingWords(pit, 'intake', intake)}, ${names.exhaust} ${openingWords(pit, 'exhaust', exhaust)}`;
 }
 
-/** What a notation is called where it is chosen. */
-export const NOTATION_NAMES: Readonly<Record<VentNotation, string>> = {
+/** What a way of telling a vent is called where it is chosen. */
+export const SCALE_NAMES: Readonly<Record<VentScale['way'], string>> = {
   quarters: 'Fractions',
   mm: 'Millimetres',
   fingers: 'Fingers',
   clock: 'Clock',
+  dial: 'Own marks',
 };

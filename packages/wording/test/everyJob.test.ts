@@ -7,7 +7,6 @@ import {
   PRESETS,
   usualDone,
   usualRest,
-  VENT_NOTATIONS,
   WRAPS,
   type Plan,
   type Preset,
@@ -16,6 +15,7 @@ import {
   type WrapId,
 } from '@ostrin/core/internals';
 import { planDocument, ventNames } from '../src';
+import { ventScale } from '../../core/test/help/ventScale';
 import { request } from '../../core/test/scenarios';
 
 const NOW = Date.UTC(2027, 4, 12, 12);
@@ -30,7 +30,7 @@ const cases: fc.Arbitrary<Case> = fc
     preset: fc.constantFrom(...Object.values(PRESETS)),
     arrangementAt: fc.nat(),
     fireAt: fc.nat(),
-    ventWay: fc.constantFrom(...VENT_NOTATIONS),
+    ventScales: fc.record({ intake: ventScale, exhaust: ventScale }),
     units: fc.record<Units>({
       temperature: fc.constantFrom('C', 'F'),
       mass: fc.constantFrom('kg', 'lb'),
@@ -62,7 +62,7 @@ const cases: fc.Arbitrary<Case> = fc
             leftKg: c.leftKg,
           },
           fan: c.fan,
-          ventWay: c.ventWay,
+          ventScales: c.ventScales,
           pace: { pitC: c.pitC, bandC: 8 },
         },
       ],

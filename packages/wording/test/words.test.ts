@@ -25,6 +25,7 @@ import {
   ventName,
 } from '../src';
 import { problemWords } from '../src/plan/problems';
+import { ventScale } from '../../core/test/help/ventScale';
 import { request } from '../../core/test/scenarios';
 
 const F_LB: Units = { temperature: 'F', mass: 'lb' };
@@ -53,21 +54,35 @@ describe('quantities', () => {
 
 describe('vents', () => {
   it('are told by quarters and what lies between', () => {
-    const told = [0, 0.25, 0.5, 1].map((x) => ventName(x, 'quarters', 60));
+    const told = [0, 0.25, 0.5, 1].map((x) => ventName(x, { way: 'quarters' }, 60));
     expect(told).toEqual(['shut', '¼', '½', 'open']);
-    expect(ventName(9 / 32, 'quarters', 60)).toBe('just over ¼');
-    expect(ventName(7 / 32, 'quarters', 60)).toBe('just under ¼');
-    expect(ventName(6 / 32, 'quarters', 60)).toBe('between ⅛ and ¼');
+    expect(ventName(9 / 32, { way: 'quarters' }, 60)).toBe('just over ¼');
+    expect(ventName(7 / 32, { way: 'quarters' }, 60)).toBe('just under ¼');
+    expect(ventName(6 / 32, { way: 'quarters' }, 60)).toBe('between ⅛ and ¼');
+  });
+
+  it('are told by the marks of an owner’s own dial, whichever way it runs', () => {
+    const on = (shut: number, open: number, step: number) => (share: number) =>
+      ventName(share, { way: 'dial', dial: { shut, open, step } }, 60);
+    expect([0, 0.02, 0.25, 0.46, 1].map(on(3, 9, 0.5))).toEqual([
+      'shut',
+      'a crack',
+      'mark 4½',
+      'mark 6',
+      'mark 9',
+    ]);
+    expect([0.1, 0.5, 1].map(on(8, 0, 1))).toEqual(['mark 7', 'mark 4', 'mark 0']);
+    expect(on(-1, 1, 0.25)(0.25)).toBe('mark −½');
   });
 
   it('are never told as shut when they are not, at length or in short', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...Object.keys(PRESETS)),
-        fc.constantFrom(...VENT_NOTATIONS),
+        fc.record({ intake: ventScale, exhaust: ventScale }),
         fc.double({ min: 0.005, max: 1, noNaN: true }),
-        (preset, notation, fraction) => {
-          const pit = { preset: presetOf(preset), notation, hasFan: false };
+        (preset, scales, fraction) => {
+          const pit = { preset: presetOf(preset), scales, hasFan: false };
           for (const vent of ['intake', 'exhaust'] as const) {
             const short = shortOpening(pit, vent, fraction);
             expect(short).not.toMatch(/^(0|shut)$/);

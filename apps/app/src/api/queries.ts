@@ -47,7 +47,13 @@ interface PitChange {
 
 const pitKind: (id: string) => RecordKind<PitRecord> = (id) => ({
   path: ROUTES.pit(id),
-  body: ({ name, preset, overrides, ventWay }) => ({ name, preset, overrides, ventWay }),
+  body: ({ name, preset, overrides, ventWay, ventScales }) => ({
+    name,
+    preset,
+    overrides,
+    ventWay,
+    ventScales,
+  }),
   fields: pitFields,
   withFields: pitWithFields,
 });

@@ -78,6 +78,7 @@ export function requestPit(pit: PitRecord, wish: DraftFire): RequestPit {
     id: pit.id,
     name: pit.name,
     ventWay: pit.ventWay,
+    ...(pit.ventScales ? { ventScales: pit.ventScales } : {}),
     cooker: { preset: pit.preset, overrides: { ...pit.overrides, ...waterOf(pit, wish) } },
     fire: {
       fuel,

@@ -1,5 +1,5 @@
 /** Vents in the pit's own words: one tap on a usual setting logs it, finer ones are set step by step. */
-import { finestStep, type Log, type Plan, type PlanLog } from '@ostrin/core';
+import { finestStep, type Log, type Plan, type PlanLog, type VentScale } from '@ostrin/core';
 import { capital, ventName, ventNames, ventedPit } from '@ostrin/wording';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
@@ -25,9 +25,9 @@ export function VentSheet({ plan, log, onSet, onClose }: Props) {
     intakeFraction: now.intakeFraction,
     exhaustFraction: now.exhaustFraction,
   });
-  const { preset, notation: told } = ventedPit(plan.request.pits[0]!);
+  const { preset, scales } = ventedPit(plan.request.pits[0]!);
   const nouns = ventNames(preset);
-  const row = (noun: string, key: Key, fullMm: number) => {
+  const row = (noun: string, key: Key, told: VentScale, fullMm: number) => {
     const name = capital(noun);
     const says = (f: number): string => ventName(f, told, fullMm);
     const step = finestStep(told, fullMm);
@@ -61,8 +61,8 @@ export function VentSheet({ plan, log, onSet, onClose }: Props) {
     draft.intakeFraction !== now.intakeFraction || draft.exhaustFraction !== now.exhaustFraction;
   return (
     <Sheet title="Vents" onClose={onClose}>
-      {row(nouns.intake, 'intakeFraction', preset.travelMm.intake)}
-      {row(nouns.exhaust, 'exhaustFraction', preset.travelMm.exhaust)}
+      {row(nouns.intake, 'intakeFraction', scales.intake, preset.travelMm.intake)}
+      {row(nouns.exhaust, 'exhaustFraction', scales.exhaust, preset.travelMm.exhaust)}
       <Button
         kind="primary"
         label="Log these"

@@ -1,12 +1,6 @@
 /** One pit: its drawing, its figures, and its vent card. */
-import {
-  pitWith,
-  presetOf,
-  VENT_NOTATIONS,
-  type CookerParameters,
-  type VentNotation,
-} from '@ostrin/core';
-import { NOTATION_NAMES, capital, massWords } from '@ostrin/wording';
+import { pitWith, presetOf, type CookerParameters, type VentsTold } from '@ostrin/core';
+import { capital, massWords } from '@ostrin/wording';
 import type { PitRecord, Versioned } from '@ostrin/contract/types';
 import { useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
@@ -15,12 +9,12 @@ import { PitDrawing } from '../drawings/PitDrawing';
 import { useSettings } from '../store/settings';
 import { BackLink } from '../ui/BackLink';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
 import { useLayout } from '../ui/layout';
 import { Notice } from '../ui/Notice';
 import { Heading, Title } from '../ui/Title';
 import { FigureSheet } from './FigureSheet';
 import { figuresOf, figureWords, type Figure } from './figures';
+import { ScalesOfVents } from './ScalesOfVents';
 import { useVentCard } from './useVentCard';
 import { CardLegend, CardTable, VentCardChart } from './VentCard';
 
@@ -54,8 +48,8 @@ function PitPage({ pit }: { pit: Versioned<PitRecord> }) {
   const units = useSettings((s) => s.units);
   const save = useSavePit();
   const column = wide ? 440 : width - 40;
-  const setWay = (ventWay: VentNotation): void =>
-    save.mutate({ base: pit, pit: { ...pit, ventWay } });
+  const setTold = (told: VentsTold): void =>
+    save.mutate({ base: pit, pit: { ...pit, ventScales: undefined, ...told } });
   const figures = (
     <View className="print:!hidden gap-4">
       <PitDrawing pit={pit} width={column} height={wide ? 280 : 240} />
@@ -85,13 +79,13 @@ function PitPage({ pit }: { pit: Versioned<PitRecord> }) {
             {figures}
           </View>
           <View className="flex-1">
-            <CardPart pit={pit} onWay={setWay} />
+            <CardPart pit={pit} onTold={setTold} />
           </View>
         </View>
       ) : (
         <View className="gap-6">
           {figures}
-          <CardPart pit={pit} onWay={setWay} />
+          <CardPart pit={pit} onTold={setTold} />
         </View>
       )}
     </ScrollView>
@@ -162,7 +156,7 @@ function Figures({
 }
 
 /** The vent card with the way its settings are told, and its printing. */
-function CardPart({ pit, onWay }: { pit: PitRecord; onWay: (way: VentNotation) => void }) {
+function CardPart({ pit, onTold }: { pit: PitRecord; onTold: (told: VentsTold) => void }) {
   const { card, progress, failure } = useVentCard(pit);
   const preset = presetOf(pit.preset);
   const [width, setWidth] = useState(0);
@@ -171,13 +165,7 @@ function CardPart({ pit, onWay }: { pit: PitRecord; onWay: (way: VentNotation) =
       <Heading>Vent card</Heading>
       {preset.hasFan ? null : (
         <View className="print:!hidden">
-          <Choice
-            label="How its vents are told"
-            columns={2}
-            options={VENT_NOTATIONS.map((w) => ({ value: w, label: NOTATION_NAMES[w] }))}
-            value={pit.ventWay}
-            onChange={onWay}
-          />
+          <ScalesOfVents pit={pit} onTold={onTold} />
         </View>
       )}
       {failure ? (

@@ -1,5 +1,12 @@
 /** The vent card: settings against temperature on four kinds of day, in the pit's own units; prints on one page. */
-import { fromC, presetOf, type CardRow, type Units, type VentCard as Card } from '@ostrin/core';
+import {
+  fromC,
+  presetOf,
+  ventScales,
+  type CardRow,
+  type Units,
+  type VentCard as Card,
+} from '@ostrin/core';
 import { DAY_NAMES, ventName } from '@ostrin/wording';
 import type { PitRecord } from '@ostrin/contract/types';
 import { scaleLinear } from 'd3-scale';
@@ -18,10 +25,11 @@ const LABEL = 116;
 export function settingWords(row: CardRow, pit: PitRecord, units: Units): [string, string] {
   if (row.targetC !== null)
     return [`${Math.round(fromC(row.targetC, units.temperature))}°`, 'set point'];
-  const { travelMm } = presetOf(pit.preset);
+  const { travelMm, ventNotation } = presetOf(pit.preset);
+  const scales = ventScales(pit, ventNotation);
   return [
-    `in ${ventName(row.intakeFraction, pit.ventWay, travelMm.intake)}`,
-    `out ${ventName(row.exhaustFraction, pit.ventWay, travelMm.exhaust)}`,
+    `in ${ventName(row.intakeFraction, scales.intake, travelMm.intake)}`,
+    `out ${ventName(row.exhaustFraction, scales.exhaust, travelMm.exhaust)}`,
   ];
 }
 

@@ -207,6 +207,19 @@ const STEPS: Step[] = [
       await knex.schema.dropTableIfExists('instruments');
     },
   },
+  {
+    name: '2026-11-29-vent-scales',
+    async up(knex) {
+      await knex.schema.alterTable('pits', (t) => {
+        t.text('vent_scales');
+      });
+    },
+    async down(knex) {
+      await knex.schema.alterTable('pits', (t) => {
+        t.dropColumn('vent_scales');
+      });
+    },
+  },
 ];
 
 /** Names of all steps, the oldest first. */

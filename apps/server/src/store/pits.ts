@@ -9,6 +9,7 @@ interface Row {
   preset: string;
   overrides: string;
   vent_way: PitRecord['ventWay'];
+  vent_scales: string | null;
   version: number;
 }
 
@@ -18,6 +19,7 @@ const fromRow = (r: Row): Versioned<PitRecord> => ({
   preset: r.preset,
   overrides: JSON.parse(r.overrides) as PitRecord['overrides'],
   ventWay: r.vent_way,
+  ...(r.vent_scales ? { ventScales: JSON.parse(r.vent_scales) as PitRecord['ventScales'] } : {}),
   version: r.version,
 });
 
@@ -35,8 +37,13 @@ export function pitStore(db: Knex) {
     /** Makes or changes a pit; returns it with its new version. Throws `Stale`. */
     put: (pit: PitRecord, expected: Expected = null): Promise<Versioned<PitRecord>> =>
       db.transaction(async (trx) => {
-        const { ventWay, overrides, ...rest } = pit;
-        const row = { ...rest, overrides: JSON.stringify(overrides), vent_way: ventWay };
+        const { ventWay, ventScales, overrides, ...rest } = pit;
+        const row = {
+          ...rest,
+          overrides: JSON.stringify(overrides),
+          vent_way: ventWay,
+          vent_scales: ventScales ? JSON.stringify(ventScales) : null,
+        };
         const known = await get(pit.id, trx);
         return { ...pit, version: await putVersioned(trx, 'pits', known, expected, row) };
       }),

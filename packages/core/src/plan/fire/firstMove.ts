@@ -4,7 +4,7 @@ import {
   type ControlPolicy,
   type VentOpenings,
 } from '../../control/controlPolicy';
-import { ventMark } from '../../pit/ventNotation';
+import { ventMark, ventScales } from '../../pit/ventNotation';
 import { clamp } from '../../quantity/units';
 import type { FirstMove } from '../document/figures';
 import type { PitSetup } from './designFire';
@@ -42,7 +42,7 @@ export function firstMove({ setup, policy }: HeldPit, offK: number): FirstMove {
 
 /** A setting as its owner's notation tells it apart from others. */
 export function toldVents({ pit, preset }: PitSetup, { intake, exhaust }: VentOpenings): string {
-  const notation = pit.ventWay ?? preset.ventNotation;
+  const told = ventScales(pit, preset.ventNotation);
   const { travelMm } = preset;
-  return `${ventMark(intake, notation, travelMm.intake)} ${ventMark(exhaust, notation, travelMm.exhaust)}`;
+  return `${ventMark(intake, told.intake, travelMm.intake)} ${ventMark(exhaust, told.exhaust, travelMm.exhaust)}`;
 }

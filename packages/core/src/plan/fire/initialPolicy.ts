@@ -2,7 +2,7 @@
 import { USUAL_CHUNK_WOOD } from '../../fuel/catalogue';
 import type { ControlPolicy } from '../../control/controlPolicy';
 import { habitPolicy, USUAL_TOP_UP } from '../../control/habitPolicy';
-import { finestStep, leastMove } from '../../pit/ventNotation';
+import { finestStep, leastMove, ventScales } from '../../pit/ventNotation';
 import { type PitSetup } from './designFire';
 
 /** Chunks with each top-up of a firebox fed with charcoal by hand (common practice: one or two). */
@@ -14,8 +14,8 @@ const COARSEST_SMALL_STEP = 1 / 32;
 export function initialPolicy(setup: PitSetup): ControlPolicy {
   const { preset, pit, fire, onSplits, handFed } = setup;
   const { intake, exhaust } = preset.travelMm;
-  const notation = pit.ventWay ?? preset.ventNotation;
-  const step = Math.max(finestStep(notation, intake), finestStep(notation, exhaust) / 2);
+  const told = ventScales(pit, preset.ventNotation);
+  const step = Math.max(finestStep(told.intake, intake), finestStep(told.exhaust, exhaust) / 2);
   const habit = habitPolicy(preset, fire, pit.pace.pitC, onSplits);
   const { species } = pit.fire;
   return {
@@ -26,7 +26,7 @@ export function initialPolicy(setup: PitSetup): ControlPolicy {
     finest: {
       small: Math.min(step, COARSEST_SMALL_STEP),
       wide: step,
-      move: leastMove(notation, intake),
+      move: leastMove(told.intake, intake),
     },
     chunks: handFed ? { species: species ?? USUAL_CHUNK_WOOD, ...TOP_UP_CHUNKS } : null,
   };

@@ -8,16 +8,15 @@ import type { WrapId } from '../../meat/wraps';
 import type { CookerParameters } from '../../pit/parameters';
 import type { Place } from '../../pit/layout';
 import type { PaceWhen } from '../../scenario/scenario';
-import type { VentNotation } from '../../pit/ventNotation';
+import type { VentsTold } from '../../pit/ventNotation';
 import type { Units } from '../../quantity/units';
 
-export interface RequestPit {
+/** A pit of a request; its vents are told in its preset's notation where it says nothing of them. */
+export interface RequestPit extends VentsTold {
   /** Its id in the request. */
   id: string;
   /** As its owner calls it; its id when left out. */
   name?: string;
-  /** How its vents are told; the preset's notation when left out. */
-  ventWay?: VentNotation;
   /** The cooker. */
   cooker: { preset: string; overrides: Partial<CookerParameters> };
   /** What it burns. */

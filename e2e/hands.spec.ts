@@ -40,9 +40,13 @@ async function job(page: Page, id: string): Promise<string> {
 }
 
 /** The card of a meat. */
-async function card(page: Page, meat: string): Promise<string> {
-  await page.getByTestId(`prepare-${meat}`).click();
-  return plain(await page.getByTestId(`prepare-${meat}`).locator('..').innerText());
+async function card(
+  page: Page,
+  meat: string,
+  kind: 'prepare' | 'hold' = 'prepare',
+): Promise<string> {
+  await page.getByTestId(`${kind}-${meat}`).click();
+  return plain(await page.getByTestId(`${kind}-${meat}`).locator('..').innerText());
 }
 
 test('a brisket at two paces on splits, held in an oven for twenty hours', async ({ page }) => {
@@ -58,6 +62,7 @@ test('a brisket at two paces on splits, held in an oven for twenty hours', async
   await type(page, 'Later', '121');
   await done(page);
   await choose(page, /^Before and after/, /^Held in a low oven/);
+  await page.getByRole('radio', { name: /^On the counter to 71/ }).click();
   await type(page, 'Set to', '77');
   await step(page, 'For at least: more', 20);
   await expect(page.getByRole('group', { name: 'For at least' })).toContainText('20 h');
@@ -67,7 +72,10 @@ test('a brisket at two paces on splits, held in an oven for twenty hours', async
   await expect(sentence).toContainText('135 C, 121 C when the bark is firm and dark');
   expect(await job(page, 'second-pace')).toMatch(/Let the pit down to 121 C/);
   expect(await job(page, 'off')).toMatch(
-    /At least 20 h in a low oven; it waits well for 22 h there.*stop cooking first/s,
+    /At least 20 h in a low oven; it waits well for 2\d h.* there.*stop cooking first: on the counter, wrapped, until its middle is down to 71 C/s,
+  );
+  expect(await card(page, 'brisket', 'hold')).toMatch(
+    /waits well (until about|for a whole day).*After 8 h: middle 7\d C, .*% lighter/s,
   );
   expect(await job(page, 'check')).toMatch(/in the flat\..*in the point\./s);
   expect(await job(page, 'serve')).toMatch(/Part the point from the flat/);

@@ -223,6 +223,7 @@ export class PlanDto {
   @NestedList(() => PlannedFireDto, 5) fires!: PlannedFireDto[];
   @NestedList(() => PlanVentsDto, 200) vents!: PlanVentsDto[];
   @Optional() @NestedList(() => PreparationDto, 12) preparation?: PreparationDto[];
+  @Optional() @NestedList(() => PreparationDto, 12) holds?: PreparationDto[];
   @NestedList(() => PlanJobDto, 600) jobs!: PlanJobDto[];
   // Left out by documents from before they were kept, as those marked optional further down.
   @Optional() @NestedList(() => AmountDto, 12) amounts: AmountDto[] = [];

@@ -6,6 +6,7 @@ import {
   cutOf,
   doneByFeel,
   presetOf,
+  SHUT_IN,
 } from '@ostrin/core';
 import type { FieldProblem } from './problems';
 import { validate, invalid, type Checked } from './validate';
@@ -104,6 +105,12 @@ export function meatProblems(
     m.rest.atC === undefined
   ) {
     problems.push({ field: `${field}.rest.atC`, message: 'is needed for a warmer or an oven' });
+  }
+  if (m.rest?.first && !SHUT_IN.includes(m.rest.where)) {
+    problems.push({
+      field: `${field}.rest.first`,
+      message: `goes before a place that shuts it in: ${SHUT_IN.join(', ')}`,
+    });
   }
   return problems;
 }

@@ -63,16 +63,18 @@ export const Known = (
     [known],
   );
 
-/** An object with exactly one of these keys. */
-export const ExactlyOne = (...keys: string[]): PropertyDecorator =>
+const oneOfKeys = (name: string, keys: readonly string[]): PropertyDecorator =>
   rule(
-    'exactlyOne',
-    (v) =>
-      typeof v === 'object' &&
-      v !== null &&
-      keys.filter((k) => (v as Record<string, unknown>)[k] !== undefined).length === 1,
+    name,
+    (v) => isObject(v) && keys.filter((k) => v[k] !== undefined).length === 1,
     `must have exactly one of ${keys.join(', ')}`,
   );
+
+/** An object of exactly one of these keys, and of nothing else. */
+export const ExactlyOne = (...keys: string[]): PropertyDecorator => oneOfKeys('exactlyOne', keys);
+
+/** An object with exactly one of these keys beside its others. */
+export const OneBeside = (...keys: string[]): PropertyDecorator => oneOfKeys('oneBeside', keys);
 
 /**
  * An object of numbers between two bounds, under names of up to `longest` letters; at most 32 of them. With `orNull` some

@@ -40,6 +40,7 @@ import {
   Nested,
   NestedList,
   ObjectOrList,
+  OneBeside,
   Optional,
 } from './rules';
 
@@ -169,11 +170,19 @@ export class DoneDto {
   @Optional() @Equals(true) tender?: true;
 }
 
+class RestFirstDto {
+  @Known(['open', 'counter']) where!: 'open' | 'counter';
+  @Optional() @InRange(50, 90) untilCoreC?: number;
+  @Optional() @InRange(1, 180) minutes?: number;
+}
+
 export class RestDto {
   @Known(REST_PLACES) where!: RestWhere;
   @InRange(0, 1440) minutes!: number;
   /** Of a warmer or an oven. */
   @Optional() @InRange(40, 160) atC?: number;
+  /** Where it stands before it is shut in. */
+  @Optional() @Nested(() => RestFirstDto) @OneBeside('minutes', 'untilCoreC') first?: RestFirstDto;
 }
 
 export class MeatDto {

@@ -40,6 +40,7 @@ export function schemaDefinitions(prefix = '#/$defs/'): Record<string, Json> {
       localTime: () => ({ type: 'string', pattern: '^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d$' }),
       zone: () => ({ type: 'string' }),
       dialFits: () => ({}),
+      oneBeside: () => ({}),
     },
   });
   const all: Record<string, Json> = Object.fromEntries(

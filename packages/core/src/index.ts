@@ -31,7 +31,7 @@ export {
   type SpotId,
   type TrimId,
 } from './meat/handling';
-export type { RestWhere } from './meat/rest';
+export type { RestFirst, RestSpec, RestWhere } from './meat/rest';
 export {
   doneOnPlate,
   BARE_LAST_MIN,
@@ -42,7 +42,10 @@ export {
   USUAL_RESTS,
   usualDone,
   usualMassKg,
+  usualFirst,
   usualRest,
+  FIRST_STAGES,
+  SHUT_IN,
   usualWrap,
   WRAP_SCHOOLS,
 } from './meat/usualTreatment';
@@ -77,6 +80,7 @@ export {
 export type {
   FeedingFigures,
   FireFigures,
+  HoldFigures,
   FirstMove,
   JobFacts,
   PlanFigures,
@@ -132,6 +136,8 @@ export {
   type Units,
 } from './quantity/units';
 export { type CautionId, SUGAR_C, sugarCaution } from './safety/cautions';
+export { TOO_SOFT } from './plan/schedule/hold';
+export { HOLD_ABOVE_C } from './cook/foodSafety';
 export { SAFE_C } from './safety/lethality';
 export {
   runLikelyPit,

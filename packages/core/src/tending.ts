@@ -2,7 +2,7 @@
  * What only the pages of a cook under way and of its instruments ask of the core. It stands apart, so that the first page
  * does not load it.
  */
-export { afterOff, HOLD_ABOVE_C, OPEN_FIRST_MIN, type AfterOff } from './tend/afterOff';
+export { afterOff, type AfterOff } from './tend/afterOff';
 export { alarmsOf } from './tend/alarms';
 export { diagnose } from './tend/diagnose';
 export { boilsAtC, disagreement } from './tend/disagreement';

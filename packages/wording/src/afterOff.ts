@@ -1,8 +1,12 @@
 /** What to do with a piece that came off, in words. */
-import type { Units } from '@ostrin/core';
-import { HOLD_ABOVE_C, OPEN_FIRST_MIN, type AfterOff } from '@ostrin/core/tending';
+import { HOLD_ABOVE_C, type Units } from '@ostrin/core';
+import type { AfterOff } from '@ostrin/core/tending';
 import { REST_WORDS } from './places';
+import { firstStageWords } from './plan/holds';
 import { spanOfTime, temperatureWords } from './quantities';
+
+/** A piece on the counter is down to its middle within this, min (this engine, a whole brisket: 105). */
+const MOST_FIRST_MIN = 120;
 
 /** The clock: an instant as a time of the day. */
 type Clock = (ms: number) => string;
@@ -19,8 +23,12 @@ export function afterOffWords(a: AfterOff, nowMs: number, clock: Clock, units: U
     a.coldMs !== null && a.coldMs < a.bestUntilMs
       ? `About ${clock(a.coldMs)} its middle falls under ${cold}: eat it before.`
       : `It holds well until about ${clock(until)}.`;
-  if (a.coolsFirst && sinceMin < OPEN_FIRST_MIN) {
-    return `Let it stand open for ${spanOfTime(OPEN_FIRST_MIN - sinceMin)} more, until it stops steaming, or it goes on cooking. Then ${REST_WORDS[a.where]}. ${end}`;
+  if (a.first && sinceMin < (a.first.minutes ?? MOST_FIRST_MIN)) {
+    const stands =
+      a.first.minutes === undefined
+        ? `Leave it ${firstStageWords(a.first, units)}`
+        : `Let it stand ${a.first.where === 'open' ? 'open' : REST_WORDS[a.first.where]} for ${spanOfTime(a.first.minutes - sinceMin)} more, until it stops steaming`;
+    return `${stands}, or it goes on cooking. Then ${REST_WORDS[a.where]}. ${end}`;
   }
   return nowMs < a.restedMs
     ? `Resting ${REST_WORDS[a.where]} for ${spanOfTime(sinceMin)} now; rested ${clock(a.restedMs)}. ${end}`

@@ -170,7 +170,7 @@ it('tells looks, changes and rests', () => {
     meat: 'a',
     offMs: 0,
     where: 'cool-box',
-    coolsFirst: true,
+    first: { where: 'open', minutes: 12 },
     restedMs: 3_600_000,
     bestUntilMs: 4 * 3_600_000,
     coldMs: 2 * 3_600_000,

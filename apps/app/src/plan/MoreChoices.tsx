@@ -1,24 +1,13 @@
 /** Choices around a meat: how it is prepared, where it rests, when and on which pit. */
-import {
-  cutOf,
-  epochOf,
-  localOf,
-  MINUTE_MS,
-  USUAL_RESTS,
-  usualRest,
-  type RestWhere,
-} from '@ostrin/core';
+import { epochOf, localOf, MINUTE_MS } from '@ostrin/core';
 import type { PitRecord } from '@ostrin/contract/types';
-import { capital, spanOfTime } from '@ostrin/wording';
 import { usualPit } from '../store/request';
 import { usePlanDraft } from '../store/planDraft';
 import { Choice, Stepper } from '../ui/Choice';
-import { Note } from '../ui/Notice';
-import { TemperatureStepper } from '../ui/TemperatureStepper';
 import { Subhead } from '../ui/Title';
 import { clockAndDay } from '../ui/words';
 import { useChangeMeat, type MeatChoiceProps } from './MeatChoices';
-import { REST_NAMES } from './meatWords';
+import { Resting } from './Resting';
 import { pitOptions } from './PitChoices';
 
 const PREPARE = [
@@ -45,16 +34,6 @@ const INJECTED = [
   { value: 'no', label: 'Not injected' },
   { value: 'yes', label: 'Injected', note: 'a little wetter, a little slower' },
 ] as const;
-
-/** What keeps a piece, and for how long. */
-const RESTS: readonly { value: RestWhere; note: string }[] = [
-  { value: 'tented', note: 'a quarter of an hour or more' },
-  { value: 'cool-box', note: 'in towels; an hour, keeps for several' },
-  { value: 'warmer', note: 'kept moist; keeps for many hours' },
-  { value: 'oven', note: 'at its lowest; keeps for many hours' },
-  { value: 'counter', note: 'wrapped; half an hour' },
-  { value: 'open', note: 'ten minutes' },
-];
 
 /** A course of its own: at first so long before the rest, moved in such steps, at most so early; min. */
 const COURSE = { firstMin: 180, stepMin: 15, mostMin: 12 * 60 };
@@ -88,72 +67,9 @@ export function BeforeAndAfter({ meat }: MeatChoiceProps) {
         value={meat.injected ? 'yes' : 'no'}
         onChange={(i) => change({ injected: i === 'yes' })}
       />
-      <Subhead>Rested</Subhead>
-      <Choice
-        label="Rested"
-        options={RESTS.map((r) => ({ ...r, label: capital(REST_NAMES[r.value]) }))}
-        value={meat.rest ?? usualRest(cutOf(meat.cut)).where}
-        onChange={(r) => change({ rest: r, restC: null, restMin: null })}
-      />
-      <HoldingHeat meat={meat} />
-      <RestFor meat={meat} />
-      <Note>
-        The longer it can be held, the earlier it may be ready, and the surer it is on time.
-      </Note>
+      <Resting meat={meat} />
       <Eaten meat={meat} />
     </>
-  );
-}
-
-/** What an oven or a warmer can be set to, C: lower it is not held safely, higher it goes on cooking. */
-const HOLDING_C = { low: 60, high: 95 };
-
-/** The lowest that the user's own oven or warmer does. */
-function HoldingHeat({ meat }: MeatChoiceProps) {
-  const change = useChangeMeat(meat);
-  if (meat.rest !== 'oven' && meat.rest !== 'warmer') return null;
-  return (
-    <TemperatureStepper
-      label="Set to"
-      c={meat.restC ?? USUAL_RESTS[meat.rest].atC}
-      range={HOLDING_C}
-      stepK={1}
-      onChange={(restC) => change({ restC })}
-      ends={{
-        low: 'Under that it is not held hot.',
-        high: 'Over that it goes on cooking.',
-      }}
-    />
-  );
-}
-
-/** Longest rest that is planned, min, and how finely it is told: short ones in quarters, long ones in hours. */
-const REST = { mostMin: 24 * 60, shortUntilMin: 120, shortMin: 15, longMin: 60 };
-
-/** How long it rests at least. */
-function RestFor({ meat }: MeatChoiceProps) {
-  const change = useChangeMeat(meat);
-  const where = meat.rest ?? usualRest(cutOf(meat.cut)).where;
-  const usual = meat.rest ? USUAL_RESTS[where].minutes : usualRest(cutOf(meat.cut)).minutes;
-  const minutes = meat.restMin ?? usual;
-  const step = (by: -1 | 1): number => {
-    const long = by > 0 ? minutes >= REST.shortUntilMin : minutes > REST.shortUntilMin;
-    return long ? REST.longMin : REST.shortMin;
-  };
-  const set = (to: number): void =>
-    change({ restMin: Math.min(REST.mostMin, Math.max(REST.shortMin, to)) });
-  return (
-    <Stepper
-      label="For at least"
-      shown={spanOfTime(minutes)}
-      onStep={(by) => set(minutes + by * step(by))}
-      canDown={minutes > REST.shortMin}
-      canUp={minutes < REST.mostMin}
-      ends={{
-        low: 'Cut sooner, its juice runs out.',
-        high: 'Held longer than a day it is no fresh meal any more.',
-      }}
-    />
   );
 }
 

@@ -11,7 +11,7 @@ import { BuildFire as WholeFire, SetVents as AllVents } from './BuildFire';
 import { CompareVariants } from './CompareVariants';
 import { Jobs as AllJobs } from './Jobs';
 import { PlanStrip } from './PlanStrip';
-import { Preparation } from './Preparation';
+import { Cards } from './Cards';
 import { TakeAlong } from './TakeAlong';
 import { useStaggered } from './useStaggered';
 
@@ -65,14 +65,14 @@ export function Answer({ plan, settled, others }: Props) {
           <View className="gap-6 flex-1">
             <Cautions plan={jobs.plan} />
             <Jobs plan={jobs.plan} />
-            <Preparation plan={jobs.plan} />
+            <MeatCards plan={jobs.plan} />
           </View>
         </View>
       ) : (
         <>
           <Cautions plan={jobs.plan} />
           <Jobs plan={jobs.plan} />
-          <Preparation plan={jobs.plan} />
+          <MeatCards plan={jobs.plan} />
           <BuildFire plan={fire.part} />
           <SetVents plan={vents.part} />
           <Expected plan={strip.part} />
@@ -86,6 +86,14 @@ export function Answer({ plan, settled, others }: Props) {
     </View>
   );
 }
+
+/** Before the fire and after it: a card for each meat. */
+const MeatCards = ({ plan }: { plan: Plan }) => (
+  <>
+    <Cards heading="Before the fire" cards={plan.preparation} name="prepare" />
+    <Cards heading="While it waits" cards={plan.holds} name="hold" />
+  </>
+);
 
 const Expected = memo(({ plan }: { plan: Plan }) => (
   <View className="gap-2">

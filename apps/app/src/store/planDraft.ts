@@ -1,5 +1,6 @@
 /** The draft of a plan: what the planning sentence is made of. Everything else of a request is worked out from it. */
 import {
+  type FIRST_STAGES,
   MINUTE_MS,
   type PaceWhen,
   type PiecePlacement,
@@ -44,6 +45,8 @@ export interface DraftMeat {
   rest: RestWhere | null;
   /** What its oven or warmer is set to, C; null or left out: as usual. */
   restC?: number | null;
+  /** How it stops cooking before it is shut in; `in`: straight in, null or left out: as usual. */
+  restFirst?: keyof typeof FIRST_STAGES | 'in' | null;
   /** How long it rests at least, min; null or left out: as usual. */
   restMin?: number | null;
   prepare: NonNullable<RequestMeat['prepare']> | null;
@@ -153,7 +156,10 @@ export const WINDS = [
 /** What changes with the cut: a usual piece of it, cooked the usual way. */
 export function withCut(
   id: string,
-): Pick<DraftMeat, 'cut' | 'massKg' | 'wrap' | 'doneC' | 'rest' | 'restC' | 'restMin'> {
+): Pick<
+  DraftMeat,
+  'cut' | 'massKg' | 'wrap' | 'doneC' | 'rest' | 'restC' | 'restFirst' | 'restMin'
+> {
   const cut = cutOf(id);
   const done = usualDone(cut);
   return {
@@ -163,6 +169,7 @@ export function withCut(
     doneC: 'coreC' in done ? done.coreC : 'plateC' in done ? done.plateC : null,
     rest: null,
     restC: null,
+    restFirst: null,
     restMin: null,
   };
 }

@@ -6,7 +6,6 @@ import {
   type RequestPit,
   SCHOOL_IDS,
   type SchoolId,
-  USUAL_RESTS,
   type Units,
   type VariantSources,
   WRAP_SCHOOLS,
@@ -15,7 +14,6 @@ import {
   epochOf,
   pitWith,
   presetOf,
-  usualRest,
 } from '@ostrin/core';
 import type { PitRecord, Shelf } from '@ostrin/contract/types';
 import { fireOf, firesOf } from './fires';
@@ -28,6 +26,7 @@ import {
   type DraftMeat,
   type PlanDraft,
 } from './planDraft';
+import { draftRestOf, requestRest } from './rests';
 import { dayAndNight, weatherOf } from './weather';
 
 const WEEK_MS = 7 * 86_400_000;
@@ -122,15 +121,6 @@ function requestMeat(meat: DraftMeat, pit: PitRecord): RequestMeat {
     ...(meat.frozen ? { frozen: true } : {}),
     ...(meat.injected ? { injected: true } : {}),
   };
-}
-
-/** Where and how long it rests: as is usual for its cut where that is the place. */
-function requestRest(meat: DraftMeat): RequestMeat['rest'] {
-  const usual = usualRest(cutOf(meat.cut));
-  const minutes = meat.restMin ? { minutes: meat.restMin } : {};
-  if (!meat.rest || meat.rest === usual.where) return { ...usual, ...minutes };
-  const rest = { where: meat.rest, ...USUAL_RESTS[meat.rest], ...minutes };
-  return 'atC' in rest && meat.restC ? { ...rest, atC: meat.restC } : rest;
 }
 
 /** The request of a draft, with what is on the shelf, in a yard so high above the sea, m; it must have a pit. */
@@ -231,7 +221,6 @@ function draftMeatOf(
 ): DraftMeat {
   const usual = newMeat(m.cut, null, before);
   const pitId = m.pit ?? request.pits[0]!.id;
-  const same = JSON.stringify(m.rest) === JSON.stringify(usualRest(cutOf(m.cut)));
   return {
     ...usual,
     id: m.id,
@@ -243,9 +232,7 @@ function draftMeatOf(
     spray: m.spray ?? null,
     sauce: m.sauce ?? false,
     doneC: 'coreC' in m.done ? m.done.coreC : 'plateC' in m.done ? m.done.plateC : null,
-    rest: same ? null : m.rest.where,
-    restC: m.rest.atC ?? null,
-    restMin: same ? null : m.rest.minutes,
+    ...draftRestOf(m),
     prepare: m.prepare ?? null,
     frozen: m.frozen ?? false,
     injected: m.injected ?? false,

@@ -135,6 +135,7 @@ export function endPieceMinute(g: CookingPiece, atMin: number): Action[] {
     }
   }
   trackSafety(g, core);
+  shutInWhenDue(g, atMin, core);
   if (g.stage === 'resting' && atMin >= g.restUntilMin) g.stage = 'off';
   return done;
 }
@@ -194,11 +195,21 @@ function isWrapDue(cooking: CookingPiece, atMin: number, core: number): boolean 
 /** Takes a piece off the pit, to its rest where one is planned. */
 export function takeOff(cooking: CookingPiece, atMin: number): void {
   if (cooking.stage !== 'on' && cooking.stage !== 'oven') return;
-  cooking.stage = cooking.spec.rest ? 'resting' : 'off';
-  if (cooking.spec.rest) {
-    cooking.rest = startRest(cooking.spec.rest.where, cooking.spec.rest.atC);
-    cooking.restUntilMin = atMin + cooking.spec.rest.minutes;
-  }
+  const { rest } = cooking.spec;
+  cooking.stage = rest ? 'resting' : 'off';
+  if (!rest) return;
+  cooking.rest = startRest(rest.first?.where ?? rest.where, rest.first ? undefined : rest.atC);
+  cooking.restUntilMin = atMin + rest.minutes;
+}
+
+/** Shuts a piece in once its first stage is over: for so long, or down to a middle. */
+function shutInWhenDue(cooking: CookingPiece, atMin: number, core: number): void {
+  const { rest } = cooking.spec;
+  if (!rest?.first || cooking.stage !== 'resting' || cooking.rest?.where === rest.where) return;
+  const { minutes = 0, untilCoreC } = rest.first;
+  const sinceMin = atMin - (cooking.restUntilMin - rest.minutes);
+  if (untilCoreC === undefined ? sinceMin >= minutes : core <= untilCoreC)
+    cooking.rest = startRest(rest.where, rest.atC);
 }
 
 /** Off the fire into a kitchen oven at `atC` that brings it to its end. */

@@ -1,7 +1,7 @@
 /** A copy of a cook that can be run on by itself, without the rows recorded so far. */
 import { emptyMeatResult } from './meatResult';
 import { emptySeries } from './result';
-import type { Cook } from './state';
+import type { Cook, CookingPiece } from './state';
 
 /** Never reached: copies record nothing. */
 const NO_ROWS = 1e9;
@@ -20,26 +20,36 @@ export function copyCook(cook: Cook): Cook {
     pit: pit && { ...pit, ...structuredClone(burning) },
     fan: fan && { ...fan },
     operator: null,
-    pieces: pieces.map(({ spec, result, piece: { cut, ...piece }, ...rest }) => ({
-      ...structuredClone(rest),
-      spec,
-      piece: { ...structuredClone(piece), cut },
-      result: {
-        ...emptyMeatResult(result.id),
-        wrappedAtMin: result.wrappedAtMin,
-        sprayedAtMin: [...result.sprayedAtMin],
-        saucedAtMin: result.saucedAtMin,
-        baredAtMin: result.baredAtMin,
-        stall: result.stall,
-        doneAtMin: result.doneAtMin,
-        tenderAtMin: result.tenderAtMin,
-        safeAtMin: result.safeAtMin,
-      },
-    })),
+    pieces: pieces.map(copyPiece),
     foodLoad: structuredClone(foodLoad),
     pending: [],
     happened: [],
     fuel: { ...cook.fuel },
     result: emptySeries(pit?.layout.positions.map((p) => p.at) ?? ['middle']),
+  };
+}
+
+/** The same piece at the same moment, without the rows recorded so far. */
+export function copyPiece({
+  spec,
+  result,
+  piece: { cut, ...piece },
+  ...rest
+}: CookingPiece): CookingPiece {
+  return {
+    ...structuredClone(rest),
+    spec,
+    piece: { ...structuredClone(piece), cut },
+    result: {
+      ...emptyMeatResult(result.id),
+      wrappedAtMin: result.wrappedAtMin,
+      sprayedAtMin: [...result.sprayedAtMin],
+      saucedAtMin: result.saucedAtMin,
+      baredAtMin: result.baredAtMin,
+      stall: result.stall,
+      doneAtMin: result.doneAtMin,
+      tenderAtMin: result.tenderAtMin,
+      safeAtMin: result.safeAtMin,
+    },
   };
 }

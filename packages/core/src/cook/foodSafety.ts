@@ -2,6 +2,7 @@
 import { doneByFeel, type SafetyKind } from '../meat/cut';
 import { centreTempC } from '../meat/piece';
 import type { Piece } from '../meat/pieceState';
+import type { RestWhere } from '../meat/rest';
 import type { CautionId } from '../safety/cautions';
 import { SAFE_C, SAFE_LOG_REDUCTION } from '../safety/lethality';
 import type { MeatResult } from '../scenario/result';
@@ -11,6 +12,10 @@ import type { CookingPiece } from './state';
 const DANGER_ZONE_C = [5, 60] as const;
 /** Hot-held food stays at this or more, C (FDA Food Code 3-501.16, from memory). */
 const HOT_HOLDING_C = 57;
+/** Held meat is kept over this; under it, it has to be eaten, heated again or cooled (C; USDA consumer advice, from memory). */
+export const HOLD_ABOVE_C = 60;
+/** Places that are meant to keep meat hot. */
+const KEEPING_HOT: readonly RestWhere[] = ['cool-box', 'warmer', 'oven'];
 /**
  * Minutes between 5 and 60 C that call for a word (common practice): at the face, at the centre of what is
  * not intact, and at the centre of an intact cut.
@@ -62,7 +67,7 @@ function trackHolding(cooking: CookingPiece): void {
   }
   r.hold.coolMin++;
   r.hold.state = 'cooling';
-  const meantHot = ['cool-box', 'warmer', 'oven'].includes(cooking.spec.rest!.where);
+  const meantHot = KEEPING_HOT.includes(cooking.rest!.where);
   if (meantHot) addCaution(r, 'hot-hold');
   if (r.hold.coolMin > MAX_COOLING_MIN) addCaution(r, 'cools-slowly');
 }

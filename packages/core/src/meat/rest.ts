@@ -18,6 +18,24 @@ export const TENT = { share: 0.16, humidity: 0.01 };
 /** Where a piece may rest. */
 export type RestWhere = 'open' | 'tented' | 'counter' | 'cool-box' | 'warmer' | 'oven';
 
+/** Where a piece stands first, so that it stops cooking before it is shut in. Exactly one end is given. */
+export interface RestFirst {
+  /** Uncovered, or wrapped on the counter. */
+  where: 'open' | 'counter';
+  /** Until its middle is down to this, C. */
+  untilCoreC?: number;
+  /** For so long, min. */
+  minutes?: number;
+}
+
+/** A rest in one or two stages: `minutes` of all of it, `atC` of a warmer or an oven. */
+export interface RestSpec {
+  where: RestWhere;
+  minutes: number;
+  atC?: number;
+  first?: RestFirst;
+}
+
 /** A resting place; `boxC` follows the meat when it is a box. */
 export interface RestState {
   /** The kind of place. */

@@ -1,5 +1,5 @@
 /** What is usually done with a cut where nobody says otherwise (common practice). */
-import { type RestWhere } from './rest';
+import type { RestFirst, RestSpec, RestWhere } from './rest';
 import { roundTo } from '../quantity/units';
 import { SAFE_C } from '../safety/lethality';
 import { doneByFeel, usualThicknessMm, type Cut } from './cut';
@@ -90,9 +90,22 @@ export const USUAL_RESTS = {
 /** Rest of a thin piece in a cool box, min (common practice). */
 const THIN_REST_MIN = 15;
 
+/** Places that shut a piece in, so that it goes on cooking. */
+export const SHUT_IN: readonly RestWhere[] = ['cool-box', 'warmer', 'oven'];
+/** How a piece stops cooking before it is shut in (common practice): until it stops steaming, or down to a middle. */
+export const FIRST_STAGES = {
+  open: { where: 'open', minutes: 12 },
+  counter: { where: 'counter', untilCoreC: 71 },
+} as const satisfies Readonly<Record<string, RestFirst>>;
+
+/** A large piece done by feel stands open first where it is shut in; a thin one, and a roast, goes straight in. */
+export const usualFirst = (cut: Cut, where: RestWhere): RestFirst | undefined =>
+  SHUT_IN.includes(where) && usualWrap(cut) !== 'none' ? FIRST_STAGES.open : undefined;
+
 /** A dry cool box: for an hour, or a quarter of one for thin pieces; what is done by a temperature a quarter under loose foil. */
-export function usualRest(cut: Cut): { where: 'cool-box' | 'tented'; minutes: number } {
+export function usualRest(cut: Cut): RestSpec & { where: 'cool-box' | 'tented' } {
   if (!doneByFeel(cut)) return { where: 'tented', minutes: USUAL_RESTS.tented.minutes };
-  const minutes = usualWrap(cut) === 'none' ? THIN_REST_MIN : USUAL_RESTS['cool-box'].minutes;
-  return { where: 'cool-box', minutes };
+  const first = usualFirst(cut, 'cool-box');
+  const minutes = first ? USUAL_RESTS['cool-box'].minutes : THIN_REST_MIN;
+  return { where: 'cool-box', minutes, ...(first ? { first } : {}) };
 }

@@ -1,7 +1,7 @@
 /** A plan put together from what was worked out for each of its pits. */
 import { policyDocument } from '../control/policyDocument';
 import { mean } from '../quantity/statistics';
-import { localOf, MINUTE_MS } from '../quantity/time';
+import { epochOf, localOf, MINUTE_MS } from '../quantity/time';
 import { roundDigits } from '../quantity/units';
 import {
   clockProblems,
@@ -11,7 +11,7 @@ import {
 } from './advice/problems';
 import { risksOf, waysOut } from './advice/risks';
 import { collectJobs } from './collectJobs';
-import type { JobFigures, PlanFigures, ProblemFigures } from './document/figures';
+import type { HoldFigures, JobFigures, PlanFigures, ProblemFigures } from './document/figures';
 import type { Amount, Request } from './request/types';
 import type { Plan, Ready } from './document/plan';
 import type { TunedPolicy } from './fire/tunePolicy';
@@ -21,7 +21,7 @@ import { preparationOf } from './jobs/preparation';
 import { plateOf, shoppingOf } from './jobs/shopping';
 import { isAtPit, watchOf } from './jobs/watch';
 import type { PlannedPit, PlanClock } from './plannedPit';
-import { amountOf } from './request/amount';
+import { amountOf, numberOfMeat } from './request/amount';
 import { expectedOf } from './schedule/expected';
 import type { PitPlan } from './schedule/pitPlan';
 import { latestEndMin, missChances, servedMs, wantedWindow } from './schedule/schedule';
@@ -93,6 +93,23 @@ function meatWindow(
     },
   };
 }
+
+/** How the meats of a pit wait, from when each comes off in the middle of the likely cooks. */
+const heldMeats = (
+  request: Request,
+  { cook, meats, index, pieces }: PlannedPit,
+  windows: ReadonlyMap<number, MeatWindow>,
+  zone: string,
+): HoldFigures[] =>
+  cook.holds.flatMap((hold, n) => {
+    if (!hold) return [];
+    const { id, cut, rest } = meats[n]!;
+    const offAt = windows.get(index[n]!)!.ready.p50;
+    const goodUntil = localOf(epochOf(offAt, zone) + hold.goodMin * MINUTE_MS, zone);
+    const number = numberOfMeat(request.meats, index[n]!);
+    const piece = { meat: id, cut, pieces: pieces[n]!, ...(number ? { number } : {}) };
+    return [{ ...hold, ...piece, rest, offAt, goodUntil }];
+  });
 
 /** What stands in the way, pit by pit, and of the clock. `leadMin`: what each meat needs ahead, min. */
 function collectProblems(
@@ -176,6 +193,7 @@ export function assemble(
       ...policyDocument({ ...cook.policy, untilMin: Math.round(latestEndMin(cook)) }),
     })),
     preparation: preparationOf(request, amounts),
+    holds: parts.flatMap((part) => heldMeats(request, part, windows, clock.zone)),
     jobs: jobs.map(({ clockMin, ...job }) => withWatcher(job, clockMin, watch, clock)),
     watch,
     shopping: list,

@@ -135,6 +135,7 @@ function pieceTarget(
     'plateC' in meat.done ? { coreC: pullTemperatureC(spec, meat.done.plateC, pitC) } : meat.done;
   return {
     spec,
+    wanted: meat.done,
     readyByMin,
     readyFromMin,
     ...(meat.notBefore

@@ -3,6 +3,7 @@ import { advance, createCook, simulate } from '../cook/cook';
 import { surroundings } from '../cook/grateAir';
 import type { Operator } from '../control/operator';
 import { resultOf } from '../cook/result';
+import type { CookingPiece } from '../cook/state';
 import type { MeatResult, Result } from '../scenario/result';
 import type { MeatSpec, Scenario } from '../scenario/scenario';
 import { NO_VARIATION, type PieceVariation } from '../meat/variation';
@@ -20,6 +21,8 @@ export interface RunResult {
   air: Surroundings[][];
   /** Minute at which the run was ended. */
   endMin: number;
+  /** The pieces as they were then. */
+  pieces: readonly CookingPiece[];
 }
 
 /** Runs until every piece is done, at most to the scenario's end; `keepAir` for pieces to be laid in it again. */
@@ -42,7 +45,7 @@ export function runUntilDone(
     at = next;
     if (cook.pieces.length > 0 && cook.pieces.every((g) => g.result.doneAtMin !== null)) break;
   }
-  return { result: resultOf(cook), air, endMin: at };
+  return { result: resultOf(cook), air, endMin: at, pieces: cook.pieces };
 }
 
 /**

@@ -1,5 +1,5 @@
 /** The scenario document as plain types; names as in the open format (docs/formats.md). */
-import type { RestWhere } from '../meat/rest';
+import type { RestSpec } from '../meat/rest';
 import type { WrapId } from '../meat/wraps';
 import type { Place } from '../pit/layout';
 import type { CookerParameters } from '../pit/parameters';
@@ -42,8 +42,8 @@ export interface MeatSpec {
   rulesFromMin?: number;
   /** When it is done. */
   done?: { coreC: number } | { tender: true };
-  /** `atC` of a warmer or an oven. */
-  rest?: { where: RestWhere; minutes: number; atC?: number };
+  /** Where and how long it rests. */
+  rest?: RestSpec;
 }
 
 /** A second pace: from when the first piece is so far, the pit is held at another temperature, C. */

@@ -1,15 +1,11 @@
 /** After a piece came off: its rest, how long it can be held well, and when it has to be eaten. */
-import type { RestWhere } from '../meat/rest';
+import { HOLD_ABOVE_C } from '../cook/foodSafety';
+import type { RestFirst, RestWhere } from '../meat/rest';
 import type { Plan } from '../plan/document/plan';
 import { maxHoldMin } from '../plan/schedule/schedule';
 import { MINUTE_MS } from '../quantity/time';
 import type { Forecast } from './forecast';
 import { deedAtMs, type Log } from './log';
-
-/** Held meat is kept over this; under it, it has to be eaten, heated again or cooled (C; FDA Food Code, from memory). */
-export const HOLD_ABOVE_C = 60;
-/** A large piece stands open for so long before it is boxed, until it stops steaming, or it goes on cooking (min; common practice). */
-export const OPEN_FIRST_MIN = 12;
 
 /** How a piece stands that came off. */
 export interface AfterOff {
@@ -17,17 +13,14 @@ export interface AfterOff {
   /** When it came off, epoch ms. */
   offMs: number;
   where: RestWhere;
-  /** Whether it is to stand open a little before it is shut in. */
-  coolsFirst: boolean;
+  /** Where it stands before it is shut in; null where it goes straight to its rest. */
+  first: RestFirst | null;
   /** From when on it is rested, and until when it holds well, epoch ms. */
   restedMs: number;
   bestUntilMs: number;
   /** When its middle falls under what held meat is kept over; null where that is not in sight. */
   coldMs: number | null;
 }
-
-/** Places that shut a piece in, so that it goes on cooking. */
-const SHUT_IN: readonly RestWhere[] = ['cool-box', 'warmer', 'tented'];
 
 /** Every piece that came off, in the order of the plan. The forecast is that of the first. */
 export function afterOff(
@@ -47,7 +40,7 @@ export function afterOff(
         meat: m.id,
         offMs,
         where,
-        coolsFirst: SHUT_IN.includes(where),
+        first: m.rest.first ?? null,
         restedMs: offMs + minutes * MINUTE_MS,
         bestUntilMs: offMs + maxHoldMin(m) * MINUTE_MS,
         coldMs:

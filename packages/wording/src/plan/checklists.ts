@@ -4,6 +4,7 @@ import {
   doneByFeel,
   handlingOf,
   presetOf,
+  SHUT_IN,
   type DoneSignId,
   type JobFacts,
   type KitId,
@@ -14,6 +15,7 @@ import {
 } from '@ostrin/core';
 import { massWords, temperatureWords, thinWords, volumeWords } from '../quantities';
 import { ventNames } from '../vents';
+import { firstStageWords } from './holds';
 
 /** A list with its heading. */
 export interface Checklist {
@@ -132,9 +134,6 @@ export function doneSigns({ cut, done }: FactsOf<'check'>, units: Units): Checkl
   };
 }
 
-/** A middle at which a piece has stopped cooking, C (common practice). */
-const STOPPED_C = 71;
-
 /** The lowest that many ovens do, C (common practice). */
 const OVEN_STOPS_C = 77;
 
@@ -143,13 +142,12 @@ export function afterOffList(
   { cut, rest, wrap }: FactsOf<'meat-off'>,
   units: Units,
 ): Checklist | null {
-  const kept = rest.where === 'cool-box' || rest.where === 'oven' || rest.where === 'warmer';
   const items = [
-    ...(kept && doneByFeel(cutOf(cut))
-      ? [
-          `Let it stop cooking first: 10 to 15 min open, or on the counter until its middle is at ${temperatureWords(STOPPED_C, units)}.`,
-        ]
-      : []),
+    ...(rest.first
+      ? [`Let it stop cooking first: ${firstStageWords(rest.first, units)}.`]
+      : SHUT_IN.includes(rest.where) && doneByFeel(cutOf(cut))
+        ? ['Straight in: it goes on cooking there for a while.']
+        : []),
     ...(wrap === 'foil' || wrap === 'boat' || wrap === 'pan'
       ? [
           'Open away from you: the steam burns. Pour the juice off, skim its fat, give the juice back when it is cut.',

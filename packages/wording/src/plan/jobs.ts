@@ -1,6 +1,7 @@
 /** The jobs of a plan in words: what to do, and how. */
 import {
   cutOf,
+  HOLD_ABOVE_C,
   presetOf,
   WRAPS,
   type JobFacts,
@@ -11,7 +12,7 @@ import {
   type WrapWhen,
 } from '@ostrin/core';
 import { charcoalWords, layWords, lightWords, splitWords } from '../fires';
-import { PLACEMENT_WORDS, REST_WORDS } from '../places';
+import { PLACEMENT_WORDS } from '../places';
 import { capital, countWords, massWords, spanOfTime, temperatureWords } from '../quantities';
 import { settingWords, ventedPit, ventNames } from '../vents';
 import {
@@ -26,6 +27,7 @@ import {
 import { firstMoveWords } from './moves';
 import { careWords } from './careJobs';
 import { piecesName, type JobWords } from './jobWords';
+import { restWords } from './holds';
 import { fetchWords } from './shopping';
 
 /** The words of a job at a pit. */
@@ -138,9 +140,6 @@ function feedWords(facts: FeedFacts, pit: RequestPit, units: Units): JobWords {
   };
 }
 
-/** Held meat is not safe for longer under this, C (USDA consumer advice, from memory). */
-const HOLD_ABOVE_C = 60;
-
 type MeatFacts = Exclude<
   JobFacts,
   {
@@ -187,7 +186,7 @@ function meatJobWords(facts: MeatFacts, pit: RequestPit, units: Units): JobWords
       const checklist = afterOffList(facts, units);
       return {
         inWords: `Take the ${piecesName(facts)} off to rest`,
-        detail: `At least ${spanOfTime(facts.rest.minutes)} ${REST_WORDS[facts.rest.where]}; it waits well for ${spanOfTime(facts.holdsMin)} there.${facts.rest.where === 'cool-box' ? ` Under ${at(HOLD_ABOVE_C)} held meat is not held any more.` : ''}`,
+        detail: `${restWords(facts)}${facts.rest.where === 'cool-box' ? ` Under ${at(HOLD_ABOVE_C)} held meat is not held any more.` : ''}`,
         ...(checklist ? { checklist } : {}),
       };
     }

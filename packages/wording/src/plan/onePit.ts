@@ -75,6 +75,7 @@ export function onePit(plan: Plan, pitId: string): Plan {
     grates: plan.grates.filter((g) => g.pit === pitId),
     guides: plan.guides.filter((g) => g.pit === pitId),
     preparation: plan.preparation?.filter((p) => meats.some((m) => m.id === p.meat)),
+    holds: plan.holds?.filter((h) => meats.some((m) => m.id === h.meat)),
     jobs,
     watch: watchOf(clocked, request.crew ?? [], litMs, zone),
     shopping: list.map((s) => shoppingWords(s, units)),

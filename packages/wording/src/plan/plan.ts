@@ -18,6 +18,7 @@ import { temperatureWords } from '../quantities';
 import { openingWords, settingWords, ventedPit, ventNames, type VentedPit } from '../vents';
 import { jobWords } from './jobs';
 import { firstMoveWords } from './moves';
+import { holdWords } from './holds';
 import { preparationWords } from './preparation';
 import { problemWords } from './problems';
 import { riskWords, wayOutWords } from './risks';
@@ -45,6 +46,7 @@ export function wordPlan(figures: PlanFigures): Plan {
       ...jobWords(facts, pitOf(job.pit), units),
     })),
     preparation: figures.preparation.map((p) => preparationWords(p, units)),
+    holds: figures.holds.map((h) => holdWords(h, units)),
     shopping: figures.shopping.map((s) => shoppingWords(s, units)),
     risks: figures.risks.map((r) => riskWords(r, ventedPit(pitOf(r.pit)), units)),
     planB: figures.planB.map((way) => wayOutWords(way, units)),

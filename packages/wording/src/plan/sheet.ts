@@ -113,6 +113,10 @@ export function markdownOf(plan: Plan, title: string): string {
       linesOf(plan)
         .map((l) => `| ${l.at.slice(11)} | ${cell(l.inWords)} | ${cell(l.detail)} |`)
         .join('\n'),
+    ...(plan.holds ?? []).flatMap((h) => [
+      `## ${plainMarkdown(capital(h.heading))}`,
+      list(h.lines),
+    ]),
     '## Watch',
     `${countWords(plan.watch.visits, 'visit', 'visits')}, longest free stretch ${spanOfTime(plan.watch.longestFreeMin)}.`,
     ...(plan.watch.shifts.length > 0

@@ -7,7 +7,8 @@ import type { SpraySchool } from '../../meat/usualTreatment';
 import type { WrapId } from '../../meat/wraps';
 import type { CautionId } from '../../safety/cautions';
 import type { FireSpec } from '../../fire/fireSpec';
-import type { RestWhere } from '../../meat/rest';
+import type { RestSpec } from '../../meat/rest';
+import type { Hold, HoldEnd } from './hold';
 import type { Feeding, Plan, PlannedFire, PlanJob, PlanVents } from './plan';
 import type { PaceWhen, WrapWhen } from '../../scenario/scenario';
 import type { KitId, PreparationFigures } from './preparation';
@@ -87,12 +88,13 @@ export type JobFacts =
   | ({ kind: 'wrap'; with: WrapId; when: WrapWhen; liquidKg: number | null } & Pieces)
   /** `plateC`: what it climbs to while it rests; null where nobody asked for it. */
   | ({ kind: 'check'; done: { coreC: number } | { tender: true }; plateC: number | null } & Pieces)
-  /** `holdsMin`: how long it waits well where it rests, min. */
+  /** `holdsMin`: how long it waits well where it rests, min; `ends`: what ends that, where the simulated piece tells it. */
   | ({
       kind: 'meat-off';
       wrap: WrapId;
-      rest: { where: RestWhere; minutes: number };
+      rest: RestSpec;
       holdsMin: number;
+      ends: HoldEnd | null;
     } & Pieces)
   | { kind: 'serve'; people: number; cuts: string[]; rawKg: number }
   | { kind: 'serve-course'; cuts: string[]; rawKg: number }
@@ -244,6 +246,17 @@ export interface ProblemFigures {
 /** A way out, in the order to try. */
 export type WayOut = 'hold-wrapped' | 'serve-sooner' | 'wrap-now' | 'pit-hotter' | 'finish-in-oven';
 
+/** How a meat waits where it rests. */
+export interface HoldFigures extends Pieces, Hold {
+  /** The meat, by its id. */
+  meat: string;
+  /** Where it rests. */
+  rest: RestSpec;
+  /** When it comes off in the middle of the likely cooks, and the latest good hour after that: local times. */
+  offAt: string;
+  goodUntil: string;
+}
+
 /** A plan without its sentences. */
 export interface PlanFigures extends Omit<
   Plan,
@@ -256,7 +269,10 @@ export interface PlanFigures extends Omit<
   | 'problems'
   | 'cautions'
   | 'preparation'
+  | 'holds'
 > {
+  /** How each meat waits after it came off; empty for a rough answer. */
+  holds: HoldFigures[];
   /** What is done to each meat before it goes on. */
   preparation: PreparationFigures[];
   /** The jobs. */

@@ -247,6 +247,8 @@ export interface Plan {
   guides: (PolicyDocument & { pit: string })[];
   /** What is done to each meat before it goes on; left out by older documents. */
   preparation?: { meat: string; heading: string; lines: string[] }[];
+  /** How each meat waits after it came off, by the hour; left out where it is not known. */
+  holds?: { meat: string; heading: string; lines: string[] }[];
   /** The jobs. */
   jobs: PlanJob[];
   /** When somebody has to be there. */

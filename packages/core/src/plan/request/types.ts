@@ -1,7 +1,7 @@
 /** The request document as plain types; names as in the open format (docs/formats.md). */
 import type { Weather, WeatherFromHour } from '../../air/weather';
 import type { ArrangementId } from '../../fire/fireSpec';
-import type { RestWhere } from '../../meat/rest';
+import type { RestSpec } from '../../meat/rest';
 import type { FuelId, WoodId } from '../../fuel/catalogue';
 import type { SpraySchool } from '../../meat/usualTreatment';
 import type { WrapId } from '../../meat/wraps';
@@ -79,7 +79,7 @@ export interface RequestMeat {
   /** The middle when it is taken off, probe tender, or the middle on the plate after its rest, C. */
   done: { coreC: number } | { tender: true } | { plateC: number };
   /** Where it rests and for how long, min. */
-  rest: { where: RestWhere; minutes: number; atC?: number };
+  rest: RestSpec;
   /** It is not there before: bought, brought or thawed late. */
   notBefore?: string;
   /** Whether it is frozen now. */

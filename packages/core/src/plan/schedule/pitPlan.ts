@@ -2,13 +2,17 @@
 import type { ControlPolicy } from '../../control/controlPolicy';
 import type { MeatSpec, Scenario } from '../../scenario/scenario';
 import type { Result } from '../../scenario/result';
+import type { Hold } from '../document/hold';
 import type { PitSetup } from '../fire/designFire';
+import type { RequestMeat } from '../request/types';
 import type { TunedPolicy } from '../fire/tunePolicy';
 
 /** A piece as the scheduler sees it: what it is, and when it should be ready, minutes on the clock of the plan. */
 export interface PieceTarget {
   /** What the scenario says of it. */
   spec: MeatSpec;
+  /** When it is done, as it was asked for. */
+  wanted: RequestMeat['done'];
   /** Latest and earliest good moment to be ready; any zero will do, the same for all pieces. */
   readyByMin: number;
   /** Earliest good time to be ready, min from serving. */
@@ -52,6 +56,8 @@ export interface PitPlan {
   woodKgPerMin: number[];
   /** What one look with a spray costs, min later; null where nothing is sprayed. */
   lookCostMin: number | null;
+  /** How each piece waits after it came off; empty for a rough answer. */
+  holds: (Hold | null)[];
   /** The earliest that meat can go on, min after lighting. */
   earliestMin: number;
   /** Charcoal laid, and what a full load is, kg as bought. */

@@ -20,6 +20,7 @@ import type { RunResult } from '../../sampling/runUntilDone';
 import { allowanceMin, MAX_COOK_MIN } from './schedule';
 import { plannedScenario, type MeatSchedule } from '../fire/policyTrial';
 import { lookCostMin, runReference, runReferenceFast } from './referenceCook';
+import { holdsOf } from './hold';
 import { cleanSmokeMin, usualMeatOnMin } from './meatOn';
 import { initialPolicy } from '../fire/initialPolicy';
 import { tunePolicy, type TunedPolicy } from '../fire/tunePolicy';
@@ -94,6 +95,7 @@ export function* planPit(
     likelyRuns: [first.result],
     ...burnRatesPerMin([first]),
     lookCostMin: null,
+    holds: [],
     earliestMin: onMin,
     fuelLoadKg: 0,
     fullLoadKg: fireLoadKg(setup.fire, setup.parameters.diameterM),
@@ -112,7 +114,11 @@ export function* planPit(
   plan.scenario = { ...again.scenario, fire };
   plan.endMin = again.endMin;
   plan.fuelLoadKg = fireLoadKg(fire, setup.parameters.diameterM);
-  if (!rough) plan.lookCostMin = lookCostMin(plan, weather, meats, fire);
+  if (!rough) {
+    plan.lookCostMin = lookCostMin(plan, weather, meats, fire);
+    const wanted = targets.map((t) => t.wanted);
+    plan.holds = holdsOf(again, meats, wanted, meanWeather(weather, LEARNT_OVER_MIN).altitudeM);
+  }
   yield 1;
   return plan;
 }

@@ -1,0 +1,76 @@
+/** How long each piece waits well where it rests: its middle, its softness and what it loses, from the simulated piece. */
+import { HOLD_ABOVE_C } from '../../cook/foodSafety';
+import { followHold, type HeldPoint } from '../../cook/holdOn';
+import { doneByFeel } from '../../meat/cut';
+import { cutOf } from '../../meat/cuts';
+import { handlingOf } from '../../meat/handling';
+import type { Hold, HoldEnd } from '../document/hold';
+import type { RunResult } from '../../sampling/runUntilDone';
+import type { MeatSpec } from '../../scenario/scenario';
+import type { RequestMeat } from '../request/types';
+
+/** Nothing is held longer, min, and it is looked at so often, min. */
+const LONGEST_MIN = 24 * 60;
+const EVERY_MIN = 30;
+/** A roast that is pulled rare is eaten warm: it is cold under this, C (from memory). */
+const ROAST_COLD_C = 45;
+/**
+ * Tenderness (1 probes tender) from which slices no longer hold together; what is pulled may be twice as soft. Set by
+ * common practice: a brisket cooled to 71 C and held for 22 h at 77 C still slices (3.2 here), one that goes from the
+ * fire straight into that oven does not for half a day (4.5).
+ */
+export const TOO_SOFT = 3.5;
+const PULLED_TIMES = 2;
+/** More than this share of its mass lost while it waits, and it eats dry (from memory). */
+const DRY_FRACTION = 0.06;
+/** A roast so far over the middle that was wanted is overdone, K. */
+const OVER_K = 4;
+
+/** The holds of a reference run, one for each meat; null where a piece was never done. */
+export function holdsOf(
+  { result, pieces, endMin }: RunResult,
+  meats: readonly MeatSpec[],
+  wanted: readonly RequestMeat['done'][],
+  altitudeM: number,
+): (Hold | null)[] {
+  return meats.map((spec, i) => {
+    const g = pieces[i];
+    const told = result.meats[i];
+    if (!g?.rest || !told || told.doneAtMin === null) return null;
+    const row = result.minutes.findIndex((min) => min >= told.doneAtMin!);
+    const offKg = told.massKg[row];
+    if (!offKg) return null;
+    const rows = followHold(
+      g,
+      { atMin: endMin, altitudeM, offKg },
+      { untilMin: LONGEST_MIN, everyMin: EVERY_MIN },
+    );
+    return { rows, ...goodUntil(rows, spec, wanted[i]!) };
+  });
+}
+
+/** Until when a piece waits well, and what ends it. */
+function goodUntil(
+  rows: readonly HeldPoint[],
+  spec: MeatSpec,
+  wanted: RequestMeat['done'],
+): Pick<Hold, 'goodMin' | 'ends'> {
+  const byFeel = doneByFeel(cutOf(spec.cut));
+  const pulled = handlingOf(spec.cut).serving.includes('pull');
+  const doneC = 'plateC' in wanted ? wanted.plateC : 'coreC' in wanted ? wanted.coreC : null;
+  const coldC = doneC !== null && doneC < HOLD_ABOVE_C ? ROAST_COLD_C : HOLD_ABOVE_C;
+  const softest = TOO_SOFT * (pulled ? PULLED_TIMES : 1);
+  const endOf = (r: HeldPoint): HoldEnd | null => {
+    if (r.coreC < coldC) return 'cold';
+    if (byFeel && r.tenderness > softest) return 'soft';
+    if (r.lostFraction > DRY_FRACTION) return 'dry';
+    return !byFeel && 'plateC' in wanted && r.coreC > wanted.plateC + OVER_K ? 'over' : null;
+  };
+  let goodMin = 0;
+  for (const r of rows) {
+    const ends = endOf(r);
+    if (ends) return { goodMin, ends };
+    goodMin = r.afterMin;
+  }
+  return { goodMin, ends: null };
+}

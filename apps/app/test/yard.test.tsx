@@ -52,22 +52,28 @@ beforeEach(() => {
 describe('figures', () => {
   it('has plain words for every figure that a preset lets a person change', () => {
     for (const p of Object.values(PRESETS)) {
-      const keys = figuresOf(p.plausibleRanges).map((f) => f.key);
+      const keys = figuresOf(p.plausibleRanges, METRIC).map((f) => f.key);
       expect([p.id, keys.sort()]).toEqual([p.id, Object.keys(p.plausibleRanges).sort()]);
     }
   });
 
   it('steps inside the range and lands on round numbers', () => {
     const { plausibleRanges: plausible, parameters: pit } = presetOf('kettle-57');
-    const leak = figuresOf(plausible).find((f) => f.key === 'leakCm2')!;
+    const leak = figuresOf(plausible, METRIC).find((f) => f.key === 'leakCm2')!;
     expect(stepped(leak, 10, 1, [3, 30])).toBe(11);
     expect(stepped(leak, 30, 1, [3, 30])).toBe(30);
-    const metal = figuresOf(plausible).find((f) => f.key === 'metalJPerK')!;
+    const steel = figuresOf(presetOf('offset-heavy').plausibleRanges, {
+      temperature: 'F',
+      mass: 'lb',
+    }).find((f) => f.key === 'wallMm')!;
+    expect(figureWords(steel, 6.35)).toBe('0.25 in');
+    expect(stepped(steel, 6.35, 1, [3, 12])).toBeCloseTo((9 / 32) * 25.4);
+    const metal = figuresOf(plausible, METRIC).find((f) => f.key === 'metalJPerK')!;
     expect(figureWords(metal, pit.metalJPerK)).toBe('10.6 kg of steel');
     expect(figureWords(metal, stepped(metal, pit.metalJPerK, 1, [3000, 8000]))).toBe(
       '11.0 kg of steel',
     );
-    const tight = figuresOf(presetOf('kamado-46').plausibleRanges).find(
+    const tight = figuresOf(presetOf('kamado-46').plausibleRanges, METRIC).find(
       (f) => f.key === 'leakCm2',
     )!;
     expect(stepped(tight, 0.8, 1, [0.2, 6])).toBeCloseTo(1);

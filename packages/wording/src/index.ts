@@ -24,6 +24,7 @@ export {
   temperatureWords,
   heightStepM,
   heightWords,
+  windWords,
 } from './quantities';
 export { jobReason } from './reasons';
 export {

@@ -1,6 +1,6 @@
 /** Instruments in words: where they measure, what they told, and two that disagree. */
 import type { Disagreement, Units, WireSpot } from '@ostrin/core';
-import { spanOfTime, spanWords, temperatureWords } from './quantities';
+import { rainWords, spanOfTime, spanWords, temperatureWords, windWords } from './quantities';
 
 /** What a channel measures. */
 export const SPOT_NAMES: Readonly<Record<WireSpot, string>> = {
@@ -18,9 +18,9 @@ export const SPOT_NAMES: Readonly<Record<WireSpot, string>> = {
 export function toldWords(spot: WireSpot, value: number, units: Units): string {
   switch (spot) {
     case 'wind':
-      return `${value.toFixed(1)} m/s`;
+      return windWords(value, units, 1);
     case 'rain':
-      return `${value.toFixed(1)} mm/h`;
+      return rainWords(value, units);
     case 'fan':
       return `${Math.round(100 * value)} %`;
     case 'none':

@@ -67,6 +67,16 @@ export const heightStepM = (units: Units): number => (units.mass === 'kg' ? 50 :
 export const heightWords = (m: number, units: Units): string =>
   units.mass === 'kg' ? `${Math.round(m)} m` : `${Math.round(m / M_PER_FOOT)} ft`;
 
+const MPH_PER_MPS = 2.23694;
+
+/** A wind, m/s, to so many digits: `6 m/s` or `13 mph`. */
+export const windWords = (mps: number, units: Units, digits = 0): string =>
+  units.mass === 'kg' ? `${mps.toFixed(digits)} m/s` : `${(mps * MPH_PER_MPS).toFixed(digits)} mph`;
+
+/** Rain, mm/h: `1.5 mm/h` or `0.06 in/h`. */
+export const rainWords = (mmPerH: number, units: Units): string =>
+  units.mass === 'kg' ? `${mmPerH.toFixed(1)} mm/h` : `${(mmPerH / MM_PER_INCH).toFixed(2)} in/h`;
+
 /** `1 shoulder`, `2 shoulders`. */
 export const countWords = (n: number, one: string, many: string): string =>
   `${n} ${n === 1 ? one : many}`;

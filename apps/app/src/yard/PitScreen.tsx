@@ -101,6 +101,7 @@ function Figures({
   onSave: (overrides: PitRecord['overrides']) => void;
 }) {
   const preset = presetOf(pit.preset);
+  const units = useSettings((s) => s.units);
   const parameters = pitWith(preset, pit.overrides);
   const [open, setOpen] = useState<Figure | null>(null);
   const change = (key: keyof CookerParameters, value: number): void => {
@@ -111,7 +112,7 @@ function Figures({
     <View className="gap-2">
       <Heading>Its figures</Heading>
       <View className="border-t border-rule">
-        {figuresOf(preset.plausibleRanges).map((f) => {
+        {figuresOf(preset.plausibleRanges, units).map((f) => {
           const own = f.key in pit.overrides;
           return (
             <Pressable

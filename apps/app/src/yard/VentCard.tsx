@@ -7,7 +7,7 @@ import {
   type Units,
   type VentCard as Card,
 } from '@ostrin/core';
-import { DAY_NAMES, ventName } from '@ostrin/wording';
+import { DAY_NAMES, ventName, windWords } from '@ostrin/wording';
 import type { PitRecord } from '@ostrin/contract/types';
 import { scaleLinear } from 'd3-scale';
 import { View, Text } from 'react-native';
@@ -129,7 +129,7 @@ export function CardLegend({ card }: { card: Card }) {
   return (
     <View className="gap-1">
       <Text className="font-sans text-ink text-[16px] leading-[22px]">
-        {`Thick line: a warm day, ${air(warm!.airC)}. Thin line: a cold day, ${air(cold!.airC)}. The block is still air, the arrow's head a strong wind of ${card.days[1]!.windMps} m/s.`}
+        {`Thick line: a warm day, ${air(warm!.airC)}. Thin line: a cold day, ${air(cold!.airC)}. The block is still air, the arrow's head a strong wind of ${windWords(card.days[1]!.windMps, units)}.`}
       </Text>
       {card.feed ? (
         <Text className="font-sans text-ink text-[16px] leading-[22px]">

@@ -1,5 +1,5 @@
 /** A pit's figures in plain words: what each is, how it is shown, and in what steps it is changed. */
-import type { CookerParameters } from '@ostrin/core';
+import { fromKg, type CookerParameters, type Units } from '@ostrin/core';
 
 export interface Figure {
   key: keyof CookerParameters;
@@ -105,14 +105,30 @@ export const FIGURES: readonly Figure[] = [
   },
 ];
 
-/** Figures that a preset lets a person change. */
+/** Steps of a small opening, square inches. */
+const FINE_IN = { step: 0.02, digits: 2 };
+
+/** How figures are shown to those who weigh in pounds: the unit, shown value per metric one, step and digits. */
+const IN_POUNDS: Readonly<Record<string, Pick<Figure, 'unit' | 'scale' | 'step' | 'digits'>>> = {
+  'cm²': { unit: 'in²', scale: 1 / 6.4516, step: 0.1, digits: 1 },
+  kg: { unit: 'lb', scale: fromKg(1, 'lb'), step: 1, digits: 1 },
+  'kg of steel': { unit: 'lb of steel', scale: fromKg(1, 'lb'), step: 1, digits: 1 },
+  mm: { unit: 'in', scale: 1 / 25.4, step: 1 / 32, digits: 2 },
+};
+
+/** Figures that a preset lets a person change, in the user's units. */
 export const figuresOf = (
   plausible: Partial<Record<keyof CookerParameters, readonly [number, number]>>,
+  units: Units,
 ): Figure[] =>
   FIGURES.filter((f) => f.key in plausible).map((f) => {
     const [low, high] = plausible[f.key]!;
     // A tight kamado leaks a square centimetre or less: there the steps are finer.
-    return f.unit === 'cm²' && high - low < 15 ? { ...f, step: 0.2, digits: 1 } : f;
+    const fine = f.unit === 'cm²' && high - low < 15 ? { step: 0.2, digits: 1 } : {};
+    const other = units.mass === 'lb' ? IN_POUNDS[f.unit] : undefined;
+    return other
+      ? { ...f, ...other, scale: f.scale * other.scale, ...('step' in fine ? FINE_IN : {}) }
+      : { ...f, ...fine };
   });
 
 /** `10 cm²`. */

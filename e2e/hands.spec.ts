@@ -156,6 +156,36 @@ test('pork shoulder in an open foil boat on a kamado that is half full of old lu
   await expect(page.getByText(/on the deflector, where they smoke slower/)).toBeVisible();
 });
 
+test('names of forty letters keep the frame of every view', async ({ page }) => {
+  const names = ['W'.repeat(40), 'The old smoker behind the barn at Hollow'];
+  await page.goto('/');
+  for (const [i, name] of names.entries()) await addPit(page, `long-${i}`, name, 'kettle-57');
+  const fits = async (where: string): Promise<void> => {
+    const over = await page.evaluate(() =>
+      [...document.querySelectorAll('body *')]
+        .filter((e) => e.getBoundingClientRect().right > window.innerWidth + 1)
+        .map((e) => e.textContent?.slice(0, 60)),
+    );
+    // What scrolls sideways by itself, a table or a row of columns, may be wider.
+    const wide = await page.evaluate(
+      () => document.documentElement.scrollWidth - window.innerWidth,
+    );
+    expect(wide, `${where}: ${over.join(' | ')}`).toBeLessThanOrEqual(0);
+  };
+  for (const name of names) {
+    await page.goto('/');
+    await change(page, /^Cooker:/, new RegExp(`^${name}`));
+    await planned(page);
+    await expect(page.getByTestId('plan-sentence')).toContainText(name);
+    await fits('plan');
+  }
+  for (const place of ['/yard', '/yard/long-0', '/yard/long-1', '/log', '/instruments', '/house']) {
+    await page.goto(place);
+    await expect(page.getByRole('heading').first()).toBeVisible();
+    await fits(place);
+  }
+});
+
 test('ribs with sauce on a light offset with a fan', async ({ page }) => {
   await page.goto('/');
   await addPit(page, 'heron', 'the Heron', 'offset-light');

@@ -76,6 +76,7 @@ class PlannedFireDto {
   @InRange(0, 400) litPieces!: number;
   @Optional() @InRange(0, 200) litKg?: number;
   @NestedList(() => ChunkDto, 40) woodChunks!: ChunkDto[];
+  @Optional() @InRange(0, 10) moreChunks?: number;
   @InRange(0, 1000) lengthenPieces!: number;
   @InRange(0, 4320) lastsMin!: number;
   // Left out by documents from before other fires were planned.

@@ -4,12 +4,14 @@ import {
   ARRANGEMENTS,
   CHARCOALS,
   CUTS,
+  GAUGES,
   PLACES,
   SPRAY_SCHOOLS,
   VENT_NOTATIONS,
   WOODS,
   type ArrangementId,
   type FuelId,
+  type Gauge,
   type Place,
   type Request,
   type SpraySchool,
@@ -76,6 +78,7 @@ export class RequestPitDto {
   @Nested(() => CookerDto) cooker!: CookerDto;
   @Nested(() => RequestFireDto) fire!: RequestFireDto;
   @Optional() @IsBoolean() fan?: boolean;
+  @Optional() @Known(GAUGES) gauge?: Gauge;
   @Nested(() => PaceDto) pace!: PaceDto;
 }
 

@@ -137,6 +137,7 @@ export {
 } from './quantity/units';
 export { type CautionId, SUGAR_C, sugarCaution } from './safety/cautions';
 export { TOO_SOFT } from './plan/schedule/hold';
+export { GAUGES, type Gauge } from './plan/request/types';
 export { HOLD_ABOVE_C } from './cook/foodSafety';
 export { SAFE_C } from './safety/lethality';
 export {

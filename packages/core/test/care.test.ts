@@ -1,11 +1,7 @@
-/** What is done to a piece by hand: its card, spraying, baring, brushing, turning, and their jobs. */
+/** What is done to a piece by hand: spraying, baring, brushing, turning, and their jobs. */
 import {
   actionsOfJobs,
-  chunkCount,
-  CUTS,
-  handlingOf,
   plan,
-  preparationOf,
   remainingScenario,
   simulate,
   withoutRules,
@@ -117,6 +113,64 @@ describe('the jobs of it', () => {
     expect(on.kind === 'meat-on' && on.barkMin).toBeGreaterThan(60);
   });
 
+  it('put smoke wood on again while the meat lies bare, not on a fire that brings its own', () => {
+    const again = (part: Partial<Request>, meat: Partial<RequestMeat> = {}) => {
+      const figures = plan(wish(meat, part), { nowMs: NOW, members: 1 });
+      const jobs = figures.jobs.filter((j) => j.facts.kind === 'smoke-again');
+      // What goes on later is bought with the rest.
+      expect(figures.fires[0]!.moreChunks ?? 0).toBe(jobs.length);
+      return { jobs, wrap: figures.jobs.find((j) => j.id === 'wrap')?.atMin ?? Infinity };
+    };
+    const { jobs, wrap } = again({ pits: pitWith('bullet-47', 121) });
+    expect(jobs.length).toBeGreaterThan(0);
+    for (const j of jobs) expect(j.atMin).toBeLessThan(wrap);
+    const splits = [{ ...pitWith('offset-heavy', 121)[0]!, fire: { fuel: 'splits' as const } }];
+    expect(again({ pits: splits }).jobs).toEqual([]);
+  });
+
+  it('say what the dial in the lid should read, where that is all there is to read', () => {
+    const hold = (gauge?: 'lid-dial') =>
+      plan(wish({}, { pits: [{ ...pitWith('bullet-47', 121)[0]!, gauge }] }), {
+        nowMs: NOW,
+        members: 1,
+      }).jobs.find((j) => j.id === 'hold')!.facts;
+    const [told, plain] = [hold('lid-dial'), hold()];
+    if (told.kind !== 'hold' || plain.kind !== 'hold') throw new Error(told.kind);
+    expect(plain.gauge).toBeNull();
+    expect(Math.abs(told.gauge!.lidOverK)).toBeGreaterThan(1);
+    expect(Math.abs(told.gauge!.lidOverK)).toBeLessThan(40);
+  });
+
+  it('let uneven pieces change places, the slowest nearer to the fire', () => {
+    const usual = request();
+    const meats = [2, 3.6].map((massKg, i) => ({
+      ...usual.meats[0]!,
+      id: `m${i}`,
+      massKg,
+      pieces: 1,
+    }));
+    const kettle = [
+      { ...usual.pits[0]!, fire: { fuel: 'briquette', arrangement: 'side-basket' } },
+    ] as const;
+    const even = [2, 2].map((massKg, i) => ({
+      ...usual.meats[0]!,
+      id: `m${i}`,
+      massKg,
+      pieces: 1,
+    }));
+    const swap = (list: RequestMeat[]) =>
+      plan({ ...usual, pits: [...kettle], meats: list }, { nowMs: NOW, members: 1 }).jobs.find(
+        (j) => j.id === 'swap',
+      )?.facts;
+    const facts = swap(meats);
+    expect(facts).toMatchObject({
+      kind: 'swap-pieces',
+      slowest: { number: 2 },
+      quickest: { number: 1 },
+    });
+    expect(swap(even)).toBeUndefined();
+  });
+
   it('turn the grate as a snake walks round, and swap ends only on a pit whose ends differ', () => {
     expect(jobsOf({}).filter((j) => j.facts.kind === 'turn-grate').length).toBeGreaterThan(0);
     const offset = (preset: string) =>
@@ -124,42 +178,6 @@ describe('the jobs of it', () => {
     const swap = offset('offset-heavy').find((j) => j.id === 'swap')?.facts;
     if (swap) expect(swap.kind === 'swap-ends' && swap.hotterK).toBeGreaterThanOrEqual(8);
     expect(offset('kamado-46').some((j) => j.do === 'turn')).toBe(false);
-  });
-});
-
-describe('the card of a piece', () => {
-  const card = (meat: Partial<RequestMeat>, pits = request().pits) => {
-    const asked = wish(meat, { pits });
-    return preparationOf(asked, plan(asked, { nowMs: NOW, members: 1 }).amounts)[0]!;
-  };
-
-  it('is there for every cut, with a spot to probe and a way to serve', () => {
-    for (const cut of Object.keys(CUTS)) {
-      const how = handlingOf(cut);
-      expect(how.spots.length).toBeGreaterThan(0);
-      expect(how.serving.length).toBeGreaterThan(0);
-    }
-    expect(() => handlingOf('shoe')).toThrow(RangeError);
-  });
-
-  it('goes by the heat of the pit: membrane, sugar, and where the fat lies', () => {
-    expect(card({ cut: 'spare-ribs' }, pitWith('kettle-57', 121)).membrane).toBe('off');
-    expect(card({ cut: 'spare-ribs' }, pitWith('kettle-57', 140)).membrane).toBe('may-stay');
-    expect(card({ cut: 'beef-short-ribs' }).membrane).toBe('stays');
-    const sugar = [121, 140, 160].map((c) => card({}, pitWith('kettle-57', c)).sugar);
-    expect(sugar).toEqual([null, 'sugar-browns', 'sugar-burns']);
-    expect(card({ cut: 'brisket' }, pitWith('kettle-57', 121)).fatSide).toBe('up');
-    expect(card({ cut: 'brisket' }, pitWith('kamado-46', 121)).fatSide).toBe('down');
-  });
-
-  it('salts by the mass: overnight, within the hour for ribs, and not beside a brine', () => {
-    const brisket = card({ cut: 'brisket', massKg: 6 }).salt!;
-    expect(brisket.g).toBeCloseTo(6 * brisket.gPerKg);
-    expect(brisket.when).toBe('overnight');
-    expect(card({ cut: 'back-ribs', massKg: 1 }).salt!.when).toBe('hour');
-    expect(card({ cut: 'whole-turkey', massKg: 5, prepare: 'brine' }).salt!.when).toBe('in-brine');
-    expect(card({ cut: 'brisket', injected: true, massKg: 6 }).inject!.ml).toBeCloseTo(480);
-    expect(card({ cut: 'brisket' }).inject).toBeNull();
   });
 });
 
@@ -216,42 +234,6 @@ describe('a second pace', () => {
     const took = (p: PlanFigures): number =>
       p.jobs.find((j) => j.id === 'off')!.atMin - p.jobs.find((j) => j.id === 'meat-on')!.atMin;
     expect(took(hot)).toBeLessThan(took(slow) - 15);
-  });
-});
-
-describe('the cost of a plate', () => {
-  it('is the raw meat at its price, and the fuel, by the people', () => {
-    const asked = wish(
-      { cut: 'brisket', massKg: 6, pieces: 1 },
-      {
-        people: 8,
-        meatPrices: [{ cut: 'brisket', perKg: 12 }],
-        prices: [{ fuel: 'briquette', bagKg: 10, each: 20 }],
-      },
-    );
-    const made = plan(asked, { nowMs: NOW, members: 1 });
-    // By hand: trimming takes 15 to 30 %, so 6 kg are bought as 7.06 to 8.57 kg, 7.82 kg in the middle: 93.78 for 8.
-    expect(made.plate!.meat).toBeCloseTo(11.72, 2);
-    const { massKg, reserveKg } = made.fires[0]!;
-    expect(made.plate!.fuel!).toBeCloseTo((2 * (massKg + reserveKg)) / 8, 1);
-    expect(made.plate!.each).toBeCloseTo(made.plate!.meat + made.plate!.fuel!, 1);
-    expect(plan(wish({}), { nowMs: NOW, members: 1 }).plate).toBeUndefined();
-  });
-
-  it('buys less where charcoal is left from last time', () => {
-    const [pit] = request().pits;
-    const kgOf = (leftKg: number): number => {
-      const part = { pits: [{ ...pit!, fire: { ...pit!.fire, leftKg } }], fuelOnHand: [] };
-      const made = plan(wish({}, part), { nowMs: NOW, members: 1 });
-      const line = made.shopping.find((s) => s.kind === 'fuel' && s.fuel === 'briquette');
-      return line?.kind === 'fuel' ? line.kg : NaN;
-    };
-    expect(kgOf(0) - kgOf(0.8)).toBeCloseTo(0.8, 2);
-  });
-
-  it('wants more chunks of a mild wood and fewer of a strong one', () => {
-    expect(chunkCount('alder')).toBeGreaterThan(chunkCount('oak'));
-    expect(chunkCount('mesquite')).toBeLessThan(chunkCount('oak'));
   });
 });
 

@@ -114,6 +114,13 @@ export function buildWords(
         `${lit} of them lit, into that corner.`,
         ...withChunks('among the unlit ones, one after another from the lit corner.'),
       ];
+    case 'horseshoe':
+      return [
+        'Five fire bricks on edge, a hand from the wall, open in front; no stones or wet bricks: they burst.',
+        `${all} between bricks and wall; leave one end free.`,
+        `${lit} of them lit, into that end.`,
+        ...withChunks('among the unlit ones, one after another from the lit end.'),
+      ];
     case 'bowl':
       return [
         'Old ash out first: it chokes the air under the bowl.',
@@ -200,6 +207,10 @@ const CHOICES: Readonly<Record<string, { label: string; note: string }>> = {
   basket: { label: 'a side basket of briquettes', note: 'hotter, more room to one side' },
   'basket-lump': { label: 'a side basket of lump', note: 'quick and lively; more visits' },
   'crescent-lump': { label: 'a crescent of lump', note: 'along one side; no basket needed' },
+  horseshoe: {
+    label: 'a horseshoe of briquettes',
+    note: 'round fire bricks; they shade the meat from the coals',
+  },
   ring: { label: 'a ring of briquettes', note: 'the usual' },
   'ring-lump': { label: 'a ring of lump', note: 'less ash, burns faster' },
   bowl: { label: 'a bowl of lump', note: 'the usual' },

@@ -137,6 +137,7 @@ export function Pace({ at: { pit, fire } }: { at: DraftPit }) {
         }}
       />
       <SecondPace pitId={pit.id} fire={fire} />
+      {fire.fan || presetOf(pit.preset).hasFan ? null : <ReadBy pitId={pit.id} fire={fire} />}
       <Note>A wider band means fewer moves and longer sleep; a closer one costs both.</Note>
       {sugar ? <Note>{cautionWords(sugar, units)}</Note> : null}
     </>
@@ -145,6 +146,32 @@ export function Pace({ at: { pit, fire } }: { at: DraftPit }) {
 
 /** What a second pace begins with where nobody says more, C. */
 const SECOND = { downK: 14, upC: 190, lateC: 85 };
+
+const GAUGE_OPTIONS = [
+  { value: 'grate', label: 'A probe at the grate', note: 'what every figure here is about' },
+  { value: 'lid-dial', label: 'The dial in the lid', note: 'what it should read is worked out' },
+  {
+    value: 'oven-thermometer',
+    label: 'An oven thermometer on the grate',
+    note: 'read through a quick look',
+  },
+] as const;
+
+/** What the pit is read by. */
+function ReadBy({ pitId, fire }: { pitId: string; fire: DraftFire }) {
+  const change = usePlanDraft((s) => s.changeFire);
+  return (
+    <>
+      <Subhead>Read by</Subhead>
+      <Choice
+        label="Read by"
+        options={GAUGE_OPTIONS}
+        value={fire.gauge ?? 'grate'}
+        onChange={(v) => change(pitId, { gauge: v === 'grate' ? undefined : v })}
+      />
+    </>
+  );
+}
 
 /** Another heat from when the first piece is so far. */
 function SecondPace({ pitId, fire }: { pitId: string; fire: DraftFire }) {

@@ -1,6 +1,7 @@
 /** The draft of a plan: what the planning sentence is made of. Everything else of a request is worked out from it. */
 import {
   type FIRST_STAGES,
+  type Gauge,
   MINUTE_MS,
   type PaceWhen,
   type PiecePlacement,
@@ -72,6 +73,8 @@ export interface DraftFire {
   then?: { pitC: number; when: PaceWhen } | null;
   /** Water in its pan: as holds it best when left out. */
   water?: 'filled' | 'empty';
+  /** What it is read by; left out: a probe at the grate. */
+  gauge?: Gauge;
   /** A thermostat fan is fitted to it; left out: none but a built-in one. */
   fan?: boolean;
   /** Charcoal left in it from last time, kg. */

@@ -87,6 +87,7 @@ export function requestPit(pit: PitRecord, wish: DraftFire): RequestPit {
       ...(wish.leftKg ? { leftKg: wish.leftKg } : {}),
     },
     ...(wish.fan ? { fan: true } : {}),
+    ...(wish.gauge ? { gauge: wish.gauge } : {}),
     pace: {
       pitC: wish.pitC,
       bandC: wish.bandC ?? BAND_K.usual,
@@ -195,6 +196,7 @@ export function draftOf(request: Request, yard: readonly PitRecord[]): PlanDraft
       everyMin: everyMin ?? null,
       ...(p.fire.leftKg ? { leftKg: p.fire.leftKg } : {}),
       ...(p.fan ? { fan: true } : {}),
+      ...(p.gauge ? { gauge: p.gauge } : {}),
     };
   }
   const meats: DraftMeat[] = [];

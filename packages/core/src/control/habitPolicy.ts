@@ -13,13 +13,16 @@ const SPLIT_FEEDS = {
 
 /** Charcoal that lasts less than 40 minutes is topped up by an hour's worth (common practice). */
 export const USUAL_TOP_UP = { belowMin: 40, forMin: 60 };
+const ALONG_WALL = { belowMin: 80, forMin: 60 };
 /**
  * Arrangements that need their charcoal sooner: fire spreads slowly in a wide ring, and a basket burns down
  * faster than fresh charcoal catches in it.
  */
 const TOP_UP_BY_ARRANGEMENT: Partial<Record<ArrangementId, typeof USUAL_TOP_UP>> = {
   ring: { belowMin: 150, forMin: 120 },
-  'side-basket': { belowMin: 80, forMin: 60 },
+  'side-basket': ALONG_WALL,
+  crescent: ALONG_WALL,
+  horseshoe: ALONG_WALL,
 };
 /** The finest steps that a person can set, share of the travel. */
 const FINEST_STEP = { small: 0.005, wide: 0.02 };

@@ -2,7 +2,7 @@
  * A cook that can be advanced, acted on and looked at: the one engine behind plans, forecasts, the
  * simulated thermometer and the command line.
  */
-import { buildFire } from '../fire/catalogue';
+import { buildFire, fireStoreJPerK } from '../fire/catalogue';
 import { createParcel } from '../fire/woodParcel';
 import { CHUNK_MOISTURE_FRACTION } from '../fuel/catalogue';
 import type { PieceVariation } from '../meat/variation';
@@ -110,7 +110,8 @@ function createPit(scenario: Scenario): { pit: PitState; startedKg: number } | n
   const { fire } = scenario;
   if (!fire) return null;
   const preset = presetOf(scenario.cooker.preset);
-  const parameters = pitWith(preset, scenario.cooker.overrides);
+  const own = pitWith(preset, scenario.cooker.overrides);
+  const parameters = { ...own, metalJPerK: own.metalJPerK + fireStoreJPerK(fire) };
   const weather = weatherAt(scenario.weather, 0);
   const built = buildFire(fire, parameters);
   const pit = createPitState({

@@ -1,6 +1,6 @@
 /** The arrangements on offer: one line each. */
 import { CHARCOALS, dafFraction } from '../fuel/catalogue';
-import { bowl, coalBed, crescent, hopperFire, ring, sideBasket } from './heaps';
+import { bowl, coalBed, crescent, hopperFire, horseshoe, ring, sideBasket } from './heaps';
 import { fuelPoolOf } from './fuelPool';
 import { snake, snakePieces } from './snake';
 import type { ArrangementId, FireSpec } from './fireSpec';
@@ -27,6 +27,7 @@ const BUILDERS: Readonly<
 > = {
   'side-basket': (_, kg) => sideBasket(basketWidthM(kg)),
   crescent: (_, kg) => crescent(basketWidthM(kg)),
+  horseshoe: (_, kg) => horseshoe(basketWidthM(kg)),
   bowl: (pit, _, place) => bowl(BOWL_DIAMETER_FRACTION * pit.diameterM, place),
   ring: (pit, _, place) => ring(RING_DIAMETER_FRACTION * pit.diameterM, place),
   'coal-bed': () => coalBed(),
@@ -80,12 +81,20 @@ export function buildFire(fire: FireSpec, pit: FireRoom): BuiltFire {
   };
 }
 
+/** Bricks of a horseshoe: five split fire bricks, kg, and what a kg of them stores, J/K (fireclay, from memory). */
+const FIRE_BRICKS = { kg: 8, jPerKgK: 900 };
+
+/** What stands in a cooker for a fire besides its charcoal stores so much heat, J/K. */
+export const fireStoreJPerK = ({ arrangement }: FireSpec): number =>
+  arrangement === 'horseshoe' ? FIRE_BRICKS.kg * FIRE_BRICKS.jPerKgK : 0;
+
 /** Charcoal that a heap of each arrangement keeps and that does not light, kg as bought, on the safe side. */
 const REMNANT_KG: Partial<Record<ArrangementId, number>> = {
   bowl: 0.35,
   ring: 0.25,
   'side-basket': 0.1,
   crescent: 0.1,
+  horseshoe: 0.1,
   hopper: 0.15,
 };
 

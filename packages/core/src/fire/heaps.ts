@@ -25,6 +25,7 @@ interface HeapShape {
 export const HEAP_CLOSURES = {
   basketReach: 0.29,
   basketExposed: 0.85,
+  horseshoeExposed: 0.6,
   bowlReach: 0.3,
   bowlExposed: 0.45,
   ringReach: 0.07,
@@ -63,6 +64,12 @@ export const sideBasket = (width: number): Arrangement =>
 /** A crescent along half the wall, lit at one end. */
 export const crescent = (width: number): Arrangement =>
   heapAlongWall(width * width * 0.8, HEAP_CLOSURES.basketReach * 1.2);
+
+/** A horseshoe between the wall and a row of fire bricks, lit at one end: a narrower front, and the bricks hide a part of it. */
+export const horseshoe = (width: number): Arrangement => ({
+  ...heapAlongWall(width * width * 0.72, HEAP_CLOSURES.basketReach * 1.2),
+  exposedFraction: HEAP_CLOSURES.horseshoeExposed,
+});
 
 type LitPlace = 'top' | 'middle';
 

@@ -24,6 +24,7 @@ export const splitThicknessCm = (kg: number, lengthCm: number): number =>
 const LIT_KG: Readonly<Record<Exclude<ArrangementId, 'snake'>, number>> = {
   'side-basket': 0.31,
   crescent: 0.31,
+  horseshoe: 0.31,
   bowl: 0.15,
   ring: 0.4,
   'coal-bed': Infinity,

@@ -8,6 +8,7 @@ import type { MeatResult, Result } from '../scenario/result';
 import type { MeatSpec, Scenario } from '../scenario/scenario';
 import { NO_VARIATION, type PieceVariation } from '../meat/variation';
 import type { Surroundings } from '../meat/surface';
+import { mean } from '../quantity/statistics';
 
 /** Looked at this often whether everything is done, min. */
 const CHECK_EVERY_MIN = 30;
@@ -49,19 +50,33 @@ export function runUntilDone(
 }
 
 /**
- * The same without running a lively fire to its end: the pit for its first hours, its pieces in that air with
- * the last hour of it going on. For an answer at once.
+ * The same without running a fire to its end, for an answer at once: the pit for its first hours, its pieces in that
+ * air with the last hour of it going on. Nobody has worked out yet how this fire is held; it will be held at
+ * `targetC`, so the air is moved by as much as its last hour is off that.
  */
 export function runPitBriefly(
   scenario: Scenario,
   operator: Operator,
   onMin: readonly number[],
+  targetC: number,
 ): RunResult {
   const run = runUntilDone({ ...scenario, untilMin: BRIEF_RUN_MIN }, { operator, keepAir: true });
-  const meats = scenario.meats.map((m, i) =>
-    runPieceInAir(scenario, m, onMin[i]!, run.air[i]!, NO_VARIATION),
-  );
-  return { ...run, result: { ...run.result, meats } };
+  return { ...run, result: { ...run.result, meats: piecesHeldAt(targetC, scenario, run, onMin) } };
+}
+
+/** The pieces of a run in its air, moved by as much as the pit's last hour is off `targetC`. */
+function piecesHeldAt(
+  targetC: number,
+  scenario: Scenario,
+  { result, air }: RunResult,
+  onMin: readonly number[],
+): MeatResult[] {
+  const lastHour = result.pitC.slice(-Math.ceil(60 / scenario.everyMin));
+  const offK = targetC - mean(lastHour.filter((c) => c !== null));
+  return scenario.meats.map((m, i) => {
+    const held = air[i]!.map((a) => ({ ...a, airC: a.airC + offK, wallC: a.wallC + offK }));
+    return runPieceInAir(scenario, m, onMin[i]!, held, NO_VARIATION);
+  });
 }
 
 /** A piece of its own kind in air that is known; minutes as in the scenario it was kept from. */

@@ -57,7 +57,7 @@ const LOOK_EXPIRES_MIN = 30;
 
 /** Whether a job is only a look at the pit or the meat, with a small thing to do where it is due. */
 const isLook = (job: PlanJob): boolean =>
-  job.id.startsWith('trim-') || job.do === 'spritz' || job.do === 'turn';
+  job.id.startsWith('trim-') || ['spritz', 'turn', 'add-wood'].includes(job.do);
 
 /**
  * Jobs still to do with their times, the next one first. What must come before the fire is lit stands in the order of

@@ -1,12 +1,19 @@
 /** Jobs with a piece between meat on and off besides wrapping, in words. */
-import { WRAPS, type JobFacts, type Units } from '@ostrin/core';
-import { spanOfTime, spanWords } from '../quantities';
+import { WOODS, WRAPS, type JobFacts, type Units } from '@ostrin/core';
+import { smallMassWords, spanOfTime, spanWords } from '../quantities';
 import { piecesName, type JobWords } from './jobWords';
 
 type CareFacts = Extract<
   JobFacts,
-  { kind: 'spray' | 'bare' | 'sauce' | 'turn-grate' | 'swap-ends' }
+  { kind: 'spray' | 'bare' | 'sauce' | 'turn-grate' | 'smoke-again' | 'swap-pieces' | 'swap-ends' }
 >;
+
+/** Where a chunk goes while the fire burns. */
+const ONTO_WORDS = {
+  'ash-pan': 'into the ash pan under the grate, where hot coals fall on it',
+  edge: 'through the edge of the grate on the coals, past the deflector',
+  coals: 'beside the glowing coals, not on them',
+} as const;
 
 /** What is done with a piece between meat on and off. */
 export function careWords(facts: CareFacts, units: Units): JobWords {
@@ -39,10 +46,20 @@ export function careWords(facts: CareFacts, units: Units): JobWords {
         detail:
           'The fire has walked on: the meat lies across from it again, and the lid vent over the meat.',
       };
+    case 'smoke-again':
+      return {
+        inWords: `Smoke again: a chunk of ${WOODS[facts.species].name}`,
+        detail: `${smallMassWords(facts.massG, units)}, ${ONTO_WORDS[facts.onto]}. The first wood is burnt, and the meat still lies bare.`,
+      };
+    case 'swap-pieces':
+      return {
+        inWords: 'Swap the pieces',
+        detail: `The ${piecesName(facts.slowest)} cooks slowest: it goes nearer to the fire, the ${piecesName(facts.quickest)} farther from it.`,
+      };
     case 'swap-ends':
       return {
         inWords: 'Swap the ends',
-        detail: `The end at the fire runs about ${spanWords(facts.hotterK, units)} hotter: turn each piece, and let those at the two ends change places.`,
+        detail: `The end at the fire runs about ${spanWords(facts.hotterK, units)} hotter: turn each piece, and let those at the two ends change places.${facts.slowest ? ` The ${piecesName(facts.slowest)} cooks slowest: it goes to the hot end.` : ''}`,
       };
   }
 }

@@ -28,6 +28,7 @@ type FactsOf<K extends JobFacts['kind']> = Extract<JobFacts, { kind: K }>;
 const KIT_WORDS: Readonly<Record<KitId, string>> = {
   lighter: 'a lighter and fire lighters',
   chimney: 'a chimney',
+  'fire-bricks': 'five fire bricks, dry',
   tongs: 'long tongs',
   gloves: 'gloves for hot metal, and clean ones for meat',
   paper: 'butcher paper',

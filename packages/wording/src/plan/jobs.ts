@@ -54,12 +54,12 @@ export function jobWords(facts: JobFacts, pit: RequestPit, units: Units): JobWor
           : 'Lit coals in place, lid shut',
         detail: facts.underFan
           ? `Fan on, set to ${at(facts.targetC)}.`
-          : `${setting(facts.intake, facts.exhaust)} while it comes up.`,
+          : `${setting(facts.intake, facts.exhaust)} while it comes up. White smoke clears by itself; two minutes of a blower at the ${ventNames(ventedPit(pit).preset).intake} clear it sooner.`,
       };
     case 'hold':
       return {
         inWords: setting(facts.intake, facts.exhaust),
-        detail: `When the pit passes ${at(facts.closeAtC)} on its way up. It should settle near ${at(facts.targetC)}.`,
+        detail: `When the pit passes ${at(facts.closeAtC)} on its way up. It should settle near ${at(facts.targetC)}.${gaugeWords(facts, units)}`,
       };
     case 'trim':
       return {
@@ -85,6 +85,18 @@ export function jobWords(facts: JobFacts, pit: RequestPit, units: Units): JobWor
     default:
       return meatJobWords(facts, pit, units);
   }
+}
+
+/** How a pit without a probe at its grate is read. */
+function gaugeWords(
+  { gauge, targetC, closeAtC }: Extract<JobFacts, { kind: 'hold' }>,
+  units: Units,
+): string {
+  if (!gauge) return '';
+  const onDial = (c: number): string => temperatureWords(c + gauge.lidOverK, units);
+  return gauge.by === 'lid-dial'
+    ? ` The dial in the lid reads otherwise than the grate: ${onDial(closeAtC)} on it when you close down, about ${onDial(targetC)} once the pit has settled.`
+    : ' The oven thermometer lies beside the meat: read it through a quick look, a quarter of an hour after a change, for it is slow; each look costs heat.';
 }
 
 /** When the pit is taken to its second pace, as a piece of a sentence. */
@@ -168,6 +180,8 @@ function meatJobWords(facts: MeatFacts, pit: RequestPit, units: Units): JobWords
     case 'bare':
     case 'sauce':
     case 'turn-grate':
+    case 'smoke-again':
+    case 'swap-pieces':
     case 'swap-ends':
       return careWords(facts, units);
     case 'wrap':

@@ -11,6 +11,7 @@ import type { RestSpec } from '../../meat/rest';
 import type { Hold, HoldEnd } from './hold';
 import type { Feeding, Plan, PlannedFire, PlanJob, PlanVents } from './plan';
 import type { PaceWhen, WrapWhen } from '../../scenario/scenario';
+import type { Gauge } from '../request/types';
 import type { KitId, PreparationFigures } from './preparation';
 
 /** The first move when a pit settles off its target. */
@@ -25,7 +26,7 @@ export type FirstMove =
   | { do: 'look-at-fan'; whenHigh: boolean };
 
 /** Pieces of one cut. */
-interface Pieces {
+export interface NamedPiece {
   cut: string;
   pieces: number;
   /** Tells several meats of one cut apart; left out where there is one. */
@@ -44,7 +45,15 @@ export type JobFacts =
       intake: number;
       exhaust: number;
     }
-  | { kind: 'hold'; intake: number; exhaust: number; closeAtC: number; targetC: number }
+  /** `gauge`: what it is read by besides a probe at the grate, and how much more the lid reads than the grate, K. */
+  | {
+      kind: 'hold';
+      intake: number;
+      exhaust: number;
+      closeAtC: number;
+      targetC: number;
+      gauge: { by: Gauge; lidOverK: number } | null;
+    }
   /** The setting expected by then, and what to try first where the pit stands high or low all the same. */
   | {
       kind: 'trim';
@@ -76,18 +85,26 @@ export type JobFacts =
   /** `leftKg`: charcoal that should be left over. */
   | { kind: 'shut-down'; underFan: boolean; leftKg: number }
   /** `barkMin`: its bark is firm so long after it went on, min; null where it never does. */
-  | ({ kind: 'meat-on'; barkMin: number | null } & Pieces)
+  | ({ kind: 'meat-on'; barkMin: number | null } & NamedPiece)
   /** `costMin`: what each such look costs, min; told once. */
-  | ({ kind: 'spray'; first: boolean; school: SpraySchool; costMin: number | null } & Pieces)
+  | ({ kind: 'spray'; first: boolean; school: SpraySchool; costMin: number | null } & NamedPiece)
   /** Bared again for so many minutes. */
-  | ({ kind: 'bare'; with: WrapId; minutes: number } & Pieces)
-  | ({ kind: 'sauce' } & Pieces)
+  | ({ kind: 'bare'; with: WrapId; minutes: number } & NamedPiece)
+  | ({ kind: 'sauce' } & NamedPiece)
   | { kind: 'turn-grate' }
+  /** Smoke wood put on again: into the ash pan, past the edge of a deflector, or beside the coals. */
+  | { kind: 'smoke-again'; species: WoodId; massG: number; onto: 'ash-pan' | 'edge' | 'coals' }
+  /** Uneven pieces: the quickest and the slowest change places. */
+  | { kind: 'swap-pieces'; quickest: NamedPiece; slowest: NamedPiece }
   /** The end at the fire is hotter by so much, K. */
-  | { kind: 'swap-ends'; hotterK: number }
-  | ({ kind: 'wrap'; with: WrapId; when: WrapWhen; liquidKg: number | null } & Pieces)
+  | { kind: 'swap-ends'; hotterK: number; slowest: NamedPiece | null }
+  | ({ kind: 'wrap'; with: WrapId; when: WrapWhen; liquidKg: number | null } & NamedPiece)
   /** `plateC`: what it climbs to while it rests; null where nobody asked for it. */
-  | ({ kind: 'check'; done: { coreC: number } | { tender: true }; plateC: number | null } & Pieces)
+  | ({
+      kind: 'check';
+      done: { coreC: number } | { tender: true };
+      plateC: number | null;
+    } & NamedPiece)
   /** `holdsMin`: how long it waits well where it rests, min; `ends`: what ends that, where the simulated piece tells it. */
   | ({
       kind: 'meat-off';
@@ -95,12 +112,12 @@ export type JobFacts =
       rest: RestSpec;
       holdsMin: number;
       ends: HoldEnd | null;
-    } & Pieces)
+    } & NamedPiece)
   | { kind: 'serve'; people: number; cuts: string[]; rawKg: number }
   | { kind: 'serve-course'; cuts: string[]; rawKg: number }
-  | ({ kind: 'season'; thick: boolean } & Pieces)
-  | ({ kind: 'salt'; brine: boolean; hours: number } & Pieces)
-  | ({ kind: 'thaw'; hours: number } & Pieces)
+  | ({ kind: 'season'; thick: boolean } & NamedPiece)
+  | ({ kind: 'salt'; brine: boolean; hours: number } & NamedPiece)
+  | ({ kind: 'thaw'; hours: number } & NamedPiece)
   | { kind: 'shop'; fetch: ShoppingFigures[] };
 
 export interface JobFigures extends Omit<PlanJob, 'inWords' | 'detail' | 'checklist'> {
@@ -137,7 +154,7 @@ export type ShoppingFigures =
       /** Raw as bought, all pieces, kg: low and high. */
       rawKg: [number, number];
       frozen: boolean;
-    } & Pieces)
+    } & NamedPiece)
   | {
       kind: 'fuel';
       fuel: FuelId | 'chunks';
@@ -247,7 +264,7 @@ export interface ProblemFigures {
 export type WayOut = 'hold-wrapped' | 'serve-sooner' | 'wrap-now' | 'pit-hotter' | 'finish-in-oven';
 
 /** How a meat waits where it rests. */
-export interface HoldFigures extends Pieces, Hold {
+export interface HoldFigures extends NamedPiece, Hold {
   /** The meat, by its id. */
   meat: string;
   /** Where it rests. */

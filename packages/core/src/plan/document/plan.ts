@@ -125,6 +125,8 @@ export interface PlannedFire {
   litKg?: number;
   /** Smoke wood. */
   woodChunks: { species: WoodId; massG: number; atArcDegrees?: number; depthFraction?: number }[];
+  /** Chunks like those that go on later, while the fire burns; left out where none do. */
+  moreChunks?: number;
   /** Pieces put on during the cook, when one load is not enough. */
   lengthenPieces: number;
   /** How long it lasts, min. */

@@ -6,6 +6,7 @@ import type { CautionId } from '../../safety/cautions';
 export type KitId =
   | 'lighter'
   | 'chimney'
+  | 'fire-bricks'
   | 'tongs'
   | 'gloves'
   | 'paper'

@@ -68,7 +68,7 @@ export function grateOf(preset: Preset, arrangement: ArrangementId): Grate {
     };
   }
   const d = preset.grateDiameterM;
-  const side = arrangement === 'side-basket' || arrangement === 'crescent';
+  const side = ['side-basket', 'crescent', 'horseshoe'].includes(arrangement);
   return {
     round: true,
     lengthM: d,

@@ -1,15 +1,14 @@
-/** Jobs with a piece between meat on and off besides wrapping: spraying, turning, swapping ends, baring, brushing. */
+/** Jobs with one piece between meat on and off besides wrapping: spraying, baring, brushing. */
 import { LOOK_LID_S } from '../../scenario/actions';
 import { FIRM_BARK } from '../../meat/treatments';
 import { BARE_LAST_MIN, SAUCE_LAST_MIN } from '../../meat/usualTreatment';
-import { mean } from '../../quantity/statistics';
 import type { RequestMeat } from '../request/types';
 import type { PlanLog } from '../document/plan';
 import type { PitPlan } from '../schedule/pitPlan';
-import { lastOffMin, windowOf, type JobDraft } from './job';
+import { windowOf, type JobDraft } from './job';
 
 /** A lid or door open for a look. */
-const LOOK: PlanLog = { do: 'lid-open', seconds: LOOK_LID_S };
+export const LOOK: PlanLog = { do: 'lid-open', seconds: LOOK_LID_S };
 
 /** Spraying, baring and brushing of one meat; `i` is its place among the meats of the pit. */
 export function careJobs(
@@ -69,45 +68,4 @@ export function careJobs(
 export function barkFirmAfterMin({ result, scenario, onMin }: PitPlan, i: number): number | null {
   const row = result.meats[i]?.bark.findIndex((b) => b !== null && b >= FIRM_BARK) ?? -1;
   return row < 0 ? null : Math.max(0, row * scenario.everyMin - onMin[i]!);
-}
-
-/** A fire that walks is a quarter round further after so many degrees. */
-const QUARTER_DEGREES = 90;
-/** Ends of a grate that differ by less than this are left alone, K. */
-const WORTH_SWAPPING_K = 8;
-/** Nothing is turned any more so shortly before it may be done, min. */
-const LAST_TURN_MIN = 45;
-
-/** Turning what lies on a grate: as a fire walks round under it, or because one end runs hotter. */
-export function turnJobs(plan: PitPlan, meats: readonly RequestMeat[]): JobDraft[] {
-  const { result, setup, onMin, readyMin } = plan;
-  const firstOn = Math.min(...onMin);
-  const until = Math.min(lastOffMin(plan), ...readyMin.map((r) => windowOf(r)[0])) - LAST_TURN_MIN;
-  const logs: PlanLog[] = [LOOK, ...meats.map((m): PlanLog => ({ do: 'turn', meat: m.id }))];
-  if (setup.fire.arrangement === 'snake') {
-    const from = result.frontDegrees.find((d) => d !== null) ?? 0;
-    return [1, 2, 3].flatMap((quarter): JobDraft[] => {
-      const row = result.frontDegrees.findIndex(
-        (d) => d !== null && d - from >= quarter * QUARTER_DEGREES,
-      );
-      const atMin = row < 0 ? Infinity : result.minutes[row]!;
-      if (atMin < firstOn || atMin > until) return [];
-      const facts = { kind: 'turn-grate' as const };
-      return [{ id: `turn-${quarter}`, atMin, do: 'turn', facts, logs }];
-    });
-  }
-  if (!setup.preset.traits.longGrate) return [];
-  const hotterK = hotEndK(plan);
-  const atMin = Math.round((firstOn + until) / 2);
-  if (hotterK < WORTH_SWAPPING_K || atMin <= firstOn) return [];
-  return [{ id: 'swap', atMin, do: 'turn', facts: { kind: 'swap-ends', hotterK }, logs }];
-}
-
-/** How much hotter the end at the fire is than the far one while meat lies there, mean of the reference cook, K. */
-function hotEndK({ result, onMin }: PitPlan): number {
-  const from = result.minutes.findIndex((m) => m >= Math.min(...onMin));
-  const at = (place: string): number[] =>
-    (result.grate.find((g) => g.at === place)?.C ?? []).slice(from).filter((c) => c !== null);
-  const [near, far] = [at('near'), at('far')];
-  return near.length === 0 || far.length === 0 ? 0 : mean(near) - mean(far);
 }

@@ -1,5 +1,6 @@
 /** Jobs at the fire: laying, lighting, vents, feeding, shutting down. */
 import type { CharcoalId } from '../../fuel/catalogue';
+import { mean } from '../../quantity/statistics';
 import { type Action, USUAL_LID_S, charcoalKg, laterTarget } from '../../scenario/actions';
 import type { JobDraft } from './job';
 import type { PitPlan } from '../schedule/pitPlan';
@@ -122,7 +123,9 @@ function paceJob({ setup }: PitPlan, atMin: number, vents: VentMove | null): Job
 }
 
 /** The first move closes the vents down to hold. */
-function holdJob({ setup, policy }: PitPlan, vents: VentMove): JobDraft {
+function holdJob(plan: PitPlan, vents: VentMove): JobDraft {
+  const { setup, policy } = plan;
+  const by = setup.pit.gauge;
   const targetC = setup.pit.pace.pitC;
   const { atMin, intakeFraction: intake, exhaustFraction: exhaust } = vents;
   const closeAtC = targetC - policy.closeBelowK;
@@ -130,9 +133,26 @@ function holdJob({ setup, policy }: PitPlan, vents: VentMove): JobDraft {
     id: 'hold',
     atMin,
     do: 'set-vents',
-    facts: { kind: 'hold', intake, exhaust, closeAtC, targetC },
+    facts: {
+      kind: 'hold',
+      intake,
+      exhaust,
+      closeAtC,
+      targetC,
+      gauge: by ? { by, lidOverK: lidOverK(plan) } : null,
+    },
     logs: [asLogAction(vents)],
   };
+}
+
+/** How much more the air in the lid reads than the grate while the pit is held with meat on, mean of the reference cook, K. */
+function lidOverK({ result, onMin }: PitPlan): number {
+  const from = result.minutes.findIndex((m) => m >= Math.max(...onMin, 0) + 30);
+  const over = result.minutes.flatMap((_, i) => {
+    const [lid, grate] = [result.domeC[i], result.pitC[i]];
+    return i >= from && lid != null && grate != null ? [lid - grate] : [];
+  });
+  return over.length > 0 ? mean(over) : 0;
 }
 
 /** A later one is a look, the `nth`: the thermometer says whether it is needed. */

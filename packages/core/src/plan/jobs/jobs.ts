@@ -1,8 +1,9 @@
 /** The jobs of a plan: what to do, when, as codes and figures, and what "done" writes into the log. */
 import { fireJobs, shutJob } from './fireJobs';
 import { lastOffMin, numbered, windowOf, type JobDraft } from './job';
-import { turnJobs } from './careJobs';
 import { meatJobs } from './meatJobs';
+import { smokeJobs } from './smokeJobs';
+import { turnJobs } from './turnJobs';
 import type { PitPlan } from '../schedule/pitPlan';
 import type { RequestMeat } from '../request/types';
 
@@ -19,7 +20,8 @@ export function jobsAt(
   const drafts = [
     ...fireJobs(plan, off, meats),
     ...meats.flatMap((m, i) => numbered(meatJobs(plan, m, i, pieces[i]!), numbers[i])),
-    ...turnJobs(plan, meats),
+    ...turnJobs(plan, meats, numbers),
+    ...smokeJobs(plan),
     shutJob(plan, last),
   ];
   return drafts

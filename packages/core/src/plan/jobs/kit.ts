@@ -12,6 +12,7 @@ export function kitOf({ setup, scenario }: PitPlan, meats: readonly RequestMeat[
     'lighter',
     // What glows in its own place is lit there.
     ...when(arrangement !== 'bowl' && arrangement !== 'hopper', 'chimney'),
+    ...when(arrangement === 'horseshoe', 'fire-bricks'),
     'tongs',
     'gloves',
     'thermometers',

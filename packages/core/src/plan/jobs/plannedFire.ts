@@ -1,4 +1,5 @@
 /** A pit's fire and vents, as codes and figures. */
+import { smokeAgain } from './smokeJobs';
 import { charcoalKg, type Action } from '../../scenario/actions';
 import { CHARCOALS } from '../../fuel/catalogue';
 import { localOf, MINUTE_MS } from '../../quantity/time';
@@ -64,6 +65,7 @@ export function plannedFireOf(cook: PitPlan): FireFigures {
     litPieces: Math.round(fireLitKg(fire) / piece),
     litKg: roundDigits(fireLitKg(fire), 3),
     woodChunks: fire.woodChunks,
+    ...moreChunks(cook),
     lengthenPieces: Math.round(fedKg / piece),
     lastsMin: Math.round(Math.min(lastsMin, 4000)),
     feeding,
@@ -74,6 +76,12 @@ export function plannedFireOf(cook: PitPlan): FireFigures {
     spec: fire,
     hourPieces: hourPieces(cook),
   };
+}
+
+/** Chunks that go on later than the others. */
+function moreChunks(cook: PitPlan): { moreChunks?: number } {
+  const again = smokeAgain(cook);
+  return again ? { moreChunks: again.count } : {};
 }
 
 /** What of the load is in the pit from last time; its lit part is taken from fresh coals. */

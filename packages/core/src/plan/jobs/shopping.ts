@@ -10,7 +10,7 @@ import type { Feeding, PlannedFire } from '../document/plan';
 /** What a planned fire says of its fuel. */
 type FuelOfFire = Pick<
   PlannedFire,
-  'pit' | 'fuel' | 'massKg' | 'fromLastKg' | 'reserveKg' | 'woodChunks'
+  'pit' | 'fuel' | 'massKg' | 'fromLastKg' | 'reserveKg' | 'woodChunks' | 'moreChunks'
 > & {
   feeding: readonly Pick<Feeding, 'what' | 'massKg' | 'count'>[];
 };
@@ -28,7 +28,8 @@ export function fuelNeeded(fires: readonly FuelOfFire[]): Map<FuelId | 'chunks',
     add(f.feeding.some((x) => x.what === 'splits') ? 'splits' : f.fuel, f.reserveKg);
     add(
       'chunks',
-      f.woodChunks.reduce((kg, c) => kg + c.massG / 1000, 0),
+      f.woodChunks.reduce((kg, c) => kg + c.massG / 1000, 0) +
+        ((f.moreChunks ?? 0) * (f.woodChunks[0]?.massG ?? 0)) / 1000,
     );
   }
   return need;

@@ -11,6 +11,10 @@ import type { PaceWhen } from '../../scenario/scenario';
 import type { VentsTold } from '../../pit/ventNotation';
 import type { Units } from '../../quantity/units';
 
+/** What a pit is read by besides a probe at the grate. */
+export const GAUGES = ['lid-dial', 'oven-thermometer'] as const;
+export type Gauge = (typeof GAUGES)[number];
+
 /** A pit of a request; its vents are told in its preset's notation where it says nothing of them. */
 export interface RequestPit extends VentsTold {
   /** Its id in the request. */
@@ -31,6 +35,8 @@ export interface RequestPit extends VentsTold {
   };
   /** A thermostat fan is fitted to its intake; one that is built in need not be told. */
   fan?: boolean;
+  /** What it is read by where there is no probe at the grate: a dial in the lid, or an oven thermometer on the grate. */
+  gauge?: Gauge;
   /** The temperature it is held at, C, and how far it may stray, K; and another one later, from when the first piece is so far. */
   pace: { pitC: number; bandC: number; then?: { pitC: number; when: PaceWhen } };
 }

@@ -19,7 +19,7 @@ import {
 import type { RunResult } from '../../sampling/runUntilDone';
 import { allowanceMin, MAX_COOK_MIN } from './schedule';
 import { plannedScenario, type MeatSchedule } from '../fire/policyTrial';
-import { lookCostMin, runReference, runReferenceFast } from './referenceCook';
+import { lookCostMin, roughTimes, runReference, runReferenceFast } from './referenceCook';
 import { holdsOf } from './hold';
 import { cleanSmokeMin, usualMeatOnMin } from './meatOn';
 import { initialPolicy } from '../fire/initialPolicy';
@@ -28,7 +28,7 @@ import { tunePolicy, type TunedPolicy } from '../fire/tunePolicy';
 /** Pits drawn for an ensemble; the pieces are drawn anew in the air of each. */
 const PITS = 8;
 /** Usual width of the ready window before an ensemble has been run: shares of the cook. */
-const ROUGH = { early: 0.88, late: 1.18 };
+const ROUGH = { early: 0.88, late: 1.21 };
 /** The weather that a fire is learnt to be held in is the mean of so long, min. */
 const LEARNT_OVER_MIN = 600;
 /** Pieces go on so many minutes apart, min. */
@@ -66,7 +66,11 @@ export function* planPit(
       ? runReferenceFast(setup, weather, together, policy)
       : runReference(setup, weather, together, policy);
   yield 0.32;
-  const took = meats.map((_, i) => (first.result.meats[i]?.doneAtMin ?? MAX_COOK_MIN) - onMin);
+  const times =
+    rough && !lively
+      ? roughTimes(setup, weather, together, policy)
+      : first.result.meats.map((m) => m.doneAtMin && m.doneAtMin - onMin);
+  const took = meats.map((_, i) => times[i] ?? MAX_COOK_MIN - onMin);
   const schedule = staggerPieces(
     meats,
     targets,

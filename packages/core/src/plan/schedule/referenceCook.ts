@@ -27,6 +27,17 @@ export function runReference(
   return { ...runUntilDone(scenario, { operator: operatorFor(setup, scenario, by) }), scenario };
 }
 
+/** How long each piece takes in a pit that is held at its target, min; for a rough answer, whose fire nobody has tuned. */
+export function roughTimes(
+  setup: PitSetup,
+  weather: Scenario['weather'],
+  schedule: MeatSchedule,
+  policy: ControlPolicy,
+): (number | null)[] {
+  const { result } = runReferenceFast(setup, weather, schedule, policy);
+  return result.meats.map((m, i) => m.doneAtMin && m.doneAtMin - schedule.onMin[i]!);
+}
+
 /** The reference cook at a glance, for fires that take long to compute. */
 export function runReferenceFast(
   setup: PitSetup,
@@ -36,7 +47,12 @@ export function runReferenceFast(
 ): RunResult & { scenario: Scenario } {
   const scenario = plannedScenario(setup, weather, schedule, MAX_COOK_MIN);
   return {
-    ...runPitBriefly(scenario, operatorFor(setup, scenario, policy), schedule.onMin),
+    ...runPitBriefly(
+      scenario,
+      operatorFor(setup, scenario, policy),
+      schedule.onMin,
+      setup.pit.pace.pitC,
+    ),
     scenario,
   };
 }

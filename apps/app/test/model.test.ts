@@ -105,7 +105,7 @@ describe('the strip', () => {
   });
 
   it('has a scale on round figures in either unit, and hours on the clock', () => {
-    expect(rangeOf([null, 7, 163], [113, 129])).toEqual([0, 180]);
+    expect(rangeOf([null, 7, 163], [{ from: 0, bandC: [113, 129] }])).toEqual([0, 180]);
     const f = temperatureTicks([0, 180], { temperature: 'F', mass: 'lb' }, 4);
     for (const c of f) expect((c * 1.8 + 32) % 50).toBeCloseTo(0, 6);
     const from = Date.UTC(2027, 6, 1, 6, 20);

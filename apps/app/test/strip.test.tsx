@@ -58,13 +58,37 @@ const build = (part: Partial<Parameters<typeof stripData>[0]> = {}): StripData =
   });
 
 describe('what the strip is made of', () => {
+  it('shows the band of each pace: the first, one that was set, one that is still planned', () => {
+    const set = (at: number, targetC: number) => ({
+      id: `t${targetC}`,
+      by: 'x',
+      at,
+      body: { kind: 'act' as const, action: { do: 'set-target' as const, targetC } },
+    });
+    const job = {
+      ...PLAN.jobs.find((j) => j.id === 'hold')!,
+      id: 'second-pace',
+      atMin: 600,
+      logs: [{ do: 'set-target' as const, targetC: 107 }],
+    };
+    const bands = build({
+      plan: { ...PLAN, jobs: [...PLAN.jobs, job] },
+      log: { ...LOG, lines: [...LOG.lines, set(NOW - MINUTE_MS, 135)] },
+    }).bands.map((b) => b.bandC);
+    expect(bands).toEqual([
+      [113, 129],
+      [127, 143],
+      [99, 115],
+    ]);
+  });
+
   it('joins what happened, what is expected and what is to do', () => {
     const data = build();
     const [pit, meat] = data.traces;
     expect([pit!.label, meat!.label]).toEqual(['pit', 'mutton']);
     expect(pit!.past).toHaveLength(READINGS.length);
     expect(pit!.future[0]!.t).toBeGreaterThanOrEqual(NOW);
-    expect(data.bandC).toEqual([113, 129]);
+    expect(data.bands.map((b) => b.bandC)).toEqual([[113, 129]]);
     const marks = new Map(data.marks.map((m) => [m.key, m]));
     expect(marks.get('b')).toMatchObject({ kind: 'vents', done: true, label: 'vents ¼, ½' });
     expect(marks.get('d')).toMatchObject({ kind: 'note' });

@@ -84,14 +84,13 @@ export type {
   FirstMove,
   JobFacts,
   PlanFigures,
-  ProblemFacts,
-  ProblemFigures,
   RiskFacts,
   RiskFigures,
   ShoppingFigures,
   VentFigures,
   WayOut,
 } from './plan/document/figures';
+export type { ProblemFacts, ProblemFigures } from './plan/document/problems';
 export type {
   Expected,
   GratePlan,

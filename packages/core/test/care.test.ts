@@ -25,6 +25,9 @@ const pitWith = (preset: string, pitC: number): Request['pits'] => [
   },
 ];
 
+const jobsOf = (meat: Partial<RequestMeat>, part?: Partial<Request>): PlanFigures['jobs'] =>
+  plan(wish(meat, part), { nowMs: NOW, members: 4 }).jobs;
+
 describe('what is done to a piece by its rules', () => {
   const cook = (meat: Parameters<typeof held>[1]) =>
     simulate({ ...held(121, meat), untilMin: 900, everyMin: 1 }).meats[0]!;
@@ -67,9 +70,6 @@ describe('what is done to a piece by its rules', () => {
 });
 
 describe('the jobs of it', () => {
-  const jobsOf = (meat: Partial<RequestMeat>, part?: Partial<Request>): PlanFigures['jobs'] =>
-    plan(wish(meat, part), { nowMs: NOW, members: 4 }).jobs;
-
   it('stand between meat on and off, each logging what is done', () => {
     const jobs = jobsOf({
       spray: 'twice',
@@ -105,7 +105,9 @@ describe('the jobs of it', () => {
     });
     expect(rest.meats[0]!.wrap).toEqual({ with: 'foil', bareLastMin: 25 });
   });
+});
 
+describe('the jobs at its fire and its grate', () => {
   it('leave a bare piece alone where nobody sprays, and say when its bark is firm', () => {
     const jobs = jobsOf({ wrap: { with: 'none' } });
     expect(jobs.some((j) => ['spritz', 'sauce', 'unwrap'].includes(j.do))).toBe(false);

@@ -11,7 +11,7 @@ import { clockOf } from '../ui/words';
 import { AcrossMarks, DownMarks, LANES } from './Marks';
 import { Cursor } from './Cursor';
 import { Halo } from './Halo';
-import type { Box, StripData } from './model';
+import type { BandSpan, Box, StripData } from './model';
 import { Names, Now } from './StripNow';
 import { Traces, type Axes } from './traces';
 
@@ -103,7 +103,14 @@ export function Strip({
         height={bottom - m.top}
         fill={theme.sheet}
       />
-      <Band bandC={data.bandC} axes={axes} box={box} />
+      {data.bands.map((band, i) => (
+        <Band
+          key={band.from}
+          bandC={band.bandC}
+          axes={axes}
+          box={betweenTimes(box, axes, i === 0 ? null : band.from, data.bands[i + 1]?.from ?? null)}
+        />
+      ))}
       <Degrees rangeC={data.rangeC} units={units} axes={axes} box={box} />
       <Hours data={data} axes={axes} box={box} size={{ width, height }} timeZone={timeZone} />
       <G clipPath={`url(#${field})`}>
@@ -148,8 +155,17 @@ const alongTime = (at: number, { axes, box }: AxisProps) =>
     ? { x1: at, x2: at, y1: box.top, y2: box.bottom }
     : { x1: box.left, x2: box.right, y1: at, y2: at };
 
+/** The part of the field between two times; null: to its edge. */
+function betweenTimes(box: Box, axes: Axes, from: number | null, to: number | null): Box {
+  const [start, end] = axes.down ? [box.top, box.bottom] : [box.left, box.right];
+  const at = (ms: number): number => Math.min(end, Math.max(start, axes.t(ms)));
+  const first = from === null ? start : at(from);
+  const last = to === null ? end : at(to);
+  return axes.down ? { ...box, top: first, bottom: last } : { ...box, left: first, right: last };
+}
+
 /** The band that the pit is held in. */
-function Band({ bandC, axes, box }: AxisProps & { bandC: StripData['bandC'] }) {
+function Band({ bandC, axes, box }: AxisProps & { bandC: BandSpan['bandC'] }) {
   const theme = useTheme();
   const [low, high] = [axes.c(bandC[0]), axes.c(bandC[1])];
   return (

@@ -6,6 +6,7 @@ import {
   type Log,
   type LogLine,
   type Plan,
+  MINUTE_MS,
   type Units,
   cutOf,
   jobMs,
@@ -31,6 +32,7 @@ import {
 import {
   rangeOf,
   sampled,
+  type BandSpan,
   type Mark,
   type MarkKind,
   type Point,
@@ -123,6 +125,24 @@ const lineKind = (logLine: LogLine): MarkKind =>
         ? 'fuel'
         : 'watch';
 
+/** The bands of a cook: of its first pace, of each other one that was set, and of the one that is still planned. */
+function bandsOf(plan: StripInput['plan'], log: Log, zero: number): BandSpan[] {
+  const { pitC, bandC } = plan.request.pits[0]!.pace;
+  const control = plan.scenarios[0]?.control;
+  const around = (from: number, c: number): BandSpan => ({ from, bandC: [c - bandC, c + bandC] });
+  const set = log.lines.flatMap(({ at, body, jobId }) =>
+    body.kind === 'act' && body.action.do === 'set-target' && jobId !== 'light'
+      ? [around(at, body.action.targetC)]
+      : [],
+  );
+  const planned = jobsAhead(plan, log).flatMap((job) => {
+    const action = job.id === 'second-pace' && job.logs.find((a) => a.do === 'set-target');
+    return action ? [around(zero + job.atMin * MINUTE_MS, action.targetC)] : [];
+  });
+  const first = control && 'targetC' in control ? (control.targetC ?? pitC) : pitC;
+  return [around(0, first), ...set, ...planned];
+}
+
 /** Spans of time that a trace is told in at most: more than a phone has pixels along it. */
 const SPANS = 420;
 
@@ -130,8 +150,7 @@ const SPANS = 420;
 export function stripData(input: StripInput): StripData {
   const { plan, log, readings, forecast, now, theme, units } = input;
   const zero = litAtMs(log) ?? input.zero ?? Math.max(input.startMs, now ?? 0);
-  const { pitC: target, bandC } = plan.request.pits[0]!.pace;
-  const band: [number, number] = [target - bandC, target + bandC];
+  const bands = bandsOf(plan, log, zero);
   const past = (valueOf: (r: Reading) => number | null): Point[] =>
     sampled(readings, { ...input, spans: SPANS, timeOf: (r) => r.at, valueOf });
   const name = cutOf(plan.request.meats[0]!.cut).short;
@@ -162,8 +181,8 @@ export function stripData(input: StripInput): StripData {
     from: input.from,
     to: input.to,
     now,
-    bandC: band,
-    rangeC: rangeOf(inView, band),
+    bands,
+    rangeC: rangeOf(inView, bands),
     traces: [pit, meat, ...others, ...effect],
     ghosts,
     marks: [

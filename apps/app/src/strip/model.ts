@@ -40,11 +40,18 @@ export interface Mark {
   entryId?: string;
 }
 
+/** A band from a time on, epoch ms. */
+export interface BandSpan {
+  from: number;
+  bandC: readonly [number, number];
+}
+
 export interface StripData {
   from: number;
   to: number;
   now: number | null;
-  bandC: readonly [number, number];
+  /** The bands that the pit is held in, one after another; the first holds from the beginning, the last to the end. */
+  bands: readonly BandSpan[];
   rangeC: readonly [number, number];
   traces: readonly Trace[];
   /** The plan behind them; none when left out. */
@@ -137,10 +144,10 @@ export function spreadLabels(
 /** A temperature range on round numbers that holds all values and the band. */
 export function rangeOf(
   values: readonly (number | null)[],
-  bandC: readonly [number, number],
+  bands: readonly BandSpan[],
 ): [number, number] {
-  let low = Math.min(20, bandC[0]);
-  let high = bandC[1] + 15;
+  let low = Math.min(20, ...bands.map((b) => b.bandC[0]));
+  let high = Math.max(...bands.map((b) => b.bandC[1])) + 15;
   for (const v of values) {
     if (v === null) continue;
     low = Math.min(low, v);

@@ -11,7 +11,8 @@ import {
 } from './advice/problems';
 import { risksOf, waysOut } from './advice/risks';
 import { collectJobs } from './collectJobs';
-import type { HoldFigures, JobFigures, PlanFigures, ProblemFigures } from './document/figures';
+import type { HoldFigures, JobFigures, PlanFigures } from './document/figures';
+import type { ProblemFigures } from './document/problems';
 import type { Amount, Request } from './request/types';
 import type { Plan, Ready } from './document/plan';
 import type { TunedPolicy } from './fire/tunePolicy';

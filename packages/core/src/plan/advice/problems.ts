@@ -3,7 +3,7 @@ import { cutOf } from '../../meat/cuts';
 import { HOUR_MS, MINUTE_MS } from '../../quantity/time';
 import { mean, quantile } from '../../quantity/statistics';
 import { roundTo } from '../../quantity/units';
-import type { ProblemFigures } from '../document/figures';
+import type { ProblemFigures } from '../document/problems';
 import type { PitSetup } from '../fire/designFire';
 import { footprintOf, grateOf } from '../grate/grate';
 import type { MisplacedPiece } from '../grate/planGrate';

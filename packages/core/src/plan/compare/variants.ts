@@ -19,7 +19,8 @@ import { fuelNeeded, fuelWorth } from '../jobs/shopping';
 import type { PlanOptions } from '../assemble';
 import { planSteps } from '../plan';
 import { splitIntervals } from '../fire/tuneSplits';
-import type { PlanFigures, ProblemFigures } from '../document/figures';
+import type { PlanFigures } from '../document/figures';
+import type { ProblemFigures } from '../document/problems';
 import type { Plan, PlannedFire } from '../document/plan';
 import type { Request, RequestMeat, RequestPit } from '../request/types';
 

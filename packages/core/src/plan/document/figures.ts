@@ -12,6 +12,7 @@ import type { Hold, HoldEnd } from './hold';
 import type { Feeding, Plan, PlannedFire, PlanJob, PlanVents } from './plan';
 import type { PaceWhen, WrapWhen } from '../../scenario/scenario';
 import type { Gauge } from '../request/types';
+import type { ProblemFigures } from './problems';
 import type { KitId, PreparationFigures } from './preparation';
 
 /** The first move when a pit settles off its target. */
@@ -220,44 +221,6 @@ export interface RiskFigures {
   chanceFraction: number;
   /** Its figures, by kind. */
   facts: RiskFacts;
-}
-
-/** What stands in the way of a wish. Masses in kg, lengths in m, times in min or epoch ms. */
-export type ProblemFacts =
-  | {
-      kind: 'no-room';
-      cut: string;
-      lengthM: number;
-      widthM: number;
-      /** Room beside the fire, m; null where other pieces take it. */
-      roomM: number | null;
-      pit: string;
-    }
-  | { kind: 'too-many-pieces'; cut: string; wanted: number; fits: number; feeds: number }
-  | { kind: 'piece-touching'; cut: string }
-  | { kind: 'piece-off-grate'; cut: string }
-  | { kind: 'too-cool'; settlesC: number }
-  | { kind: 'too-hot'; settlesC: number }
-  | { kind: 'never-done'; longestMin: number; targetC: number }
-  | { kind: 'bowl-too-small'; lastsMin: number; slowCookMin: number }
-  | { kind: 'serving-passed' }
-  | { kind: 'lighting-passed'; lightMs: number; earliestMs: number }
-  | {
-      kind: 'arrives-late';
-      cut: string;
-      notBefore: string;
-      inHundred: number;
-      serveMs: number;
-      soonerMin: number;
-    }
-  | { kind: 'still-frozen'; cut: string; needH: number; haveH: number; laterH: number }
-  | { kind: 'salt-late'; cut: string; agoMin: number };
-
-export interface ProblemFigures {
-  /** The field of the request that it is about. */
-  field: string;
-  /** Its figures, by kind. */
-  facts: ProblemFacts;
 }
 
 /** A way out, in the order to try. */

@@ -63,6 +63,7 @@ describe('what the strip is made of', () => {
       id: `t${targetC}`,
       by: 'x',
       at,
+      corrected: false,
       body: { kind: 'act' as const, action: { do: 'set-target' as const, targetC } },
     });
     const job = {

@@ -31,6 +31,7 @@ const LAYERS = [
   'plan/advice',
   'plan/compare',
   'tend',
+  'learn',
 ];
 /** Files that put a plan together. */
 const PLAN_FILES = `${CORE}/plan/*.ts`;

@@ -42,8 +42,14 @@ test('add a pit, put a figure right, read and print its vent card', async ({ pag
 
   // In its own units, and still so after coming back.
   await expect(table).toContainText('in 15 mm');
-  await page.getByRole('radio', { name: 'Clock' }).click();
+  // Each vent in its own way: the slot by the clock, the top by marks that somebody painted on it.
+  await page.getByTestId('vent-scales').click();
+  const told = (vent: RegExp, way: string) =>
+    page.getByRole('radiogroup', { name: vent }).getByRole('radio', { name: way }).click();
+  await told(/^Bottom slot/, 'Clock');
   await expect(table).toContainText('in 12:15');
+  await told(/^Top vent/, 'Own marks');
+  await expect(table).toContainText('out mark 2');
   await page.reload();
   await expect(leaks).toContainText('usual 0.8 cm²');
   await expect(table).toContainText('in 12:15');

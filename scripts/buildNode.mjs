@@ -56,6 +56,7 @@ await Promise.all([
       'apps/cli/src/main.ts',
       'apps/cli/src/ensemble.worker.ts',
       'apps/cli/src/tend.worker.ts',
+      'apps/cli/src/learn.worker.ts',
     ],
     outdir: 'apps/cli/dist',
     // Packages' modern builds: what is not used of them is left out.

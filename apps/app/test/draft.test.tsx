@@ -87,7 +87,12 @@ describe('draft and request', () => {
     expect(back.meats.map((m) => m.pitId)).toEqual(['bosun', null]);
     const ways = variantSourcesOf(FIRST, YARD);
     expect(ways.pits!.map((p) => p.id)).toEqual(['jar']);
-    expect(ways.fires!.map((f) => f.id)).toEqual(['basket', 'basket-lump', 'crescent-lump']);
+    expect(ways.fires!.map((f) => f.id)).toEqual([
+      'basket',
+      'basket-lump',
+      'crescent-lump',
+      'horseshoe',
+    ]);
     expect(titleOf({ request: requestOf(TWO, YARD, METRIC) })).toBe(
       'Mutton shoulder and chicken for 12',
     );

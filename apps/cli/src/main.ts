@@ -59,6 +59,7 @@ interface BenchOptions {
   plans?: boolean;
   server?: boolean;
   tend?: boolean;
+  learn?: boolean;
   cooks?: number;
   seed?: number;
 }
@@ -86,12 +87,17 @@ async function facts({
 /** `ostrin bench`: each measure is loaded when it is asked for. */
 const benchmark =
   (now: Now) =>
-  async ({ json, plans, server, tend, cooks, seed }: BenchOptions): Promise<void> => {
+  async ({ json, plans, server, tend, learn, cooks, seed }: BenchOptions): Promise<void> => {
     if (tend) {
       const { benchTend, tendTables } = await import('./benchTend');
       const measured = await benchTend(seed, cooks);
       if (json) print(measured);
       else process.stdout.write(tendTables(measured));
+    } else if (learn) {
+      const { benchLearn, learnTables } = await import('./benchLearn');
+      const measured = await benchLearn(now, seed);
+      if (json) print(measured);
+      else process.stdout.write(learnTables(measured));
     } else if (server) {
       const { benchServer } = await import('./benchServer');
       print(await benchServer(seed));
@@ -162,6 +168,12 @@ function commandLine(now: Now): Command {
         '--tend',
         'the estimate of a fire from its readings, in true cooks; takes minutes',
       ).conflicts(['plans', 'server']),
+    )
+    .addOption(
+      new Option(
+        '--learn',
+        'how much better pits are known after their logged cooks; takes minutes',
+      ).conflicts(['plans', 'server', 'tend']),
     )
     .option('--cooks <number>', 'how many of those cooks; 100 when left out', wholeNumber)
     .option('--seed <number>', 'the seed of those cooks or requests', wholeNumber)

@@ -28,10 +28,17 @@ export function mergeFields(base: Fields, mine: Fields, theirs: Fields): Merged 
 const OWN = 'overrides.';
 
 /** A pit as fields: its name, how its vents are told, and each figure of its own. */
-export const pitFields = ({ name, ventWay, ventScales, overrides }: PitRecord): Fields => ({
+export const pitFields = ({
+  name,
+  ventWay,
+  ventScales,
+  learned,
+  overrides,
+}: PitRecord): Fields => ({
   name,
   ventWay,
   ...(ventScales ? { ventScales } : {}),
+  ...(learned ? { learned } : {}),
   ...Object.fromEntries(Object.entries(overrides).map(([key, v]) => [OWN + key, v])),
 });
 
@@ -43,6 +50,7 @@ export function pitWithFields(pit: PitRecord, fields: Fields): PitRecord {
     name: fields.name as string,
     ventWay: fields.ventWay as PitRecord['ventWay'],
     ventScales: fields.ventScales as PitRecord['ventScales'],
+    learned: fields.learned as PitRecord['learned'],
     overrides: Object.fromEntries(own.map(([key, v]) => [key.slice(OWN.length), v])),
   };
 }

@@ -2,8 +2,8 @@
 import 'reflect-metadata';
 import { PRESETS, VENT_NOTATIONS, type VentNotation, type VentScale } from '@ostrin/core';
 import { IsIn, IsString, Length, Matches } from 'class-validator';
-import { DialFits, InRange, Known, Nested, Optional } from './rules';
-import { OverridesDto } from './scenario';
+import { DialFits, InRange, Known, Nested, NestedList, Optional, ShortTexts } from './rules';
+import { KnownPitDto, OverridesDto } from './scenario';
 
 class VentDialDto {
   @InRange(-1000, 1000) shut!: number;
@@ -22,6 +22,19 @@ export class VentScalesDto {
   @Nested(() => VentScaleDto) @DialFits() exhaust!: VentScaleDto;
 }
 
+class PitVersionDto {
+  @InRange(0, 1e14) at!: number;
+  @ShortTexts(100) cooks!: string[];
+  @Nested(() => OverridesDto) values!: OverridesDto;
+  @Nested(() => OverridesDto) before!: OverridesDto;
+  @Nested(() => KnownPitDto) known!: KnownPitDto;
+  @InRange(-60, 60) probeBiasK!: number;
+  @InRange(0, 60) probeBiasSdK!: number;
+}
+
+/** Versions of a pit that are kept. */
+const MOST_VERSIONS = 20;
+
 /** The body that makes or changes a pit; its id stands in the path. */
 export class PitDto {
   @IsString()
@@ -32,4 +45,5 @@ export class PitDto {
   @Optional() @Nested(() => OverridesDto) overrides: OverridesDto = new OverridesDto();
   @Optional() @IsIn(VENT_NOTATIONS) ventWay?: VentNotation;
   @Optional() @Nested(() => VentScalesDto) ventScales?: VentScalesDto;
+  @Optional() @NestedList(() => PitVersionDto, MOST_VERSIONS) learned?: PitVersionDto[];
 }

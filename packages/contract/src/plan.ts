@@ -1,17 +1,7 @@
 /** The plan document, as a cook keeps it and an import brings it back. */
 import 'reflect-metadata';
 import { ARRANGEMENTS, CHARCOALS, PLACES, type FuelId, type Place } from '@ostrin/core';
-import {
-  ArrayMaxSize,
-  Equals,
-  IsArray,
-  IsInt,
-  IsString,
-  Length,
-  Max,
-  MaxLength,
-  Min,
-} from 'class-validator';
+import { Equals, IsInt, IsString, Length, Max, MaxLength, Min } from 'class-validator';
 import { ACTION_TYPES, ActionDto } from './actions';
 import { ControlPolicyDto } from './policy';
 import { RequestDto } from './request';
@@ -25,21 +15,11 @@ import {
   Optional,
   OrNull,
   Series,
+  ShortTexts,
 } from './rules';
 import { ChunkDto, ScenarioDto } from './scenario';
 
 const MOST_ROWS = 3000;
-const MOST_TEXTS = 200;
-
-/** A list of short texts. */
-function ShortTexts(most: number): PropertyDecorator {
-  return (target, property) => {
-    IsArray({ message: 'must be a list' })(target, property);
-    ArrayMaxSize(MOST_TEXTS)(target, property);
-    IsString({ each: true })(target, property);
-    MaxLength(most, { each: true })(target, property);
-  };
-}
 
 class ReadyDto {
   @IsString() @Length(1, 40) id!: string;

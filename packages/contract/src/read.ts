@@ -13,7 +13,7 @@ import { validate, invalid, type Checked } from './validate';
 import { meatProblems } from './readRequest';
 import { ScenarioDto, toScenario } from './scenario';
 import { PitDto } from './pit';
-import type { PitRecord } from './types';
+import type { PitRecord, PitVersion } from './types';
 
 /** Class instances as plain data, without undefined fields. */
 export const plainOf = <T>(value: unknown): T => JSON.parse(JSON.stringify(value)) as T;
@@ -116,7 +116,7 @@ export const amountGiven = (a: { pieces: number; massKg?: number }): boolean =>
 export function readPit(plain: unknown): Checked<Omit<PitRecord, 'id'>> {
   const checked = validate(PitDto, plain);
   if (!checked.ok) return checked;
-  const { name, preset, overrides, ventWay, ventScales } = checked.value;
+  const { name, preset, overrides, ventWay, ventScales, learned } = checked.value;
   return {
     ok: true,
     value: {
@@ -124,6 +124,7 @@ export function readPit(plain: unknown): Checked<Omit<PitRecord, 'id'>> {
       preset,
       overrides: plainOf(overrides),
       ventWay: ventWay ?? presetOf(preset).ventNotation,
+      ...(learned?.length ? { learned: plainOf<PitVersion[]>(learned) } : {}),
       ...(ventScales ? { ventScales: plainOf<VentScales>(ventScales) } : {}),
     },
   };

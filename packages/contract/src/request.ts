@@ -43,7 +43,15 @@ import {
   Zone,
 } from './rules';
 import { VentScalesDto } from './pit';
-import { CookerDto, DoneDto, PaceWhenDto, RestDto, WeatherDto, WrapDto } from './scenario';
+import {
+  CookerDto,
+  DoneDto,
+  KnownPitDto,
+  PaceWhenDto,
+  RestDto,
+  WeatherDto,
+  WrapDto,
+} from './scenario';
 
 const FUELS = [...Object.keys(CHARCOALS), 'splits'];
 /** What is bought and kept for fires. */
@@ -79,6 +87,8 @@ export class RequestPitDto {
   @Nested(() => RequestFireDto) fire!: RequestFireDto;
   @Optional() @IsBoolean() fan?: boolean;
   @Optional() @Known(GAUGES) gauge?: Gauge;
+  @Optional() @Nested(() => KnownPitDto) known?: KnownPitDto;
+  @Optional() @InRange(-30, 30) probeOffsetK?: number;
   @Nested(() => PaceDto) pace!: PaceDto;
 }
 

@@ -1,10 +1,13 @@
 /** Rules of our own, beside class-validator's. Messages say what to do, not only what is wrong. */
 import { knownZone } from '@ostrin/core';
 import {
+  ArrayMaxSize,
   IsArray,
   IsNumber,
   IsOptional,
+  IsString,
   Max,
+  MaxLength,
   Min,
   registerDecorator,
   ValidateIf,
@@ -243,3 +246,15 @@ export const DialFits = (): PropertyDecorator =>
     },
     `must have a dial exactly where its way is dial, with ${DIAL_STEPS.fewest} to ${DIAL_STEPS.most} steps between shut and open`,
   );
+
+const MOST_TEXTS = 200;
+
+/** A list of texts of at most `most` letters each, 200 at most. */
+export function ShortTexts(most: number): PropertyDecorator {
+  return (target, property) => {
+    IsArray({ message: 'must be a list' })(target, property);
+    ArrayMaxSize(MOST_TEXTS)(target, property);
+    IsString({ each: true })(target, property);
+    MaxLength(most, { each: true })(target, property);
+  };
+}

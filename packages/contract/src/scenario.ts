@@ -170,6 +170,13 @@ export class DoneDto {
   @Optional() @Equals(true) tender?: true;
 }
 
+/** How well a pit is known: one sd of the logarithm of each figure. */
+export class KnownPitDto {
+  @InRange(0, 2) leakCm2!: number;
+  @InRange(0, 2) wallLossFactor!: number;
+  @InRange(0, 2) spreadFactor!: number;
+}
+
 class RestFirstDto {
   @Known(['open', 'counter']) where!: 'open' | 'counter';
   @Optional() @InRange(50, 90) untilCoreC?: number;

@@ -10,6 +10,7 @@ import type {
   Stock,
   VentNotation,
   VentScales,
+  KeptPit,
   WireSpot,
 } from '@ostrin/core';
 
@@ -53,8 +54,18 @@ export interface PitRecord {
   overrides: Partial<CookerParameters>;
   /** Notation in which its vents are told. */
   ventWay: VentNotation;
+  /** What was learned of it from its cooks, the newest last; the last one is in force. */
+  learned?: PitVersion[];
   /** A scale for each vent, where they are told in two ways or by a dial of the owner's. */
   ventScales?: VentScales;
+}
+
+/** A pit as it was learned at some time. */
+export interface PitVersion extends KeptPit {
+  /** When that was accepted, epoch ms. */
+  at: number;
+  /** Its figures before that. */
+  before: Partial<CookerParameters>;
 }
 
 /** One channel of an instrument: where it measures, and how wrong it is. */

@@ -53,7 +53,8 @@ export { drawPieceVariation, type PieceVariation } from './meat/variation';
 export { type WrapId, WRAPS } from './meat/wraps';
 export { pitWith, presetOf, PRESETS } from './pit/catalogue';
 export { type Place, PLACES } from './pit/layout';
-export type { CookerParameters } from './pit/parameters';
+export type { CookerParameters, KnownPit } from './pit/parameters';
+export type { KeptPit } from './learn/learnPit';
 export type { Family, FireChoice, MeatPlacement, Preset, VentName } from './pit/preset';
 export { hasSmallFirebox, splitLengthCm, splitThicknessCm, usualFire } from './pit/usualFire';
 export {

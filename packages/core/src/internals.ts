@@ -173,3 +173,6 @@ export * from './tend/splitAdvice';
 export * from './tend/summary';
 export * from './tend/watch';
 export * from './tend/wire';
+export * from './estimate/likelyFit';
+export * from './learn/learnPit';
+export * from './learn/loggedCook';

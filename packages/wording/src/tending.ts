@@ -1,5 +1,5 @@
 /**
- * Sentences that only the pages of a cook under way and of its instruments need. They stand apart, so that the first page
+ * Sentences that only the pages of a cook under way and of its instruments need, and the page of a pit that is learned. They stand apart, so that the first page
  * does not load them.
  */
 export { effectWords, moveWords, waitWords } from './advice';
@@ -11,3 +11,4 @@ export { faultName, suspectedWords } from './faults';
 export { afterOffWords } from './afterOff';
 export { tendedPlan } from './tendedPlan';
 export { offPlanWords } from './offPlan';
+export { cookFitWords, learnedFrom, learnedLines } from './learned';

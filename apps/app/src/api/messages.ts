@@ -10,6 +10,7 @@ import type {
   FuelUse,
   Log,
   ForecastInput,
+  ReadingRow,
   LikelyPitJob,
   LikelyPitRun,
   VariantSources,
@@ -19,6 +20,8 @@ import type {
   Request,
   VentCard,
 } from '@ostrin/core';
+import type { KeptPit, LearnedPit, PitBefore } from '@ostrin/core/learning';
+
 import { type PlanVariant } from '@ostrin/wording';
 
 export type ToWorker =
@@ -45,6 +48,27 @@ export type ToTendWorker =
   | { id: number; kind: 'advise'; question: AdviseQuestion }
   | { id: number; kind: 'fuel-use'; plan: Pick<Plan, 'scenarios'>; log: Log; nowMs: number };
 
+/** A finished cook as the worker that learns gets it. */
+export interface CookToLearn {
+  id: string;
+  plan: Pick<Plan, 'scenarios'>;
+  log: Log;
+  readings: ReadingRow[];
+}
+
+/** A pit to be learned from cooks. */
+export interface ToLearnWorker {
+  id: number;
+  before: PitBefore;
+  cooks: CookToLearn[];
+}
+
+/** What was learned, and what of it is kept. */
+export interface LearnAnswer {
+  learned: LearnedPit;
+  kept: KeptPit;
+}
+
 export interface FromWorker {
   id: number;
   kind: 'progress' | 'rough' | 'row' | 'jobs' | 'done' | 'failed';
@@ -61,6 +85,7 @@ export interface FromWorker {
     | Advice
     | ChangeOption[]
     | FoodOutcome
+    | LearnAnswer
     | null;
   message?: string;
 }

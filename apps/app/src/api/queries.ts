@@ -47,12 +47,13 @@ interface PitChange {
 
 const pitKind: (id: string) => RecordKind<PitRecord> = (id) => ({
   path: ROUTES.pit(id),
-  body: ({ name, preset, overrides, ventWay, ventScales }) => ({
+  body: ({ name, preset, overrides, ventWay, ventScales, learned }) => ({
     name,
     preset,
     overrides,
     ventWay,
     ventScales,
+    learned,
   }),
   fields: pitFields,
   withFields: pitWithFields,

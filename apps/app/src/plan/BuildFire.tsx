@@ -2,12 +2,19 @@
 import { METRIC, pitWith, presetOf, type Plan, type VentName } from '@ostrin/core';
 import { massWords, openingWords, spanOfTime, ventNames, ventedPit } from '@ostrin/wording';
 import { View } from 'react-native';
-import { FireSide } from '../drawings/FireSide';
 import { Vent } from '../drawings/Vent';
+import { lazyComponent } from '../ui/lazyComponent';
 import { Heading } from '../ui/Title';
 import { clockOf } from '../ui/words';
-import { GrateEditor } from './GrateEditor';
 import { Paragraph, SmallText } from '../ui/Text';
+
+// The drawings come after the figures that they show.
+const FireSide = lazyComponent(async () => ({
+  default: (await import('../drawings/FireSide')).FireSide,
+}));
+const GrateEditor = lazyComponent(async () => ({
+  default: (await import('./GrateEditor')).GrateEditor,
+}));
 
 /** Width of the drawings, px. */
 const DRAWN_PX = 340;

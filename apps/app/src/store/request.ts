@@ -70,6 +70,12 @@ function waterOf(pit: PitRecord, { water }: DraftFire): { waterKg?: number } {
   return { waterKg: water === 'empty' ? 0 : pitWith(presetOf(pit.preset), pit.overrides).waterKg };
 }
 
+/** What was learned of a pit last: how well it is known, and what its thermometer is off by. */
+function knownOf({ learned }: PitRecord): Pick<RequestPit, 'known' | 'probeOffsetK'> {
+  const last = learned?.at(-1);
+  return last ? { known: last.known, probeOffsetK: last.probeBiasK } : {};
+}
+
 /** A pit as a request names it. */
 export function requestPit(pit: PitRecord, wish: DraftFire): RequestPit {
   const { fuel, arrangement } = fireOf(pit.preset, wish.fireId);
@@ -86,6 +92,7 @@ export function requestPit(pit: PitRecord, wish: DraftFire): RequestPit {
       ...(fuel === 'splits' && wish.everyMin ? { everyMin: wish.everyMin } : {}),
       ...(wish.leftKg ? { leftKg: wish.leftKg } : {}),
     },
+    ...knownOf(pit),
     ...(wish.fan ? { fan: true } : {}),
     ...(wish.gauge ? { gauge: wish.gauge } : {}),
     pace: {

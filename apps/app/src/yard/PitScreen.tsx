@@ -14,6 +14,7 @@ import { Notice } from '../ui/Notice';
 import { Heading, Title } from '../ui/Title';
 import { FigureSheet } from './FigureSheet';
 import { figuresOf, figureWords, type Figure } from './figures';
+import { LearnPit } from './LearnPit';
 import { ScalesOfVents } from './ScalesOfVents';
 import { useVentCard } from './useVentCard';
 import { CardLegend, CardTable, VentCardChart } from './VentCard';
@@ -50,6 +51,8 @@ function PitPage({ pit }: { pit: Versioned<PitRecord> }) {
   const column = wide ? 440 : width - 40;
   const setTold = (told: VentsTold): void =>
     save.mutate({ base: pit, pit: { ...pit, ventScales: undefined, ...told } });
+  const setLearned = (change: Pick<PitRecord, 'overrides' | 'learned'>): void =>
+    save.mutate({ base: pit, pit: { ...pit, ...change } });
   const figures = (
     <View className="print:!hidden gap-4">
       <PitDrawing pit={pit} width={column} height={wide ? 280 : 240} />
@@ -79,13 +82,13 @@ function PitPage({ pit }: { pit: Versioned<PitRecord> }) {
             {figures}
           </View>
           <View className="flex-1">
-            <CardPart pit={pit} onTold={setTold} />
+            <CardPart pit={pit} onTold={setTold} onLearned={setLearned} />
           </View>
         </View>
       ) : (
         <View className="gap-6">
           {figures}
-          <CardPart pit={pit} onTold={setTold} />
+          <CardPart pit={pit} onTold={setTold} onLearned={setLearned} />
         </View>
       )}
     </ScrollView>
@@ -157,7 +160,13 @@ function Figures({
 }
 
 /** The vent card with the way its settings are told, and its printing. */
-function CardPart({ pit, onTold }: { pit: PitRecord; onTold: (told: VentsTold) => void }) {
+interface CardProps {
+  pit: PitRecord;
+  onTold: (told: VentsTold) => void;
+  onLearned: (change: Pick<PitRecord, 'overrides' | 'learned'>) => void;
+}
+
+function CardPart({ pit, onTold, onLearned }: CardProps) {
   const { card, progress, failure } = useVentCard(pit);
   const preset = presetOf(pit.preset);
   const [width, setWidth] = useState(0);
@@ -184,6 +193,7 @@ function CardPart({ pit, onTold }: { pit: PitRecord; onTold: (told: VentsTold) =
           <View className="print:!hidden">
             <Button label="Print this card" onPress={() => window.print()} />
           </View>
+          <LearnPit pit={pit} card={card} onChange={onLearned} />
         </>
       ) : (
         <Text aria-live="polite" className="font-sans text-soot text-[16px]">

@@ -220,6 +220,19 @@ const STEPS: Step[] = [
       });
     },
   },
+  {
+    name: '2026-11-29-learned-pits',
+    async up(knex) {
+      await knex.schema.alterTable('pits', (t) => {
+        t.text('learned');
+      });
+    },
+    async down(knex) {
+      await knex.schema.alterTable('pits', (t) => {
+        t.dropColumn('learned');
+      });
+    },
+  },
 ];
 
 /** Names of all steps, the oldest first. */

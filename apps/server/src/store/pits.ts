@@ -10,6 +10,7 @@ interface Row {
   overrides: string;
   vent_way: PitRecord['ventWay'];
   vent_scales: string | null;
+  learned: string | null;
   version: number;
 }
 
@@ -20,6 +21,7 @@ const fromRow = (r: Row): Versioned<PitRecord> => ({
   overrides: JSON.parse(r.overrides) as PitRecord['overrides'],
   ventWay: r.vent_way,
   ...(r.vent_scales ? { ventScales: JSON.parse(r.vent_scales) as PitRecord['ventScales'] } : {}),
+  ...(r.learned ? { learned: JSON.parse(r.learned) as PitRecord['learned'] } : {}),
   version: r.version,
 });
 
@@ -37,12 +39,13 @@ export function pitStore(db: Knex) {
     /** Makes or changes a pit; returns it with its new version. Throws `Stale`. */
     put: (pit: PitRecord, expected: Expected = null): Promise<Versioned<PitRecord>> =>
       db.transaction(async (trx) => {
-        const { ventWay, ventScales, overrides, ...rest } = pit;
+        const { ventWay, ventScales, learned, overrides, ...rest } = pit;
         const row = {
           ...rest,
           overrides: JSON.stringify(overrides),
           vent_way: ventWay,
           vent_scales: ventScales ? JSON.stringify(ventScales) : null,
+          learned: learned?.length ? JSON.stringify(learned) : null,
         };
         const known = await get(pit.id, trx);
         return { ...pit, version: await putVersioned(trx, 'pits', known, expected, row) };

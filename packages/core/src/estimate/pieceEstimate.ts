@@ -2,14 +2,13 @@
  * What a piece of meat is like, from what its probe has read so far: all uncertain factors together, the
  * most probable ones given their spreads and the readings, and how sure that is.
  */
-import { levenbergMarquardt } from 'ml-levenberg-marquardt';
-import { CholeskyDecomposition, inverse, Matrix } from 'ml-matrix';
 import { advance, createCook } from '../cook/cook';
 import type { Scenario } from '../scenario/scenario';
 import { coreProbeC } from '../meat/piece';
 import { NO_VARIATION, variationAt, type PieceVariation } from '../meat/variation';
 import type { Random } from '../quantity/random';
 import { normalShareBelow } from '../quantity/statistics';
+import { doubtOf, drawnFrom, fitLikely } from './likelyFit';
 import type { MeasuredPit, ProbeReading } from './measuredAir';
 
 /** What a probe's readings tell of; tenderness shows only by feel. */
@@ -39,8 +38,8 @@ const NOISE = { sdK: 0.8, correlation: 0.8 };
 const HUBER_SD = 2;
 /** Sd of what the model leaves out, as a share of the time still to go: of a piece not fitted yet, and fitted. */
 const MODEL_MISFIT = { before: 0.1, fitted: 0.13 };
-/** Step of the differences that the fit and its doubt are made from, sd. */
-const Z_STEP = 0.05;
+/** The fit is run in so many steps. */
+const MAX_ITERATIONS = 7;
 /** Fewer readings than this say nothing. */
 const MIN_READINGS = 3;
 
@@ -79,7 +78,7 @@ export function thicknessOf({ z, covarianceFactor, variation }: PieceEstimate): 
   sure: number;
 } {
   const radius = FACTORS.indexOf('radius');
-  const sd = Math.hypot(...covarianceFactor[radius]!);
+  const sd = doubtOf({ covarianceFactor }, radius);
   return { times: variation.radius, sure: normalShareBelow(Math.abs(z[radius]!) / sd) };
 }
 
@@ -103,7 +102,7 @@ function tenMinuteMeans(
   return [...slots.values()].map((s) => ({ atMin: s.min / s.n, c: s.sum / s.n }));
 }
 
-/** Residuals as the fit sees them: made independent, long ones cut, then the priors. */
+/** Residuals as the fit sees them: made independent, long ones cut. */
 function residuals(
   input: EstimateInput,
   points: readonly { atMin: number; c: number }[],
@@ -126,7 +125,7 @@ function residuals(
     );
     before = { atMin: p.atMin, r };
   }
-  return [...out, ...z];
+  return out;
 }
 
 /**
@@ -136,44 +135,19 @@ function residuals(
 export function estimatePiece(input: EstimateInput): PieceEstimate | null {
   const points = tenMinuteMeans(input.readings, input.nowMin);
   if (points.length < MIN_READINGS || input.scenario.meats.length === 0) return null;
-  const of = (z: readonly number[]): number[] => residuals(input, points, z);
-  const count = points.length + UNKNOWNS;
-  const fit = levenbergMarquardt(
-    { x: Array.from({ length: count }, (_, i) => i), y: Array<number>(count).fill(0) },
-    (z: number[]) => {
-      const r = of(z);
-      return (i: number) => r[i]!;
-    },
-    {
-      initialValues: Array<number>(UNKNOWNS).fill(0),
-      minValues: Array<number>(UNKNOWNS).fill(-3.5),
-      maxValues: Array<number>(UNKNOWNS).fill(3.5),
-      gradientDifference: Z_STEP,
-      damping: 0.3,
-      maxIterations: 7,
-      errorTolerance: 1e-6,
-    },
-  );
-  const z = fit.parameterValues;
-  const best = of(z);
-  const columns = z.map((v, k) => {
-    const moved = of(z.map((u, i) => (i === k ? v + Z_STEP : u)));
-    return moved.map((r, i) => (r - best[i]!) / Z_STEP);
-  });
-  const jacobian = new Matrix(columns).transpose();
-  // With H = L L', normals times the inverse of L' have the covariance that is H's inverse.
-  const certainty = new CholeskyDecomposition(jacobian.transpose().mmul(jacobian));
-  const covarianceFactor = inverse(certainty.lowerTriangularMatrix).transpose();
+  const {
+    z,
+    covarianceFactor,
+    residuals: left,
+  } = fitLikely(UNKNOWNS, (at) => residuals(input, points, at), { maxIterations: MAX_ITERATIONS });
   return {
     z,
-    covarianceFactor: covarianceFactor.to2DArray(),
+    covarianceFactor,
     variation: variationOf(z),
     pitBiasK: PIT_BIAS_SD_K * z[PIT_BIAS]!,
     probeOffsetMm: 1000 * probeOffsetM(z),
     readings: points.length,
-    rmsResidualK:
-      NOISE.sdK *
-      Math.sqrt(best.slice(0, points.length).reduce((s, r) => s + r * r, 0) / points.length),
+    rmsResidualK: NOISE.sdK * Math.sqrt(left.reduce((s, r) => s + r * r, 0) / points.length),
   };
 }
 
@@ -197,11 +171,7 @@ export const mostLikelyPiece = (estimate: PieceEstimate | null): LikelyPiece => 
 /** Draws from an estimate, or from the spreads alone where there is none. */
 export function drawLikelyPiece(estimate: PieceEstimate | null, random: Random): LikelyPiece {
   const n = Array.from({ length: UNKNOWNS }, () => random.normal());
-  const z = estimate
-    ? estimate.z.map(
-        (v, i) => v + estimate.covarianceFactor[i]!.reduce((s, l, k) => s + l * n[k]!, 0),
-      )
-    : n;
+  const z = estimate ? drawnFrom(estimate, n) : n;
   const tender = variationAt({ tender: random.normal() }).tender;
   return {
     variation: { ...variationOf(z), tender },

@@ -45,3 +45,10 @@ export interface CookerParameters {
   /** Opening of the thermostat fan, cm2. */
   fanCm2: number;
 }
+
+/** How far a pit still differs from what is known of it, one sd of the logarithm; a plan draws its likely pits so. */
+export interface KnownPit {
+  leakCm2: number;
+  wallLossFactor: number;
+  spreadFactor: number;
+}

@@ -4,7 +4,7 @@ import { withProbeError, type Operator } from '../control/operator';
 import type { Result } from '../scenario/result';
 import type { Scenario } from '../scenario/scenario';
 import { drawPieceVariation } from '../meat/variation';
-import type { CookerParameters } from '../pit/parameters';
+import type { CookerParameters, KnownPit } from '../pit/parameters';
 import { seeded, type Random } from '../quantity/random';
 import { ascending, quantile } from '../quantity/statistics';
 
@@ -36,6 +36,17 @@ export const PIT_SD: PitVariationSd = {
   probeBiasK: 1.2,
   probeNoiseK: 0.7,
 };
+
+/** How a pit still differs from what is known of it; never more than pits differ that nobody knows. */
+export const sdOfKnown = (known: KnownPit | undefined): PitVariationSd =>
+  known
+    ? {
+        ...PIT_SD,
+        leakCm2: Math.min(PIT_SD.leakCm2, known.leakCm2),
+        wallLossFactor: Math.min(PIT_SD.wallLossFactor, known.wallLossFactor),
+        spreadFactor: Math.min(PIT_SD.spreadFactor, known.spreadFactor),
+      }
+    : PIT_SD;
 
 /** What is left of that once the vents have been trimmed, for pits that nobody tends in the computing. */
 const TRIMMED_PIT_SD: PitVariationSd = {

@@ -13,7 +13,14 @@ import {
 } from '@ostrin/core';
 import { charcoalWords, layWords, lightWords, splitWords } from '../fires';
 import { PLACEMENT_WORDS } from '../places';
-import { capital, countWords, massWords, spanOfTime, temperatureWords } from '../quantities';
+import {
+  capital,
+  countWords,
+  massWords,
+  spanOfTime,
+  spanWords,
+  temperatureWords,
+} from '../quantities';
 import { settingWords, ventedPit, ventNames } from '../vents';
 import {
   afterOffList,
@@ -59,7 +66,7 @@ export function jobWords(facts: JobFacts, pit: RequestPit, units: Units): JobWor
     case 'hold':
       return {
         inWords: setting(facts.intake, facts.exhaust),
-        detail: `When the pit passes ${at(facts.closeAtC)} on its way up. It should settle near ${at(facts.targetC)}.${gaugeWords(facts, units)}`,
+        detail: `When the pit passes ${at(facts.closeAtC)} on its way up. It should settle near ${at(facts.targetC)}.${gaugeWords(facts, units)}${offsetWords(facts, units)}`,
       };
     case 'trim':
       return {
@@ -86,6 +93,18 @@ export function jobWords(facts: JobFacts, pit: RequestPit, units: Units): JobWor
       return meatJobWords(facts, pit, units);
   }
 }
+
+/** A thermometer that its cooks have shown to be off by less is not worth a word, K. */
+const OFF_FROM_K = 2;
+
+/** What a thermometer that is off reads once the pit stands at its target. */
+const offsetWords = (
+  { gauge, probeOffsetK, targetC }: Extract<JobFacts, { kind: 'hold' }>,
+  units: Units,
+): string =>
+  gauge || Math.abs(probeOffsetK) < OFF_FROM_K
+    ? ''
+    : ` Its thermometer reads about ${spanWords(Math.abs(probeOffsetK), units)} too ${probeOffsetK > 0 ? 'much' : 'little'}, by its cooks: ${temperatureWords(targetC + probeOffsetK, units)} on it.`;
 
 /** How a pit without a probe at its grate is read. */
 function gaugeWords(

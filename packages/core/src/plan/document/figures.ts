@@ -54,6 +54,8 @@ export type JobFacts =
       closeAtC: number;
       targetC: number;
       gauge: { by: Gauge; lidOverK: number } | null;
+      /** What its thermometer at the grate reads too much, K; 0 where that is not known. */
+      probeOffsetK: number;
     }
   /** The setting expected by then, and what to try first where the pit stands high or low all the same. */
   | {

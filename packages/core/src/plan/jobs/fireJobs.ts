@@ -140,6 +140,7 @@ function holdJob(plan: PitPlan, vents: VentMove): JobDraft {
       closeAtC,
       targetC,
       gauge: by ? { by, lidOverK: lidOverK(plan) } : null,
+      probeOffsetK: setup.pit.probeOffsetK ?? 0,
     },
     logs: [asLogAction(vents)],
   };

@@ -5,7 +5,7 @@ import type { RestSpec } from '../../meat/rest';
 import type { FuelId, WoodId } from '../../fuel/catalogue';
 import type { SpraySchool } from '../../meat/usualTreatment';
 import type { WrapId } from '../../meat/wraps';
-import type { CookerParameters } from '../../pit/parameters';
+import type { CookerParameters, KnownPit } from '../../pit/parameters';
 import type { Place } from '../../pit/layout';
 import type { PaceWhen } from '../../scenario/scenario';
 import type { VentsTold } from '../../pit/ventNotation';
@@ -33,6 +33,10 @@ export interface RequestPit extends VentsTold {
     /** How often splits are fed, min; as holds the pit best when left out. */
     everyMin?: number;
   };
+  /** How well its figures are known from its cooks; as pits differ where left out. */
+  known?: KnownPit;
+  /** What its thermometer at the grate reads too much, K. */
+  probeOffsetK?: number;
   /** A thermostat fan is fitted to its intake; one that is built in need not be told. */
   fan?: boolean;
   /** What it is read by where there is no probe at the grate: a dial in the lid, or an oven thermometer on the grate. */

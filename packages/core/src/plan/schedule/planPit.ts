@@ -4,7 +4,7 @@ import type { MeatResult } from '../../scenario/result';
 import { fireLoadKg } from '../../fire/catalogue';
 import { drawPieceVariation, NO_VARIATION } from '../../meat/variation';
 import { seeded, seedFrom } from '../../quantity/random';
-import { drawLikelyPit } from '../../sampling/likelyPits';
+import { drawLikelyPit, sdOfKnown } from '../../sampling/likelyPits';
 import { meanWeather } from '../request/planWeather';
 import type { PitSetup } from '../fire/designFire';
 import { sizeFire } from './fuelLoad';
@@ -183,11 +183,12 @@ function likelyPitJobs(
   const scenario = plannedScenario(setup, weather, schedule, MAX_COOK_MIN);
   const seed = seedFrom(schedule.meats.map((m) => m.cut + m.massKg).join() + setup.pit.pace.pitC);
   const random = seeded(seed);
+  const sd = sdOfKnown(setup.pit.known);
   const pits = Math.min(PITS, members);
   // How many more pieces there are by the end of the first so many pits.
   const moreUntil = (p: number): number => Math.floor((p * (members - pits)) / pits);
   return Array.from({ length: pits }, (_, p) => {
-    const drawn = p === 0 ? null : drawLikelyPit(scenario, setup.parameters, random);
+    const drawn = p === 0 ? null : drawLikelyPit(scenario, setup.parameters, random, sd);
     return {
       scenario: drawn?.scenario ?? scenario,
       targetC: setup.pit.pace.pitC,

@@ -1,0 +1,68 @@
+/** Learning a pit from its finished cooks: which there are, how far it is, what came of it. */
+import { foldLog, withHandReadings } from '@ostrin/core';
+import { ROUTES, type CookSummary, type PitRecord } from '@ostrin/contract/types';
+import { useEffect, useRef, useState } from 'react';
+import { requestJson } from '../api/http';
+import { askLearned } from '../api/learn';
+import type { CookToLearn, LearnAnswer } from '../api/messages';
+import { queryClient, useCooks, type CookView } from '../api/queries';
+
+/** As many of its newest cooks as are learned from at once. */
+const MOST_COOKS = 8;
+
+/** The newest finished cooks of a pit. */
+export function useFinishedCooks(pit: PitRecord): readonly CookSummary[] {
+  const cooks = useCooks();
+  return (cooks.data ?? [])
+    .filter((c) => c.finishedAt !== null && c.pitName === pit.name)
+    .sort((a, b) => b.startMs - a.startMs)
+    .slice(0, MOST_COOKS);
+}
+
+/** The figures that a pit had before anything was learned of it: learning begins there each time. */
+export const figuresBefore = ({ overrides, learned }: PitRecord): PitRecord['overrides'] =>
+  learned?.[0]?.before ?? overrides;
+
+export type LearnState =
+  | { kind: 'idle' }
+  | { kind: 'working'; share: number }
+  | { kind: 'learned'; answer: LearnAnswer }
+  | { kind: 'failed'; message: string };
+
+async function cookToLearn(id: string): Promise<CookToLearn & { preset: string | undefined }> {
+  const cook = await queryClient.fetchQuery({
+    queryKey: ['cook', id],
+    queryFn: () => requestJson<CookView>(ROUTES.cook(id)),
+  });
+  const log = foldLog(cook.entries);
+  const [scenario] = cook.plan.scenarios;
+  return {
+    id,
+    plan: { scenarios: cook.plan.scenarios },
+    log,
+    readings: withHandReadings(cook.readings, log, cook.plan.request.meats[0]!.id),
+    preset: scenario?.cooker.preset,
+  };
+}
+
+/** What is learned of a pit; `learn` begins with the cooks of those ids, `forget` puts the answer away. */
+export function useLearned(pit: PitRecord) {
+  const [state, setState] = useState<LearnState>({ kind: 'idle' });
+  const stop = useRef<() => void>(() => undefined);
+  useEffect(() => () => stop.current(), []);
+  const learn = async (ids: readonly string[]): Promise<void> => {
+    setState({ kind: 'working', share: 0 });
+    try {
+      const all = await Promise.all(ids.map(cookToLearn));
+      const cooks = all.filter((c) => c.preset === pit.preset);
+      stop.current = askLearned({ preset: pit.preset, overrides: figuresBefore(pit) }, cooks, {
+        onProgress: (share) => setState({ kind: 'working', share }),
+        onLearned: (answer) => setState({ kind: 'learned', answer }),
+        onFail: (message) => setState({ kind: 'failed', message }),
+      });
+    } catch (error) {
+      setState({ kind: 'failed', message: (error as Error).message });
+    }
+  };
+  return { state, learn, forget: () => setState({ kind: 'idle' }) };
+}

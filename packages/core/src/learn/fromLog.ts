@@ -1,0 +1,29 @@
+/** A cook of the log as a pit is learned from. */
+import type { Plan } from '../plan/document/plan';
+import { MINUTE_MS } from '../quantity/time';
+import { thinned, type ReadingRow } from '../tend/handReadings';
+import { actionsOf, litAtMs, type Log } from '../tend/log';
+import type { LoggedCook } from './loggedCook';
+
+/**
+ * The cook of a plan and its log with what was read, times by its own lighting. The figures that the pit had in the plan
+ * are left out: they are what is to be learned. Null before the fire was lit, and without one.
+ */
+export function loggedCookOf(
+  id: string,
+  plan: Pick<Plan, 'scenarios'>,
+  log: Log,
+  readings: readonly ReadingRow[],
+): LoggedCook | null {
+  const litMs = litAtMs(log);
+  const scenario = plan.scenarios[0];
+  if (litMs === null || !scenario?.fire) return null;
+  return {
+    id,
+    scenario: { ...scenario, cooker: { ...scenario.cooker, overrides: {} }, actions: [] },
+    done: actionsOf(log, litMs),
+    readings: thinned(readings)
+      .filter((r) => r.at >= litMs)
+      .map(({ at, pitC, domeC }) => ({ atMin: (at - litMs) / MINUTE_MS, pitC, domeC })),
+  };
+}

@@ -1,0 +1,233 @@
+/**
+ * What a pit is like, from its finished cooks: leaks, heat lost, pace of fire, openings, its shelter from the wind and
+ * what its thermometer is off by, all together; the most probable ones given their spreads, and how sure that is.
+ */
+import { doubtOf, fitLikely, type LikelyFit } from '../estimate/likelyFit';
+import { pitWith, presetOf } from '../pit/catalogue';
+import type { CookerParameters, KnownPit } from '../pit/parameters';
+import {
+  replayedPitC,
+  usedReadings,
+  type LoggedCook,
+  type TriedPit,
+  type UsedReading,
+} from './loggedCook';
+
+/** What is learned: each with the sd of its logarithm from pit to pit (common practice; the widest differ by a factor of three). */
+export const LEARNED = {
+  leakCm2: 0.45,
+  wallLossFactor: 0.14,
+  spreadFactor: 0.15,
+  openings: 0.1,
+  wind: 0.4,
+} as const;
+export type LearnedKey = keyof typeof LEARNED;
+const KEYS = Object.keys(LEARNED) as LearnedKey[];
+const BIAS = KEYS.length;
+const UNKNOWNS = KEYS.length + 1;
+
+/** What a thermometer that nobody checked is off by, one sd, K (dials are off by 5 to 12). */
+export const UNCHECKED_SD_K = 6;
+
+/** What the model leaves out of a pit's temperature, K: how far it stays off, and how that hangs together, min. */
+const MISFIT = { sdK: 8, forgetsMin: 60 };
+/** Beyond so many sd a residual counts less and less: a move that nobody logged must not bend the pit. */
+const FAR_SD = 2;
+/** A cook with fewer readings than this says nothing. */
+const LEAST_READINGS = 4;
+/** A figure counts as learned once its doubt is under this share of its usual spread. */
+const TOLD_BELOW = 0.8;
+/** A cook this far from the pit that the others tell of is left out, K (root mean square). */
+const ODD_K = 30;
+
+const MAX_ITERATIONS = 5;
+/** The pit is a stiff thing to differentiate: a longer step, sd. */
+const STEP = 0.15;
+
+/** One figure as it was learned. */
+export interface LearnedFigure {
+  /** Times the usual. */
+  times: number;
+  /** Doubt: one sd of its logarithm. */
+  sdLn: number;
+  /** Whether the cooks tell it; one that they do not stays as usual. */
+  told: boolean;
+}
+
+/** How well one cook goes with the pit. */
+export interface CookFit {
+  id: string;
+  /** How far its readings are from the pit as usual and as learned, K (root mean square); null where it says nothing. */
+  beforeK: number | null;
+  afterK: number | null;
+  /** Left out: too few readings, or a cook that does not go with the others. */
+  leftOut: 'few-readings' | 'odd' | null;
+}
+
+/** A pit as its cooks tell it. */
+export interface LearnedPit {
+  figures: Record<LearnedKey, LearnedFigure>;
+  /** What its thermometer reads too much, K, and one sd of that. */
+  probeBiasK: number;
+  probeBiasSdK: number;
+  cooks: CookFit[];
+  /** The fit itself, for those who draw from it. */
+  fit: Pick<LikelyFit, 'z' | 'covarianceFactor'>;
+  /** One sd of what its thermometer was taken to be off by, K. */
+  probeSdK: number;
+}
+
+/** What the thermometer of a learned pit reads too much at a point of its fit, K. */
+export const biasAt = ({ probeSdK }: Pick<LearnedPit, 'probeSdK'>, z: readonly number[]): number =>
+  probeSdK * z[BIAS]!;
+
+/** What is known of a pit before its cooks are looked at. */
+export interface PitBefore {
+  /** Its preset. */
+  preset: string;
+  /** Figures that its owner measured or set; what is learned starts from them. */
+  overrides: Partial<CookerParameters>;
+}
+
+/** The figures of a pit at some point of the fit. */
+export function triedPit({ preset, overrides }: PitBefore, z: readonly number[]): TriedPit {
+  const usual = pitWith(presetOf(preset), overrides);
+  const times = (key: LearnedKey): number => Math.exp(LEARNED[key] * z[KEYS.indexOf(key)]!);
+  return {
+    overrides: {
+      leakCm2: usual.leakCm2 * times('leakCm2'),
+      wallLossFactor: usual.wallLossFactor * times('wallLossFactor'),
+      spreadFactor: usual.spreadFactor * times('spreadFactor'),
+      intakeCm2: usual.intakeCm2 * times('openings'),
+      exhaustCm2: usual.exhaustCm2 * times('openings'),
+    },
+    windFactor: times('wind'),
+  };
+}
+
+interface Used {
+  cook: LoggedCook;
+  readings: UsedReading[];
+}
+
+/** How far the readings of a cook are from the tried pit, K. */
+function offsK({ cook, readings }: Used, tried: TriedPit, biasK: number): number[] {
+  const told = replayedPitC(
+    cook,
+    tried,
+    readings.map((r) => r.atMin),
+  );
+  return readings.map((r, i) => r.pitC - biasK - told[i]!);
+}
+
+/** Residuals made independent of one another and of one sd each; far ones count less and less. */
+function whitened(offs: readonly number[], readings: readonly UsedReading[]): number[] {
+  return offs.map((off, i) => {
+    const before = i > 0 ? offs[i - 1]! : 0;
+    const apart = i > 0 ? readings[i]!.atMin - readings[i - 1]!.atMin : Infinity;
+    const rho = Math.exp(-apart / MISFIT.forgetsMin);
+    const white = (off - rho * before) / (MISFIT.sdK * Math.sqrt(1 - rho * rho));
+    return Math.sign(white) * FAR_SD * Math.sqrt(Math.log1p((white / FAR_SD) ** 2));
+  });
+}
+
+const rms = (values: readonly number[]): number =>
+  Math.sqrt(values.reduce((s, v) => s + v * v, 0) / Math.max(values.length, 1));
+
+/** How sure a pit's thermometer is, and who is told how far the work is. */
+export interface LearnOptions {
+  /** What its thermometer may be off by, one sd, K; one that nobody checked when left out. */
+  probeSdK?: number;
+  /** Told the share done, 0 to 1, again and again. */
+  onProgress?: (share: number) => void;
+}
+
+/** Replays that a fit takes, about: for the progress that is told. */
+const ABOUT_REPLAYS = MAX_ITERATIONS * (UNKNOWNS + 2) + UNKNOWNS + 2;
+
+/**
+ * Learns a pit from its cooks. What they do not tell stays as usual, and says so. Replays each cook some fifty times; in a
+ * worker where somebody waits.
+ */
+export function learnPit(
+  before: PitBefore,
+  cooks: readonly LoggedCook[],
+  { probeSdK = UNCHECKED_SD_K, onProgress }: LearnOptions = {},
+): LearnedPit {
+  const all = cooks.map((cook): Used => ({ cook, readings: usedReadings(cook) }));
+  const enough = all.filter((u) => u.readings.length >= LEAST_READINGS);
+  const usual = triedPit(before, Array<number>(UNKNOWNS).fill(0));
+  let replays = 0;
+  const at = (used: Used, z: readonly number[]): number[] => {
+    onProgress?.(Math.min(0.99, ++replays / (ABOUT_REPLAYS * enough.length)));
+    return offsK(used, triedPit(before, z), probeSdK * z[BIAS]!);
+  };
+  const fitTo = (list: readonly Used[]): LikelyFit =>
+    fitLikely(UNKNOWNS, (z) => list.flatMap((used) => whitened(at(used, z), used.readings)), {
+      maxIterations: MAX_ITERATIONS,
+      step: STEP,
+    });
+  let kept = enough;
+  let fit = fitTo(kept);
+  const afterK = (used: Used): number => rms(at(used, fit.z));
+  const odd = enough.length > 2 ? enough.filter((u) => afterK(u) > ODD_K) : [];
+  if (odd.length > 0 && odd.length < enough.length) {
+    kept = enough.filter((u) => !odd.includes(u));
+    fit = fitTo(kept);
+  }
+  return {
+    figures: Object.fromEntries(
+      KEYS.map((key, i) => [key, figureOf(key, fit.z[i]!, doubtOf(fit, i))]),
+    ) as Record<LearnedKey, LearnedFigure>,
+    probeBiasK: probeSdK * fit.z[BIAS]!,
+    probeBiasSdK: probeSdK * doubtOf(fit, BIAS),
+    cooks: all.map((used): CookFit => {
+      const few = !enough.includes(used);
+      return {
+        id: used.cook.id,
+        beforeK: few ? null : rms(offsK(used, usual, 0)),
+        afterK: few ? null : afterK(used),
+        leftOut: few ? 'few-readings' : kept.includes(used) ? null : 'odd',
+      };
+    }),
+    probeSdK,
+    fit: { z: fit.z, covarianceFactor: fit.covarianceFactor },
+  };
+}
+
+function figureOf(key: LearnedKey, z: number, doubt: number): LearnedFigure {
+  return {
+    times: Math.exp(LEARNED[key] * z),
+    sdLn: LEARNED[key] * doubt,
+    told: doubt < TOLD_BELOW,
+  };
+}
+
+/** What is kept of a pit that was learned: figures to lay over its own, how sure they are, and from which cooks. */
+export interface KeptPit {
+  /** The cooks that it was learned from, by their ids. */
+  cooks: string[];
+  /** Figures as they were learned. */
+  values: Partial<CookerParameters>;
+  /** Doubt about them: one sd of the logarithm. */
+  known: KnownPit;
+  /** What its thermometer at the grate reads too much, K, and one sd of that. */
+  probeBiasK: number;
+  probeBiasSdK: number;
+}
+
+/** What is kept of it. Figures that the cooks do not tell stay near the usual by themselves, and as doubtful as before. */
+export function keptPit(before: PitBefore, learned: LearnedPit): KeptPit {
+  const { leakCm2, wallLossFactor, spreadFactor } = learned.figures;
+  return {
+    cooks: learned.cooks.filter((c) => c.leftOut === null).map((c) => c.id),
+    values: triedPit(before, learned.fit.z).overrides,
+    known: {
+      leakCm2: leakCm2.sdLn,
+      wallLossFactor: wallLossFactor.sdLn,
+      spreadFactor: spreadFactor.sdLn,
+    },
+    probeBiasK: learned.probeBiasK,
+    probeBiasSdK: learned.probeBiasSdK,
+  };
+}

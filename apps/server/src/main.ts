@@ -12,6 +12,7 @@ import { houseOf, houseWords, passcodeOf, tlsOf } from './start/openHouse';
 import { readSettings, type Settings } from './start/settings';
 import { startProblem } from './start/startProblem';
 import { keepCopies, restoreRecord } from './store/backup';
+import { cookStore } from './store/cooks';
 import { closeDatabase, openDatabase } from './store/db';
 import { Pools } from './workers/pools';
 
@@ -26,6 +27,7 @@ async function start(settings: Settings): Promise<void> {
   if (settings.restore !== null) restoreRecord(settings.restore, file);
   const tls = await tlsOf(settings);
   const db = await openDatabase(file);
+  await cookStore(db).forgetDeleted(Date.now());
   if (settings.demo) {
     const added = await loadDemo(db, Date.now());
     if (added > 0) process.stdout.write(`Loaded the demo world: ${added} past cooks.\n`);

@@ -10,6 +10,7 @@ import {
   IsString,
   IsUUID,
   Length,
+  Matches,
   Max,
   MaxLength,
   Min,
@@ -152,6 +153,14 @@ export class NamedNewCookDto extends NewCookDto {
 /** Cooks to be begun together: all or none. */
 export class NewCooksDto {
   @NestedList(() => NamedNewCookDto, 5) cooks!: NamedNewCookDto[];
+}
+
+/** Another name for a cook. */
+export class CookNameDto {
+  @IsString()
+  @Length(1, 60)
+  @Matches(/\S/, { message: 'must not be blank' })
+  name!: string;
 }
 
 /** Speed of the simulated thermometer's clock. */

@@ -76,6 +76,14 @@ const cookPaths = (): Json => ({
   },
   [ROUTES.cook(ID)]: {
     get: read('One cook with its log, its readings and its clock', OBJECT, MISSING),
+    delete: operation({
+      summary: 'Delete a finished cook; it can be brought back for thirty days',
+      answers: {
+        '200': answer('Deleted', OBJECT),
+        '409': problem('It is still under way'),
+        ...MISSING,
+      },
+    }),
     put: operation({
       summary: 'Begin a cook under an id of the caller, a UUID; a retry begins it once',
       body: body(ref('NewCookDto')),
@@ -105,6 +113,20 @@ const cookPaths = (): Json => ({
       summary: "Change the speed of the simulated thermometer's clock",
       body: body(ref('ClockDto')),
       answers: { ...STORED, ...MISSING, '409': problem('The cook is finished') },
+    }),
+  },
+  [ROUTES.cookName(ID)]: {
+    put: operation({
+      summary: 'Give a cook another name',
+      body: body(ref('CookNameDto')),
+      answers: { ...STORED, ...MISSING },
+    }),
+  },
+  [ROUTES.restore(ID)]: {
+    post: operation({
+      summary: 'Bring a deleted cook back, within thirty days',
+      body: body(OBJECT),
+      answers: { '200': answer('It is back', OBJECT), ...MISSING },
     }),
   },
   [ROUTES.cookEvents(ID)]: {

@@ -14,6 +14,8 @@ import type {
   WireSpot,
 } from '@ostrin/core';
 
+export { ROUTES } from './paths';
+
 /** What thermometers and other instruments told at a moment of the cook's clock. */
 export type Reading = ReadingRow;
 
@@ -247,37 +249,6 @@ export type Versioned<T> = T & { version: number };
 export const API_LEVEL = 4;
 /** The header in which the app tells its level; event streams tell it as `?level=`. */
 export const LEVEL_HEADER = 'Ostrin-Level';
-
-/** Paths of the API, in one place for both sides. */
-export const ROUTES = {
-  health: '/api/health',
-  pits: '/api/pits',
-  pit: (id: string): string => `/api/pits/${id}`,
-  plans: '/api/plans',
-  plan: (id: string): string => `/api/plans/${id}`,
-  shelf: '/api/shelf',
-  events: '/api/events',
-  cooks: '/api/cooks',
-  cook: (id: string): string => `/api/cooks/${id}`,
-  entries: (id: string): string => `/api/cooks/${id}/entries`,
-  clock: (id: string): string => `/api/cooks/${id}/clock`,
-  cookEvents: (id: string): string => `/api/cooks/${id}/events`,
-  json: (id: string): string => `/api/cooks/${id}/cook.json`,
-  readingsCsv: (id: string): string => `/api/cooks/${id}/readings.csv`,
-  actionsCsv: (id: string): string => `/api/cooks/${id}/actions.csv`,
-  instruments: '/api/instruments',
-  instrument: (id: string): string => `/api/instruments/${id}`,
-  instrumentToken: (id: string): string => `/api/instruments/${id}/token`,
-  wire: '/api/wire',
-  imports: '/api/imports',
-  record: '/api/record',
-  access: '/api/access',
-  signIn: '/api/access/sign-in',
-  signOut: '/api/access/sign-out',
-  devices: '/api/access/devices',
-  device: (id: string): string => `/api/access/devices/${id}`,
-  invites: '/api/access/invites',
-} as const;
 
 /** RFC 9457 problem details, with a field for every problem. */
 export interface ProblemDetails {

@@ -176,3 +176,4 @@ export * from './tend/wire';
 export * from './estimate/likelyFit';
 export * from './learn/learnPit';
 export * from './learn/loggedCook';
+export * from './learn/fromLog';

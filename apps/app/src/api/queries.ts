@@ -84,6 +84,27 @@ export const useCook = (id: string | null) =>
     enabled: id !== null,
   });
 
+/** What is done with a cook once it is over: another name, deleting it, bringing it back. */
+export function useAfterwards() {
+  const client = useQueryClient();
+  const onSuccess = (): Promise<void> => client.invalidateQueries();
+  return {
+    rename: useMutation({
+      mutationFn: ({ id, name }: { id: string; name: string }) =>
+        requestJson(ROUTES.cookName(id), 'PUT', { name }),
+      onSuccess,
+    }),
+    remove: useMutation({
+      mutationFn: (id: string) => requestJson(ROUTES.cook(id), 'DELETE'),
+      onSuccess: () => client.invalidateQueries({ queryKey: ['cooks'] }),
+    }),
+    restore: useMutation({
+      mutationFn: (id: string) => requestJson(ROUTES.restore(id), 'POST', {}),
+      onSuccess,
+    }),
+  };
+}
+
 /** Plans that are kept, favourites first. */
 export const useSavedPlans = () =>
   useQuery({

@@ -10,6 +10,7 @@ import { entryOf } from '../store/logging';
 import { useSettings } from '../store/settings';
 import { stripData } from '../strip/fromCook';
 import { Strip } from '../strip/Strip';
+import { Afterwards } from './Afterwards';
 import { CookFigures, LogLines } from './CookFigures';
 import { Button } from '../ui/Button';
 import { useLayout } from '../ui/layout';
@@ -83,6 +84,7 @@ function Cook({ cook }: { cook: CookView }) {
           } for ${cook.plan.request.people}`}
         </Text>
       </View>
+      <TakeOut id={cook.id} />
       <CookFigures cook={cook} log={log} />
       {cook.finishedAt === null ? null : <Reopen cook={cook} />}
       <View className="px-0">
@@ -96,7 +98,7 @@ function Cook({ cook }: { cook: CookView }) {
         />
       </View>
       <LogLines cook={cook} log={log} />
-      <TakeOut id={cook.id} />
+      <Afterwards key={cook.name} cook={cook} />
     </ScrollView>
   );
 }

@@ -7,7 +7,8 @@ import { savedPlanStore, shelfStore } from '../store/savedPlans';
 import { pitStore } from '../store/pits';
 import { savedPlans, SHELF } from './savedPlans';
 import { playStory } from './playStory';
-import { BOSUN, OTHER_PITS, stories } from './world';
+import { stories } from './world';
+import { BOSUN, OTHER_PITS } from './yard';
 
 /** Returns how many cooks were added. All of the world is stored, or nothing. */
 export async function loadDemo(db: Knex, nowMs: number): Promise<number> {

@@ -8,6 +8,7 @@ import {
   epochOf,
   mean,
   MINUTE_MS,
+  presetOf,
   type Entry,
   type Plan,
   type PlanLog,
@@ -47,6 +48,22 @@ interface Vents {
   exhaustFraction: number;
 }
 
+/** The vents of a pit whose two are moved together are never moved further at once than this, as a factor. */
+const FARTHEST = 1.6;
+
+/** Both vents of a pit that are moved together, by what a move of them is worth there. */
+function together(
+  plan: Plan,
+  { intakeFraction, exhaustFraction }: Vents,
+  offK: number,
+): Vents | null {
+  const { holding } = presetOf(plan.request.pits[0]!.cooker.preset);
+  if (!holding.exhaustPerIntake) return null;
+  const times = clamp(Math.exp(-offK / holding.kelvinPerEFold), 1 / FARTHEST, FARTHEST);
+  const moved = (fraction: number): number => clamp(Number((fraction * times).toFixed(3)), 0.01, 1);
+  return { intakeFraction: moved(intakeFraction), exhaustFraction: moved(exhaustFraction) };
+}
+
 /** A sixteenth wider or tighter when the pit has left its band for ten minutes, or null. */
 function trim(plan: Plan, recent: Reading[], vents: Vents): Vents | null {
   const { pitC: target, bandC } = plan.request.pits[0]!.pace;
@@ -54,6 +71,8 @@ function trim(plan: Plan, recent: Reading[], vents: Vents): Vents | null {
   if (seen.length < 10) return null;
   const off = mean(seen) - target;
   if (Math.abs(off) < 0.75 * bandC) return null;
+  const both = together(plan, vents, off);
+  if (both) return both;
   const { exhaustFraction } = vents;
   const intakeFraction = clamp(vents.intakeFraction - Math.sign(off) / 16, 1 / 16, 1);
   return intakeFraction === vents.intakeFraction ? null : { intakeFraction, exhaustFraction };

@@ -1,9 +1,8 @@
 /** What the club keeps between cooks: two suppers worth planning again, and its shelf. All invented. */
-import type { SavedPlan, Shelf } from '@ostrin/contract';
+import type { PitRecord, SavedPlan, Shelf } from '@ostrin/contract';
 import { cutOf, DAY_MS, localOf, usualRest, type Request, type RequestMeat } from '@ostrin/core';
-import { BOSUN, OTHER_PITS, ZONE } from './world';
-
-const LONG_TOM = OTHER_PITS.find((p) => p.id === 'long-tom')!;
+import { ZONE } from './wish';
+import { BOSUN, LONG_TOM } from './yard';
 
 /** One kind of meat as the club usually cooks it. */
 function meat(cut: string, pit: string, part: Partial<RequestMeat>): RequestMeat {
@@ -19,7 +18,7 @@ function meat(cut: string, pit: string, part: Partial<RequestMeat>): RequestMeat
 }
 
 const pitOf = (
-  pit: (typeof OTHER_PITS)[number],
+  pit: PitRecord,
   fire: Request['pits'][number]['fire'],
   pitC: number,
 ): Request['pits'][number] => ({

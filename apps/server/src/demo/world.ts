@@ -1,83 +1,17 @@
 /** The Larkmere rowing club's boathouse yard. All invented. */
-import type { PitRecord } from '@ostrin/contract';
-import { DAY_MS, localOf, type Request } from '@ostrin/core';
+import { DAY_MS } from '@ostrin/core';
 import { onePit, planDocument } from '@ostrin/wording';
 import type { Story } from './playStory';
+import { otherStories } from './otherStories';
+import { BOSUN } from './yard';
+import { requestFor, type Planner } from './wish';
 
-export const ZONE = 'Europe/Ljubljana';
-
-/** The kettle in the yard: it leaks a little more than the preset, as old ones do. */
-export const BOSUN = {
-  id: 'bosun',
-  name: 'the Bosun',
-  preset: 'kettle-57',
-  overrides: { leakCm2: 11 },
-  ventWay: 'quarters',
-} as const satisfies PitRecord;
-
-/** The yard's other pits. */
-export const OTHER_PITS: readonly PitRecord[] = [
-  {
-    id: 'long-tom',
-    name: 'Long Tom',
-    preset: 'offset-heavy',
-    overrides: { leakCm2: 18 },
-    ventWay: 'fingers',
-  },
-  { id: 'clay-jar', name: 'Clay Jar', preset: 'kamado-46', overrides: {}, ventWay: 'mm' },
-  { id: 'tower', name: 'the Tower', preset: 'hopper-fan', overrides: {}, ventWay: 'quarters' },
-];
-
-interface StoryRequest {
-  daysAgo: number;
-  serve: string;
-  people: number;
-  massKg: number;
-  pitC: number;
-  wrap: 'paper' | 'foil' | 'none';
-  airC: number;
-  windMps: number;
-}
-
-function requestFor(nowMs: number, w: StoryRequest): Request {
-  const day = localOf(nowMs - w.daysAgo * DAY_MS, ZONE).slice(0, 10);
-  return {
-    ostrin: 'request/1',
-    serveAt: `${day}T${w.serve}`,
-    timeZone: ZONE,
-    people: w.people,
-    appetiteG: 220,
-    pits: [
-      {
-        id: BOSUN.id,
-        cooker: { preset: BOSUN.preset, overrides: BOSUN.overrides },
-        fire: { fuel: 'briquette', arrangement: 'snake', species: 'cherry' },
-        pace: { pitC: w.pitC, bandC: 8 },
-      },
-    ],
-    meats: [
-      {
-        id: 'mutton',
-        cut: 'mutton-shoulder',
-        massKg: w.massKg,
-        wrap: w.wrap === 'none' ? { with: 'none' } : { with: w.wrap, when: { coreC: 74 } },
-        done: { tender: true },
-        rest: { where: 'cool-box', minutes: 60 },
-      },
-    ],
-    weather: {
-      airC: w.airC,
-      windMps: w.windMps,
-      relativeHumidityFraction: 0.65,
-      altitudeM: 310,
-      rainMmPerH: 0,
-    },
-    chanceOnTimeFraction: 0.9,
-  };
-}
-
-/** Plans a past cook as it would have been planned then. */
-type Planner = (w: StoryRequest) => Story['plan'];
+/** Mutton over a snake in the Bosun, as these were. */
+const ON_THE_BOSUN = {
+  pit: BOSUN,
+  fire: { fuel: 'briquette', arrangement: 'snake', species: 'cherry' },
+  cut: 'mutton-shoulder',
+} as const;
 
 /** A cook that went well. */
 const regattaLunch = (planned: Planner): Story => ({
@@ -85,6 +19,7 @@ const regattaLunch = (planned: Planner): Story => ({
   name: 'Regatta lunch',
   pitName: BOSUN.name,
   plan: planned({
+    ...ON_THE_BOSUN,
     daysAgo: 9,
     serve: '13:30',
     people: 10,
@@ -110,6 +45,7 @@ const nightBeforeTheRace = (planned: Planner): Story => ({
   name: 'Night before the race, short snake',
   pitName: BOSUN.name,
   plan: planned({
+    ...ON_THE_BOSUN,
     daysAgo: 30,
     serve: '19:00',
     people: 8,
@@ -152,6 +88,7 @@ const harvestSupper = (planned: Planner): Story => ({
   name: 'Harvest supper, first try',
   pitName: BOSUN.name,
   plan: planned({
+    ...ON_THE_BOSUN,
     daysAgo: 58,
     serve: '18:00',
     people: 6,
@@ -175,5 +112,10 @@ export function stories(nowMs: number): Story[] {
     const whole = planDocument(request, { nowMs: nowMs - (w.daysAgo + 1) * DAY_MS, members: 24 });
     return onePit(whole, request.pits[0]!.id);
   };
-  return [regattaLunch(planned), nightBeforeTheRace(planned), harvestSupper(planned)];
+  return [
+    regattaLunch(planned),
+    nightBeforeTheRace(planned),
+    harvestSupper(planned),
+    ...otherStories(planned),
+  ];
 }

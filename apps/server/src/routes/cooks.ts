@@ -16,6 +16,7 @@ import { invalid, missing, Problem } from '../http/problems';
 import type { CookClocks } from '../live/cookClocks';
 import type { Hub } from '../live/hub';
 import type { InTurn } from '../live/inTurn';
+import { addAfterwards } from './afterwards';
 import type { CookHead, CookStore } from '../store/cooks';
 import type { Pools } from '../workers/pools';
 
@@ -62,6 +63,7 @@ export function cookRoutes(services: CookServices): Router {
   const { clocks, hub, inTurn } = services;
   addReads(router, services);
   addExports(router, services);
+  addAfterwards(router, services);
   router.post('/:id/entries', async (req, res) => {
     const { added, entries } = await inTurn(async () =>
       append(services, await headOf(services, req), req.body, deviceOf(req)?.name),

@@ -2,6 +2,7 @@
 import type { CookDoc, CookFire, CookSummary, Reading } from '@ostrin/contract';
 import { mergedRows, wireReadings, type Entry, type Plan } from '@ostrin/core';
 import type { Knex } from 'knex';
+import { afterwards } from './afterwards';
 import { valuesOf } from './instruments';
 
 export interface CookHead {
@@ -99,12 +100,13 @@ const addEntries = (trx: Knex.Transaction, cookId: string, entries: readonly Ent
 export const cookStore = (db: Knex) => ({
   ...readsOf(db),
   ...writesOf(db),
+  ...afterwards(db),
   cookAt: (pitName: string, at: number) => cookAt(db, pitName, at),
 });
 
 /** Cooks that answer to a condition, the one begun last first. */
 async function headsWhere(db: Knex, where: (q: Knex.QueryBuilder) => void): Promise<CookHead[]> {
-  const query = db<CookRow>('cooks').orderBy('start_ms', 'desc');
+  const query = db<CookRow>('cooks').whereNull('deleted_ms').orderBy('start_ms', 'desc');
   where(query);
   return (await query).map(headOf);
 }
@@ -128,6 +130,7 @@ function readsOf(db: Knex) {
     /** All cooks, newest first. */
     async list(): Promise<CookSummary[]> {
       const rows = await db<CookRow>('cooks')
+        .whereNull('deleted_ms')
         .orderBy('start_ms', 'desc')
         .select<ListRow[]>(...LIST_COLUMNS);
       return rows.map((r) => ({
@@ -214,6 +217,8 @@ async function insert(
   entries: Entry[],
   readings: Reading[],
 ): Promise<void> {
+  // What was deleted under that id is gone for good once the like comes in again.
+  await trx('cooks').where({ id: head.id }).whereNotNull('deleted_ms').delete();
   await trx('cooks').insert({
     id: head.id,
     name: head.name,

@@ -233,6 +233,19 @@ const STEPS: Step[] = [
       });
     },
   },
+  {
+    name: '2026-11-29-deleted-cooks',
+    async up(knex) {
+      await knex.schema.alterTable('cooks', (t) => {
+        t.integer('deleted_ms');
+      });
+    },
+    async down(knex) {
+      await knex.schema.alterTable('cooks', (t) => {
+        t.dropColumn('deleted_ms');
+      });
+    },
+  },
 ];
 
 /** Names of all steps, the oldest first. */

@@ -24,7 +24,11 @@ export const LEARNED = {
 export type LearnedKey = keyof typeof LEARNED;
 const KEYS = Object.keys(LEARNED) as LearnedKey[];
 const BIAS = KEYS.length;
-const UNKNOWNS = KEYS.length + 1;
+/** Unknowns of the pit itself; behind them each cook has one of its own, the pace of its fire. */
+const OF_PIT = KEYS.length + 1;
+
+/** No two fires are laid alike: the pace of one beside the pit's usual, one sd of its logarithm (from memory). */
+const FIRE_PACE_SD = 0.12;
 
 /** What a thermometer that nobody checked is off by, one sd, K (dials are off by 5 to 12). */
 export const UNCHECKED_SD_K = 6;
@@ -40,7 +44,7 @@ const TOLD_BELOW = 0.8;
 /** A cook this far from the pit that the others tell of is left out, K (root mean square). */
 const ODD_K = 30;
 
-const MAX_ITERATIONS = 5;
+const MAX_ITERATIONS = 3;
 /** The pit is a stiff thing to differentiate: a longer step, sd. */
 const STEP = 0.15;
 
@@ -105,19 +109,35 @@ export function triedPit({ preset, overrides }: PitBefore, z: readonly number[])
   };
 }
 
-interface Used {
-  cook: LoggedCook;
-  readings: UsedReading[];
-}
+/** Replays of one cook, each run once: what changes nothing in its pit is asked again for nothing. */
+class Replays {
+  private readonly known = new Map<string, number[]>();
 
-/** How far the readings of a cook are from the tried pit, K. */
-function offsK({ cook, readings }: Used, tried: TriedPit, biasK: number): number[] {
-  const told = replayedPitC(
-    cook,
-    tried,
-    readings.map((r) => r.atMin),
-  );
-  return readings.map((r, i) => r.pitC - biasK - told[i]!);
+  constructor(
+    readonly cook: LoggedCook,
+    readonly readings: UsedReading[],
+    private readonly onReplay: () => void,
+  ) {}
+
+  /** How far its readings are from the tried pit under a fire of that pace, K. */
+  offsK({ overrides, windFactor }: TriedPit, pace: number, biasK: number): number[] {
+    const tried = {
+      windFactor,
+      overrides: { ...overrides, spreadFactor: overrides.spreadFactor! * pace },
+    };
+    const key = JSON.stringify(tried);
+    let told = this.known.get(key);
+    if (!told) {
+      this.onReplay();
+      told = replayedPitC(
+        this.cook,
+        tried,
+        this.readings.map((r) => r.atMin),
+      );
+      this.known.set(key, told);
+    }
+    return this.readings.map((r, i) => r.pitC - biasK - told[i]!);
+  }
 }
 
 /** Residuals made independent of one another and of one sd each; far ones count less and less. */
@@ -142,11 +162,11 @@ export interface LearnOptions {
   onProgress?: (share: number) => void;
 }
 
-/** Replays that a fit takes, about: for the progress that is told. */
-const ABOUT_REPLAYS = MAX_ITERATIONS * (UNKNOWNS + 2) + UNKNOWNS + 2;
+/** Replays of each cook that a fit takes, about: for the progress that is told. */
+const ABOUT_REPLAYS = (MAX_ITERATIONS + 1) * (OF_PIT + 2);
 
 /**
- * Learns a pit from its cooks. What they do not tell stays as usual, and says so. Replays each cook some fifty times; in a
+ * Learns a pit from its cooks. What they do not tell stays as usual, and says so. Replays each cook some thirty times; in a
  * worker where somebody waits.
  */
 export function learnPit(
@@ -154,27 +174,36 @@ export function learnPit(
   cooks: readonly LoggedCook[],
   { probeSdK = UNCHECKED_SD_K, onProgress }: LearnOptions = {},
 ): LearnedPit {
-  const all = cooks.map((cook): Used => ({ cook, readings: usedReadings(cook) }));
-  const enough = all.filter((u) => u.readings.length >= LEAST_READINGS);
-  const usual = triedPit(before, Array<number>(UNKNOWNS).fill(0));
   let replays = 0;
-  const at = (used: Used, z: readonly number[]): number[] => {
-    onProgress?.(Math.min(0.99, ++replays / (ABOUT_REPLAYS * enough.length)));
-    return offsK(used, triedPit(before, z), probeSdK * z[BIAS]!);
-  };
-  const fitTo = (list: readonly Used[]): LikelyFit =>
-    fitLikely(UNKNOWNS, (z) => list.flatMap((used) => whitened(at(used, z), used.readings)), {
-      maxIterations: MAX_ITERATIONS,
-      step: STEP,
-    });
+  const all = cooks.map(
+    (cook) =>
+      new Replays(cook, usedReadings(cook), () =>
+        onProgress?.(Math.min(0.99, ++replays / (ABOUT_REPLAYS * cooks.length))),
+      ),
+  );
+  const enough = all.filter((u) => u.readings.length >= LEAST_READINGS);
+  /** How far the `n`th of the cooks that are fitted is from the pit at a point of the fit, K. */
+  const offs = (used: Replays, z: readonly number[], n: number): number[] =>
+    used.offsK(
+      triedPit(before, z),
+      Math.exp(FIRE_PACE_SD * (n < 0 ? 0 : (z[OF_PIT + n] ?? 0))),
+      probeSdK * z[BIAS]!,
+    );
+  const fitTo = (list: readonly Replays[]): LikelyFit =>
+    fitLikely(
+      OF_PIT + list.length,
+      (z) => list.flatMap((used, n) => whitened(offs(used, z, n), used.readings)),
+      { maxIterations: MAX_ITERATIONS, step: STEP },
+    );
   let kept = enough;
   let fit = fitTo(kept);
-  const afterK = (used: Used): number => rms(at(used, fit.z));
+  const afterK = (used: Replays): number => rms(offs(used, fit.z, kept.indexOf(used)));
   const odd = enough.length > 2 ? enough.filter((u) => afterK(u) > ODD_K) : [];
   if (odd.length > 0 && odd.length < enough.length) {
     kept = enough.filter((u) => !odd.includes(u));
     fit = fitTo(kept);
   }
+  const usual = Array<number>(OF_PIT).fill(0);
   return {
     figures: Object.fromEntries(
       KEYS.map((key, i) => [key, figureOf(key, fit.z[i]!, doubtOf(fit, i))]),
@@ -185,7 +214,7 @@ export function learnPit(
       const few = !enough.includes(used);
       return {
         id: used.cook.id,
-        beforeK: few ? null : rms(offsK(used, usual, 0)),
+        beforeK: few ? null : rms(offs(used, usual, -1)),
         afterK: few ? null : afterK(used),
         leftOut: few ? 'few-readings' : kept.includes(used) ? null : 'odd',
       };

@@ -31,7 +31,7 @@ const HELD_FROM_C = 80;
 /** A lid or a door that was open disturbs the thermometer for so long, min. */
 const DISTURBED_MIN = 12;
 /** Readings nearer to each other than this say the same, min. */
-const APART_MIN = 15;
+const APART_MIN = 20;
 /** Whatever opens a pit. */
 const OPENS: ReadonlySet<Action['do']> = new Set([
   'lid-open',

@@ -1,0 +1,63 @@
+/** Another name for a past cook, and deleting it. */
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { Text, TextInput, View } from 'react-native';
+import { useAfterwards, type CookView } from '../api/queries';
+import { useRole } from '../house/useHouse';
+import { Button } from '../ui/Button';
+import { Fold } from '../ui/Fold';
+import { Notice } from '../ui/Notice';
+
+/** Letters of a name at most. */
+const LONGEST = 60;
+
+export function Afterwards({ cook }: { cook: CookView }) {
+  const { rename, remove } = useAfterwards();
+  const [name, setName] = useState(cook.name);
+  const [asked, setAsked] = useState(false);
+  const role = useRole();
+  if (role !== 'cook' || cook.finishedAt === null) return null;
+  const failure = rename.error ?? remove.error;
+  const leave = (): void =>
+    remove.mutate(cook.id, {
+      onSuccess: () =>
+        router.replace({ pathname: '/log', params: { deleted: cook.id, called: cook.name } }),
+    });
+  return (
+    <View className="px-5 gap-3 max-w-[720px]">
+      <Fold label="Rename or delete it" testID="afterwards">
+        <View className="gap-3 pb-2">
+          <Text className="font-sans-semi text-ink text-[16px]">What it is called</Text>
+          <TextInput
+            aria-label="What it is called"
+            value={name}
+            maxLength={LONGEST}
+            onChangeText={setName}
+            className="min-h-[52px] rounded-lg border border-edge bg-sheet px-4 font-sans text-[17px] text-ink"
+          />
+          <Button
+            label="Keep this name"
+            disabled={!name.trim() || name.trim() === cook.name}
+            onPress={() => rename.mutate({ id: cook.id, name: name.trim() })}
+          />
+          {asked ? (
+            <>
+              <Notice tone="warn" title="Delete this cook with its whole log?">
+                It can be brought back for thirty days.
+              </Notice>
+              <Button kind="primary" label="Yes, delete it" onPress={leave} />
+              <Button label="No, keep it" onPress={() => setAsked(false)} />
+            </>
+          ) : (
+            <Button label="Delete this cook" onPress={() => setAsked(true)} />
+          )}
+        </View>
+      </Fold>
+      {failure ? (
+        <Notice tone="warn" title="Not done">
+          {failure.message}
+        </Notice>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,57 @@
+import type { CookSummary } from '@ostrin/contract/types';
+import fc from 'fast-check';
+import { cooksFor, EVERY_COOK } from '../src/log/findCooks';
+
+const cook = (part: Partial<CookSummary>): CookSummary => ({
+  id: 'a',
+  name: 'Regatta lunch',
+  pitName: 'the Bosun',
+  startMs: 0,
+  fire: 'practice',
+  finishedAt: 3_600_000,
+  people: 8,
+  cut: 'mutton-shoulder',
+  pieces: 2,
+  ...part,
+});
+
+const LIST = [
+  cook({ id: 'old', startMs: 1, finishedAt: 9 }),
+  cook({
+    id: 'ribs',
+    name: 'Večerja',
+    cut: 'spare-ribs',
+    pitName: 'the Tower',
+    startMs: 5,
+    finishedAt: 6,
+  }),
+  cook({ id: 'now', name: 'Supper', startMs: 7, finishedAt: null }),
+];
+const ids = (part: Partial<typeof EVERY_COOK>): string[] =>
+  cooksFor(LIST, { ...EVERY_COOK, ...part }).map((c) => c.id);
+
+describe('the log, searched', () => {
+  it('holds all the words, in any letters, of name, pit and cut', () => {
+    expect(ids({ words: 'vecerja' })).toEqual(['ribs']);
+    expect(ids({ words: 'MUTTON bosun' })).toEqual(['now', 'old']);
+    expect(ids({ words: 'mutton tower' })).toEqual([]);
+    expect(ids({ pitName: 'the Tower' })).toEqual(['ribs']);
+  });
+
+  it('comes newest, oldest or longest first; one under way is the longest', () => {
+    expect(ids({})).toEqual(['now', 'ribs', 'old']);
+    expect(ids({ sort: 'oldest' })).toEqual(['old', 'ribs', 'now']);
+    expect(ids({ sort: 'longest' })).toEqual(['now', 'old', 'ribs']);
+  });
+
+  it('loses no cook and makes none up, whatever is looked for', () => {
+    fc.assert(
+      fc.property(fc.string({ maxLength: 12 }), (words) => {
+        const found = ids({ words });
+        expect(new Set(found).size).toBe(found.length);
+        expect(found.every((id) => LIST.some((c) => c.id === id))).toBe(true);
+        if (words.trim() === '') expect(found).toHaveLength(LIST.length);
+      }),
+    );
+  });
+});

@@ -1,0 +1,30 @@
+/** What is done with a cook once it is over: another name, deleting it, bringing it back. */
+import { DAY_MS } from '@ostrin/core';
+import type { Knex } from 'knex';
+
+/** A deleted cook can be brought back for so long, ms. */
+const KEPT_MS = 30 * DAY_MS;
+
+/** The part of the repository of cooks that changes what is over. Each says whether there was such a cook. */
+export const afterwards = (db: Knex) => ({
+  async rename(id: string, name: string): Promise<boolean> {
+    return (await db('cooks').where({ id }).whereNull('deleted_ms').update({ name })) > 0;
+  },
+
+  /** Puts a cook away at `nowMs`; it is in no list any more, and can be brought back. */
+  async remove(id: string, nowMs: number): Promise<boolean> {
+    const there = db('cooks').where({ id }).whereNull('deleted_ms');
+    return (await there.update({ deleted_ms: nowMs })) > 0;
+  },
+
+  async restore(id: string): Promise<boolean> {
+    const deleted = db('cooks').where({ id }).whereNotNull('deleted_ms');
+    return (await deleted.update({ deleted_ms: null })) > 0;
+  },
+
+  /** Forgets what was deleted longer ago than it can be brought back; returns how many cooks that were. */
+  forgetDeleted: (nowMs: number): Promise<number> =>
+    db('cooks')
+      .where('deleted_ms', '<', nowMs - KEPT_MS)
+      .delete(),
+});

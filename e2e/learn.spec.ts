@@ -1,0 +1,87 @@
+/** A pit learns from its cooks, by touch on a phone: what they tell is proposed, used, and taken back. */
+import { expect } from '@playwright/test';
+import { demoTest as test } from './home';
+
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+test('a kamado that is not like a new one is learned, its card moves, and goes back', async ({
+  page,
+}) => {
+  const stored = async (): Promise<{
+    overrides: Record<string, number>;
+    learned?: { cooks: string[] }[];
+  }> => (await page.request.get('/api/pits/clay-jar')).json();
+  await page.goto('/yard/clay-jar');
+  const card = page.getByRole('table', { name: 'Vent card in figures' });
+  await expect(card).toBeVisible();
+  const before = await card.innerText();
+  const cooks = page.getByRole('group', { name: 'Cooks to learn from' });
+  await expect(cooks.getByRole('checkbox')).toHaveCount(3);
+
+  // One is left out, and taken in again.
+  await cooks.getByRole('checkbox').first().tap();
+  await expect(page.getByRole('button', { name: 'Learn from these 2 cooks' })).toBeVisible();
+  await cooks.getByRole('checkbox').first().tap();
+  await page.getByRole('button', { name: 'Learn from these 3 cooks' }).tap();
+
+  // The page stays free meanwhile, and is told how far it is.
+  await expect(page.getByText(/Replaying its 3 cooks .* \d+ %/)).toBeVisible();
+  const proposal = page.getByTestId('proposal');
+  await expect(proposal).toBeVisible();
+  await expect(proposal).toContainText(/Boat naming: its readings lie \d+\sC .*,\s?\d+\sC from it/);
+  await expect(proposal).toContainText(/ of the usual|about as usual/);
+  const compared = page.getByRole('table', { name: 'Vent card before and after' });
+  await expect(compared).not.toContainText('%');
+
+  // Kept as it is, nothing changes; used, the card moves and the pit remembers.
+  await page.getByRole('button', { name: 'Keep it as it is' }).tap();
+  expect((await stored()).learned).toBeUndefined();
+  await page.getByRole('button', { name: 'Learn from these 3 cooks' }).tap();
+  await page.getByRole('button', { name: 'Use it from now on' }).tap();
+  await expect(page.getByText(/^Learned from 3 cooks/)).toBeVisible();
+  await expect(card).toBeVisible();
+  expect(await card.innerText()).not.toBe(before);
+  expect((await stored()).learned![0]!.cooks).toHaveLength(3);
+
+  // A plan for it knows; and it goes back to how it was.
+  await page.reload();
+  await expect(page.getByText(/^Learned from 3 cooks/)).toBeVisible();
+  await page.getByRole('button', { name: 'Back to how it was before' }).tap();
+  await expect(page.getByText(/^Learned from 3 cooks/)).toBeHidden();
+  await expect(card).toBeVisible();
+  await expect.poll(() => card.innerText()).toBe(before);
+  expect((await stored()).learned).toBeUndefined();
+});
+
+test('the log is searched and sorted; a cook is renamed, deleted, and brought back', async ({
+  page,
+}) => {
+  await page.goto('/log');
+  const rows = page.getByRole('link', { name: / for \d+ · / });
+  await expect(rows).toHaveCount(8);
+  await page.getByLabel('Search the log').fill('pork jar');
+  await expect(rows).toHaveCount(3);
+  await page.getByTestId('log-filter').tap();
+  await page.getByRole('radio', { name: 'Oldest first' }).tap();
+  await expect(rows.first()).toContainText('End of season');
+  await page.getByLabel('Search the log').fill('');
+  await page.getByRole('radio', { name: 'the Tower', exact: true }).tap();
+  await expect(rows).toHaveCount(1);
+
+  await rows.first().tap();
+  await page.getByTestId('afterwards').tap();
+  await page.getByLabel('What it is called').fill('Ribs for the eight, twice as many');
+  await page.getByRole('button', { name: 'Keep this name' }).tap();
+  await expect(
+    page.getByRole('heading', { name: 'Ribs for the eight, twice as many' }),
+  ).toBeVisible();
+
+  // Asked once, deleted, and back again with one touch.
+  await page.getByTestId('afterwards').tap();
+  await page.getByRole('button', { name: 'Delete this cook' }).tap();
+  await page.getByRole('button', { name: 'Yes, delete it' }).tap();
+  await expect(page.getByTestId('deleted')).toContainText('twice as many is deleted');
+  await expect(rows).toHaveCount(7);
+  await page.getByRole('button', { name: 'Undo: bring it back' }).tap();
+  await expect(rows).toHaveCount(8);
+});

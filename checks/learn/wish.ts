@@ -59,7 +59,7 @@ export function wishFor(pit: TruePit, learned: LearnedPit | null) {
     const planned = plan.scenarios[0]!;
     const scenario: Scenario = {
       ...planned,
-      weather: request.weather as Scenario['weather'],
+      weather: request.weather,
       control: { mode: preset.hasFan ? 'fan' : 'vents', targetC: 121 },
       actions: [
         { atMin: onMin, do: 'lid-open', seconds: 60 },

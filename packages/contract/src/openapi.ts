@@ -115,6 +115,38 @@ const cookPaths = (): Json => ({
       answers: { ...STORED, ...MISSING, '409': problem('The cook is finished') },
     }),
   },
+  [ROUTES.cookEvents(ID)]: {
+    get: operation({
+      summary: 'The same of one cook (server-sent events)',
+      answers: file('text/event-stream'),
+    }),
+  },
+  [ROUTES.imports]: {
+    post: operation({
+      summary: 'Import a cook: its document, or its pair of CSV files',
+      body: body({ anyOf: [ref('CookDocDto'), ref('CsvPairDto')] }),
+      answers: {
+        '201': answer('Imported', OBJECT),
+        '200': answer('It was in the log before', OBJECT),
+        '409': problem('A different cook of that id is in the log'),
+      },
+    }),
+  },
+});
+
+/** A cook as files. */
+const exportPaths = (): Json => ({
+  [ROUTES.json(ID)]: { get: read('The cook as one document', ref('CookDocDto'), MISSING) },
+  [ROUTES.readingsCsv(ID)]: {
+    get: operation({ summary: 'Its readings as CSV', answers: file('text/csv') }),
+  },
+  [ROUTES.actionsCsv(ID)]: {
+    get: operation({ summary: 'Its actions as CSV', answers: file('text/csv') }),
+  },
+});
+
+/** What is done with a cook once it is over. */
+const afterwardsPaths = (): Json => ({
   [ROUTES.cookName(ID)]: {
     put: operation({
       summary: 'Give a cook another name',
@@ -127,30 +159,6 @@ const cookPaths = (): Json => ({
       summary: 'Bring a deleted cook back, within thirty days',
       body: body(OBJECT),
       answers: { '200': answer('It is back', OBJECT), ...MISSING },
-    }),
-  },
-  [ROUTES.cookEvents(ID)]: {
-    get: operation({
-      summary: 'The same of one cook (server-sent events)',
-      answers: file('text/event-stream'),
-    }),
-  },
-  [ROUTES.json(ID)]: { get: read('The cook as one document', ref('CookDocDto'), MISSING) },
-  [ROUTES.readingsCsv(ID)]: {
-    get: operation({ summary: 'Its readings as CSV', answers: file('text/csv') }),
-  },
-  [ROUTES.actionsCsv(ID)]: {
-    get: operation({ summary: 'Its actions as CSV', answers: file('text/csv') }),
-  },
-  [ROUTES.imports]: {
-    post: operation({
-      summary: 'Import a cook: its document, or its pair of CSV files',
-      body: body({ anyOf: [ref('CookDocDto'), ref('CsvPairDto')] }),
-      answers: {
-        '201': answer('Imported', OBJECT),
-        '200': answer('It was in the log before', OBJECT),
-        '409': problem('A different cook of that id is in the log'),
-      },
     }),
   },
 });
@@ -233,6 +241,8 @@ export function openApi(): Json {
     ...yardPaths(),
     ...wirePaths(),
     ...cookPaths(),
+    ...exportPaths(),
+    ...afterwardsPaths(),
     ...recordPaths(),
     ...accessPaths(),
   }).map(([path, item]) => [

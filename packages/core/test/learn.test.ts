@@ -134,7 +134,9 @@ describe('a pit and its cooks', () => {
     const learned = learnPit(BEFORE, [...clean, missing]);
     expect(Math.abs(Math.log(learned.figures.leakCm2.times))).toBeLessThan(0.25);
   });
+});
 
+describe('what is made of it', () => {
   it('takes what was set by hand as where it begins, and keeps the rest of it', () => {
     const known = { ...BEFORE, overrides: { leakCm2: 2 * leakCm2, wallMm: 1.5 } };
     const learned = learnPit(known, [cookOn(LEAKY, 121)]);

@@ -156,6 +156,23 @@ test('pork shoulder in an open foil boat on a kamado that is half full of old lu
   await expect(page.getByText(/on the deflector, where they smoke slower/)).toBeVisible();
 });
 
+test('a horseshoe round fire bricks, read by the dial in the lid, with smoke wood again', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await change(page, /^Fire:/, /^A horseshoe of briquettes/);
+  await page.getByRole('button', { name: /^Pit:/ }).click();
+  await page.getByRole('radio', { name: /^The dial in the lid/ }).click();
+  await done(page);
+  await planned(page);
+  await expect(page.getByText(/Five fire bricks on edge/)).toBeVisible();
+  expect(await job(page, 'lay')).toMatch(/five fire bricks, dry/);
+  expect(await job(page, 'hold')).toMatch(/The dial in the lid reads otherwise.*about \d+ C once/s);
+  const smoke = page.getByTestId(/^job-smoke-1/);
+  if (await smoke.isVisible()) await expect(smoke).toContainText('beside the glowing coals');
+  await expect(page.getByText(/White smoke clears by itself/)).toBeVisible();
+});
+
 test('names of forty letters keep the frame of every view', async ({ page }) => {
   const names = ['W'.repeat(40), 'The old smoker behind the barn at Hollow'];
   await page.goto('/');

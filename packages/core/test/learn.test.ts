@@ -146,6 +146,22 @@ describe('what is made of it', () => {
     expect(kept.values.wallMm).toBeUndefined();
   });
 
+  it('replays each cook with the water that was in its pan, over what its owner set', () => {
+    const cook = cookOn({}, 121);
+    const at = [120, 180, 240];
+    const bullet = (overrides: object) => ({
+      ...cook,
+      scenario: {
+        ...cook.scenario,
+        cooker: { preset: 'bullet-47', overrides },
+        fire: usualFire(presetOf('bullet-47')),
+      },
+    });
+    const tried = { overrides: { waterKg: 4 }, windFactor: 1 };
+    const [full, dry] = [{}, { waterKg: 0 }].map((o) => replayedPitC(bullet(o), tried, at));
+    expect(Math.max(...dry!)).toBeGreaterThan(Math.max(...full!) + 5);
+  });
+
   it('says nothing of a cook with too few readings, or without a fire', () => {
     const cook = cookOn({}, 121);
     const few = { ...cook, id: 'few', readings: cook.readings.slice(0, 3) };

@@ -76,6 +76,7 @@ const SHORT_JOB: Record<string, string> = {
   wrap: 'wrap window',
   bare: 'unwrap',
   sauce: 'sauce',
+  smoke: 'smoke wood',
   'second-pace': 'new heat',
   check: 'start probing',
   off: 'off to rest',

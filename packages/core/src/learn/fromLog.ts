@@ -6,8 +6,8 @@ import { actionsOf, litAtMs, type Log } from '../tend/log';
 import type { LoggedCook } from './loggedCook';
 
 /**
- * The cook of a plan and its log with what was read, times by its own lighting. The figures that the pit had in the plan
- * are left out: they are what is to be learned. Null before the fire was lit, and without one.
+ * The cook of a plan and its log with what was read, times by its own lighting. Of the figures that the pit had in the
+ * plan only its water is kept: the others are what is to be learned. Null before the fire was lit, and without one.
  */
 export function loggedCookOf(
   id: string,
@@ -18,9 +18,14 @@ export function loggedCookOf(
   const litMs = litAtMs(log);
   const scenario = plan.scenarios[0];
   if (litMs === null || !scenario?.fire) return null;
+  const { waterKg } = scenario.cooker.overrides;
   return {
     id,
-    scenario: { ...scenario, cooker: { ...scenario.cooker, overrides: {} }, actions: [] },
+    scenario: {
+      ...scenario,
+      cooker: { ...scenario.cooker, overrides: waterKg === undefined ? {} : { waterKg } },
+      actions: [],
+    },
     done: actionsOf(log, litMs),
     readings: thinned(readings)
       .filter((r) => r.at >= litMs)

@@ -93,21 +93,27 @@ export interface PitBefore {
   overrides: Partial<CookerParameters>;
 }
 
-/** The figures of a pit at some point of the fit. */
-export function triedPit({ preset, overrides }: PitBefore, z: readonly number[]): TriedPit {
+/** The figures that are learned of a pit, at some point of the fit. */
+function valuesAt({ preset, overrides }: PitBefore, z: readonly number[]) {
   const usual = pitWith(presetOf(preset), overrides);
-  const times = (key: LearnedKey): number => Math.exp(LEARNED[key] * z[KEYS.indexOf(key)]!);
+  const times = (key: LearnedKey): number => timesOf(key, z);
   return {
-    overrides: {
-      leakCm2: usual.leakCm2 * times('leakCm2'),
-      wallLossFactor: usual.wallLossFactor * times('wallLossFactor'),
-      spreadFactor: usual.spreadFactor * times('spreadFactor'),
-      intakeCm2: usual.intakeCm2 * times('openings'),
-      exhaustCm2: usual.exhaustCm2 * times('openings'),
-    },
-    windFactor: times('wind'),
+    leakCm2: usual.leakCm2 * times('leakCm2'),
+    wallLossFactor: usual.wallLossFactor * times('wallLossFactor'),
+    spreadFactor: usual.spreadFactor * times('spreadFactor'),
+    intakeCm2: usual.intakeCm2 * times('openings'),
+    exhaustCm2: usual.exhaustCm2 * times('openings'),
   };
 }
+
+const timesOf = (key: LearnedKey, z: readonly number[]): number =>
+  Math.exp(LEARNED[key] * z[KEYS.indexOf(key)]!);
+
+/** A pit at some point of the fit: what is learned laid over what its owner set. */
+export const triedPit = (before: PitBefore, z: readonly number[]): TriedPit => ({
+  overrides: { ...before.overrides, ...valuesAt(before, z) },
+  windFactor: timesOf('wind', z),
+});
 
 /** Replays of one cook, each run once: what changes nothing in its pit is asked again for nothing. */
 class Replays {
@@ -250,7 +256,7 @@ export function keptPit(before: PitBefore, learned: LearnedPit): KeptPit {
   const { leakCm2, wallLossFactor, spreadFactor } = learned.figures;
   return {
     cooks: learned.cooks.filter((c) => c.leftOut === null).map((c) => c.id),
-    values: triedPit(before, learned.fit.z).overrides,
+    values: valuesAt(before, learned.fit.z),
     known: {
       leakCm2: leakCm2.sdLn,
       wallLossFactor: wallLossFactor.sdLn,

@@ -10,7 +10,7 @@ import type { CookerParameters } from '../pit/parameters';
 export interface LoggedCook {
   /** Its id. */
   id: string;
-  /** The fire, the day and the meat as planned; the pit's own figures are left to whoever learns them. */
+  /** The fire, the day and the meat as planned. Of the pit's figures only those that were this cook's alone: its water. */
   scenario: Scenario;
   /** What was logged, in order. */
   done: Action[];
@@ -80,7 +80,7 @@ export function replayedPitC(
   const cook = createCook(
     {
       ...scenario,
-      cooker: { ...scenario.cooker, overrides: { ...scenario.cooker.overrides, ...overrides } },
+      cooker: { ...scenario.cooker, overrides: { ...overrides, ...scenario.cooker.overrides } },
       weather: windier(scenario.weather, windFactor),
       // What was done stands in the log; nothing is done by itself but what a fan does.
       control: control.mode === 'fan' ? { ...control, then: undefined } : { mode: 'vents' },

@@ -128,6 +128,14 @@ describe('the jobs at its fire and its grate', () => {
     for (const j of jobs) expect(j.atMin).toBeLessThan(wrap);
     const splits = [{ ...pitWith('offset-heavy', 121)[0]!, fire: { fuel: 'splits' as const } }];
     expect(again({ pits: splits }).jobs).toEqual([]);
+    // Nobody gets up at night for a chunk.
+    const early = { pits: pitWith('bullet-47', 121), serveAt: '2027-05-15T09:00' };
+    const night = plan(wish({}, early), { nowMs: NOW, members: 1 }).jobs;
+    for (const j of night.filter((x) => x.facts.kind === 'smoke-again')) {
+      const hour = Number(j.at.slice(11, 13));
+      expect(hour >= 6 && hour < 22).toBe(true);
+    }
+    expect(night.filter((j) => j.facts.kind === 'smoke-again').length).toBeLessThan(jobs.length);
   });
 
   it('say what the dial in the lid should read, where that is all there is to read', () => {

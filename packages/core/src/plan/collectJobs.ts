@@ -40,7 +40,11 @@ export function collectJobs(
     });
     const onPit = part.index.map((i) => request.meats[i]!);
     const told = part.index.map((i) => numbers[i]);
-    addJobs(jobs, jobsAt(cook, onPit, part.pieces, told, pit), litMs, clock, pit);
+    const atPit = jobsAt(cook, onPit, part.pieces, told, pit);
+    const awake = atPit.filter(
+      (j) => j.facts.kind !== 'smoke-again' || !isNight(litMs + j.atMin * MINUTE_MS, zone),
+    );
+    addJobs(jobs, awake, litMs, clock, pit);
   });
   addJobs(jobs, servingJobs(request, amounts, jobs, clock), zeroMs, clock);
   // What thaws is there already: everything else has to be fetched before it is begun.
@@ -48,6 +52,14 @@ export function collectJobs(
   const begunMs = zeroMs + Math.min(...begun) * MINUTE_MS;
   addJobs(jobs, shopJob(fetch, begunMs, nowMs, zone, zeroMs), zeroMs, clock);
   return { jobs: jobs.sort((a, b) => a.clockMin - b.clockMin), leadMin };
+}
+
+/** Nobody gets up for another chunk between these hours (common practice: the first half of the smoke is what counts). */
+const NIGHT_H = { from: 22, to: 6 };
+
+function isNight(ms: number, zone: string): boolean {
+  const hour = Number(localOf(ms, zone).slice(11, 13));
+  return hour >= NIGHT_H.from || hour < NIGHT_H.to;
 }
 
 /** Adds jobs whose minutes count from `litMs`; with the name of their pit where there are several. */

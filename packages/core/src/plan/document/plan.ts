@@ -125,7 +125,7 @@ export interface PlannedFire {
   litKg?: number;
   /** Smoke wood. */
   woodChunks: { species: WoodId; massG: number; atArcDegrees?: number; depthFraction?: number }[];
-  /** Chunks like those that go on later, while the fire burns; left out where none do. */
+  /** Chunks like those that may go on later, while the fire burns; none at night. Left out where none may. */
   moreChunks?: number;
   /** Pieces put on during the cook, when one load is not enough. */
   lengthenPieces: number;

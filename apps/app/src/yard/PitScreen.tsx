@@ -64,6 +64,9 @@ function PitPage({ pit }: { pit: Versioned<PitRecord> }) {
       <Figures
         pit={pit}
         onSave={(overrides) => save.mutate({ base: pit, pit: { ...pit, overrides } })}
+        onUsual={() =>
+          save.mutate({ base: pit, pit: { ...pit, overrides: {}, learned: undefined } })
+        }
       />
     </View>
   );
@@ -99,9 +102,12 @@ function PitPage({ pit }: { pit: Versioned<PitRecord> }) {
 function Figures({
   pit,
   onSave,
+  onUsual,
 }: {
   pit: PitRecord;
   onSave: (overrides: PitRecord['overrides']) => void;
+  /** A pit as usual has nothing of its own, what was learned of it included. */
+  onUsual: () => void;
 }) {
   const preset = presetOf(pit.preset);
   const units = useSettings((s) => s.units);
@@ -143,7 +149,7 @@ function Figures({
         })}
       </View>
       {Object.keys(pit.overrides).length > 0 ? (
-        <Button label="All back to the usual" onPress={() => onSave({})} />
+        <Button label="All back to the usual" onPress={onUsual} />
       ) : null}
       {open ? (
         <FigureSheet

@@ -8,6 +8,7 @@ import {
   mean,
   policyOf,
   quantile,
+  rms,
   runUntilDone,
   ascending,
   seeded,
@@ -195,7 +196,7 @@ function planAndCook(pit: TruePit, learned: LearnedPit | null): { rmsK: number; 
     const at = result.minutes[i]!;
     return c !== null && at > onMin + 45 && at <= until ? [c - targetC] : [];
   });
-  return { rmsK: Math.sqrt(mean(offs.map((o) => o * o))), onTime: done <= latestMin };
+  return { rmsK: rms(offs), onTime: done <= latestMin };
 }
 
 /** All pits pooled, under the names of the open format. */

@@ -1,6 +1,4 @@
-/** Paths of the API, one place for the server, the app and its description. */
-
-/** Paths of the API, in one place for both sides. */
+/** Paths of the API, in one place for the server, the app and its description. */
 export const ROUTES = {
   health: '/api/health',
   pits: '/api/pits',

@@ -4,6 +4,7 @@ import { PRESETS, VENT_NOTATIONS, type VentNotation, type VentScale } from '@ost
 import { IsIn, IsString, Length, Matches } from 'class-validator';
 import { DialFits, InRange, Known, Nested, NestedList, Optional, ShortTexts } from './rules';
 import { KnownPitDto, OverridesDto } from './scenario';
+import { MOST_VERSIONS } from './types';
 
 class VentDialDto {
   @InRange(-1000, 1000) shut!: number;
@@ -31,9 +32,6 @@ class PitVersionDto {
   @InRange(-60, 60) probeBiasK!: number;
   @InRange(0, 60) probeBiasSdK!: number;
 }
-
-/** Versions of a pit that are kept. */
-const MOST_VERSIONS = 20;
 
 /** The body that makes or changes a pit; its id stands in the path. */
 export class PitDto {

@@ -62,6 +62,9 @@ export interface PitRecord {
   ventScales?: VentScales;
 }
 
+/** Versions of a pit that are kept. */
+export const MOST_VERSIONS = 20;
+
 /** A pit as it was learned at some time. */
 export interface PitVersion extends KeptPit {
   /** When that was accepted, epoch ms. */

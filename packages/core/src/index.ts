@@ -31,7 +31,7 @@ export {
   type SpotId,
   type TrimId,
 } from './meat/handling';
-export type { RestFirst, RestSpec, RestWhere } from './meat/rest';
+export { SHUT_IN, type RestFirst, type RestSpec, type RestWhere } from './meat/rest';
 export {
   doneOnPlate,
   BARE_LAST_MIN,
@@ -45,7 +45,6 @@ export {
   usualFirst,
   usualRest,
   FIRST_STAGES,
-  SHUT_IN,
   usualWrap,
   WRAP_SCHOOLS,
 } from './meat/usualTreatment';

@@ -5,24 +5,10 @@ import {
   handlingOf,
   plan,
   preparationOf,
-  type Request,
   type RequestMeat,
 } from '../src/internals';
 import { request } from './scenarios';
-
-const NOW = Date.UTC(2027, 4, 12, 12);
-const wish = (meat: Partial<RequestMeat>, part: Partial<Request> = {}): Request => {
-  const usual = request();
-  return { ...usual, ...part, meats: [{ ...usual.meats[0]!, ...meat }] };
-};
-const pitWith = (preset: string, pitC: number): Request['pits'] => [
-  {
-    ...request().pits[0]!,
-    cooker: { preset, overrides: {} },
-    fire: { fuel: 'lump' },
-    pace: { pitC, bandC: 8 },
-  },
-];
+import { NOW, pitWith, wish } from './help/wish';
 
 describe('the card of a piece', () => {
   const card = (meat: Partial<RequestMeat>, pits = request().pits) => {

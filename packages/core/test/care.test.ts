@@ -10,20 +10,7 @@ import {
   type RequestMeat,
 } from '../src/internals';
 import { held, request } from './scenarios';
-
-const NOW = Date.UTC(2027, 4, 12, 12);
-const wish = (meat: Partial<RequestMeat>, part: Partial<Request> = {}): Request => {
-  const usual = request();
-  return { ...usual, ...part, meats: [{ ...usual.meats[0]!, ...meat }] };
-};
-const pitWith = (preset: string, pitC: number): Request['pits'] => [
-  {
-    ...request().pits[0]!,
-    cooker: { preset, overrides: {} },
-    fire: { fuel: 'lump' },
-    pace: { pitC, bandC: 8 },
-  },
-];
+import { NOW, pitWith, wish } from './help/wish';
 
 const jobsOf = (meat: Partial<RequestMeat>, part?: Partial<Request>): PlanFigures['jobs'] =>
   plan(wish(meat, part), { nowMs: NOW, members: 4 }).jobs;

@@ -5,6 +5,7 @@ import {
   createCook,
   createSimulatedOperator,
   doubtOf,
+  foldLog,
   keptPit,
   LEARNED,
   learnPit,
@@ -21,7 +22,6 @@ import {
   usualFire,
   PIT_SD,
   type Action,
-  type Log,
   type LoggedCook,
   type Scenario,
 } from '../src/internals';
@@ -172,7 +172,7 @@ describe('what is made of it', () => {
       afterK: null,
       leftOut: 'few-readings',
     });
-    const log = { lines: [], entries: [], finishedAt: null } as unknown as Log;
+    const log = foldLog([]);
     expect(loggedCookOf('x', { scenarios: [cook.scenario] }, log, [])).toBeNull();
   });
 

@@ -40,7 +40,6 @@ const FRACTIONS = ['shut', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞', 'open']
 export function ventName(fraction: number, scale: VentScale, fullMm: number): string {
   const mark = ventMark(fraction, scale, fullMm);
   if (mark === 0) return 'shut';
-  if (scale.dial) return dialName(mark, scale.dial);
   switch (scale.way) {
     case 'quarters':
       return quarterName(mark);
@@ -57,7 +56,7 @@ export function ventName(fraction: number, scale: VentScale, fullMm: number): st
       return `${hour === 0 ? 12 : hour}:${String(mark % 60).padStart(2, '0')}`;
     }
     case 'dial':
-      throw new RangeError('ventScales: a dial without its marks');
+      return dialName(mark, scale.dial);
   }
 }
 

@@ -76,13 +76,17 @@ export function useSavePit() {
 export const useCooks = () =>
   useQuery({ queryKey: ['cooks'], queryFn: () => requestJson<CookSummary[]>(ROUTES.cooks) });
 
+/** The question for one whole cook. */
+const cookQuery = (id: string | null) => ({
+  queryKey: ['cook', id],
+  queryFn: () => requestJson<CookView>(ROUTES.cook(id!)),
+});
+
 /** One whole cook; null id asks for nothing. */
-export const useCook = (id: string | null) =>
-  useQuery({
-    queryKey: ['cook', id],
-    queryFn: () => requestJson<CookView>(ROUTES.cook(id!)),
-    enabled: id !== null,
-  });
+export const useCook = (id: string | null) => useQuery({ ...cookQuery(id), enabled: id !== null });
+
+/** One whole cook, asked for once outside a view. */
+export const fetchCook = (id: string): Promise<CookView> => queryClient.fetchQuery(cookQuery(id));
 
 /** What is done with a cook once it is over: another name, deleting it, bringing it back. */
 export function useAfterwards() {

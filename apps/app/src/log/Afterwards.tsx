@@ -1,11 +1,12 @@
 /** Another name for a past cook, and deleting it. */
 import { router } from 'expo-router';
 import { useState } from 'react';
-import { Text, TextInput, View } from 'react-native';
+import { View } from 'react-native';
 import { useAfterwards, type CookView } from '../api/queries';
 import { useRole } from '../house/useHouse';
 import { Button } from '../ui/Button';
 import { Fold } from '../ui/Fold';
+import { NameField } from '../ui/NameField';
 import { Notice } from '../ui/Notice';
 
 /** Letters of a name at most. */
@@ -27,14 +28,7 @@ export function Afterwards({ cook }: { cook: CookView }) {
     <View className="px-5 gap-3 max-w-[720px]">
       <Fold label="Rename or delete it" testID="afterwards">
         <View className="gap-3 pb-2">
-          <Text className="font-sans-semi text-ink text-[16px]">What it is called</Text>
-          <TextInput
-            aria-label="What it is called"
-            value={name}
-            maxLength={LONGEST}
-            onChangeText={setName}
-            className="min-h-[52px] rounded-lg border border-edge bg-sheet px-4 font-sans text-[17px] text-ink"
-          />
+          <NameField label="What it is called" value={name} longest={LONGEST} onChange={setName} />
           <Button
             label="Keep this name"
             disabled={!name.trim() || name.trim() === cook.name}

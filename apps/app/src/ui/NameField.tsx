@@ -5,23 +5,31 @@ interface Props {
   value: string;
   onChange: (value: string) => void;
   /** An example, shown while nothing is typed. */
-  example: string;
+  example?: string;
+  /** What stands over it; what somebody calls a thing where left out. */
+  label?: string;
+  /** Letters at most. */
+  longest?: number;
   testID?: string;
 }
 
-/** Letters of a name at most. */
-const LONGEST = 40;
-
-export function NameField({ value, onChange, example, testID }: Props) {
+export function NameField({
+  value,
+  onChange,
+  example,
+  label = 'What you call it',
+  longest = 40,
+  testID,
+}: Props) {
   return (
     <View className="gap-1">
-      <Text className="font-sans-semi text-ink text-[16px]">What you call it</Text>
+      <Text className="font-sans-semi text-ink text-[16px]">{label}</Text>
       <TextInput
         value={value}
         onChangeText={onChange}
-        maxLength={LONGEST}
+        maxLength={longest}
         placeholder={example}
-        aria-label="What you call it"
+        aria-label={label}
         testID={testID}
         className="min-h-[52px] rounded-lg border border-edge bg-sheet px-4 font-sans text-ink text-[17px]"
       />

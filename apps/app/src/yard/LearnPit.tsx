@@ -1,7 +1,12 @@
 /** What a pit's own cooks say of it: proposed with its card before and after, accepted or left. */
 import { fromC, localOf, type VentCard } from '@ostrin/core';
 import { cookFitWords, learnedFrom, learnedLines } from '@ostrin/wording/tending';
-import type { CookSummary, PitRecord, PitVersion } from '@ostrin/contract/types';
+import {
+  MOST_VERSIONS,
+  type CookSummary,
+  type PitRecord,
+  type PitVersion,
+} from '@ostrin/contract/types';
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import type { LearnAnswer } from '../api/messages';
@@ -14,9 +19,6 @@ import { dayOf, deviceZone } from '../ui/words';
 import { useFinishedCooks, useLearned } from './useLearned';
 import { useVentCard } from './useVentCard';
 import { settingWords } from './VentCard';
-
-/** Versions that are kept. */
-const MOST_VERSIONS = 20;
 
 interface Props {
   pit: PitRecord;

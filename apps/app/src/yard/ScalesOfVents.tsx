@@ -70,7 +70,7 @@ interface ScaleProps {
 }
 
 function ScaleOfVent({ name, scale, onChange }: ScaleProps) {
-  const { dial } = scale;
+  const dial = scale.way === 'dial' ? scale.dial : null;
   return (
     <View className="gap-2">
       <Text className="font-sans-semi text-ink text-[16px]">{name}</Text>

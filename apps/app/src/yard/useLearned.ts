@@ -1,11 +1,10 @@
 /** Learning a pit from its finished cooks: which there are, how far it is, what came of it. */
 import { foldLog, withHandReadings } from '@ostrin/core';
-import { ROUTES, type CookSummary, type PitRecord } from '@ostrin/contract/types';
+import type { CookSummary, PitRecord } from '@ostrin/contract/types';
 import { useEffect, useRef, useState } from 'react';
-import { requestJson } from '../api/http';
 import { askLearned } from '../api/learn';
 import type { CookToLearn, LearnAnswer } from '../api/messages';
-import { queryClient, useCooks, type CookView } from '../api/queries';
+import { fetchCook, useCooks } from '../api/queries';
 
 /** As many of its newest cooks as are learned from at once. */
 const MOST_COOKS = 8;
@@ -30,10 +29,7 @@ export type LearnState =
   | { kind: 'failed'; message: string };
 
 async function cookToLearn(id: string): Promise<CookToLearn & { preset: string | undefined }> {
-  const cook = await queryClient.fetchQuery({
-    queryKey: ['cook', id],
-    queryFn: () => requestJson<CookView>(ROUTES.cook(id)),
-  });
+  const cook = await fetchCook(id);
   const log = foldLog(cook.entries);
   const [scenario] = cook.plan.scenarios;
   return {

@@ -2,7 +2,7 @@
 import { doneByFeel, type SafetyKind } from '../meat/cut';
 import { centreTempC } from '../meat/piece';
 import type { Piece } from '../meat/pieceState';
-import type { RestWhere } from '../meat/rest';
+import { SHUT_IN } from '../meat/rest';
 import type { CautionId } from '../safety/cautions';
 import { SAFE_C, SAFE_LOG_REDUCTION } from '../safety/lethality';
 import type { MeatResult } from '../scenario/result';
@@ -14,8 +14,6 @@ const DANGER_ZONE_C = [5, 60] as const;
 const HOT_HOLDING_C = 57;
 /** Held meat is kept over this; under it, it has to be eaten, heated again or cooled (C; USDA consumer advice, from memory). */
 export const HOLD_ABOVE_C = 60;
-/** Places that are meant to keep meat hot. */
-const KEEPING_HOT: readonly RestWhere[] = ['cool-box', 'warmer', 'oven'];
 /**
  * Minutes between 5 and 60 C that call for a word (common practice): at the face, at the centre of what is
  * not intact, and at the centre of an intact cut.
@@ -67,7 +65,7 @@ function trackHolding(cooking: CookingPiece): void {
   }
   r.hold.coolMin++;
   r.hold.state = 'cooling';
-  const meantHot = KEEPING_HOT.includes(cooking.rest!.where);
+  const meantHot = SHUT_IN.includes(cooking.rest!.where);
   if (meantHot) addCaution(r, 'hot-hold');
   if (r.hold.coolMin > MAX_COOLING_MIN) addCaution(r, 'cools-slowly');
 }

@@ -70,6 +70,20 @@ export function fitLikely(
   };
 }
 
+/**
+ * Residuals made independent and of one sd each: `sdK` is theirs, and `keeps(i)` how much of the one before hangs on in
+ * the `i`th (0 to 1; the first stands alone).
+ */
+export const independent = (
+  offs: readonly number[],
+  sdK: number,
+  keeps: (i: number) => number,
+): number[] =>
+  offs.map((off, i) => {
+    const rho = i > 0 ? keeps(i) : 0;
+    return (off - rho * (i > 0 ? offs[i - 1]! : 0)) / (sdK * Math.sqrt(1 - rho * rho));
+  });
+
 /** One sd of the doubt about unknown `i`, in sd of its spread: 1 where the data say nothing. */
 export const doubtOf = (
   { covarianceFactor }: Pick<LikelyFit, 'covarianceFactor'>,

@@ -7,8 +7,8 @@ import type { Scenario } from '../scenario/scenario';
 import { coreProbeC } from '../meat/piece';
 import { NO_VARIATION, variationAt, type PieceVariation } from '../meat/variation';
 import type { Random } from '../quantity/random';
-import { normalShareBelow } from '../quantity/statistics';
-import { doubtOf, drawnFrom, fitLikely } from './likelyFit';
+import { normalShareBelow, rms } from '../quantity/statistics';
+import { doubtOf, drawnFrom, fitLikely, independent } from './likelyFit';
 import type { MeasuredPit, ProbeReading } from './measuredAir';
 
 /** What a probe's readings tell of; tenderness shows only by feel. */
@@ -112,20 +112,16 @@ function residuals(
   const { meats } = input.scenario;
   const scenario = { ...input.scenario, meats: meats.slice(0, 1), everyMin: 60 };
   const cook = createCook(scenario, { variations: [variationOf(z)], airTrace: air });
-  const out: number[] = [];
-  let before: { atMin: number; r: number } | null = null;
-  for (const p of points) {
+  const offs = points.map((p) => {
     advance(cook, p.atMin);
-    const r = coreProbeC(cook.pieces[0]!.piece, probeOffsetM(z)) - p.c;
-    const rho = before ? Math.pow(NOISE.correlation, (p.atMin - before.atMin) / THIN_MIN) : 0;
-    const white = (r - rho * (before?.r ?? 0)) / (NOISE.sdK * Math.sqrt(1 - rho * rho));
+    return coreProbeC(cook.pieces[0]!.piece, probeOffsetM(z)) - p.c;
+  });
+  const keeps = (i: number): number =>
+    Math.pow(NOISE.correlation, (points[i]!.atMin - points[i - 1]!.atMin) / THIN_MIN);
+  return independent(offs, NOISE.sdK, keeps).map((white) => {
     const far = Math.abs(white);
-    out.push(
-      far <= HUBER_SD ? white : Math.sign(white) * Math.sqrt(HUBER_SD * (2 * far - HUBER_SD)),
-    );
-    before = { atMin: p.atMin, r };
-  }
-  return out;
+    return far <= HUBER_SD ? white : Math.sign(white) * Math.sqrt(HUBER_SD * (2 * far - HUBER_SD));
+  });
 }
 
 /**
@@ -147,7 +143,7 @@ export function estimatePiece(input: EstimateInput): PieceEstimate | null {
     pitBiasK: PIT_BIAS_SD_K * z[PIT_BIAS]!,
     probeOffsetMm: 1000 * probeOffsetM(z),
     readings: points.length,
-    rmsResidualK: NOISE.sdK * Math.sqrt(left.reduce((s, r) => s + r * r, 0) / points.length),
+    rmsResidualK: NOISE.sdK * rms(left),
   };
 }
 

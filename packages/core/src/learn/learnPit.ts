@@ -2,9 +2,10 @@
  * What a pit is like, from its finished cooks: leaks, heat lost, pace of fire, openings, its shelter from the wind and
  * what its thermometer is off by, all together; the most probable ones given their spreads, and how sure that is.
  */
-import { doubtOf, fitLikely, type LikelyFit } from '../estimate/likelyFit';
+import { doubtOf, fitLikely, independent, type LikelyFit } from '../estimate/likelyFit';
 import { pitWith, presetOf } from '../pit/catalogue';
 import type { CookerParameters, KnownPit } from '../pit/parameters';
+import { rms } from '../quantity/statistics';
 import {
   replayedPitC,
   usedReadings,
@@ -148,17 +149,12 @@ class Replays {
 
 /** Residuals made independent of one another and of one sd each; far ones count less and less. */
 function whitened(offs: readonly number[], readings: readonly UsedReading[]): number[] {
-  return offs.map((off, i) => {
-    const before = i > 0 ? offs[i - 1]! : 0;
-    const apart = i > 0 ? readings[i]!.atMin - readings[i - 1]!.atMin : Infinity;
-    const rho = Math.exp(-apart / MISFIT.forgetsMin);
-    const white = (off - rho * before) / (MISFIT.sdK * Math.sqrt(1 - rho * rho));
-    return Math.sign(white) * FAR_SD * Math.sqrt(Math.log1p((white / FAR_SD) ** 2));
-  });
+  const keeps = (i: number): number =>
+    Math.exp(-(readings[i]!.atMin - readings[i - 1]!.atMin) / MISFIT.forgetsMin);
+  return independent(offs, MISFIT.sdK, keeps).map(
+    (white) => Math.sign(white) * FAR_SD * Math.sqrt(Math.log1p((white / FAR_SD) ** 2)),
+  );
 }
-
-const rms = (values: readonly number[]): number =>
-  Math.sqrt(values.reduce((s, v) => s + v * v, 0) / Math.max(values.length, 1));
 
 /** How sure a pit's thermometer is, and who is told how far the work is. */
 export interface LearnOptions {

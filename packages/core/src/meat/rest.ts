@@ -18,6 +18,9 @@ export const TENT = { share: 0.16, humidity: 0.01 };
 /** Where a piece may rest. */
 export type RestWhere = 'open' | 'tented' | 'counter' | 'cool-box' | 'warmer' | 'oven';
 
+/** Places that shut a piece in: they keep it hot, and it goes on cooking. */
+export const SHUT_IN: readonly RestWhere[] = ['cool-box', 'warmer', 'oven'];
+
 /** Where a piece stands first, so that it stops cooking before it is shut in. Exactly one end is given. */
 export interface RestFirst {
   /** Uncovered, or wrapped on the counter. */

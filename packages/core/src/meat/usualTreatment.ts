@@ -1,5 +1,5 @@
 /** What is usually done with a cut where nobody says otherwise (common practice). */
-import type { RestFirst, RestSpec, RestWhere } from './rest';
+import { SHUT_IN, type RestFirst, type RestSpec, type RestWhere } from './rest';
 import { roundTo } from '../quantity/units';
 import { SAFE_C } from '../safety/lethality';
 import { doneByFeel, usualThicknessMm, type Cut } from './cut';
@@ -90,8 +90,6 @@ export const USUAL_RESTS = {
 /** Rest of a thin piece in a cool box, min (common practice). */
 const THIN_REST_MIN = 15;
 
-/** Places that shut a piece in, so that it goes on cooking. */
-export const SHUT_IN: readonly RestWhere[] = ['cool-box', 'warmer', 'oven'];
 /** How a piece stops cooking before it is shut in (common practice): until it stops steaming, or down to a middle. */
 export const FIRST_STAGES = {
   open: { where: 'open', minutes: 12 },

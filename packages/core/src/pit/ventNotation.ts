@@ -16,11 +16,8 @@ export interface VentDial {
   step: number;
 }
 
-/** How one vent is told. `dial` stands exactly with `way: "dial"`. */
-export interface VentScale {
-  way: VentNotation | 'dial';
-  dial?: VentDial;
-}
+/** How one vent is told: in a notation, or by its owner's dial. */
+export type VentScale = { way: VentNotation } | { way: 'dial'; dial: VentDial };
 
 /** How the two vents of a pit are told. */
 export interface VentScales {
@@ -58,9 +55,8 @@ const NARROWEST = { thirtySeconds: 2, halfFingers: 0.5, dialMinutes: 5, dialStep
 const COARSE_FROM_MM = 20;
 
 /** The finest setting that can be told, share of the travel. `fullMm` is the travel in mm. */
-export function finestStep({ way, dial }: VentScale, fullMm: number): number {
-  if (dial) return 1 / dialSteps(dial);
-  switch (way) {
+export function finestStep(scale: VentScale, fullMm: number): number {
+  switch (scale.way) {
     case 'quarters':
       return FINEST.thirtySecond;
     case 'mm':
@@ -70,7 +66,7 @@ export function finestStep({ way, dial }: VentScale, fullMm: number): number {
     case 'clock':
       return FINEST.dial;
     case 'dial':
-      throw new RangeError('ventScales: a dial without its marks');
+      return 1 / dialSteps(scale.dial);
   }
 }
 
@@ -92,7 +88,6 @@ export const leastMove = (scale: VentScale, fullMm: number): number =>
  */
 export function ventMark(fraction: number, scale: VentScale, fullMm: number): number {
   if (fraction <= 0) return 0;
-  if (scale.dial) return Math.round(fraction * dialSteps(scale.dial)) || NARROWEST.dialSteps;
   switch (scale.way) {
     case 'quarters':
       return Math.max(Math.round(fraction / FINEST.thirtySecond), NARROWEST.thirtySeconds);
@@ -105,6 +100,6 @@ export function ventMark(fraction: number, scale: VentScale, fullMm: number): nu
     case 'clock':
       return Math.max(Math.round((fraction * DIAL_MIN) / 15) * 15, NARROWEST.dialMinutes);
     case 'dial':
-      throw new RangeError('ventScales: a dial without its marks');
+      return Math.round(fraction * dialSteps(scale.dial)) || NARROWEST.dialSteps;
   }
 }

@@ -4,7 +4,7 @@ import type { JobFigures, ShoppingFigures } from './document/figures';
 import type { Amount, Request } from './request/types';
 import { numbered, type JobDraft } from './jobs/job';
 import { jobsAt } from './jobs/jobs';
-import { beforeBed, prepareJobs, shopJob } from './jobs/prepare';
+import { beforeBed, isNight, prepareJobs, shopJob } from './jobs/prepare';
 import type { PlannedPit, PlanClock } from './plannedPit';
 import { numberOfMeat } from './request/amount';
 import { courseOf, servedMs } from './schedule/schedule';
@@ -41,6 +41,7 @@ export function collectJobs(
     const onPit = part.index.map((i) => request.meats[i]!);
     const told = part.index.map((i) => numbers[i]);
     const atPit = jobsAt(cook, onPit, part.pieces, told, pit);
+    // Nobody gets up for another chunk (common practice: the first half of the smoke is what counts).
     const awake = atPit.filter(
       (j) => j.facts.kind !== 'smoke-again' || !isNight(litMs + j.atMin * MINUTE_MS, zone),
     );
@@ -52,14 +53,6 @@ export function collectJobs(
   const begunMs = zeroMs + Math.min(...begun) * MINUTE_MS;
   addJobs(jobs, shopJob(fetch, begunMs, nowMs, zone, zeroMs), zeroMs, clock);
   return { jobs: jobs.sort((a, b) => a.clockMin - b.clockMin), leadMin };
-}
-
-/** Nobody gets up for another chunk between these hours (common practice: the first half of the smoke is what counts). */
-const NIGHT_H = { from: 22, to: 6 };
-
-function isNight(ms: number, zone: string): boolean {
-  const hour = Number(localOf(ms, zone).slice(11, 13));
-  return hour >= NIGHT_H.from || hour < NIGHT_H.to;
 }
 
 /** Adds jobs whose minutes count from `litMs`; with the name of their pit where there are several. */

@@ -19,6 +19,10 @@ export const ascending = (values: readonly number[]): number[] =>
 export const mean = (values: readonly number[]): number =>
   values.reduce((sum, v) => sum + v, 0) / values.length;
 
+/** Root mean square; NaN when empty. */
+export const rms = (values: readonly number[]): number =>
+  Math.sqrt(mean(values.map((v) => v ** 2)));
+
 /** p10, p50 and p90 of a list; NaN entries count as later than all. */
 export function p10p50p90(values: readonly number[]): [number, number, number] {
   const late = values.length - values.filter(Number.isFinite).length;

@@ -8,7 +8,7 @@ import type { MeatSpec, Scenario } from '../../scenario/scenario';
 import type { Result } from '../../scenario/result';
 import { createSimulatedOperator } from '../../control/simulatedOperator';
 import type { FireSpec } from '../../fire/fireSpec';
-import { mean } from '../../quantity/statistics';
+import { mean, rms } from '../../quantity/statistics';
 import type { PitSetup } from './designFire';
 
 /** From here on a pit should stand in its band where nothing lies on it, min after lighting. */
@@ -103,7 +103,7 @@ export function scoreRun(result: Result, targetC: number, bandC: number): Holdin
   const hours = Math.max(((result.minutes.at(-1) ?? 0) - fromMin) / 60, 0.1);
   return {
     meanC: targetC + mean(offK),
-    rmsK: Math.sqrt(mean(offK.map((k) => k ** 2))),
+    rmsK: rms(offK),
     outFraction: offK.filter((k) => Math.abs(k) > bandC).length / Math.max(offK.length, 1),
     whiteFraction:
       smoke.filter((s) => s === 'white' || s === 'dark').length / Math.max(smoke.length, 1),

@@ -2,7 +2,7 @@
 import type { ControlPolicy } from '../../control/controlPolicy';
 import { simulate } from '../../cook/cook';
 import { seeded } from '../../quantity/random';
-import { mean } from '../../quantity/statistics';
+import { mean, rms } from '../../quantity/statistics';
 import { drawLikelyPit } from '../../sampling/likelyPits';
 import type { Result } from '../../scenario/result';
 import type { Scenario } from '../../scenario/scenario';
@@ -60,7 +60,7 @@ export function scoreInTrialPits(
 
 const poolScores = (scores: readonly HoldingScore[]): HoldingScore => ({
   meanC: mean(scores.map((s) => s.meanC)),
-  rmsK: Math.sqrt(mean(scores.map((s) => s.rmsK ** 2))),
+  rmsK: rms(scores.map((s) => s.rmsK)),
   outFraction: mean(scores.map((s) => s.outFraction)),
   whiteFraction: mean(scores.map((s) => s.whiteFraction)),
   visitsPerHour: mean(scores.map((s) => s.visitsPerHour)),

@@ -12,6 +12,7 @@ const cook = (part: Partial<CookSummary>): CookSummary => ({
   people: 8,
   cut: 'mutton-shoulder',
   pieces: 2,
+  glance: null,
   ...part,
 });
 

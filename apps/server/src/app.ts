@@ -4,6 +4,7 @@ import compression from 'compression';
 import express, { type Express, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import type { Knex } from 'knex';
+import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
@@ -23,6 +24,9 @@ import { WireIntake } from './live/wireIntake';
 import { beginRoutes, cookRoutes, type CookServices } from './routes/cooks';
 import { importRoutes } from './routes/imports';
 import { instrumentRoutes } from './routes/instruments';
+import { photographStore } from './photographs/photographStore';
+import type { RecordStores } from './record/writeArchive';
+import { photographRoutes } from './routes/photographs';
 import { pitRoutes } from './routes/pits';
 import { recordRoutes } from './routes/record';
 import { savedPlanRoutes, shelfRoutes } from './routes/savedPlans';
@@ -39,6 +43,8 @@ export interface AppOptions {
   pools: Pools;
   /** The file of the database; left out for a scratch one. */
   file?: string;
+  /** Where photographs lie; beside the database when left out. */
+  photographFolder?: string;
   /** Folder of the web export; left out in tests of the API alone. */
   webDir?: string;
   now?: () => number;
@@ -49,6 +55,12 @@ export interface AppOptions {
   /** The certificate of the authority of this house, PEM; null where there is none. */
   authority?: string | null;
 }
+
+/** Where the photographs of a database lie: beside it; those of a scratch one in a folder of the system. */
+export const photographFolder = (file?: string): string =>
+  file === undefined
+    ? path.join(tmpdir(), `ostrin-photographs-${process.pid}`)
+    : path.join(path.dirname(file), 'photographs');
 
 const THIS_MACHINE: House = { home: false, secure: false, addresses: [] };
 
@@ -78,6 +90,16 @@ export function createApp(options: AppOptions): {
   );
   const services: CookServices = { store, clocks, hub, pools, inTurn: oneAfterAnother() };
   const instruments = instrumentStore(db);
+  const folder = options.photographFolder ?? photographFolder(options.file);
+  const photographs = photographStore(db, folder);
+  const stores: RecordStores = {
+    cooks: store,
+    pits: pitStore(db),
+    plans: savedPlanStore(db),
+    shelf: shelfStore(db),
+    instruments,
+    photographs,
+  };
   const watch = new CookWatch(store, clocks, pools, hub, (err) =>
     logger.error({ err }, 'a cook could not be watched'),
   );
@@ -117,6 +139,12 @@ export function createApp(options: AppOptions): {
     app.use(signedIn(access), roleAllows);
   }
 
+  // Pictures and archives are no JSON: they come before what reads it.
+  app.use('/api/cooks', photographRoutes({ ...services, photographs, now }));
+  app.use(
+    '/api/record',
+    recordRoutes({ ...services, db, file: options.file ?? null, folder, stores, now }),
+  );
   app.use('/api/imports', textBody(LIMITS.import), importRoutes(services));
   app.post('/api/cooks', textBody(LIMITS.begin));
   app.put('/api/cooks/:id', textBody(LIMITS.begin));
@@ -130,12 +158,14 @@ export function createApp(options: AppOptions): {
   });
   app.get('/api/events', (req, res) => hub.watch(null, req, res));
   app.use('/api/access', accessRoutes(access, house, hub));
-  app.use('/api/record', recordRoutes(options.file ?? null, now));
-  app.use('/api/pits', pitRoutes(pitStore(db), hub));
-  app.use('/api/plans', savedPlanRoutes(savedPlanStore(db), hub, now));
-  app.use('/api/shelf', shelfRoutes(shelfStore(db), hub));
+  app.use('/api/pits', pitRoutes(stores.pits, hub));
+  app.use('/api/plans', savedPlanRoutes(stores.plans, hub, now));
+  app.use('/api/shelf', shelfRoutes(stores.shelf, hub));
   app.use('/api/instruments', instrumentRoutes(instruments, store, hub));
   app.use('/api/cooks', cookRoutes(services));
+  app.get('/api/next-time', async (_req, res) => {
+    res.json(await store.nextTime());
+  });
   app.use('/api', noRoute);
 
   if (options.webDir) serveWeb(app, options.webDir);

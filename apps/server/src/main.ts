@@ -5,7 +5,8 @@ import https from 'node:https';
 import type { AddressInfo } from 'node:net';
 import path from 'node:path';
 import pino from 'pino';
-import { createApp } from './app';
+import { createApp, photographFolder } from './app';
+import { photographStore } from './photographs/photographStore';
 import { startMqtt } from './start/startMqtt';
 import { loadDemo } from './demo/loadDemo';
 import { houseOf, houseWords, passcodeOf, tlsOf } from './start/openHouse';
@@ -25,6 +26,7 @@ async function start(settings: Settings): Promise<void> {
   const logger = pino({ level: settings.logLevel }, pino.destination(2));
   if (file !== ':memory:') mkdirSync(path.dirname(file), { recursive: true });
   if (settings.restore !== null) restoreRecord(settings.restore, file);
+  const onDisk = file === ':memory:' ? undefined : file;
   const tls = await tlsOf(settings);
   const db = await openDatabase(file);
   await cookStore(db).forgetDeleted(Date.now());
@@ -32,11 +34,12 @@ async function start(settings: Settings): Promise<void> {
     const added = await loadDemo(db, Date.now());
     if (added > 0) process.stdout.write(`Loaded the demo world: ${added} past cooks.\n`);
   }
+  await cookStore(db).fillGlances();
+  await photographStore(db, photographFolder(onDisk)).tidy();
   const passcode = home ? await passcodeOf(db, settings) : null;
   const house = houseOf(settings, port, tls !== null);
   const pools = new Pools((err) => logger.error({ err }, 'a thread failed'));
   const authority = tls?.authority ?? null;
-  const onDisk = file === ':memory:' ? undefined : file;
   const parts = createApp({
     db,
     file: onDisk,

@@ -1,6 +1,19 @@
 /** A cook, its log and its readings: what app and server say to each other, and what is exported. */
 import 'reflect-metadata';
-import { LOOKS, MUSCLES, type LookAt, type Muscle, type Verdict } from '@ostrin/core';
+import {
+  CUTS,
+  LOOKS,
+  MUSCLES,
+  NOTE_SUBJECTS,
+  PIECE_VERDICTS,
+  WEIGHED_THINGS,
+  type LookAt,
+  type Muscle,
+  type NoteSubject,
+  type PieceVerdict,
+  type Verdict,
+  type WeighedThing,
+} from '@ostrin/core';
 import { Type } from 'class-transformer';
 import {
   Equals,
@@ -19,7 +32,7 @@ import {
 import { ACTION_TYPES, ActionDto } from './actions';
 import { PlanDto } from './plan';
 import { MeatDto } from './scenario';
-import { InRange, KindList, Nested, NestedList, Numbers, Optional, OrNull } from './rules';
+import { InRange, KindList, Known, Nested, NestedList, Numbers, Optional, OrNull } from './rules';
 
 /** Epoch milliseconds in the years 2000 to 2199. */
 export const Instant = (): PropertyDecorator => (target, property) => {
@@ -41,6 +54,9 @@ export const ENTRY_KINDS = [
   'add-food',
   'hand-over',
   'take-watch',
+  'verdict',
+  'next-time',
+  'weighed',
 ] as const;
 
 /** Any entry of the log; the kinds add what they say. */
@@ -111,6 +127,27 @@ class TakeWatchEntryDto extends EntryDto {
   @Optional() @IsUUID() offer?: string;
 }
 
+/** How a piece was, once it was eaten. */
+class VerdictEntryDto extends EntryDto {
+  @IsString() @Length(1, 60) meat!: string;
+  @IsIn(Object.values(PIECE_VERDICTS).flat()) verdict!: PieceVerdict;
+}
+class NextTimeEntryDto extends EntryDto {
+  @IsIn(NOTE_SUBJECTS) about!: NoteSubject;
+  /** The cut that it is about. */
+  @Optional() @Known(Object.keys(CUTS)) cut?: string;
+  @IsString()
+  @Length(1, 500)
+  @Matches(/\S/, { message: 'must not be blank' })
+  text!: string;
+}
+class WeighedEntryDto extends EntryDto {
+  @IsIn(WEIGHED_THINGS) what!: WeighedThing;
+  @InRange(0, 60) kg!: number;
+  /** The piece that was weighed; left out for fuel. */
+  @Optional() @IsString() @Length(1, 60) meat?: string;
+}
+
 const KINDS = [
   { name: 'act', value: ActEntryDto },
   { name: 'note', value: NoteEntryDto },
@@ -122,6 +159,9 @@ const KINDS = [
   { name: 'add-food', value: AddFoodEntryDto },
   { name: 'hand-over', value: HandOverEntryDto },
   { name: 'take-watch', value: TakeWatchEntryDto },
+  { name: 'verdict', value: VerdictEntryDto },
+  { name: 'next-time', value: NextTimeEntryDto },
+  { name: 'weighed', value: WeighedEntryDto },
   { name: 'undo', value: UndoEntryDto },
   { name: 'retime', value: RetimeEntryDto },
 ];

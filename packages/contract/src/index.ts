@@ -1,5 +1,6 @@
 /** What app, server and command line say to each other. */
 export * from './access';
+export * from './archive';
 export * from './problems';
 export * from './validate';
 export * from './cook';

@@ -12,11 +12,12 @@ import {
   MISSING,
   operation,
   read,
-  ID_PARAMETER,
+  parametersOf,
   STORED,
   CHANGED,
   file,
 } from './openapiParts';
+import { logPaths } from './openapiLog';
 import { wirePaths } from './openapiWire';
 import { ROUTES } from './types';
 
@@ -134,35 +135,6 @@ const cookPaths = (): Json => ({
   },
 });
 
-/** A cook as files. */
-const exportPaths = (): Json => ({
-  [ROUTES.json(ID)]: { get: read('The cook as one document', ref('CookDocDto'), MISSING) },
-  [ROUTES.readingsCsv(ID)]: {
-    get: operation({ summary: 'Its readings as CSV', answers: file('text/csv') }),
-  },
-  [ROUTES.actionsCsv(ID)]: {
-    get: operation({ summary: 'Its actions as CSV', answers: file('text/csv') }),
-  },
-});
-
-/** What is done with a cook once it is over. */
-const afterwardsPaths = (): Json => ({
-  [ROUTES.cookName(ID)]: {
-    put: operation({
-      summary: 'Give a cook another name',
-      body: body(ref('CookNameDto')),
-      answers: { ...STORED, ...MISSING },
-    }),
-  },
-  [ROUTES.restore(ID)]: {
-    post: operation({
-      summary: 'Bring a deleted cook back, within thirty days',
-      body: body(OBJECT),
-      answers: { '200': answer('It is back', OBJECT), ...MISSING },
-    }),
-  },
-});
-
 const PROBLEM_DETAILS: Json = {
   type: 'object',
   description: 'RFC 9457 problem details, with a field for every problem.',
@@ -182,16 +154,6 @@ const PROBLEM_DETAILS: Json = {
     },
   },
 };
-
-/** The record as a whole. */
-const recordPaths = (): Json => ({
-  [ROUTES.record]: {
-    get: operation({
-      summary: 'The whole record as one SQLite file, without what lets devices in',
-      answers: { '200': answer('The file', { type: 'string' }, 'application/vnd.sqlite3') },
-    }),
-  },
-});
 
 /** Who may come in. Devices and invitations are there only on a server that is open to the home network. */
 const accessPaths = (): Json => ({
@@ -241,13 +203,11 @@ export function openApi(): Json {
     ...yardPaths(),
     ...wirePaths(),
     ...cookPaths(),
-    ...exportPaths(),
-    ...afterwardsPaths(),
-    ...recordPaths(),
+    ...logPaths(),
     ...accessPaths(),
   }).map(([path, item]) => [
     path,
-    path.includes(ID) ? { parameters: [ID_PARAMETER], ...(item as Json) } : item,
+    path.includes('{') ? { parameters: parametersOf(path), ...(item as Json) } : item,
   ]);
   return {
     openapi: '3.1.0',

@@ -51,12 +51,14 @@ export const operation = ({ summary, body: requestBody, answers }: Operation): J
 export const read = (summary: string, schema: Json, found: Json = {}): Json =>
   operation({ summary, answers: { '200': answer('As stored', schema), ...found } });
 
-export const ID_PARAMETER: Json = {
-  name: 'id',
-  in: 'path',
-  required: true,
-  schema: { type: 'string' },
-};
+/** The parameters that a path names in braces. */
+export const parametersOf = (path: string): Json[] =>
+  [...path.matchAll(/\{(\w+)\}/g)].map(([, name]) => ({
+    name,
+    in: 'path',
+    required: true,
+    schema: { type: 'string' },
+  }));
 
 export const STORED = { '200': answer('Stored', OBJECT), '201': answer('Made', OBJECT) };
 

@@ -157,6 +157,7 @@ function logProblems(entries: readonly Entry[], cook: LoggedCook): FieldProblem[
       meats.add(e.food.id);
     }
     if (e.kind === 'look') problems.push(...lookProblems(e, meats, here));
+    problems.push(...afterwardsProblems(e, meats, here));
     known.push(e);
     ids.add(e.id);
   });
@@ -222,6 +223,21 @@ function lookProblems(
       ? [{ field: `${field}.muscle`, message: 'belongs to how tender it feels' }]
       : []),
   ];
+}
+
+/** What is wrong with what is said and weighed once a cook is over: a piece or a cut where there is none, or none. */
+function afterwardsProblems(e: Entry, meats: ReadonlySet<string>, field: string): FieldProblem[] {
+  const pieceWanted = e.kind === 'verdict' || (e.kind === 'weighed' && e.what !== 'fuel-left');
+  if (pieceWanted && !meats.has(e.meat ?? '')) {
+    return [{ field: `${field}.meat`, message: `must be one of ${[...meats].join(', ')}` }];
+  }
+  if (e.kind === 'weighed' && !pieceWanted && e.meat !== undefined) {
+    return [{ field: `${field}.meat`, message: 'has no place with fuel' }];
+  }
+  if (e.kind === 'next-time' && (e.about === 'cut') !== (e.cut !== undefined)) {
+    return [{ field: `${field}.cut`, message: 'must be given exactly where it is about a cut' }];
+  }
+  return [];
 }
 
 /** What is wrong with something done: fuel without an amount, or a piece that this cook does not have. */

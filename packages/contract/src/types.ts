@@ -2,7 +2,9 @@
 import type {
   Alarm,
   Entry,
+  Glance,
   CookerParameters,
+  NextTimeNote,
   Plan,
   Price,
   ReadingRow,
@@ -174,6 +176,37 @@ export interface CookSummary {
   cut: string;
   /** Number of pieces. */
   pieces: number;
+  /** What came of it at a glance; null while it goes on, or until that is worked out. */
+  glance: Glance | null;
+}
+
+/** A note for next time with the cook that it comes from. */
+export interface NextTime extends NextTimeNote {
+  cookId: string;
+  /** What that cook is called. */
+  cookName: string;
+  /** The pit it was cooked on, as its owner calls it. */
+  pitName: string;
+  /** When it was lit by its plan, epoch ms. */
+  startMs: number;
+}
+
+/** Photographs that a cook keeps at most. */
+export const MOST_PHOTOGRAPHS = 10;
+
+/** A photograph of a cook. */
+export interface PhotographRecord {
+  /** Its id. */
+  id: string;
+  /** The cook that it shows. */
+  cookId: string;
+  /** When it was added, epoch ms. */
+  addedAt: number;
+  /** Pixels. */
+  width: number;
+  height: number;
+  /** Size of its file. */
+  bytes: number;
 }
 
 /** Where a cook's clock stands: `cookMs` at the server's `realMs`, going `speed` times as fast. */
@@ -249,7 +282,7 @@ export type Versioned<T> = T & { version: number };
  * What app and server agree on beyond the shape of single documents. It is raised with every change that a page of
  * before would get wrong: such a page is then told to load itself again, and mixes nothing.
  */
-export const API_LEVEL = 4;
+export const API_LEVEL = 5;
 /** The header in which the app tells its level; event streams tell it as `?level=`. */
 export const LEVEL_HEADER = 'Ostrin-Level';
 

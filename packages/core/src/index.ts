@@ -207,5 +207,18 @@ export {
 } from './tend/log';
 export { type DueJob, jobMs, type JobClock, jobsByTime } from './tend/jobTimes';
 export type { Outlook, WrapOption } from './tend/outlook';
-export { summarise } from './tend/summary';
+export type { Glance } from './afterwards/glance';
+export type { CookToExplain, MinutesByCause, TimeCause, WhyLate } from './afterwards/meatTime';
+export { summarise } from './afterwards/summary';
+export {
+  AS_WISHED,
+  type JudgedOf,
+  NOTE_SUBJECTS,
+  type NoteSubject,
+  PIECE_VERDICTS,
+  type PieceVerdict,
+  WEIGHED_THINGS,
+  type WeighedThing,
+} from './afterwards/verdictKinds';
+export type { Afterwards, CookVerdict, NextTimeNote } from './afterwards/verdicts';
 export { heldWatch, type HeldWatch, type Offer } from './tend/watch';

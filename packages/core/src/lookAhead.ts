@@ -9,3 +9,4 @@ export { changeOptions } from './tend/changes';
 export { fuelUse } from './tend/fuelUse';
 export { forecast } from './tend/forecast';
 export { meatOutlook } from './tend/outlook';
+export { comparedTimes, whyLate } from './afterwards/meatTime';

@@ -11,6 +11,7 @@ import {
   WOODS,
   WRAPS,
 } from '@ostrin/core';
+import { PIECE_VERDICT_NAMES, WEIGHED_NAMES } from './afterwards';
 import { lookWords } from './looks';
 import { PLACE_WORDS } from './places';
 import { capital, countWords, massWords, smallMassWords, temperatureWords } from './quantities';
@@ -116,5 +117,11 @@ export function entryWords(e: Entry, telling: Telling = UNKNOWN): string {
       return `Watch offered to ${e.to}`;
     case 'take-watch':
       return 'Watch taken';
+    case 'verdict':
+      return `Verdict: ${PIECE_VERDICT_NAMES[e.verdict].toLowerCase()}`;
+    case 'next-time':
+      return `Next time: ${e.text}`;
+    case 'weighed':
+      return `${WEIGHED_NAMES[e.what]} ${massWords(e.kg, telling.units)}`;
   }
 }

@@ -48,7 +48,12 @@ export const noRoute: RequestHandler = (req, _res, next) => {
 interface HttpError {
   status?: number;
   type?: string;
+  /** What the system or the database calls it. */
+  code?: string;
 }
+
+/** Codes of a disk that takes no more. */
+const DISK_FULL = ['ENOSPC', 'EDQUOT', 'SQLITE_FULL'];
 
 /** The last handler: whatever went wrong, told as problem details. */
 export const tellProblem: ErrorRequestHandler = (error: unknown, req, res, next) => {
@@ -61,7 +66,10 @@ export const tellProblem: ErrorRequestHandler = (error: unknown, req, res, next)
     return;
   }
   const http = error as HttpError;
-  if (http.type === 'entity.too.large') send(res, 413, 'The body is too large');
+  if (DISK_FULL.includes(http.code ?? '')) {
+    req.log.error({ err: error }, 'the disk is full');
+    send(res, 507, "The server's disk is full: nothing was stored, and nothing is lost");
+  } else if (http.type === 'entity.too.large') send(res, 413, 'The body is too large');
   else if (http.type === 'encoding.unsupported' || http.type === 'charset.unsupported') {
     send(res, 415, 'That encoding is not read here');
   } else if (http.status && http.status >= 400 && http.status < 500) {

@@ -202,6 +202,7 @@ async function append(services: CookServices, head: CookHead, body: unknown, by?
   const finishes = head.finishedAt === null && finishedAt !== null;
   const clockMs = finishes ? clocks.release(head.id) : null;
   await store.append(head.id, fresh, { finishedMs: finishedAt, clockMs });
+  if (finishedAt !== null) await store.refreshGlance(head.id);
   hub.tell({ type: 'entries', cookId: head.id, entries: fresh });
   if (finishedAt === null && head.finishedAt !== null) {
     // Its finish was taken back: it goes on from where its clock stood.
@@ -210,6 +211,8 @@ async function append(services: CookServices, head: CookHead, body: unknown, by?
   if (finishedAt !== head.finishedAt) {
     const clock = clocks.clock({ ...head, finishedAt });
     hub.tell({ type: 'clock', cookId: head.id, clock });
+  }
+  if (finishedAt !== null || head.finishedAt !== null) {
     hub.tell({ type: 'changed', what: 'cooks' });
   }
   return { added: true, entries };

@@ -20,7 +20,7 @@ export function importRoutes({ store, pools, hub, inTurn }: CookServices): Route
 }
 
 /** Stores a cook of the past. True where that very cook is there already. */
-async function bringIn(store: CookStore, doc: CookDoc): Promise<boolean> {
+export async function bringIn(store: CookStore, doc: CookDoc): Promise<boolean> {
   const known = await store.doc(doc.id);
   if (known) {
     if (isEqual(known, doc)) return true;
@@ -36,5 +36,6 @@ async function bringIn(store: CookStore, doc: CookDoc): Promise<boolean> {
     foldLog(entries).finishedAt ?? entries.reduce((ms, e) => Math.max(ms, e.at), last);
   const head = { id, name, pitName, startMs, finishedAt, plan, fire, clockMs: last, speed: 1 };
   await store.create(head, entries, readings);
+  await store.refreshGlance(id);
   return false;
 }

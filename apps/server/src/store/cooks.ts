@@ -1,9 +1,11 @@
 /** Cooks, their logs and readings, in and out of the database. */
 import type { CookDoc, CookFire, CookSummary, Reading } from '@ostrin/contract';
-import { mergedRows, wireReadings, type Entry, type Plan } from '@ostrin/core';
+import { mergedRows, wireReadings, type Entry, type Glance, type Plan } from '@ostrin/core';
 import type { Knex } from 'knex';
 import { afterwards } from './afterwards';
+import { glances } from './glances';
 import { valuesOf } from './instruments';
+import { addReadings, lastReadingMs, readingsOf } from './readings';
 
 export interface CookHead {
   id: string;
@@ -29,6 +31,8 @@ interface ListRow {
   people: number;
   cut: string;
   pieces: number;
+  /** What the list shows of a finished one, JSON; null until it is worked out. */
+  glance: string | null;
 }
 
 interface CookRow extends ListRow {
@@ -45,15 +49,6 @@ interface EntryRow {
   body: string;
 }
 
-interface ReadingRow {
-  cook_id?: string;
-  at: number;
-  pit_c: number | null;
-  core_c: number | null;
-  /** Whatever else was told, JSON. */
-  more: string | null;
-}
-
 const LIST_COLUMNS = [
   'id',
   'name',
@@ -64,12 +59,8 @@ const LIST_COLUMNS = [
   'people',
   'cut',
   'pieces',
+  'glance',
 ] as const;
-
-/** Adds many readings in one statement; one that is there already is left as it is. */
-const ADD_READINGS = `INSERT OR IGNORE INTO readings (cook_id, at, pit_c, core_c, more)
-  SELECT ?, value ->> '$.at', value ->> '$.pitC', value ->> '$.coreC',
-    nullif(json_remove(value, '$.at', '$.pitC', '$.coreC'), '{}') FROM json_each(?)`;
 
 /** Adds many entries in one statement. */
 const ADD_ENTRIES = `INSERT INTO entries (id, cook_id, at, body)
@@ -97,12 +88,16 @@ const addEntries = (trx: Knex.Transaction, cookId: string, entries: readonly Ent
   ]);
 
 /** The repository of cooks. Every method that writes returns only when the write is on disk. */
-export const cookStore = (db: Knex) => ({
-  ...readsOf(db),
-  ...writesOf(db),
-  ...afterwards(db),
-  cookAt: (pitName: string, at: number) => cookAt(db, pitName, at),
-});
+export function cookStore(db: Knex) {
+  const reads = readsOf(db);
+  return {
+    ...reads,
+    ...writesOf(db),
+    ...afterwards(db),
+    ...glances(db, reads.doc.bind(reads)),
+    cookAt: (pitName: string, at: number) => cookAt(db, pitName, at),
+  };
+}
 
 /** Cooks that answer to a condition, the one begun last first. */
 async function headsWhere(db: Knex, where: (q: Knex.QueryBuilder) => void): Promise<CookHead[]> {
@@ -143,6 +138,7 @@ function readsOf(db: Knex) {
         people: r.people,
         cut: r.cut,
         pieces: r.pieces,
+        glance: r.glance === null ? null : (JSON.parse(r.glance) as Glance),
       }));
     },
 
@@ -158,20 +154,10 @@ function readsOf(db: Knex) {
       return rows.map(entryOf);
     },
 
-    /** When its last reading was, cook's clock, epoch ms; null where there is none. */
-    async lastReadingMs(id: string): Promise<number | null> {
-      const row = await db<ReadingRow>('readings').where({ cook_id: id }).max({ at: 'at' }).first();
-      return (row as { at: number | null } | undefined)?.at ?? null;
-    },
+    lastReadingMs: (id: string): Promise<number | null> => lastReadingMs(db, id),
 
     async readings(id: string): Promise<Reading[]> {
-      const rows = await db<ReadingRow>('readings').where({ cook_id: id }).orderBy('at');
-      const stored = rows.map((r): Reading => ({
-        at: r.at,
-        pitC: r.pit_c,
-        coreC: r.core_c,
-        ...(r.more === null ? {} : (JSON.parse(r.more) as object)),
-      }));
+      const stored = await readingsOf(db, id);
       const told = await valuesOf(db, id);
       if (told.length === 0) return stored;
       const head = await this.head(id);
@@ -232,9 +218,10 @@ async function insert(
     people: head.plan.request.people,
     cut: head.plan.request.meats[0]!.cut,
     pieces: head.plan.pieces,
+    no: trx('cooks').select(trx.raw('coalesce(max(no), 0) + 1')),
   });
   if (entries.length > 0) await addEntries(trx, head.id, entries);
-  if (readings.length > 0) await trx.raw(ADD_READINGS, [head.id, JSON.stringify(readings)]);
+  if (readings.length > 0) await addReadings(trx, head.id, readings);
 }
 
 /** What is written. */
@@ -274,7 +261,7 @@ const writesOf = (db: Knex) => ({
   ): Promise<void> =>
     inOne(db, async (trx) => {
       for (const { id, readings, clockMs } of of) {
-        await trx.raw(ADD_READINGS, [id, JSON.stringify(readings)]);
+        await addReadings(trx, id, readings);
         await trx('cooks').where({ id }).update({ clock_ms: clockMs });
       }
     }),

@@ -1,11 +1,7 @@
 /** Plain, dated steps. A step that has shipped is never edited; a new one is added below. */
 import type { Knex } from 'knex';
-
-interface Step {
-  name: string;
-  up(knex: Knex): Promise<void>;
-  down(knex: Knex): Promise<void>;
-}
+import { LOG_STEPS } from './logSteps';
+import type { Step } from './step';
 
 const STEPS: Step[] = [
   {
@@ -246,6 +242,7 @@ const STEPS: Step[] = [
       });
     },
   },
+  ...LOG_STEPS,
 ];
 
 /** Names of all steps, the oldest first. */

@@ -23,7 +23,7 @@ import type { CookingPiece } from './state';
 /** Opened foil scalds when what is in it is this hot, C. */
 const STEAM_C = 80;
 /** Slower than this is a stall, K per minute (4 C/h), between these core temperatures. */
-const STALL = { perMin: 4 / 60, fromC: 60, toC: 85, windowMin: 20 };
+export const STALL = { perMin: 4 / 60, fromC: 60, toC: 85, windowMin: 20 };
 
 /** How pieces are made where not from the catalogue as usual. */
 export interface PieceOverrides {

@@ -5,6 +5,7 @@
 import { USUAL_LID_S, type Action } from '../scenario/actions';
 import type { MeatSpec } from '../scenario/scenario';
 import { MINUTE_MS } from '../quantity/time';
+import type { NoteSubject, PieceVerdict, WeighedThing } from '../afterwards/verdictKinds';
 import type { PlanJob, PlanLog } from '../plan/document/plan';
 import type { Look, Muscle } from './lookKinds';
 
@@ -27,7 +28,13 @@ export type EntryBody =
   /** The watch is offered to somebody, with a sheet that tells how the fire stands. */
   | { kind: 'hand-over'; to: string; sheet: string }
   /** Whoever writes it holds the watch from now on. `offer` is the id of the offer it accepts. */
-  | { kind: 'take-watch'; offer?: string };
+  | { kind: 'take-watch'; offer?: string }
+  /** How a piece was, once it was eaten. */
+  | { kind: 'verdict'; meat: string; verdict: PieceVerdict }
+  /** For the next plan of this pit, or of the cut that is named. */
+  | { kind: 'next-time'; about: NoteSubject; cut?: string; text: string }
+  /** Weighed, kg: the charcoal left in the cold pit, or the piece `meat` trimmed or off the fire. */
+  | { kind: 'weighed'; what: WeighedThing; kg: number; meat?: string };
 
 /** Who wrote an entry: the name of a member of the crew, and the device it was written on. */
 export interface Writer {
@@ -75,6 +82,7 @@ const isLine = (e: Entry): e is LineEntry => LINE_KINDS.includes(e.kind);
 export function foldLog(entries: readonly Entry[]): Log {
   const undone = new Set(entries.flatMap((e) => (e.kind === 'undo' ? [e.target] : [])));
   const lines = new Map<string, LogLine>();
+  let finish: Entry | null = null;
   let finishedAt: number | null = null;
   let serve: { at: number; to: number } | null = null;
   for (const e of entries) {
@@ -88,8 +96,10 @@ export function foldLog(entries: readonly Entry[]): Log {
         corrected: false,
         ...(e.by ? { by: e.by } : {}),
       });
-    } else if (e.kind === 'finish') finishedAt = e.at;
-    else if (e.kind === 'serve-at' && (!serve || e.at >= serve.at)) serve = e;
+    } else if (e.kind === 'finish') {
+      finish = e;
+      finishedAt = e.at;
+    } else if (e.kind === 'serve-at' && (!serve || e.at >= serve.at)) serve = e;
   }
   for (const e of entries) {
     if (e.kind !== 'retime' || undone.has(e.id)) continue;
@@ -97,7 +107,7 @@ export function foldLog(entries: readonly Entry[]): Log {
     if (logLine) {
       logLine.at = e.to;
       logLine.corrected = true;
-    }
+    } else if (e.target === finish?.id) finishedAt = e.to;
   }
   const sorted = [...lines.values()].sort((a, b) => a.at - b.at);
   const jobsDone = new Set(sorted.flatMap((l) => (l.jobId ? [l.jobId] : [])));
@@ -161,7 +171,7 @@ export function entryProblem(
   const target = entries.find((e) => e.id === entry.target);
   if (!target) return { field: 'target', message: 'no entry of this cook has that id' };
   if (target.kind === 'undo') return { field: 'target', message: 'an undo cannot be undone' };
-  if (entry.kind === 'retime' && !isLine(target)) {
+  if (entry.kind === 'retime' && !isLine(target) && target.kind !== 'finish') {
     return { field: 'target', message: `the time of a ${target.kind} cannot be changed` };
   }
   return null;

@@ -1,8 +1,8 @@
 /** What a finished cook came to, beside what was planned. */
 import type { Plan } from '../plan/document/plan';
-import { mean } from '../quantity/statistics';
+import { ascending, mean, quantile } from '../quantity/statistics';
 import { epochOf, MINUTE_MS } from '../quantity/time';
-import { deedAtMs, deedsOfLine, litAtMs, type Log } from './log';
+import { deedAtMs, deedsOfLine, litAtMs, type Log } from '../tend/log';
 
 export interface CookFigures {
   /** Share of the settled time spent inside the band, 0..1; null without readings. */
@@ -15,8 +15,8 @@ export interface CookFigures {
   minutesBelow: number;
   /** Minutes above the band. */
   minutesAbove: number;
-  /** Highest reading while settled, C; null without readings. */
-  highestC: number | null;
+  /** Within this it stood 9 tenths of the settled time, C; null without readings. */
+  swingC: [low: number, high: number] | null;
   /** When it was lit, epoch ms. */
   lit: { planned: number; actual: number | null };
   /** When the meat went on, epoch ms. */
@@ -29,6 +29,13 @@ export interface CookFigures {
 
 /** Readings further apart than this count only for this long, min. */
 const MAX_GAP_MIN = 2;
+
+/** Where nine tenths of the readings lie, C; null without readings. */
+function swingOf(readC: readonly number[]): [number, number] | null {
+  if (readC.length === 0) return null;
+  const sorted = ascending(readC);
+  return [quantile(sorted, 0.05), quantile(sorted, 0.95)];
+}
 
 /** Figures of a cook from its plan, log and readings. Times are epoch ms on the cook's clock. */
 export function summarise(
@@ -67,7 +74,7 @@ export function summarise(
     settledMin: settled,
     minutesBelow: below,
     minutesAbove: above,
-    highestC: inTime.length > 0 ? inTime.reduce((a, b) => Math.max(a, b)) : null,
+    swingC: swingOf(inTime),
     lit: { planned: job('light'), actual: lit },
     meatOn: { planned: job('meat-on'), actual: deedAtMs(log, 'meat-on') },
     off: { planned: job('off'), actual: off },

@@ -1,0 +1,81 @@
+/** Everything that a server keeps as one ZIP: JSON and CSV for each cook, pits, plans, shelf, instruments, photographs. */
+import { actionsCsv, readingsCsv, type ArchiveHead, type Versioned } from '@ostrin/contract';
+import archiver from 'archiver';
+import type { Writable } from 'node:stream';
+import { finished } from 'node:stream/promises';
+import type { PhotographStore } from '../photographs/photographStore';
+import type { CookStore } from '../store/cooks';
+import type { InstrumentStore } from '../store/instruments';
+import type { PitStore } from '../store/pits';
+import type { KeptStore, ShelfStore } from '../store/savedPlans';
+
+/** Everything that goes into an archive and comes out of it. */
+export interface RecordStores {
+  cooks: CookStore;
+  pits: PitStore;
+  plans: KeptStore;
+  shelf: ShelfStore;
+  instruments: InstrumentStore;
+  photographs: PhotographStore;
+}
+
+/** Names of the files in an archive. */
+export const FILES = {
+  head: 'record.json',
+  cook: (id: string): string => `cooks/${id}.json`,
+  csv: (id: string, of: 'readings' | 'actions'): string => `cooks/${id}.${of}.csv`,
+  photograph: (id: string): string => `photographs/${id}.jpg`,
+};
+
+const withoutVersion = <T extends object>({ version: _version, ...record }: Versioned<T>) => record;
+
+/** The head: everything but the cooks and the files of their photographs. */
+async function headOf(stores: RecordStores): Promise<ArchiveHead> {
+  const { version: _version, ...shelf } = await stores.shelf.get();
+  return {
+    ostrin: 'record/1',
+    pits: (await stores.pits.list()).map(withoutVersion) as ArchiveHead['pits'],
+    plans: (await stores.plans.list()).map(withoutVersion) as ArchiveHead['plans'],
+    shelf,
+    instruments: (await stores.instruments.list()).map(({ id, name, pitName, channels }) => ({
+      id,
+      name,
+      pitName,
+      channels,
+    })),
+    photographs: await stores.photographs.all(),
+  };
+}
+
+/** Writes the archive to a stream, one cook after another, so that the memory holds one at a time. */
+export async function writeArchive(stores: RecordStores, to: Writable): Promise<void> {
+  const zip = archiver('zip', { zlib: { level: 6 } });
+  const failed = new Promise<never>((_done, fail) => {
+    zip.on('error', fail);
+    zip.on('warning', fail);
+    to.on('error', fail);
+  });
+  failed.catch(() => undefined);
+  const add = async (name: string, text: string): Promise<void> => {
+    const written = new Promise<void>((done) => zip.once('entry', () => done()));
+    zip.append(text, { name });
+    await Promise.race([written, failed]);
+  };
+  zip.pipe(to);
+  const head = await headOf(stores);
+  await add(FILES.head, JSON.stringify(head));
+  for (const { id } of await stores.cooks.list()) {
+    const doc = await stores.cooks.doc(id);
+    if (!doc) continue;
+    await add(FILES.cook(id), JSON.stringify(doc));
+    await add(FILES.csv(id, 'readings'), readingsCsv(doc.readings));
+    await add(FILES.csv(id, 'actions'), actionsCsv(doc));
+  }
+  for (const { id } of head.photographs) {
+    // A JPEG is as small as it gets.
+    zip.file(stores.photographs.fileOf(id), { name: FILES.photograph(id), store: true } as never);
+  }
+  const through = finished(to);
+  await Promise.race([zip.finalize(), failed]);
+  await through;
+}

@@ -1,0 +1,65 @@
+/** What the list shows of finished cooks, kept beside them; and the notes for next time out of their logs. */
+import type { CookDoc, NextTime } from '@ostrin/contract';
+import { glanceOf } from '@ostrin/core/afterwards';
+import type { Knex } from 'knex';
+
+interface NoteRow {
+  id: string;
+  body: string;
+  cook_id: string;
+  name: string;
+  pit_name: string;
+  start_ms: number;
+}
+
+/** The part of the repository of cooks that tells of them at a glance. `doc` reads a whole cook. */
+export const glances = (db: Knex, doc: (id: string) => Promise<CookDoc | null>) => {
+  const refresh = async (id: string): Promise<void> => {
+    const cook = await doc(id);
+    if (!cook) return;
+    const glance = glanceOf(cook.plan, cook.entries, cook.readings);
+    await db('cooks')
+      .where({ id })
+      .update({ glance: JSON.stringify(glance) });
+  };
+  return {
+    /** Works out anew what the list shows of a cook. */
+    refreshGlance: refresh,
+
+    /** Works it out for finished cooks that have none, one after another. Returns how many there were. */
+    async fillGlances(): Promise<number> {
+      const without: { id: string }[] = await db('cooks')
+        .whereNotNull('finished_ms')
+        .whereNull('glance')
+        .select('id');
+      for (const { id } of without) await refresh(id);
+      return without.length;
+    },
+
+    /** The notes for next time that hold, of all cooks, the newest cook first. */
+    async nextTime(): Promise<NextTime[]> {
+      const rows: NoteRow[] = await db('entries')
+        .join('cooks', 'cooks.id', 'entries.cook_id')
+        .whereNull('cooks.deleted_ms')
+        .whereRaw(`entries.body ->> '$.kind' = 'next-time'`)
+        .whereRaw(
+          `entries.id NOT IN (SELECT body ->> '$.target' FROM entries WHERE body ->> '$.kind' = 'undo')`,
+        )
+        .orderBy([{ column: 'cooks.start_ms', order: 'desc' }, { column: 'entries.seq' }])
+        .select('entries.id', 'body', 'cook_id', 'name', 'pit_name', 'start_ms');
+      return rows.map((r) => {
+        const { about, cut, text } = JSON.parse(r.body) as Pick<NextTime, 'about' | 'cut' | 'text'>;
+        return {
+          id: r.id,
+          about,
+          text,
+          ...(cut === undefined ? {} : { cut }),
+          cookId: r.cook_id,
+          cookName: r.name,
+          pitName: r.pit_name,
+          startMs: r.start_ms,
+        };
+      });
+    },
+  };
+};

@@ -1,0 +1,4 @@
+/** What is made of cooks that are over: their figures, how they compare, what was said of them. */
+export { glanceOf } from './afterwards/glance';
+export { handFigures, type HandFigures } from './afterwards/handFigures';
+export { afterwardsOf, judgedOf } from './afterwards/verdicts';

@@ -1,0 +1,67 @@
+/** What is said of cooks that are over. */
+import type {
+  CookVerdict,
+  JudgedOf,
+  MinutesByCause,
+  PieceVerdict,
+  TimeCause,
+  WeighedThing,
+} from '@ostrin/core';
+import { capital, spanOfTime } from './quantities';
+
+export const JUDGED_NAMES: Readonly<Record<JudgedOf, string>> = {
+  tenderness: 'Tenderness',
+  moisture: 'Moisture',
+  bark: 'Bark',
+  smoke: 'Smoke',
+};
+
+export const PIECE_VERDICT_NAMES: Readonly<Record<PieceVerdict, string>> = {
+  tough: 'Tough',
+  tender: 'Tender',
+  'falls-apart': 'Falls apart',
+  dry: 'Dry',
+  moist: 'Moist',
+  'bark-soft': 'Bark soft',
+  'bark-good': 'Bark good',
+  'bark-burnt': 'Bark burnt',
+  'smoke-faint': 'Too little smoke',
+  'smoke-good': 'Smoke good',
+  'smoke-harsh': 'Smoke harsh',
+};
+
+export const WEIGHED_NAMES: Readonly<Record<WeighedThing, string>> = {
+  'fuel-left': 'Charcoal left, weighed',
+  trimmed: 'Trimmed',
+  cooked: 'Off the fire',
+};
+
+/** A cook's verdict in a few words; empty where nothing was said. */
+export const cookVerdictWords = (verdict: CookVerdict): string => {
+  if (!verdict) return '';
+  if (verdict.asWished) return 'As wished';
+  return capital(verdict.faults.map((v) => PIECE_VERDICT_NAMES[v].toLowerCase()).join(', '));
+};
+
+/** What makes one cook longer than another, as the beginning of a line. */
+export const CAUSE_NAMES: Readonly<Record<TimeCause, string>> = {
+  meat: 'The meat: its cut, mass and thickness',
+  pit: "The pit's temperature, weather and looks included",
+  wrap: 'Wrapping',
+  'rest-of-it': "The piece's own pace, and when it was taken off",
+};
+
+/** Less than this is no difference, min. */
+const NOTHING_MIN = 3;
+
+/** Minutes more or less: `25 min later`, `as planned`. */
+export const soMuchLater = (min: number, [more, less]: [string, string], same: string): string =>
+  Math.abs(min) < NOTHING_MIN ? same : `${spanOfTime(Math.abs(min))} ${min > 0 ? more : less}`;
+
+/** The cause that counts most, as a sentence of what explains a difference. */
+export function mainCause(causes: MinutesByCause): TimeCause | null {
+  const [cause, min] = (Object.entries(causes) as [TimeCause, number][]).reduce((a, b) =>
+    Math.abs(b[1]) > Math.abs(a[1]) ? b : a,
+  );
+  return Math.abs(min) < NOTHING_MIN ? null : cause;
+}

@@ -1,6 +1,7 @@
 import type { CookSummary } from '@ostrin/contract/types';
+import type { Glance } from '@ostrin/core';
 import fc from 'fast-check';
-import { cooksFor, EVERY_COOK } from '../src/log/findCooks';
+import { cooksFor, EVERY_COOK, type CookWish } from '../src/log/findCooks';
 
 const cook = (part: Partial<CookSummary>): CookSummary => ({
   id: 'a',
@@ -31,6 +32,16 @@ const LIST = [
 const ids = (part: Partial<typeof EVERY_COOK>): string[] =>
   cooksFor(LIST, { ...EVERY_COOK, ...part }).map((c) => c.id);
 
+const GLANCE: Glance = {
+  traceC: [],
+  bandC: [113, 129],
+  inBandFraction: 0.4,
+  ready: { planned: 0, actual: null },
+  fire: { arrangement: 'snake', fuel: 'briquette' },
+  cuts: ['mutton-shoulder', 'whole-turkey'],
+  verdict: { asWished: false, faults: ['dry'] },
+};
+
 describe('the log, searched', () => {
   it('holds all the words, in any letters, of name, pit and cut', () => {
     expect(ids({ words: 'vecerja' })).toEqual(['ribs']);
@@ -43,6 +54,27 @@ describe('the log, searched', () => {
     expect(ids({})).toEqual(['now', 'ribs', 'old']);
     expect(ids({ sort: 'oldest' })).toEqual(['old', 'ribs', 'now']);
     expect(ids({ sort: 'longest' })).toEqual(['now', 'old', 'ribs']);
+  });
+
+  it('is narrowed by cut, fire and verdict, and sorted by how well the pit was held', () => {
+    const well = { ...GLANCE, inBandFraction: 0.9, verdict: { asWished: true, faults: [] } };
+    const ring = { ...GLANCE, fire: { arrangement: 'ring', fuel: 'lump' } as const, verdict: null };
+    const list = [
+      cook({ id: 'dry', glance: GLANCE }),
+      cook({ id: 'well', glance: well }),
+      cook({ id: 'ring', glance: { ...ring, cuts: ['spare-ribs'], inBandFraction: null } }),
+      cook({ id: 'now', finishedAt: null }),
+    ];
+    const found = (part: Partial<CookWish>): string[] =>
+      cooksFor(list, { ...EVERY_COOK, ...part }).map((c) => c.id);
+    expect(found({ cut: 'whole-turkey' })).toEqual(['dry', 'well']);
+    expect(found({ words: 'turkey' })).toEqual(['dry', 'well']);
+    expect(found({ cut: 'mutton-shoulder' })).toEqual(['dry', 'well', 'now']);
+    expect(found({ fire: 'ring lump' })).toEqual(['ring']);
+    expect(found({ verdict: 'as-wished' })).toEqual(['well']);
+    expect(found({ verdict: 'not-as-wished' })).toEqual(['dry']);
+    expect(found({ verdict: 'none' })).toEqual(['ring', 'now']);
+    expect(found({ sort: 'best-held' }).slice(0, 2)).toEqual(['well', 'dry']);
   });
 
   it('loses no cook and makes none up, whatever is looked for', () => {

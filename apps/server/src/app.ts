@@ -1,7 +1,7 @@
 /** The one server: API and app on one port. */
 import { openApi } from '@ostrin/contract/openapi';
 import compression from 'compression';
-import express, { type Express, type Request, type Response } from 'express';
+import express, { type Express, type Request, type Response, type Router } from 'express';
 import helmet from 'helmet';
 import type { Knex } from 'knex';
 import { tmpdir } from 'node:os';
@@ -81,25 +81,14 @@ export function createApp(options: AppOptions): {
   intake: WireIntake;
   watch: CookWatch;
 } {
-  const { db, logger, pools, house = THIS_MACHINE } = options;
+  const { db, logger, pools, house = THIS_MACHINE, now = Date.now } = options;
   const store = cookStore(db);
   const hub = new Hub();
-  const now = options.now ?? Date.now;
   const clocks = new CookClocks(store, hub, pools, now, (err, cook) =>
     logger.error({ err, cook }, 'a pit could not be read'),
   );
   const services: CookServices = { store, clocks, hub, pools, inTurn: oneAfterAnother() };
   const instruments = instrumentStore(db);
-  const folder = options.photographFolder ?? photographFolder(options.file);
-  const photographs = photographStore(db, folder);
-  const stores: RecordStores = {
-    cooks: store,
-    pits: pitStore(db),
-    plans: savedPlanStore(db),
-    shelf: shelfStore(db),
-    instruments,
-    photographs,
-  };
   const watch = new CookWatch(store, clocks, pools, hub, (err) =>
     logger.error({ err }, 'a cook could not be watched'),
   );
@@ -138,12 +127,37 @@ export function createApp(options: AppOptions): {
     app.use('/api/access', signInRoute(access, house));
     app.use(signedIn(access), roleAllows);
   }
+  app.get('/api/events', (req, res) => hub.watch(null, req, res));
+  addApi(app, services, instruments, options, accessRoutes(access, house, hub));
+  if (options.webDir) serveWeb(app, options.webDir);
+  app.use(tellProblem);
+  return { app, clocks, hub, instruments, intake, watch };
+}
 
-  // Pictures and archives are no JSON: they come before what reads it.
+/** The API behind the guard. */
+function addApi(
+  app: Express,
+  services: CookServices,
+  instruments: InstrumentStore,
+  { db, file, now = Date.now, photographFolder: given }: AppOptions,
+  access: Router,
+): void {
+  const { hub, store } = services;
+  const folder = given ?? photographFolder(file);
+  const stores: RecordStores = {
+    cooks: store,
+    pits: pitStore(db),
+    plans: savedPlanStore(db),
+    shelf: shelfStore(db),
+    instruments,
+    photographs: photographStore(db, folder),
+  };
+  // Pictures, archives and large documents come before what reads JSON.
+  const { photographs } = stores;
   app.use('/api/cooks', photographRoutes({ ...services, photographs, now }));
   app.use(
     '/api/record',
-    recordRoutes({ ...services, db, file: options.file ?? null, folder, stores, now }),
+    recordRoutes({ ...services, db, file: file ?? null, folder, stores, now }),
   );
   app.use('/api/imports', textBody(LIMITS.import), importRoutes(services));
   app.post('/api/cooks', textBody(LIMITS.begin));
@@ -156,8 +170,7 @@ export function createApp(options: AppOptions): {
   app.get('/api/health', (_req, res) => {
     res.json({ ok: true });
   });
-  app.get('/api/events', (req, res) => hub.watch(null, req, res));
-  app.use('/api/access', accessRoutes(access, house, hub));
+  app.use('/api/access', access);
   app.use('/api/pits', pitRoutes(stores.pits, hub));
   app.use('/api/plans', savedPlanRoutes(stores.plans, hub, now));
   app.use('/api/shelf', shelfRoutes(stores.shelf, hub));
@@ -167,10 +180,6 @@ export function createApp(options: AppOptions): {
     res.json(await store.nextTime());
   });
   app.use('/api', noRoute);
-
-  if (options.webDir) serveWeb(app, options.webDir);
-  app.use(tellProblem);
-  return { app, clocks, hub, instruments, intake, watch };
 }
 
 const headers = (secure: boolean, forGood: boolean) =>

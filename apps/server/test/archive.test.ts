@@ -63,7 +63,7 @@ async function bring(server: TestServer, zip: Buffer, type = 'application/zip') 
     headers: { 'Content-Type': type },
     body: new Uint8Array(zip),
   });
-  return { status: res.status, json: (await res.json()) as any };
+  return { status: res.status, json: await res.json() };
 }
 
 let full: TestServer;
@@ -127,10 +127,10 @@ it('refuses what is wrong, names it, and stores nothing', async () => {
   const empty = await withFolder('refused');
   try {
     const files = await unzipped(zip);
-    const head = JSON.parse(files['record.json']!.toString()) as any;
+    const head = JSON.parse(files['record.json']!.toString());
     const cook = Object.keys(files).find((n) => /^cooks.*json$/.test(n))!;
     const photo = Object.keys(files).find((n) => n.startsWith('photographs/'))!;
-    const withPlace = await sharp(files[photo]!)
+    const withPlace = await sharp(files[photo])
       .withExif({ IFD3: { GPSLatitude: '46/1 3/1 0/1' } })
       .toBuffer();
     const without = (name: string): Record<string, Buffer> =>

@@ -1,5 +1,6 @@
 import { readCookDoc } from '@ostrin/contract';
-import { foldLog, summarise } from '@ostrin/core';
+import { foldLog } from '@ostrin/core';
+import { summarise } from '@ostrin/core/afterwards';
 import { cookStore, loadDemo, openDatabase } from '../src';
 
 it('loads at least three past cooks, played by the engine, one gone wrong, and only once', async () => {

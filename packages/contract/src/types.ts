@@ -4,7 +4,6 @@ import type {
   Entry,
   Glance,
   CookerParameters,
-  NextTimeNote,
   Plan,
   Price,
   ReadingRow,
@@ -16,6 +15,7 @@ import type {
   WireSpot,
 } from '@ostrin/core';
 
+export * from './logTypes';
 export { ROUTES } from './paths';
 
 /** What thermometers and other instruments told at a moment of the cook's clock. */
@@ -178,35 +178,6 @@ export interface CookSummary {
   pieces: number;
   /** What came of it at a glance; null while it goes on, or until that is worked out. */
   glance: Glance | null;
-}
-
-/** A note for next time with the cook that it comes from. */
-export interface NextTime extends NextTimeNote {
-  cookId: string;
-  /** What that cook is called. */
-  cookName: string;
-  /** The pit it was cooked on, as its owner calls it. */
-  pitName: string;
-  /** When it was lit by its plan, epoch ms. */
-  startMs: number;
-}
-
-/** Photographs that a cook keeps at most. */
-export const MOST_PHOTOGRAPHS = 10;
-
-/** A photograph of a cook. */
-export interface PhotographRecord {
-  /** Its id. */
-  id: string;
-  /** The cook that it shows. */
-  cookId: string;
-  /** When it was added, epoch ms. */
-  addedAt: number;
-  /** Pixels. */
-  width: number;
-  height: number;
-  /** Size of its file. */
-  bytes: number;
 }
 
 /** Where a cook's clock stands: `cookMs` at the server's `realMs`, going `speed` times as fast. */

@@ -1,4 +1,5 @@
 /** What is made of cooks that are over: their figures, how they compare, what was said of them. */
 export { glanceOf } from './afterwards/glance';
 export { handFigures, type HandFigures } from './afterwards/handFigures';
-export { afterwardsOf, judgedOf } from './afterwards/verdicts';
+export { afterwardsOf, cookVerdict } from './afterwards/verdicts';
+export { summarise, type CookFigures } from './afterwards/summary';

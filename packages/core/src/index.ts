@@ -208,8 +208,13 @@ export {
 export { type DueJob, jobMs, type JobClock, jobsByTime } from './tend/jobTimes';
 export type { Outlook, WrapOption } from './tend/outlook';
 export type { Glance } from './afterwards/glance';
-export type { CookToExplain, MinutesByCause, TimeCause, WhyLate } from './afterwards/meatTime';
-export { summarise } from './afterwards/summary';
+export type {
+  CookToExplain,
+  MinutesByCause,
+  NotTold,
+  TimeCause,
+  WhyLate,
+} from './afterwards/meatTime';
 export {
   AS_WISHED,
   type JudgedOf,

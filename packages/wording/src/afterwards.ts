@@ -1,12 +1,6 @@
 /** What is said of cooks that are over. */
-import type {
-  CookVerdict,
-  JudgedOf,
-  MinutesByCause,
-  PieceVerdict,
-  TimeCause,
-  WeighedThing,
-} from '@ostrin/core';
+import type { CookVerdict, JudgedOf, MinutesByCause, TimeCause } from '@ostrin/core';
+import { PIECE_VERDICT_NAMES } from './pieceVerdicts';
 import { capital, spanOfTime } from './quantities';
 
 export const JUDGED_NAMES: Readonly<Record<JudgedOf, string>> = {
@@ -14,26 +8,6 @@ export const JUDGED_NAMES: Readonly<Record<JudgedOf, string>> = {
   moisture: 'Moisture',
   bark: 'Bark',
   smoke: 'Smoke',
-};
-
-export const PIECE_VERDICT_NAMES: Readonly<Record<PieceVerdict, string>> = {
-  tough: 'Tough',
-  tender: 'Tender',
-  'falls-apart': 'Falls apart',
-  dry: 'Dry',
-  moist: 'Moist',
-  'bark-soft': 'Bark soft',
-  'bark-good': 'Bark good',
-  'bark-burnt': 'Bark burnt',
-  'smoke-faint': 'Too little smoke',
-  'smoke-good': 'Smoke good',
-  'smoke-harsh': 'Smoke harsh',
-};
-
-export const WEIGHED_NAMES: Readonly<Record<WeighedThing, string>> = {
-  'fuel-left': 'Charcoal left, weighed',
-  trimmed: 'Trimmed',
-  cooked: 'Off the fire',
 };
 
 /** A cook's verdict in a few words; empty where nothing was said. */
@@ -65,3 +39,5 @@ export function mainCause(causes: MinutesByCause): TimeCause | null {
   );
   return Math.abs(min) < NOTHING_MIN ? null : cause;
 }
+
+export { fireKindWords } from './fireKinds';

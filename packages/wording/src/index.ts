@@ -1,13 +1,5 @@
 /** Sentences for people: from the engine's codes and figures, in the user's units and the pit's own vents. */
-export {
-  CAUSE_NAMES,
-  cookVerdictWords,
-  JUDGED_NAMES,
-  mainCause,
-  PIECE_VERDICT_NAMES,
-  soMuchLater,
-  WEIGHED_NAMES,
-} from './afterwards';
+export { PIECE_VERDICT_NAMES, WEIGHED_NAMES } from './pieceVerdicts';
 export { cautionWords, CAUTION_SOURCES } from './cautions';
 export { DAY_NAMES, noSettingWords } from './card';
 export { causeWords, TREND_WORDS } from './diagnosis';

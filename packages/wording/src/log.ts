@@ -11,7 +11,7 @@ import {
   WOODS,
   WRAPS,
 } from '@ostrin/core';
-import { PIECE_VERDICT_NAMES, WEIGHED_NAMES } from './afterwards';
+import { PIECE_VERDICT_NAMES, WEIGHED_NAMES } from './pieceVerdicts';
 import { lookWords } from './looks';
 import { PLACE_WORDS } from './places';
 import { capital, countWords, massWords, smallMassWords, temperatureWords } from './quantities';

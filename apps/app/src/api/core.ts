@@ -4,6 +4,7 @@ import type {
   AdviseQuestion,
   ChangeOption,
   ChangeQuestion,
+  CookToExplain,
   FoodOutcome,
   FoodWish,
   Forecast,
@@ -11,6 +12,8 @@ import type {
   LikelyPitJob,
   LikelyPitRun,
   Log,
+  MinutesByCause,
+  NotTold,
   ForecastInput,
   VariantSources,
   Outlook,
@@ -18,9 +21,10 @@ import type {
   Plan,
   Request,
   VentCard,
+  WhyLate,
 } from '@ostrin/core';
 import { type PlanVariant } from '@ostrin/wording';
-import type { FromWorker, ToTendWorker, ToWorker } from './messages';
+import type { FromWorker, ToTendWorker, ToWorker, WhyLateOf } from './messages';
 
 type Listener = (message: FromWorker) => void;
 
@@ -191,3 +195,11 @@ export const askFuelUse = (
   log: Log,
   nowMs: number,
 ): Promise<FuelUse | null> => ask({ kind: 'fuel-use', plan, log, nowMs });
+
+/** Asks why a piece was early or late; null where its log does not tell. */
+export const askWhyLate = (cook: CookToExplain, ready: WhyLateOf): Promise<WhyLate | null> =>
+  ask({ kind: 'why-late', cook, ready });
+
+/** Asks what makes each other cook longer or shorter than the first. */
+export const askComparedTimes = (cooks: CookToExplain[]): Promise<(MinutesByCause | NotTold)[]> =>
+  ask({ kind: 'compare-times', cooks });

@@ -29,22 +29,34 @@ export class ServerUnreachable extends Error {
 }
 
 /** One call; JSON in, JSON out, `more` are headers. Throws `HttpError` or `ServerUnreachable`. */
-export async function requestJson<T>(
+export const requestJson = <T>(
   path: string,
   method = 'GET',
   body?: unknown,
   more: Record<string, string> = {},
+): Promise<T> =>
+  call(path, {
+    method,
+    headers: {
+      ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+      ...more,
+    },
+    body: body === undefined ? undefined : JSON.stringify(body),
+  });
+
+/** Sends a file as it is; JSON out. Throws `HttpError` or `ServerUnreachable`. */
+export const sendFile = <T>(path: string, file: Blob, type: string): Promise<T> =>
+  call(path, { method: 'POST', headers: { 'Content-Type': type }, body: file });
+
+async function call<T>(
+  path: string,
+  init: RequestInit & { headers: Record<string, string> },
 ): Promise<T> {
   let response: Response;
   try {
     response = await fetch(path, {
-      method,
-      headers: {
-        [LEVEL_HEADER]: String(API_LEVEL),
-        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
-        ...more,
-      },
-      body: body === undefined ? undefined : JSON.stringify(body),
+      ...init,
+      headers: { [LEVEL_HEADER]: String(API_LEVEL), ...init.headers },
     });
   } catch {
     throw new ServerUnreachable();

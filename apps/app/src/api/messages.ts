@@ -4,6 +4,7 @@ import type {
   AdviseQuestion,
   ChangeOption,
   ChangeQuestion,
+  CookToExplain,
   FoodOutcome,
   FoodWish,
   Forecast,
@@ -13,12 +14,15 @@ import type {
   ReadingRow,
   LikelyPitJob,
   LikelyPitRun,
+  MinutesByCause,
+  NotTold,
   VariantSources,
   Outlook,
   SteadyCase,
   Plan,
   Request,
   VentCard,
+  WhyLate,
 } from '@ostrin/core';
 import type { KeptPit, LearnedPit, PitBefore } from '@ostrin/core/learning';
 
@@ -46,7 +50,16 @@ export type ToTendWorker =
   | { id: number; kind: 'changes'; input: ForecastInput; question: ChangeQuestion }
   | { id: number; kind: 'food'; input: ForecastInput; wish: FoodWish }
   | { id: number; kind: 'advise'; question: AdviseQuestion }
-  | { id: number; kind: 'fuel-use'; plan: Pick<Plan, 'scenarios'>; log: Log; nowMs: number };
+  | { id: number; kind: 'fuel-use'; plan: Pick<Plan, 'scenarios'>; log: Log; nowMs: number }
+  // Questions about cooks that are over.
+  | { id: number; kind: 'why-late'; cook: CookToExplain; ready: WhyLateOf }
+  | { id: number; kind: 'compare-times'; cooks: CookToExplain[] };
+
+/** When a piece was planned to go on and to be ready, epoch ms. */
+export interface WhyLateOf {
+  plannedOn: number;
+  plannedOff: number;
+}
 
 /** A finished cook as the worker that learns gets it. */
 export interface CookToLearn {
@@ -86,6 +99,8 @@ export interface FromWorker {
     | ChangeOption[]
     | FoodOutcome
     | LearnAnswer
+    | WhyLate
+    | (MinutesByCause | NotTold)[]
     | null;
   message?: string;
 }

@@ -19,7 +19,13 @@ import {
   shelfOfFields,
 } from '@ostrin/contract/merge';
 import type { Plan } from '@ostrin/core';
-import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import {
+  QueryClient,
+  useMutation,
+  useQueries,
+  useQuery,
+  useQueryClient,
+} from '@tanstack/react-query';
 import { requestJson } from './http';
 import { storeVersioned, type RecordKind } from './versioned';
 
@@ -84,6 +90,10 @@ const cookQuery = (id: string | null) => ({
 
 /** One whole cook; null id asks for nothing. */
 export const useCook = (id: string | null) => useQuery({ ...cookQuery(id), enabled: id !== null });
+
+/** Several whole cooks, in their order. */
+export const useWholeCooks = (ids: readonly string[]) =>
+  useQueries({ queries: ids.map(cookQuery) });
 
 /** One whole cook, asked for once outside a view. */
 export const fetchCook = (id: string): Promise<CookView> => queryClient.fetchQuery(cookQuery(id));

@@ -4,12 +4,14 @@
  */
 import {
   adviseNow,
+  comparedTimes,
   changeOptions,
   FollowedFire,
   foodOutcome,
   forecast,
   fuelUse,
   meatOutlook,
+  whyLate,
 } from '@ostrin/core/lookAhead';
 import { answer, workerScope } from './answering';
 import type { FromWorker, ToTendWorker } from './messages';
@@ -31,6 +33,10 @@ function answerOf(data: ToTendWorker): FromWorker['result'] {
       return adviseNow(data.question, followed);
     case 'fuel-use':
       return fuelUse(data.plan, data.log, data.nowMs);
+    case 'why-late':
+      return whyLate(data.cook, data.ready);
+    case 'compare-times':
+      return comparedTimes(data.cooks);
   }
 }
 

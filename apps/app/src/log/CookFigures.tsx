@@ -1,108 +1,125 @@
-/** A past cook in figures beside its plan, and what was done, line by line. */
-import { localOf, summarise, type FuelUse, type Log, type Units } from '@ostrin/core';
-import { massWords, spanOfTime, temperatureWords } from '@ostrin/wording';
+/** A past cook in figures beside its plan: how it was held, what it burnt, every time, and why it was early or late. */
+import { epochOf, localOf, MINUTE_MS, type ReadingRow } from '@ostrin/core';
+import { handFigures, summarise, type HandFigures } from '@ostrin/core/afterwards';
+import { soMuchLater } from '@ostrin/wording/afterwards';
 import { useMemo } from 'react';
 import { Text, View } from 'react-native';
+import { askFuelUse, askWhyLate } from '../api/core';
 import type { CookView } from '../api/queries';
 import { useSettings } from '../store/settings';
-import { signedLabel } from '../strip/fromCook';
-import { useLayout } from '../ui/layout';
+import { Fold } from '../ui/Fold';
 import { Heading } from '../ui/Title';
+import { SmallText } from '../ui/Text';
 import { clockOf } from '../ui/words';
-import { useFuelUse } from './useFuelUse';
-
-/** A figure: its name, its value, and what stands beside it. */
-type Row = [name: string, value: string, beside: string];
+import { CausesList } from './CausesList';
+import { burntOver, fuelRows, handRows, pitRows, type Row } from './figureRows';
+import type { CookLog } from './useCookLog';
+import { useWorkedOut } from './useWorkedOut';
 
 interface Props {
   cook: CookView;
-  log: Log;
+  of: CookLog;
+  /** What was read of pit and first piece, by wire and by hand, until it ended. */
+  readings: readonly ReadingRow[];
 }
 
-export function CookFigures({ cook, log }: Props) {
+export function CookFigures({ cook, of, readings }: Props) {
   const units = useSettings((s) => s.units);
-  const { wide } = useLayout();
-  const f = useMemo(() => summarise(cook.plan, log, cook.readings), [cook, log]);
-  const { use, failure } = useFuelUse(cook, log);
-  const time = (ms: number | null): string =>
-    ms === null ? 'not logged' : clockOf(localOf(ms, cook.plan.request.timeZone));
-  const rows: Row[] = [
-    [
-      'Time in band',
-      f.inBandFraction === null ? 'no readings' : `${Math.round(f.inBandFraction * 100)} %`,
-      `${spanOfTime(f.minutesBelow)} below, ${spanOfTime(f.minutesAbove)} above`,
-    ],
-    [
-      'Average pit',
-      f.averageC === null ? 'no readings' : temperatureWords(f.averageC, units),
-      `target ${temperatureWords(cook.plan.request.pits[0]!.pace.pitC, units)}`,
-    ],
-    ...fuelRows(cook, use, failure, units),
-    ['Fire lit', time(f.lit.actual), `planned ${time(f.lit.planned)}`],
-    ['Meat on', time(f.meatOn.actual), `planned ${time(f.meatOn.planned)}`],
-    ['Meat off', time(f.off.actual), `planned ${time(f.off.planned)}`],
-    ['Lid opened', `${f.lidOpenings} times`, ''],
-  ];
+  const { plan } = cook;
+  const { log, after } = of;
+  const zone = plan.request.timeZone;
+  const f = useMemo(() => summarise(plan, log, readings), [plan, log, readings]);
+  const hand = useMemo(() => handFigures(plan, log, readings), [plan, log, readings]);
+  const endMs = cook.finishedAt ?? readings.at(-1)?.at ?? cook.startMs;
+  const key = `${cook.id} ${of.entries.length}`;
+  const fuel = useWorkedOut(key, () => askFuelUse({ scenarios: plan.scenarios }, log, endMs));
+  const fuelLines: Row[] = fuel.answer
+    ? fuelRows(fuel.answer, plan, burntOver(f, log), after.fuelLeftKg, units)
+    : [['Fuel burnt', fuel.busy ? '…' : 'not known', fuel.failure ?? 'worked out from the log']];
   return (
-    <View className={`px-5 ${wide ? 'max-w-[720px]' : ''}`} testID="figures">
+    <View className="px-5 gap-3 max-w-[720px]" testID="figures">
       <Heading>How it went</Heading>
-      {rows.map(([name, value, beside]) => (
-        <View key={name} className="flex-row items-baseline gap-2 border-b border-rule py-2">
-          <Text className="font-sans text-ink text-[16px] w-[108px]">{name}</Text>
-          <Text className="font-slab-semi text-ink text-[18px] w-[92px]">{value}</Text>
-          <Text className="font-sans text-soot text-[14px] flex-1">{beside}</Text>
-        </View>
-      ))}
+      <View>
+        {[...pitRows(f, plan, units), ...fuelLines, ...handRows(hand, zone, units)].map((row) => (
+          <Figure key={row[0]} row={row} />
+        ))}
+      </View>
+      <Why cook={cook} of={of} />
+      <Times cook={cook} times={hand.times} />
     </View>
   );
 }
 
-/** Less than this left is none, kg. */
-const NOTHING_KG = 0.05;
+const Figure = ({ row: [name, value, beside] }: { row: Row }) => (
+  <View className="flex-row items-baseline gap-2 border-b border-rule py-2">
+    <Text className="font-sans text-ink text-[16px] w-[100px]">{name}</Text>
+    <Text className="font-slab-semi text-ink text-[18px] w-[100px]">{value}</Text>
+    <Text className="font-sans text-soot text-[14px] leading-[19px] flex-1">{beside}</Text>
+  </View>
+);
 
-/** Fuel burnt, and what was left of it: saved where the vents were shut. */
-function fuelRows(
-  cook: CookView,
-  use: FuelUse | null,
-  failure: string | null,
-  units: Units,
-): Row[] {
-  if (failure) return [['Fuel burnt', 'not known', failure]];
-  if (!use) return [['Fuel burnt', '…', 'worked out from the log']];
-  const kg = (value: number): string => massWords(value, units);
-  const { charcoalBurntKg, woodBurntKg, unburntKg, saved } = use;
-  const planned = kg(cook.plan.fires[0]!.neededKg);
-  return [
-    [
-      'Fuel burnt',
-      kg(charcoalBurntKg + woodBurntKg),
-      `${kg(charcoalBurntKg)} charcoal, ${kg(woodBurntKg)} wood; planned ${planned}`,
-    ],
-    unburntKg < NOTHING_KG
-      ? ['Fuel left', 'none', 'all of it was burnt']
-      : saved
-        ? ['Fuel saved', kg(unburntKg), 'went out when the vents were shut']
-        : ['Fuel left', kg(unburntKg), 'still in the pit at the end of the log'],
-  ];
+/** Why the first piece was early or late, as far as the engine can tell. */
+function Why({ cook, of }: Pick<Props, 'cook' | 'of'>) {
+  const { plan } = cook;
+  const zone = plan.request.timeZone;
+  const answer = useWorkedOut(`${cook.id} ${of.entries.length}`, () =>
+    askWhyLate(
+      {
+        plan: { scenarios: plan.scenarios, request: plan.request },
+        entries: [...of.entries],
+        readings: cook.readings,
+      },
+      {
+        plannedOn: epochOf(plan.meatOnAt[0]!, zone),
+        plannedOff: epochOf(plan.ready[0]!.p50, zone),
+      },
+    ),
+  );
+  const why = answer.answer;
+  if (answer.busy) return <SmallText>Working out why it was early or late.</SmallText>;
+  if (!why) return null;
+  return (
+    <View className="gap-1" testID="why-late">
+      <Heading>
+        {`Off the fire ${soMuchLater(why.lateMin, ['later than planned', 'earlier than planned'], 'as planned')}`}
+      </Heading>
+      <CausesList
+        causes={{
+          started: why.started,
+          ...(why.causes === 'never-done' ? {} : why.causes),
+        }}
+      />
+      <SmallText>
+        {why.causes === 'never-done'
+          ? 'In the pit as it was read this piece would not have been done: it came off before that.'
+          : 'Worked out by laying the piece once more into the air as planned and into the air as it was read.'}
+      </SmallText>
+    </View>
+  );
 }
 
-export function LogLines({ cook, log }: Props) {
-  const { wide } = useLayout();
-  const units = useSettings((s) => s.units);
+/** Every job of the plan that was done: when it was planned, and when it came. */
+function Times({ cook, times }: { cook: CookView; times: HandFigures['times'] }) {
+  const zone = cook.plan.request.timeZone;
+  if (times.length === 0) return null;
   return (
-    <View className={`px-5 ${wide ? 'max-w-[720px]' : ''}`}>
-      <Heading>What was done</Heading>
-      {log.lines.map((l) => (
-        <View key={l.id} className="flex-row gap-3 border-b border-rule py-2">
-          <Text className="font-slab-semi text-ink text-[16px] w-[52px]">
-            {clockOf(localOf(l.at, cook.plan.request.timeZone))}
+    <Fold label="Every time, planned and true" testID="all-times">
+      {times.map(({ jobId, planned, actual }) => (
+        <View key={jobId} className="flex-row items-baseline gap-3 border-b border-rule py-2">
+          <Text className="font-sans text-ink text-[16px] leading-[21px] flex-1">
+            {cook.plan.jobs.find((j) => j.id === jobId)!.inWords}
           </Text>
-          <Text className="font-sans text-ink text-[16px] leading-[22px] flex-1">
-            {signedLabel(l, cook.plan, units)}
-            {l.corrected ? ' (time corrected)' : ''}
+          <Text className="font-sans text-soot text-[16px] w-[48px]">
+            {clockOf(localOf(planned, zone))}
+          </Text>
+          <Text className="font-slab-semi text-ink text-[18px] w-[52px]">
+            {clockOf(localOf(actual, zone))}
+          </Text>
+          <Text className="font-sans text-soot text-[14px] w-[84px]">
+            {soMuchLater((actual - planned) / MINUTE_MS, ['later', 'earlier'], 'as planned')}
           </Text>
         </View>
       ))}
-    </View>
+    </Fold>
   );
 }

@@ -1,30 +1,47 @@
 /** One past cook: its figures beside the plan, its whole strip, its log, and taking it out. */
 import { ROUTES } from '@ostrin/contract/types';
-import { atTheGrate, cutOf, foldLog, localOf, MINUTE_MS, withHandReadings } from '@ostrin/core';
-import { Link, router } from 'expo-router';
+import {
+  atTheGrate,
+  cutOf,
+  HOUR_MS,
+  localOf,
+  MINUTE_MS,
+  withHandReadings,
+  type Log,
+  type ReadingRow,
+} from '@ostrin/core';
+import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { Pressable, ScrollView, Text, View } from 'react-native';
+import { ScrollView, Text, View } from 'react-native';
 import { queryClient, useCook, type CookView } from '../api/queries';
 import { keepEntries, sendTaps } from '../outbox/outbox';
 import { entryOf } from '../store/logging';
 import { useSettings } from '../store/settings';
 import { stripData } from '../strip/fromCook';
+import type { StripData } from '../strip/model';
 import { Strip } from '../strip/Strip';
-import { Afterwards } from './Afterwards';
-import { CookFigures, LogLines } from './CookFigures';
+import { BackLink } from '../ui/BackLink';
 import { Button } from '../ui/Button';
 import { useLayout } from '../ui/layout';
 import { Notice } from '../ui/Notice';
 import { useTheme } from '../ui/theme';
 import { Heading, Title } from '../ui/Title';
 import { dayOf } from '../ui/words';
+import { Afterwards } from './Afterwards';
+import { CookFigures } from './CookFigures';
+import { LogLines } from './LogLines';
+import { NextTime } from './NextTime';
+import { Photographs } from './Photographs';
+import { TrimCook } from './TrimCook';
+import { useCookLog } from './useCookLog';
+import { Verdicts } from './Verdicts';
 
 export function CookScreen({ id }: { id: string }) {
   const cook = useCook(id);
   if (cook.data) return <Cook cook={cook.data} />;
   return (
     <View className="p-5 gap-4">
-      <Back />
+      <BackLink href="/log" label="All cooks" />
       {cook.isError ? (
         <Notice tone="warn" title="This cook could not be read">
           {cook.error.message}
@@ -36,70 +53,87 @@ export function CookScreen({ id }: { id: string }) {
   );
 }
 
-const Back = () => (
-  <Link href="/log" asChild>
-    <Pressable role="link" className="min-h-[48px] justify-center active:opacity-70">
-      <Text className="font-sans-semi text-ink text-[16px] underline">All cooks</Text>
-    </Pressable>
-  </Link>
-);
+/** Shown on either side of a cook, ms. */
+const BESIDE_MS = 10 * MINUTE_MS;
+/** A strip of a phone is at most so long, px: a cook that nobody ended is shown whole, only smaller. */
+const LONGEST_PX = 4000;
 
 function Cook({ cook }: { cook: CookView }) {
-  const theme = useTheme();
   const units = useSettings((s) => s.units);
   const { width, wide } = useLayout();
-  const log = useMemo(() => foldLog(cook.entries), [cook.entries]);
+  const of = useCookLog(cook);
+  const { log } = of;
   const zone = cook.plan.request.timeZone;
-  const from = Math.min(cook.readings[0]?.at ?? cook.startMs, cook.startMs) - 10 * MINUTE_MS;
-  const to =
-    Math.max(cook.readings.at(-1)?.at ?? 0, cook.finishedAt ?? 0, from + 60 * MINUTE_MS) +
-    10 * MINUTE_MS;
-  const data = stripData({
-    plan: cook.plan,
-    startMs: cook.startMs,
-    log,
-    readings: atTheGrate(
-      withHandReadings(cook.readings, log, cook.plan.request.meats[0]!.id),
-      null,
-    ),
-    forecast: null,
-    now: null,
-    from,
-    to,
-    theme,
-    units,
-  });
-  const stripWidth = wide ? Math.min(width - 160, 1140) : width;
-  const hours = (to - from) / 3_600_000;
+  const from = Math.min(cook.readings[0]?.at ?? cook.startMs, cook.startMs) - BESIDE_MS;
+  const last = cook.finishedAt ?? cook.readings.at(-1)?.at ?? 0;
+  const to = Math.max(last, from + 60 * MINUTE_MS) + BESIDE_MS;
+  const readings = useMemo(() => readUntil(cook, log, to), [cook, log, to]);
+  const data = useStripOfCook(cook, log, readings, [from, to]);
+  const cut = cutOf(cook.plan.request.meats[0]!.cut);
+  const { pieces, request } = cook.plan;
   return (
-    <ScrollView className="flex-1" contentContainerClassName="pb-8 gap-5">
+    <ScrollView className="flex-1" contentContainerClassName="pb-8 gap-6">
       <View className="px-5 pt-2 gap-1">
-        <Back />
+        <BackLink href="/log" label="All cooks" />
         <Title>{cook.name}</Title>
         <Text className="font-sans text-soot text-[16px]">
-          {`${dayOf(localOf(cook.startMs, zone))} · ${cook.pitName} · ${cook.plan.pieces} ${
-            cook.plan.pieces === 1
-              ? cutOf(cook.plan.request.meats[0]!.cut).name
-              : cutOf(cook.plan.request.meats[0]!.cut).plural
-          } for ${cook.plan.request.people}`}
+          {`${dayOf(localOf(cook.startMs, zone))} · ${cook.pitName} · ${pieces} ${
+            pieces === 1 ? cut.name : cut.plural
+          } for ${request.people}`}
         </Text>
       </View>
       <TakeOut id={cook.id} />
-      <CookFigures cook={cook} log={log} />
+      {cook.finishedAt === null ? null : <Verdicts cook={cook} of={of} />}
+      <CookFigures cook={cook} of={of} readings={readings} />
+      <Strip
+        data={data}
+        width={wide ? Math.min(width - 160, 1140) : width}
+        height={
+          wide ? 520 : Math.min(LONGEST_PX, Math.max(520, Math.round(((to - from) / HOUR_MS) * 74)))
+        }
+        down={!wide}
+        units={units}
+        timeZone={zone}
+      />
+      {cook.finishedAt === null ? null : <NextTime cook={cook} of={of} />}
+      <Photographs cookId={cook.id} />
+      <LogLines cook={cook} of={of} />
       {cook.finishedAt === null ? null : <Reopen cook={cook} />}
-      <View className="px-0">
-        <Strip
-          data={data}
-          width={stripWidth}
-          height={wide ? 520 : Math.max(520, Math.round(hours * 74))}
-          down={!wide}
-          units={units}
-          timeZone={zone}
-        />
-      </View>
-      <LogLines cook={cook} log={log} />
+      <TrimCook cook={cook} of={of} />
       <Afterwards key={cook.name} cook={cook} />
     </ScrollView>
+  );
+}
+
+/** What was read of pit and first piece until the cook ended: at the grate, or by what the dial in the lid means there. */
+const readUntil = (cook: CookView, log: Log, to: number): ReadingRow[] =>
+  atTheGrate(withHandReadings(cook.readings, log, cook.plan.request.meats[0]!.id), null).filter(
+    (r) => r.at <= to,
+  );
+
+function useStripOfCook(
+  { plan, startMs }: CookView,
+  log: Log,
+  readings: ReadingRow[],
+  [from, to]: readonly [number, number],
+): StripData {
+  const theme = useTheme();
+  const units = useSettings((s) => s.units);
+  return useMemo(
+    () =>
+      stripData({
+        plan,
+        startMs,
+        log,
+        readings,
+        forecast: null,
+        now: null,
+        from,
+        to,
+        theme,
+        units,
+      }),
+    [plan, startMs, log, readings, from, to, theme, units],
   );
 }
 

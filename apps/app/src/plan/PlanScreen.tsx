@@ -29,6 +29,9 @@ import { usePlan } from './usePlan';
 const SavedPlans = lazyComponent(async () => ({
   default: (await import('./SavedPlans')).SavedPlans,
 }));
+const FromLastTime = lazyComponent(async () => ({
+  default: (await import('./FromLastTime')).FromLastTime,
+}));
 const PlanSheet = lazyComponent(async () => ({ default: (await import('./PlanSheet')).PlanSheet }));
 
 // Progress is told many times a second: what it does not change is not drawn again.
@@ -86,6 +89,7 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
         <Button label="Saved plans" onPress={() => setSheet('saved')} />
       </View>
       <PlanSentence yard={yard} />
+      <FromLastTime request={request} />
       {draft.meats.length < MOST_MEATS ? (
         <Button label="Add another meat" onPress={() => setSheet('add')} />
       ) : null}

@@ -62,16 +62,26 @@ interface NamesProps {
   field: { left: number; right: number; top: number; bottom: number };
 }
 
-/** The name of each trace at its end, moved apart where they would touch. */
+/** A letter of a name is about so wide, px. */
+const LETTER_PX = 9;
+
+/** The name of each trace at its end, where it has one, moved apart where they would touch. */
 export function Names({ data, axes, field }: NamesProps) {
   const ends = data.traces.flatMap((trace) => {
+    if (!trace.label) return [];
     const inside = (p: { t: number }): boolean => p.t >= data.from && p.t <= data.to;
     const end = lastValue(trace.future.filter(inside)) ?? lastValue(trace.past.filter(inside));
     return end ? [{ trace, end }] : [];
   });
   const across = ends.map(({ end }) => axes.c(end.c!));
+  const longest = Math.max(0, ...ends.map(({ trace }) => trace.label.length));
   const places = axes.down
-    ? spreadLabels(across, 62, field.left + 30, field.right - 30)
+    ? spreadLabels(
+        across,
+        Math.min(62, 12 + LETTER_PX * longest),
+        field.left + 30,
+        field.right - 30,
+      )
     : spreadLabels(across, 19, field.top + 12, field.bottom - 4);
   return (
     <G>

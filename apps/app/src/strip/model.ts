@@ -147,7 +147,7 @@ export function rangeOf(
   bands: readonly BandSpan[],
 ): [number, number] {
   let low = Math.min(20, ...bands.map((b) => b.bandC[0]));
-  let high = Math.max(...bands.map((b) => b.bandC[1])) + 15;
+  let high = Math.max(80, ...bands.map((b) => b.bandC[1] + 15));
   for (const v of values) {
     if (v === null) continue;
     low = Math.min(low, v);

@@ -34,8 +34,8 @@ async function headOf(stores: RecordStores): Promise<ArchiveHead> {
   const { version: _version, ...shelf } = await stores.shelf.get();
   return {
     ostrin: 'record/1',
-    pits: (await stores.pits.list()).map(withoutVersion) as ArchiveHead['pits'],
-    plans: (await stores.plans.list()).map(withoutVersion) as ArchiveHead['plans'],
+    pits: (await stores.pits.list()).map(withoutVersion),
+    plans: (await stores.plans.list()).map(withoutVersion),
     shelf,
     instruments: (await stores.instruments.list()).map(({ id, name, pitName, channels }) => ({
       id,

@@ -127,6 +127,9 @@ export type TimeCause = (typeof TIME_CAUSES)[number];
 /** Minutes that a cause makes a cook longer; below 0: shorter. */
 export type MinutesByCause = Record<TimeCause, number>;
 
+/** Why a difference cannot be told: a log does not say when the piece went on and came off, or a piece would never be done. */
+export type NotTold = 'not-logged' | 'never-done';
+
 /**
  * Why `other` took as long as it did beside `base`: what is different is taken over from one to the other one by one,
  * the meat first, then the pit's air, then wrapping. What is left over is the piece's own pace, and when it was taken off.
@@ -135,14 +138,14 @@ function differences(
   base: PieceOnGrate,
   other: PieceOnGrate,
   tookMin: { base: number; other: number },
-): MinutesByCause | null {
+): MinutesByCause | 'never-done' {
   const steps = [
     base,
     { ...base, meat: { ...other.meat, id: base.meat.id } },
     { ...base, meat: { ...other.meat, id: base.meat.id }, air: other.air },
     other,
   ].map(minutesTillDone);
-  if (steps.some((s) => s === null)) return null;
+  if (steps.some((s) => s === null)) return 'never-done';
   const [none, meat, pit, wrap] = steps as [number, number, number, number];
   return {
     meat: meat - none,
@@ -155,7 +158,7 @@ function differences(
 /** Why a piece was ready earlier or later than planned, min; `started`: how much later it went on. */
 export interface WhyLate {
   started: number;
-  causes: MinutesByCause | null;
+  causes: MinutesByCause | 'never-done';
   /** How much later it came off than planned, min; below 0: earlier. */
   lateMin: number;
 }
@@ -184,12 +187,12 @@ export function whyLate(
   };
 }
 
-/** What makes each other cook longer or shorter than the first, in their order; null where a log does not tell. */
-export function comparedTimes(cooks: readonly CookToExplain[]): (MinutesByCause | null)[] {
+/** What makes each other cook longer or shorter than the first, in their order, or why that cannot be told. */
+export function comparedTimes(cooks: readonly CookToExplain[]): (MinutesByCause | NotTold)[] {
   const [first, ...others] = cooks.map(asItWas);
   return others.map((other) =>
     first && other
       ? differences(first, other, { base: first.tookMin, other: other.tookMin })
-      : null,
+      : 'not-logged',
   );
 }

@@ -1,0 +1,110 @@
+/** The figures of a cook in words, row by row: those that people work out by hand. */
+import { localOf, MINUTE_MS, type FuelUse, type Log, type Plan, type Units } from '@ostrin/core';
+import type { CookFigures, HandFigures } from '@ostrin/core/afterwards';
+import { countWords, massWords, spanOfTime, spanWords, temperatureWords } from '@ostrin/wording';
+import { clockOf } from '../ui/words';
+
+/** A figure: its name, its value, and what stands beside it. */
+export type Row = [name: string, value: string, beside: string];
+
+/** How the pit was held. */
+export function pitRows(f: CookFigures, plan: Plan, units: Units): Row[] {
+  const { pitC } = plan.request.pits[0]!.pace;
+  return [
+    [
+      'Time in band',
+      f.inBandFraction === null ? 'no readings' : `${Math.round(f.inBandFraction * 100)} %`,
+      `${spanOfTime(f.minutesBelow)} below, ${spanOfTime(f.minutesAbove)} above`,
+    ],
+    [
+      'Average pit',
+      f.averageC === null ? 'no readings' : temperatureWords(f.averageC, units),
+      `target ${temperatureWords(pitC, units)}`,
+    ],
+    ...(f.swingC === null
+      ? []
+      : [
+          [
+            'Swing',
+            spanWords(f.swingC[1] - f.swingC[0], units),
+            `nine tenths of the time from ${temperatureWords(f.swingC[0], units)} to ${temperatureWords(f.swingC[1], units)}`,
+          ] satisfies Row,
+        ]),
+  ];
+}
+
+/** Less than this left is none, kg. */
+const NOTHING_KG = 0.05;
+
+/** Fuel burnt, how fast, and what was left of it; `weighedKg` is what was weighed back, where somebody did. */
+export function fuelRows(
+  use: FuelUse,
+  plan: Plan,
+  burntOverMin: number | null,
+  weighedKg: number | null,
+  units: Units,
+): Row[] {
+  const kg = (value: number): string => massWords(value, units);
+  const { charcoalGivenKg, charcoalBurntKg, woodBurntKg, unburntKg, saved } = use;
+  const burntKg = weighedKg === null ? charcoalBurntKg : Math.max(0, charcoalGivenKg - weighedKg);
+  const all = burntKg + woodBurntKg;
+  const rows: Row[] = [
+    [
+      'Fuel burnt',
+      kg(all),
+      `${kg(burntKg)} charcoal, ${kg(woodBurntKg)} wood; planned ${kg(plan.fires[0]!.neededKg)}${
+        weighedKg === null ? '' : ', by what was weighed back'
+      }`,
+    ],
+  ];
+  if (burntOverMin !== null && burntOverMin > 0) {
+    rows.push(['Burn rate', `${kg((all / burntOverMin) * 60)}/h`, 'from lighting to the meat off']);
+  }
+  if (weighedKg !== null) {
+    rows.push(['Fuel left', kg(weighedKg), `weighed; worked out from the log ${kg(unburntKg)}`]);
+  } else if (unburntKg < NOTHING_KG) rows.push(['Fuel left', 'none', 'all of it was burnt']);
+  else if (saved) rows.push(['Fuel saved', kg(unburntKg), 'went out when the vents were shut']);
+  else rows.push(['Fuel left', kg(unburntKg), 'still in the pit at the end of the log']);
+  return rows;
+}
+
+/** What the meat and the watch came to. */
+export function handRows(f: HandFigures, zone: string, units: Units): Row[] {
+  const clock = (ms: number): string => clockOf(localOf(ms, zone));
+  const span = (s: { from: number; to: number }): string => spanOfTime((s.to - s.from) / MINUTE_MS);
+  const between = (s: { from: number; to: number }): string => `${clock(s.from)} to ${clock(s.to)}`;
+  const rows: Row[] = [];
+  if (f.minutesPerKg !== null) {
+    const perUnit = units.mass === 'kg' ? f.minutesPerKg : f.minutesPerKg * KG_PER_LB;
+    rows.push([
+      'Minutes',
+      `${Math.round(perUnit)} a ${units.mass === 'kg' ? 'kg' : 'lb'}`,
+      'of the heaviest piece',
+    ]);
+  }
+  rows.push([
+    'Stall',
+    f.stall ? span(f.stall) : 'none seen',
+    f.stall ? between(f.stall) : 'in the readings of the first piece',
+  ]);
+  if (f.untouched) rows.push(['Left alone', span(f.untouched), `longest, ${between(f.untouched)}`]);
+  rows.push(['Looks', countWords(f.looks.times, 'look', 'looks'), looksWords(f.looks, units)]);
+  return rows;
+}
+
+const KG_PER_LB = 0.45359237;
+
+/** What the looks cost, as far as readings show it. */
+function looksWords({ times, seen, fallK, backMin, lostMin }: HandFigures['looks'], units: Units) {
+  if (times === 0) return 'the lid stayed shut';
+  if (fallK === null || backMin === null || lostMin === null) {
+    return 'readings do not show what they cost';
+  }
+  return `${seen === times ? 'each' : `${seen} of them seen:`} took the pit down ${spanWords(fallK, units)}, back in ${spanOfTime(backMin)}; together about ${spanOfTime(lostMin)} of cooking`;
+}
+
+/** Minutes from lighting to the meat's coming off; null where the log does not tell. */
+export const burntOver = (f: CookFigures, log: Log): number | null => {
+  const end = f.off.actual ?? log.finishedAt;
+  return f.lit.actual === null || end === null ? null : (end - f.lit.actual) / MINUTE_MS;
+};

@@ -1,6 +1,6 @@
 /** A server of its own to be measured: started from the build, killed, and asked over HTTP. */
 import { fork, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { Agent, request } from 'node:http';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -53,6 +53,13 @@ export class MeasuredServer {
   /** Sets its clock forward, ms. */
   setClockAhead(aheadMs: number): void {
     this.child!.send({ aheadMs });
+  }
+
+  /** Room that its database takes on disk, with what is not yet written through. */
+  databaseBytes(): number {
+    return readdirSync(this.folder)
+      .filter((name) => name.startsWith('measured.sqlite'))
+      .reduce((sum, name) => sum + statSync(path.join(this.folder, name)).size, 0);
   }
 
   /** Kills it and removes what it kept. */

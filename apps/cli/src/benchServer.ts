@@ -3,36 +3,12 @@ import { request } from '../../../packages/core/test/scenarios';
 import { fuzzRuns } from '../../../checks/server/fuzz';
 import { killRuns } from '../../../checks/server/kills';
 import { loadRuns } from '../../../checks/server/load';
-import { MeasuredServer } from '../../../checks/server/measured';
 import { planDocument } from '@ostrin/wording';
-import { existsSync } from 'node:fs';
-import path from 'node:path';
+import { onServer } from './onServer';
 
 const RUNS = { kills: 200, requests: 20_000, loadMs: 15_000 };
-const PORT = 8691;
 /** The seed where none is named. */
 const SEED = 20270515;
-
-/** The folder of the project, from wherever this was built to. */
-function projectFolder(): string {
-  let folder = import.meta.dirname;
-  while (!existsSync(path.join(folder, 'package-lock.json'))) folder = path.dirname(folder);
-  return folder;
-}
-
-/** Runs one part on a server of its own. */
-async function onServer<T>(
-  offset: number,
-  work: (server: MeasuredServer) => Promise<T>,
-): Promise<T> {
-  const server = new MeasuredServer(projectFolder(), PORT + offset);
-  await server.start();
-  try {
-    return await work(server);
-  } finally {
-    await server.end();
-  }
-}
 
 /** All parts, with what is asked of each. */
 export async function benchServer(seed = SEED) {

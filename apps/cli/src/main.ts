@@ -58,6 +58,7 @@ interface BenchOptions {
   json?: boolean;
   plans?: boolean;
   server?: boolean;
+  log?: boolean;
   tend?: boolean;
   learn?: boolean;
   cooks?: number;
@@ -87,7 +88,7 @@ async function facts({
 /** `ostrin bench`: each measure is loaded when it is asked for. */
 const benchmark =
   (now: Now) =>
-  async ({ json, plans, server, tend, learn, cooks, seed }: BenchOptions): Promise<void> => {
+  async ({ json, plans, server, log, tend, learn, cooks, seed }: BenchOptions): Promise<void> => {
     if (tend) {
       const { benchTend, tendTables } = await import('./benchTend');
       const measured = await benchTend(seed, cooks);
@@ -98,6 +99,9 @@ const benchmark =
       const measured = await benchLearn(now, seed);
       if (json) print(measured);
       else process.stdout.write(learnTables(measured));
+    } else if (log) {
+      const { benchLog } = await import('./benchLog');
+      print(await benchLog());
     } else if (server) {
       const { benchServer } = await import('./benchServer');
       print(await benchServer(seed));
@@ -174,6 +178,12 @@ function commandLine(now: Now): Command {
         '--learn',
         'how much better pits are known after their logged cooks; takes minutes',
       ).conflicts(['plans', 'server', 'tend']),
+    )
+    .addOption(
+      new Option(
+        '--log',
+        'a log of five hundred cooks: its list, one cook, a comparison, its room; takes a minute',
+      ).conflicts(['plans', 'server', 'tend', 'learn']),
     )
     .option('--cooks <number>', 'how many of those cooks; 100 when left out', wholeNumber)
     .option('--seed <number>', 'the seed of those cooks or requests', wholeNumber)

@@ -31,7 +31,8 @@ export interface ToldValue extends Omit<WireValue, 'offsetK'> {
 interface WireRow {
   at: number;
   spot: WireValue['spot'];
-  meat: string | null;
+  /** Empty where it was in none. */
+  meat: string;
   value: number;
   instrument_id: string;
   channel: string;
@@ -51,12 +52,22 @@ const fromRow = (r: Row): Versioned<Instrument> => ({
 
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 
-/** Adds many values in one statement; one that is there already is left as it is. */
-const ADD_VALUES = `INSERT OR IGNORE INTO wire
-    (cook_id, instrument_id, channel, at, spot, meat, value, offset_k)
-  SELECT ?, ?, value ->> '$.channel', value ->> '$.at', value ->> '$.spot', value ->> '$.meat',
-    value ->> '$.value', 0
+/** Values of one channel in one place belong together: each is stored with a number of theirs, its time and nothing else. */
+const ADD_SERIES = `INSERT OR IGNORE INTO wire_series
+    (cook_id, instrument_id, channel, spot, meat, offset_k)
+  SELECT DISTINCT ?, ?, value ->> '$.channel', value ->> '$.spot',
+    coalesce(value ->> '$.meat', ''), 0
   FROM json_each(?)`;
+
+/** Adds many values in one statement; what a channel told of a moment before is left as it is, wherever it was then. */
+const ADD_VALUES = `INSERT OR IGNORE INTO wire_values (series, at, value)
+  SELECT s.no, t.value ->> '$.at', t.value ->> '$.value'
+  FROM json_each(?) t JOIN wire_series s
+    ON s.cook_id = ? AND s.instrument_id = ? AND s.channel = t.value ->> '$.channel'
+    AND s.spot = t.value ->> '$.spot' AND s.meat = coalesce(t.value ->> '$.meat', '')
+  WHERE NOT EXISTS (SELECT 1 FROM wire_series o JOIN wire_values v ON v.series = o.no
+    WHERE o.cook_id = s.cook_id AND o.instrument_id = s.instrument_id AND o.channel = s.channel
+    AND v.at = t.value ->> '$.at')`;
 
 /** What was told of a cook, in order of time, with what its channel reads too much: now, or when it was taken out. */
 export async function valuesOf(db: Knex, cookId: string): Promise<WireValue[]> {
@@ -65,11 +76,14 @@ export async function valuesOf(db: Knex, cookId: string): Promise<WireValue[]> {
       fromRow(r).channels.map((c) => [`${r.id}/${c.key}`, c.offsetK] as const),
     ),
   );
-  const values: WireRow[] = await db('wire').where({ cook_id: cookId }).orderBy('at');
+  const values: WireRow[] = await db('wire_series')
+    .join('wire_values', 'wire_values.series', 'wire_series.no')
+    .where({ cook_id: cookId })
+    .orderBy('at');
   return values.map(({ at, spot, meat, value, instrument_id, channel, offset_k }) => ({
     at,
     spot,
-    meat,
+    meat: meat || null,
     value,
     offsetK: offsets.get(`${instrument_id}/${channel}`) ?? offset_k,
   }));
@@ -102,7 +116,7 @@ export function instrumentStore(db: Knex) {
         expectVersion(known, expected);
         if (!known) return false;
         for (const { key, offsetK } of known.channels) {
-          await trx('wire')
+          await trx('wire_series')
             .where({ instrument_id: id, channel: key })
             .update({ offset_k: offsetK });
         }
@@ -136,7 +150,9 @@ export function instrumentStore(db: Knex) {
     ): Promise<void> =>
       db.transaction(async (trx) => {
         if (cookId !== null && told.length > 0) {
-          await trx.raw(ADD_VALUES, [cookId, seen.id, JSON.stringify(told)]);
+          const list = JSON.stringify(told);
+          await trx.raw(ADD_SERIES, [cookId, seen.id, list]);
+          await trx.raw(ADD_VALUES, [list, cookId, seen.id]);
         }
         const known = await get(seen.id, trx);
         if (!known) return;

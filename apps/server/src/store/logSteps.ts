@@ -74,4 +74,57 @@ export const LOG_STEPS: Step[] = [
       await knex.schema.dropTableIfExists('photographs');
     },
   },
+  {
+    // Values told by wire named cook, instrument, channel and place in full, and stood twice.
+    name: '2026-11-29-short-wire',
+    async up(knex) {
+      await knex.raw(
+        `CREATE TABLE wire_series (
+          no INTEGER PRIMARY KEY,
+          cook_id TEXT NOT NULL REFERENCES cooks (id) ON DELETE CASCADE,
+          instrument_id TEXT NOT NULL, channel TEXT NOT NULL, spot TEXT NOT NULL,
+          meat TEXT NOT NULL DEFAULT '', offset_k FLOAT NOT NULL,
+          UNIQUE (cook_id, instrument_id, channel, spot, meat))`,
+      );
+      await knex.raw(
+        `CREATE TABLE wire_values (
+          series INTEGER NOT NULL REFERENCES wire_series (no) ON DELETE CASCADE,
+          at INTEGER NOT NULL, value FLOAT NOT NULL,
+          PRIMARY KEY (series, at)) WITHOUT ROWID`,
+      );
+      await knex.raw(
+        `INSERT OR IGNORE INTO wire_series
+            (cook_id, instrument_id, channel, spot, meat, offset_k)
+          SELECT cook_id, instrument_id, channel, spot, coalesce(meat, ''), max(offset_k)
+          FROM wire GROUP BY 1, 2, 3, 4, 5`,
+      );
+      await knex.raw(
+        `INSERT INTO wire_values
+          SELECT s.no, w.at, w.value FROM wire w JOIN wire_series s
+            ON s.cook_id = w.cook_id AND s.instrument_id = w.instrument_id
+            AND s.channel = w.channel AND s.spot = w.spot AND s.meat = coalesce(w.meat, '')`,
+      );
+      await knex.raw('DROP TABLE wire');
+    },
+    async down(knex) {
+      await knex.schema.createTable('wire', (t) => {
+        t.text('cook_id').notNullable().references('cooks.id').onDelete('CASCADE');
+        t.text('instrument_id').notNullable();
+        t.text('channel').notNullable();
+        t.integer('at').notNullable();
+        t.text('spot').notNullable();
+        t.text('meat');
+        t.float('value').notNullable();
+        t.float('offset_k').notNullable();
+        t.primary(['cook_id', 'instrument_id', 'channel', 'at']);
+      });
+      await knex.raw(
+        `INSERT INTO wire
+          SELECT cook_id, instrument_id, channel, at, spot, nullif(meat, ''), value, offset_k
+          FROM wire_series JOIN wire_values ON series = no`,
+      );
+      await knex.raw('DROP TABLE wire_values');
+      await knex.raw('DROP TABLE wire_series');
+    },
+  },
 ];

@@ -90,3 +90,52 @@ test('a photograph is added, looked at, and let go; one that is none is told', a
   await photographs.getByRole('button', { name: 'Delete photograph 1' }).tap();
   await expect(photographs).toContainText('None yet');
 });
+
+/** A cook as a recorder writes it: semicolons, decimal commas, the day first, ten hours at four minutes. */
+function recorded(): string {
+  const comma = (c: number): string => c.toFixed(1).replace('.', ',');
+  const two = (n: number): string => String(n).padStart(2, '0');
+  const rows = Array.from({ length: 150 }, (_, i) => {
+    const [hour, minute] = [5 + Math.floor((4 * i) / 60), (4 * i) % 60];
+    const pit = 118 - 95 * Math.exp(-i / 8) + 4 * Math.sin(i / 9);
+    const core = i < 8 ? '' : comma(93 - 89 * Math.exp(-(i - 8) / 55));
+    return `03.10.2026 ${two(hour)}:${two(minute)}:00;${comma(pit)};${core};88`;
+  });
+  return ['Zeit;Garraum;Fleisch 1;Akku', ...rows].join('\r\n');
+}
+
+test('a table of another program, with commas, is recognised, shown, changed, and brought in whole', async ({
+  page,
+}) => {
+  await page.goto('/log');
+  const files = page.getByTestId('import-files');
+  const send = (name: string, text: string): Promise<void> =>
+    files.setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
+
+  // One that holds no readings is told, and nothing is stored.
+  await send('letter.csv', 'Dear Pell,\r\nthe bark was fine.\r\n');
+  await expect(page.getByRole('alert')).toContainText('No readings were found');
+  await page.getByRole('link', { name: 'All cooks' }).tap();
+
+  await send('Herbstfest.csv', recorded());
+  const preview = page.getByTestId('preview');
+  await expect(preview).toContainText('150 readings, 05:00 Sat to 14:56 Sat');
+  await expect(page.getByTestId('column-1')).toContainText('Garraum: pit, grate');
+  await expect(page.getByTestId('column-2')).toContainText('Fleisch 1: in the meat');
+  await expect(page.getByRole('radio', { name: 'a comma, 121,5' })).toBeChecked();
+  await expect(preview).toContainText(/pit 119\sC/);
+  // Read wrongly on purpose, the preview says so at once; and right again.
+  await page.getByRole('radio', { name: 'F', exact: true }).tap();
+  await expect(preview).not.toContainText(/pit 119\sC/);
+  await page.getByRole('radio', { name: 'C', exact: true }).tap();
+
+  await page.getByRole('radio', { name: /the Bosun/ }).tap();
+  await page.getByRole('button', { name: 'Pieces: more' }).tap();
+  await page.getByTestId('bring-in').tap();
+  await expect(page.getByRole('heading', { name: 'Herbstfest' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/the Bosun · 2 pork shoulders/)).toBeVisible();
+  await expect(page.getByTestId('figures')).toContainText(/Average pit\s*11\d\sC/);
+  await expect(page.getByTestId('figures')).toContainText('Stall');
+  await page.getByRole('link', { name: 'All cooks' }).tap();
+  await expect(page.getByRole('link', { name: /Herbstfest.*in band/ })).toBeVisible();
+});

@@ -7,7 +7,7 @@ import { firstDraft, usePlanDraft } from '../src/store/planDraft';
 import { stepMass } from '../src/store/masses';
 import { openLog } from '../src/store/logging';
 import { JobCard } from '../src/tend/JobCard';
-import { importBody } from '../src/log/ImportButton';
+import { importBody } from '../src/log/importFiles';
 import { taken } from '../src/ui/useKeyDown';
 import { BOSUN } from './help';
 import { freshCook, kept, PLAN, press, T0 } from './openCook';
@@ -130,9 +130,9 @@ describe('bringing in and keys', () => {
 
   it('tells a document from a pair of tables and refuses the rest', async () => {
     expect(await importBody([file('a.json', '{"a":1}')])).toEqual({ body: { a: 1 } });
-    const pair = [file('r.csv', 'at,pit_c\n'), file('a.csv', 'id,at\n')];
+    const pair = [file('r.csv', 'at,pit_c\n'), file('a.csv', 'id,at,kind\n')];
     expect(await importBody(pair)).toEqual({
-      body: { actionsCsv: 'id,at\n', readingsCsv: 'at,pit_c\n' },
+      body: { actionsCsv: 'id,at,kind\n', readingsCsv: 'at,pit_c\n' },
     });
     for (const files of [[file('a.json', '{')], [pair[0]!], [file('x.txt', '')], []]) {
       expect(await importBody(files)).toHaveProperty('wrong');

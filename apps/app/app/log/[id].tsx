@@ -2,7 +2,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { lazyComponent } from '../../src/ui/lazyComponent';
 
 const CookScreen = lazyComponent(async () => ({
-  default: (await import('../../src/log/CookScreen')).CookScreen,
+  default: (await import('../../src/log/pages')).CookScreen,
 }));
 
 export default function CookRoute() {

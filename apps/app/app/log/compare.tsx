@@ -2,7 +2,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { lazyComponent } from '../../src/ui/lazyComponent';
 
 const CompareScreen = lazyComponent(async () => ({
-  default: (await import('../../src/log/CompareScreen')).CompareScreen,
+  default: (await import('../../src/log/pages')).CompareScreen,
 }));
 
 export default function CompareRoute() {

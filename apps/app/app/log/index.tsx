@@ -1,5 +1,5 @@
 import { lazyComponent } from '../../src/ui/lazyComponent';
 
 export default lazyComponent(async () => ({
-  default: (await import('../../src/log/LogScreen')).LogScreen,
+  default: (await import('../../src/log/pages')).LogScreen,
 }));

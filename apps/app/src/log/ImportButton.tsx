@@ -1,31 +1,11 @@
-/** Importing a cook: one JSON document, or the two CSV files of an export together. */
+/** Importing a cook: one JSON document, the two CSV files of an export together, or a table of another program. */
+import { router } from 'expo-router';
 import { useRef, useState } from 'react';
 import { Text, View } from 'react-native';
 import { useImport } from '../api/queries';
 import { Button } from '../ui/Button';
-
-/** The body to send for the chosen files, or what is wrong with the choice. */
-export async function importBody(
-  files: readonly File[],
-): Promise<{ body: unknown } | { wrong: string }> {
-  const json = files.find((f) => f.name.toLowerCase().endsWith('.json'));
-  if (json && files.length === 1) {
-    try {
-      return { body: JSON.parse(await json.text()) as unknown };
-    } catch {
-      return { wrong: `${json.name} is not a JSON document.` };
-    }
-  }
-  const texts = await Promise.all(
-    files.filter((f) => f.name.toLowerCase().endsWith('.csv')).map((f) => f.text()),
-  );
-  const actions = texts.find((t) => /^\uFEFF?"?id"?,/.test(t));
-  const readings = texts.find((t) => /^\uFEFF?"?at"?,/.test(t));
-  if (files.length === 2 && actions !== undefined && readings !== undefined) {
-    return { body: { actionsCsv: actions, readingsCsv: readings } };
-  }
-  return { wrong: 'Choose one JSON document, or the actions and the readings CSV together.' };
-}
+import { chooseForeign } from './foreignCook';
+import { foreignFile, importBody } from './importFiles';
 
 export function ImportButton() {
   const input = useRef<HTMLInputElement>(null);
@@ -33,6 +13,12 @@ export function ImportButton() {
   const [wrong, setWrong] = useState<string | null>(null);
   const choose = async (files: FileList | null): Promise<void> => {
     if (!files || files.length === 0) return;
+    const foreign = await foreignFile([...files]);
+    if (foreign) {
+      chooseForeign(foreign);
+      router.push('/log/import');
+      return;
+    }
     const chosen = await importBody([...files]);
     if ('wrong' in chosen) {
       setWrong(chosen.wrong);
@@ -52,7 +38,7 @@ export function ImportButton() {
         ref={input}
         type="file"
         multiple
-        accept=".json,.csv"
+        accept=".json,.csv,.tsv,.txt"
         aria-label="Files to import"
         data-testid="import-files"
         style={{ display: 'none' }}

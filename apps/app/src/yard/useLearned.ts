@@ -41,6 +41,13 @@ async function cookToLearn(id: string): Promise<CookToLearn & { preset: string |
   };
 }
 
+/** A cook that was brought in from elsewhere may not say how its vents or its fan stood: it teaches nothing. */
+const tellsItsVents = ({ log }: CookToLearn): boolean =>
+  log.lines.some(
+    ({ body }) =>
+      body.kind === 'act' && (body.action.do === 'set-vents' || body.action.do === 'fan'),
+  );
+
 /** What is learned of a pit; `learn` begins with the cooks of those ids, `forget` puts the answer away. */
 export function useLearned(pit: PitRecord) {
   const [state, setState] = useState<LearnState>({ kind: 'idle' });
@@ -50,7 +57,10 @@ export function useLearned(pit: PitRecord) {
     setState({ kind: 'working', share: 0 });
     try {
       const all = await Promise.all(ids.map(cookToLearn));
-      const cooks = all.filter((c) => c.preset === pit.preset);
+      const cooks = all.filter((c) => c.preset === pit.preset && tellsItsVents(c));
+      if (cooks.length === 0) {
+        throw new Error('None of these cooks tells how its vents stood: nothing can be learned.');
+      }
       stop.current = askLearned({ preset: pit.preset, overrides: figuresBefore(pit) }, cooks, {
         onProgress: (share) => setState({ kind: 'working', share }),
         onLearned: (answer) => setState({ kind: 'learned', answer }),

@@ -1,0 +1,5 @@
+import { lazyComponent } from '../../src/ui/lazyComponent';
+
+export default lazyComponent(async () => ({
+  default: (await import('../../src/log/pages')).ForeignScreen,
+}));

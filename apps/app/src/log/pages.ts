@@ -1,0 +1,5 @@
+/** The pages of the log, fetched together: what they share is then no part of the first load. */
+export { CompareScreen } from './CompareScreen';
+export { CookScreen } from './CookScreen';
+export { ForeignScreen } from './ForeignScreen';
+export { LogScreen } from './LogScreen';

@@ -85,3 +85,44 @@ test('the log is searched and sorted; a cook is renamed, deleted, and brought ba
   await page.getByRole('button', { name: 'Undo: bring it back' }).tap();
   await expect(rows).toHaveCount(8);
 });
+
+test('a pit of another kind is added with its sizes, renamed, copied, put away and deleted', async ({
+  page,
+}) => {
+  await page.goto('/yard');
+  await page.getByRole('button', { name: 'Add a pit' }).tap();
+  await page.getByLabel('What you call it').fill('Oil Can');
+  await page.getByRole('radio', { name: /Another kind/ }).tap();
+  await page.getByLabel('What kind it is, in a word').fill('drum');
+  const nearest = page.getByRole('radiogroup', { name: 'What it is nearest to' });
+  await nearest.getByRole('radio', { name: /47 cm water smoker/ }).tap();
+  await page.getByRole('button', { name: 'Inside across: more' }).tap();
+  await page.getByRole('button', { name: 'Add it' }).tap();
+  await expect(page.getByText(/^Drum\. Full/)).toBeVisible();
+  await expect(page.getByTestId('another-kind')).toContainText('until it has learned');
+
+  // Two pits cannot have one name.
+  await page.getByTestId('keep-pit').tap();
+  await page.getByLabel('What it is called').fill('Clay Jar');
+  await page.getByRole('button', { name: 'Keep this name' }).tap();
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'the name of another pit' }),
+  ).toBeVisible();
+  await page.getByLabel('What it is called').fill('the Can');
+  await page.getByRole('button', { name: 'Keep this name' }).tap();
+  await expect(page.getByRole('heading', { name: 'the Can' })).toBeVisible();
+  await page.getByRole('button', { name: 'Make a copy' }).tap();
+  await expect(page.getByRole('heading', { name: 'the Can 2' })).toBeVisible();
+  await page.getByTestId('keep-pit').tap();
+  await page.getByRole('button', { name: 'Put it away' }).tap();
+  await expect(page.getByRole('button', { name: 'Take it into use again' })).toBeVisible();
+  await page.getByRole('link', { name: 'All pits' }).tap();
+  await expect(page.getByRole('link', { name: /the Can 2/ })).toBeHidden();
+  await page.getByTestId('put-away').tap();
+  await page.getByRole('link', { name: /the Can 2/ }).tap();
+  await page.getByTestId('keep-pit').tap();
+  await page.getByRole('button', { name: 'Delete this pit' }).tap();
+  await page.getByRole('button', { name: 'Yes, delete it' }).tap();
+  await expect(page.getByTestId('put-away')).toBeHidden();
+  await expect(page.getByRole('link', { name: /the Can/ })).toHaveCount(1);
+});

@@ -171,7 +171,7 @@ function addApi(
     res.json({ ok: true });
   });
   app.use('/api/access', access);
-  app.use('/api/pits', pitRoutes(stores.pits, hub));
+  app.use('/api/pits', pitRoutes(stores.pits, store, hub));
   app.use('/api/plans', savedPlanRoutes(stores.plans, hub, now));
   app.use('/api/shelf', shelfRoutes(stores.shelf, hub));
   app.use('/api/instruments', instrumentRoutes(instruments, store, hub));

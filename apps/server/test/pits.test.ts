@@ -1,4 +1,5 @@
-import { call, startServer, type TestServer } from './help';
+import { randomUUID } from 'node:crypto';
+import { begin, call, startServer, type TestServer } from './help';
 
 let server: TestServer;
 const at = (id = ''): string => `${server.url}/api/pits${id && `/${id}`}`;
@@ -21,7 +22,8 @@ it('makes a pit, lists it, changes it and gives it back', async () => {
 });
 
 it('refuses what a pit cannot be, field by field, and keeps what was there', async () => {
-  await call(at('kept'), 'PUT', TOM);
+  const kept = { ...TOM, name: 'the Keeper' };
+  await call(at('kept'), 'PUT', kept);
   const bad = await call(at('kept'), 'PUT', {
     name: '',
     preset: 'bonfire',
@@ -33,11 +35,40 @@ it('refuses what a pit cannot be, field by field, and keeps what was there', asy
   expect(named).toEqual(
     expect.arrayContaining(['name', 'preset', 'overrides.leakCm2', 'overrides.colour', 'ventWay']),
   );
-  const other = await call(at('kept'), 'PUT', { ...TOM, preset: 'kamado-46' });
+  const other = await call(at('kept'), 'PUT', { ...kept, preset: 'kamado-46' });
   expect(other.json.errors).toEqual([
     { field: 'preset', message: expect.stringMatching(/another pit/) },
   ]);
   expect((await call(at('Not an id'), 'PUT', TOM)).status).toBe(422);
   expect((await call(at('kept'))).json.preset).toBe('offset-heavy');
   expect((await call(at('nobody'))).status).toBe(404);
+});
+
+it('renames a pit with its cooks, and lets no two have one name', async () => {
+  const name = 'the Old Drum';
+  await call(at('drum'), 'PUT', { ...TOM, name, kind: 'drum smoker' });
+  expect((await call(at('drum'))).json).toMatchObject({ kind: 'drum smoker' });
+  const cook = await begin(server.url, { pitName: name });
+  const renamed = {
+    ...TOM,
+    name: 'the New Drum',
+    kind: 'drum smoker',
+    putAwayAt: 1_800_000_000_000,
+  };
+  expect((await call(at('drum'), 'PUT', renamed)).json).toMatchObject(renamed);
+  expect((await call(`${server.url}/api/cooks/${cook}`)).json.pitName).toBe('the New Drum');
+  const taken = await call(at('other-drum'), 'PUT', { ...TOM, name: 'the New Drum' });
+  expect([taken.status, taken.json.errors[0].field]).toEqual([422, 'name']);
+  expect((await call(at('other-drum'))).status).toBe(404);
+});
+
+it('takes a pit out once nothing is under way on it; its cooks stay', async () => {
+  await call(at('leaving'), 'PUT', { ...TOM, name: 'the Leaver' });
+  const cook = await begin(server.url, { pitName: 'the Leaver' });
+  expect((await call(at('leaving'), 'DELETE')).status).toBe(409);
+  const finish = { id: randomUUID(), at: Date.UTC(2027, 4, 15, 20), kind: 'finish' };
+  await call(`${server.url}/api/cooks/${cook}/entries`, 'POST', { entries: [finish] });
+  expect((await call(at('leaving'), 'DELETE')).status).toBe(200);
+  expect((await call(at('leaving'), 'DELETE')).status).toBe(404);
+  expect((await call(`${server.url}/api/cooks/${cook}`)).json.pitName).toBe('the Leaver');
 });

@@ -34,11 +34,13 @@ export const pitFields = ({
   ventScales,
   learned,
   overrides,
+  putAwayAt,
 }: PitRecord): Fields => ({
   name,
   ventWay,
   ...(ventScales ? { ventScales } : {}),
   ...(learned ? { learned } : {}),
+  ...(putAwayAt ? { putAwayAt } : {}),
   ...Object.fromEntries(Object.entries(overrides).map(([key, v]) => [OWN + key, v])),
 });
 
@@ -51,6 +53,7 @@ export function pitWithFields(pit: PitRecord, fields: Fields): PitRecord {
     ventWay: fields.ventWay as PitRecord['ventWay'],
     ventScales: fields.ventScales as PitRecord['ventScales'],
     learned: fields.learned as PitRecord['learned'],
+    putAwayAt: fields.putAwayAt as PitRecord['putAwayAt'],
     overrides: Object.fromEntries(own.map(([key, v]) => [key.slice(OWN.length), v])),
   };
 }

@@ -28,9 +28,17 @@ const yardPaths = (): Json => ({
   [ROUTES.pit(ID)]: {
     get: read('One pit', OBJECT, MISSING),
     put: operation({
-      summary: 'Make or change a pit',
+      summary: 'Make or change a pit; its cooks follow it to another name',
       body: body(ref('PitDto')),
       answers: { ...STORED, ...CHANGED },
+    }),
+    delete: operation({
+      summary: 'Take a pit out of the yard; its cooks stay',
+      answers: {
+        '200': answer('Deleted', OBJECT),
+        '409': problem('A cook is under way on it'),
+        ...MISSING,
+      },
     }),
   },
   [ROUTES.plans]: { get: read('The saved plans', listOf(OBJECT)) },

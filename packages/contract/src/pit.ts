@@ -43,5 +43,11 @@ export class PitDto {
   @Optional() @Nested(() => OverridesDto) overrides: OverridesDto = new OverridesDto();
   @Optional() @IsIn(VENT_NOTATIONS) ventWay?: VentNotation;
   @Optional() @Nested(() => VentScalesDto) ventScales?: VentScalesDto;
+  @Optional()
+  @IsString()
+  @Length(1, 40)
+  @Matches(/\S/, { message: 'must not be blank' })
+  kind?: string;
+  @Optional() @InRange(0, 1e14) putAwayAt?: number;
   @Optional() @NestedList(() => PitVersionDto, MOST_VERSIONS) learned?: PitVersionDto[];
 }

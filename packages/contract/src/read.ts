@@ -116,7 +116,7 @@ export const amountGiven = (a: { pieces: number; massKg?: number }): boolean =>
 export function readPit(plain: unknown): Checked<Omit<PitRecord, 'id'>> {
   const checked = validate(PitDto, plain);
   if (!checked.ok) return checked;
-  const { name, preset, overrides, ventWay, ventScales, learned } = checked.value;
+  const { name, preset, overrides, ventWay, ventScales, learned, kind, putAwayAt } = checked.value;
   return {
     ok: true,
     value: {
@@ -125,6 +125,8 @@ export function readPit(plain: unknown): Checked<Omit<PitRecord, 'id'>> {
       overrides: plainOf(overrides),
       ventWay: ventWay ?? presetOf(preset).ventNotation,
       ...(learned?.length ? { learned: plainOf<PitVersion[]>(learned) } : {}),
+      ...(kind ? { kind: kind.trim() } : {}),
+      ...(putAwayAt ? { putAwayAt } : {}),
       ...(ventScales ? { ventScales: plainOf<VentScales>(ventScales) } : {}),
     },
   };

@@ -62,6 +62,10 @@ export interface PitRecord {
   learned?: PitVersion[];
   /** A scale for each vent, where they are told in two ways or by a dial of the owner's. */
   ventScales?: VentScales;
+  /** What its owner calls its kind, where the catalogue does not have it: `preset` is then the nearest kind. */
+  kind?: string;
+  /** When it was put away, epoch ms: it is offered for no plan; left out while it is in use. */
+  putAwayAt?: number;
 }
 
 /** Versions of a pit that are kept. */

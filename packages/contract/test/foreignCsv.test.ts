@@ -100,64 +100,62 @@ describe('a file of another program', () => {
       { at: expect.any(Number), pitC: null, coreC: 20 },
     ]);
   });
+});
 
-  it('gives back what was written, whatever the separator, comma, unit and way of writing times', () => {
-    const ways = {
-      'day-first': (l: string) =>
-        `${l.slice(8, 10)}.${l.slice(5, 7)}.${l.slice(0, 4)} ${l.slice(11)}`,
-      'year-first': (l: string) => `${l.slice(0, 10).replace(/-/g, '/')} ${l.slice(11)}`,
-      iso: (l: string) => l,
-      'month-first': (l: string) => {
-        const h = Number(l.slice(11, 13));
-        return `${Number(l.slice(5, 7))}/${Number(l.slice(8, 10))}/${l.slice(0, 4)} ${h % 12 || 12}:${l.slice(14)}:00 ${h < 12 ? 'AM' : 'PM'}`;
-      },
-    };
-    const row = fc.record({
-      step: fc.integer({ min: 1, max: 45 }),
-      pit: fc.option(fc.integer({ min: 900, max: 1500 }), { nil: null, freq: 8 }),
-      core: fc.integer({ min: 40, max: 990 }),
-    });
-    fc.assert(
-      fc.property(
-        fc.array(row, { minLength: 12, maxLength: 40 }),
-        fc.constantFrom(',', ';', '\t'),
-        fc.constantFrom(',' as const, '.' as const),
-        fc.constantFrom('C' as const, 'F' as const),
-        fc.constantFrom(...(Object.keys(ways) as (keyof typeof ways)[])),
-        (rows, delimiter, decimal, unit, way) => {
-          let at = Date.UTC(2027, 0, 28, 5);
-          const said = (tenths: number): string => {
-            const value = unit === 'C' ? tenths / 10 : tenths * 0.18 + 32;
-            const text = value.toFixed(2).replace('.', decimal);
-            return delimiter === ',' && decimal === ',' ? `"${text}"` : text;
-          };
-          const written = rows.map((r) => {
-            at += r.step * MINUTE_MS;
-            return { at, ...r };
-          });
-          const text = [
-            ['Time', `Pit (${unit})`, `Meat (${unit})`].join(delimiter),
-            ...written.map((r) =>
-              [
-                ways[way](localOf(r.at, ZONE)),
-                r.pit === null ? '' : said(r.pit),
-                said(r.core),
-              ].join(delimiter),
-            ),
-          ].join('\n');
-          const { readings, mapping, skipped } = read(text);
-          expect(mapping.unit).toBe(unit);
-          expect(skipped).toEqual([]);
-          expect(readings).toHaveLength(written.length);
-          readings.forEach((r, i) => {
-            expect(r.at).toBe(written[i]!.at);
-            if (written[i]!.pit === null) expect(r.pitC).toBeNull();
-            else expect(r.pitC).toBeCloseTo(written[i]!.pit / 10, 1);
-            expect(r.coreC).toBeCloseTo(written[i]!.core / 10, 1);
-          });
-        },
-      ),
-      { numRuns: 150 },
-    );
+it('gives back what was written, whatever the separator, comma, unit and way of writing times', () => {
+  const ways = {
+    'day-first': (l: string) =>
+      `${l.slice(8, 10)}.${l.slice(5, 7)}.${l.slice(0, 4)} ${l.slice(11)}`,
+    'year-first': (l: string) => `${l.slice(0, 10).replace(/-/g, '/')} ${l.slice(11)}`,
+    iso: (l: string) => l,
+    'month-first': (l: string) => {
+      const h = Number(l.slice(11, 13));
+      return `${Number(l.slice(5, 7))}/${Number(l.slice(8, 10))}/${l.slice(0, 4)} ${h % 12 || 12}:${l.slice(14)}:00 ${h < 12 ? 'AM' : 'PM'}`;
+    },
+  };
+  const row = fc.record({
+    step: fc.integer({ min: 1, max: 45 }),
+    pit: fc.option(fc.integer({ min: 900, max: 1500 }), { nil: null, freq: 8 }),
+    core: fc.integer({ min: 40, max: 990 }),
   });
+  fc.assert(
+    fc.property(
+      fc.array(row, { minLength: 12, maxLength: 40 }),
+      fc.constantFrom(',', ';', '\t'),
+      fc.constantFrom(',' as const, '.' as const),
+      fc.constantFrom('C' as const, 'F' as const),
+      fc.constantFrom(...(Object.keys(ways) as (keyof typeof ways)[])),
+      (rows, delimiter, decimal, unit, way) => {
+        let at = Date.UTC(2027, 0, 28, 5);
+        const said = (tenths: number): string => {
+          const value = unit === 'C' ? tenths / 10 : tenths * 0.18 + 32;
+          const text = value.toFixed(2).replace('.', decimal);
+          return delimiter === ',' && decimal === ',' ? `"${text}"` : text;
+        };
+        const written = rows.map((r) => {
+          at += r.step * MINUTE_MS;
+          return { at, ...r };
+        });
+        const text = [
+          ['Time', `Pit (${unit})`, `Meat (${unit})`].join(delimiter),
+          ...written.map((r) =>
+            [ways[way](localOf(r.at, ZONE)), r.pit === null ? '' : said(r.pit), said(r.core)].join(
+              delimiter,
+            ),
+          ),
+        ].join('\n');
+        const { readings, mapping, skipped } = read(text);
+        expect(mapping.unit).toBe(unit);
+        expect(skipped).toEqual([]);
+        expect(readings).toHaveLength(written.length);
+        readings.forEach((r, i) => {
+          expect(r.at).toBe(written[i]!.at);
+          if (written[i]!.pit === null) expect(r.pitC).toBeNull();
+          else expect(r.pitC).toBeCloseTo(written[i]!.pit / 10, 1);
+          expect(r.coreC).toBeCloseTo(written[i]!.core / 10, 1);
+        });
+      },
+    ),
+    { numRuns: 150 },
+  );
 });

@@ -50,6 +50,7 @@ export {
 } from './meat/usualTreatment';
 export { drawPieceVariation, type PieceVariation } from './meat/variation';
 export { type WrapId, WRAPS } from './meat/wraps';
+export { ANOTHER_KIND_SD } from './pit/anotherKind';
 export { pitWith, presetOf, PRESETS } from './pit/catalogue';
 export { type Place, PLACES } from './pit/layout';
 export type { CookerParameters, KnownPit } from './pit/parameters';

@@ -179,6 +179,7 @@ export * from './afterwards/verdicts';
 export * from './tend/watch';
 export * from './tend/wire';
 export * from './estimate/likelyFit';
+export * from './pit/anotherKind';
 export * from './learn/learnPit';
 export * from './learn/loggedCook';
 export * from './learn/fromLog';

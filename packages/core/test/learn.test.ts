@@ -1,6 +1,7 @@
 /** Learning a pit from its cooks: what they tell is found, what they do not stays as usual. */
 import {
   advance,
+  ANOTHER_KIND_SD,
   celsius,
   createCook,
   createSimulatedOperator,
@@ -116,6 +117,10 @@ describe('a pit and its cooks', () => {
       BEFORE,
       [107, 129].map((c) => cookOn({}, c)),
     );
+    // What nobody knows is as doubtful as pits are, and not more.
+    for (const key of ['leakCm2', 'wallLossFactor', 'spreadFactor'] as const) {
+      expect(keptPit(BEFORE, learned).known[key]).toBeLessThanOrEqual(PIT_SD[key]);
+    }
     for (const f of Object.values(learned.figures))
       expect(Math.abs(Math.log(f.times))).toBeLessThan(0.15);
     expect(Math.abs(learned.probeBiasK)).toBeLessThan(3);
@@ -214,7 +219,7 @@ describe('a plan for a pit that is known', () => {
     const hold = friend.jobs.find((j) => j.id === 'hold')!.facts;
     expect(hold.kind === 'hold' && hold.probeOffsetK).toBe(6);
     expect(sdOfKnown(known).leakCm2).toBe(0.05);
-    expect(sdOfKnown({ ...known, leakCm2: 9 }).leakCm2).toBe(PIT_SD.leakCm2);
+    expect(sdOfKnown({ ...known, leakCm2: 9 }).leakCm2).toBe(ANOTHER_KIND_SD.leakCm2);
     expect(sdOfKnown(undefined)).toBe(PIT_SD);
   });
 });

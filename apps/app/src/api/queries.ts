@@ -53,13 +53,15 @@ interface PitChange {
 
 const pitKind: (id: string) => RecordKind<PitRecord> = (id) => ({
   path: ROUTES.pit(id),
-  body: ({ name, preset, overrides, ventWay, ventScales, learned }) => ({
+  body: ({ name, preset, overrides, ventWay, ventScales, learned, kind, putAwayAt }) => ({
     name,
     preset,
     overrides,
     ventWay,
     ventScales,
     learned,
+    kind,
+    putAwayAt,
   }),
   fields: pitFields,
   withFields: pitWithFields,
@@ -76,6 +78,15 @@ export function useSavePit() {
       );
     },
     onSettled: () => client.invalidateQueries({ queryKey: ['pits'] }),
+  });
+}
+
+/** Takes a pit out of the yard. */
+export function useDeletePit() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (id: string) => requestJson(ROUTES.pit(id), 'DELETE'),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['pits'] }),
   });
 }
 

@@ -2,7 +2,7 @@
 import type { ForeignFile } from './foreignCook';
 
 /** How the actions of an export begin. */
-const OWN_ACTIONS = /^\uFEFF?"?id"?,"?at"?,"?kind"?,/;
+const OWN_ACTIONS = /^\uFEFF?"?id"?,"?at"?,"?kind\b/;
 
 /** The body to send for the chosen files, or what is wrong with the choice. */
 export async function importBody(

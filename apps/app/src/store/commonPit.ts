@@ -12,8 +12,10 @@ export const COMMON_PIT: PitRecord = {
   ventWay: presetOf(COMMON_PRESET).ventNotation,
 };
 
-/** The pits that a plan can be for: the yard, or the common kettle where it is empty. */
-export const yardOrCommon = (yard: readonly PitRecord[]): readonly PitRecord[] =>
-  yard.length > 0 ? yard : [COMMON_PIT];
+/** The pits that a plan can be for: those in use, or the common kettle where there is none. */
+export const yardOrCommon = (yard: readonly PitRecord[]): readonly PitRecord[] => {
+  const used = yard.filter((p) => !p.putAwayAt);
+  return used.length > 0 ? used : [COMMON_PIT];
+};
 
 export const isCommonPit = (pit: Pick<PitRecord, 'id'>): boolean => pit.id === COMMON_PIT.id;

@@ -1,5 +1,6 @@
 /** Between the draft and the request document, both ways. */
 import {
+  ANOTHER_KIND_SD,
   BARE_LAST_MIN,
   type Request,
   type RequestMeat,
@@ -71,9 +72,10 @@ function waterOf(pit: PitRecord, { water }: DraftFire): { waterKg?: number } {
 }
 
 /** What was learned of a pit last: how well it is known, and what its thermometer is off by. */
-function knownOf({ learned }: PitRecord): Pick<RequestPit, 'known' | 'probeOffsetK'> {
+function knownOf({ learned, kind }: PitRecord): Pick<RequestPit, 'known' | 'probeOffsetK'> {
   const last = learned?.at(-1);
-  return last ? { known: last.known, probeOffsetK: last.probeBiasK } : {};
+  if (last) return { known: last.known, probeOffsetK: last.probeBiasK };
+  return kind ? { known: ANOTHER_KIND_SD } : {};
 }
 
 /** A pit as a request names it. */

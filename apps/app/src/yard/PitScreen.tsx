@@ -14,6 +14,7 @@ import { Notice } from '../ui/Notice';
 import { Heading, Title } from '../ui/Title';
 import { FigureSheet } from './FigureSheet';
 import { figuresOf, figureWords, type Figure } from './figures';
+import { KeepPit } from './KeepPit';
 import { LearnPit } from './LearnPit';
 import { ScalesOfVents } from './ScalesOfVents';
 import { useVentCard } from './useVentCard';
@@ -76,9 +77,16 @@ function PitPage({ pit }: { pit: Versioned<PitRecord> }) {
       <View className="pb-3">
         <Title>{pit.name}</Title>
         <Text className="font-sans text-soot text-[16px]">
-          {`${capital(preset.name)}. Full ${preset.fuelHolder}: ${massWords(preset.fullLoadKg, units)}.`}
+          {`${capital(pit.kind ?? preset.name)}. Full ${preset.fuelHolder}: ${massWords(preset.fullLoadKg, units)}.`}
         </Text>
       </View>
+      {pit.kind && !pit.learned?.length ? (
+        <View className="pb-4 max-w-[760px]">
+          <Notice tone="plain" title="Little is known of it yet" testID="another-kind">
+            {`It is worked out as ${preset.name} of its sizes. Its card may well be off by 20 C and more until it has learned from its cooks: three tell most of it.`}
+          </Notice>
+        </View>
+      ) : null}
       {wide ? (
         <View className="flex-row gap-10 max-w-[1240px]">
           <View className="print:!hidden" style={{ width: column }}>
@@ -94,6 +102,9 @@ function PitPage({ pit }: { pit: Versioned<PitRecord> }) {
           <CardPart pit={pit} onTold={setTold} onLearned={setLearned} />
         </View>
       )}
+      <View className="print:!hidden pt-6">
+        <KeepPit key={pit.id} pit={pit} />
+      </View>
     </ScrollView>
   );
 }

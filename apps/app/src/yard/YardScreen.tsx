@@ -1,13 +1,14 @@
 /** Yard: the pits, and making a new one. */
 import { presetOf } from '@ostrin/core';
 import type { PitRecord } from '@ostrin/contract/types';
-import { capital } from '@ostrin/wording';
+import { capital, countWords } from '@ostrin/wording';
 import { Link, router } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 import { usePits } from '../api/queries';
 import { PitDrawing } from '../drawings/PitDrawing';
 import { Button } from '../ui/Button';
+import { Fold } from '../ui/Fold';
 import { Notice } from '../ui/Notice';
 import { Heading, Title } from '../ui/Title';
 import { AddPitSheet } from './AddPitSheet';
@@ -33,10 +34,13 @@ export function YardScreen() {
           </Text>
         ) : null}
         <View>
-          {pits.data?.map((p) => (
-            <Row key={p.id} pit={p} />
-          ))}
+          {pits.data
+            ?.filter((p) => !p.putAwayAt)
+            .map((p) => (
+              <Row key={p.id} pit={p} />
+            ))}
         </View>
+        <PutAway pits={(pits.data ?? []).filter((p) => p.putAwayAt)} />
         {pits.data ? <Button label="Add a pit" onPress={() => setAdding(true)} /> : null}
         <Shelf />
         <View className="gap-2">
@@ -57,6 +61,18 @@ export function YardScreen() {
   );
 }
 
+/** Pits that are offered for no plan, out of the way. */
+function PutAway({ pits }: { pits: readonly PitRecord[] }) {
+  if (pits.length === 0) return null;
+  return (
+    <Fold label={`Put away: ${countWords(pits.length, 'pit', 'pits')}`} testID="put-away">
+      {pits.map((p) => (
+        <Row key={p.id} pit={p} />
+      ))}
+    </Fold>
+  );
+}
+
 function Row({ pit }: { pit: PitRecord }) {
   const preset = presetOf(pit.preset);
   const changed = Object.keys(pit.overrides).length;
@@ -70,7 +86,7 @@ function Row({ pit }: { pit: PitRecord }) {
         <View className="flex-1">
           <Text className="font-slab-semi text-ink text-[19px]">{pit.name}</Text>
           <Text className="font-sans text-soot text-[16px]">
-            {`${capital(preset.name)} · ${changed === 0 ? 'as new' : `${changed} ${changed === 1 ? 'figure' : 'figures'} of its own`}`}
+            {`${capital(pit.kind ?? preset.name)} · ${changed === 0 ? 'as new' : `${changed} ${changed === 1 ? 'figure' : 'figures'} of its own`}`}
           </Text>
         </View>
       </Pressable>

@@ -1,14 +1,15 @@
-/** Pits of the yard: list, look at, make or change. */
+/** Pits of the yard: list, look at, make, change, take out. */
 import { readPit } from '@ostrin/contract';
 import { Router } from 'express';
 import { expectedVersion, sendVersioned, writing } from '../http/ifMatch';
 import { requirePlainId } from '../http/plainId';
-import { invalid, missing } from '../http/problems';
+import { invalid, missing, Problem } from '../http/problems';
 import type { Hub } from '../live/hub';
-import type { PitStore } from '../store/pits';
+import type { CookStore } from '../store/cooks';
+import { NameTaken, type PitStore } from '../store/pits';
 
 /** Routes under /api/pits. */
-export function pitRoutes(store: PitStore, hub: Hub): Router {
+export function pitRoutes(store: PitStore, cooks: CookStore, hub: Hub): Router {
   const router = Router();
   router.get('/', async (_req, res) => {
     res.json(await store.list());
@@ -27,9 +28,28 @@ export function pitRoutes(store: PitStore, hub: Hub): Router {
     if (known && known.preset !== checked.value.preset) {
       throw invalid([{ field: 'preset', message: 'cannot change: make another pit instead' }]);
     }
-    const pit = await writing(() => store.put({ id, ...checked.value }, expectedVersion(req)));
+    const pit = await writing(() =>
+      store.put({ id, ...checked.value }, expectedVersion(req)),
+    ).catch((error: unknown) => {
+      throw error instanceof NameTaken
+        ? invalid([{ field: 'name', message: 'is the name of another pit' }])
+        : error;
+    });
     hub.tell({ type: 'changed', what: 'pits' });
+    if (known && known.name !== pit.name) {
+      for (const what of ['cooks', 'instruments'] as const) hub.tell({ type: 'changed', what });
+    }
     sendVersioned(res.status(known ? 200 : 201), pit);
+  });
+  router.delete('/:id', async (req, res) => {
+    const { id } = req.params;
+    const pit = await store.get(id);
+    if (!pit) throw missing('pit');
+    const busy = (await cooks.running()).find((c) => c.pitName === pit.name);
+    if (busy) throw new Problem(409, `${busy.name} is under way on it: finish that first`);
+    await writing(() => store.remove(id, expectedVersion(req)));
+    hub.tell({ type: 'changed', what: 'pits' });
+    res.json({ id });
   });
   return router;
 }

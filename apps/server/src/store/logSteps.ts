@@ -75,6 +75,21 @@ export const LOG_STEPS: Step[] = [
     },
   },
   {
+    // A kind that the catalogue does not have, and pits that are put away.
+    name: '2026-11-29-kinds-of-pits',
+    async up(knex) {
+      await knex.schema.alterTable('pits', (t) => {
+        t.text('kind');
+        t.integer('put_away_ms');
+      });
+    },
+    async down(knex) {
+      await knex.schema.alterTable('pits', (t) => {
+        t.dropColumns('kind', 'put_away_ms');
+      });
+    },
+  },
+  {
     // Values told by wire named cook, instrument, channel and place in full, and stood twice.
     name: '2026-11-29-short-wire',
     async up(knex) {

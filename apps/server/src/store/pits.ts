@@ -1,7 +1,7 @@
 /** The yard's pits. */
 import type { PitRecord, Versioned } from '@ostrin/contract';
 import type { Knex } from 'knex';
-import { putVersioned, type Expected } from './versions';
+import { expectVersion, putVersioned, type Expected } from './versions';
 
 interface Row {
   id: string;
@@ -11,6 +11,8 @@ interface Row {
   vent_way: PitRecord['ventWay'];
   vent_scales: string | null;
   learned: string | null;
+  kind: string | null;
+  put_away_ms: number | null;
   version: number;
 }
 
@@ -22,6 +24,8 @@ const fromRow = (r: Row): Versioned<PitRecord> => ({
   ventWay: r.vent_way,
   ...(r.vent_scales ? { ventScales: JSON.parse(r.vent_scales) as PitRecord['ventScales'] } : {}),
   ...(r.learned ? { learned: JSON.parse(r.learned) as PitRecord['learned'] } : {}),
+  ...(r.kind ? { kind: r.kind } : {}),
+  ...(r.put_away_ms === null ? {} : { putAwayAt: r.put_away_ms }),
   version: r.version,
 });
 
@@ -39,18 +43,43 @@ export function pitStore(db: Knex) {
     /** Makes or changes a pit; returns it with its new version. Throws `Stale`. */
     put: (pit: PitRecord, expected: Expected = null): Promise<Versioned<PitRecord>> =>
       db.transaction(async (trx) => {
-        const { ventWay, ventScales, learned, overrides, ...rest } = pit;
+        const { ventWay, ventScales, learned, overrides, kind, putAwayAt, ...rest } = pit;
         const row = {
           ...rest,
+          kind: kind ?? null,
+          put_away_ms: putAwayAt ?? null,
           overrides: JSON.stringify(overrides),
           vent_way: ventWay,
           vent_scales: ventScales ? JSON.stringify(ventScales) : null,
           learned: learned?.length ? JSON.stringify(learned) : null,
         };
         const known = await get(pit.id, trx);
+        if (known?.name !== pit.name) await refuseTakenName(trx, pit);
+        if (known && known.name !== pit.name) await renameOfCooks(trx, known.name, pit.name);
         return { ...pit, version: await putVersioned(trx, 'pits', known, expected, row) };
       }),
+    /** Takes a pit out of the yard; its cooks stay in the log under its name. Says whether there was one. Throws `Stale`. */
+    remove: (id: string, expected: Expected = null): Promise<boolean> =>
+      db.transaction(async (trx) => {
+        const known = await get(id, trx);
+        expectVersion(known, expected);
+        return (await trx<Row>('pits').where({ id }).delete()) > 0;
+      }),
   };
+}
+
+/** Another pit of the yard has that name: cooks and instruments know their pit by it. */
+export class NameTaken extends Error {}
+
+async function refuseTakenName(trx: Knex.Transaction, pit: PitRecord): Promise<void> {
+  const other = await trx<Row>('pits').where({ name: pit.name }).whereNot({ id: pit.id }).first();
+  if (other) throw new NameTaken(`another pit is called ${pit.name}`);
+}
+
+/** Cooks and instruments follow their pit to its new name. */
+async function renameOfCooks(trx: Knex.Transaction, from: string, to: string): Promise<void> {
+  await trx('cooks').where({ pit_name: from }).update({ pit_name: to });
+  await trx('instruments').where({ pit_name: from }).update({ pit_name: to });
 }
 
 export type PitStore = ReturnType<typeof pitStore>;

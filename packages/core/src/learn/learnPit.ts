@@ -6,6 +6,7 @@ import { doubtOf, fitLikely, independent, type LikelyFit } from '../estimate/lik
 import { pitWith, presetOf } from '../pit/catalogue';
 import type { CookerParameters, KnownPit } from '../pit/parameters';
 import { rms } from '../quantity/statistics';
+import { PIT_SD } from '../sampling/likelyPits';
 import {
   replayedPitC,
   usedReadings,
@@ -247,16 +248,16 @@ export interface KeptPit {
   probeBiasSdK: number;
 }
 
-/** What is kept of it. Figures that the cooks do not tell stay near the usual by themselves, and as doubtful as before. */
+/** What is kept of it. Figures that the cooks do not tell stay near the usual by themselves, and as doubtful as pits are that nobody knows. */
 export function keptPit(before: PitBefore, learned: LearnedPit): KeptPit {
   const { leakCm2, wallLossFactor, spreadFactor } = learned.figures;
   return {
     cooks: learned.cooks.filter((c) => c.leftOut === null).map((c) => c.id),
     values: valuesAt(before, learned.fit.z),
     known: {
-      leakCm2: leakCm2.sdLn,
-      wallLossFactor: wallLossFactor.sdLn,
-      spreadFactor: spreadFactor.sdLn,
+      leakCm2: Math.min(PIT_SD.leakCm2, leakCm2.sdLn),
+      wallLossFactor: Math.min(PIT_SD.wallLossFactor, wallLossFactor.sdLn),
+      spreadFactor: Math.min(PIT_SD.spreadFactor, spreadFactor.sdLn),
     },
     probeBiasK: learned.probeBiasK,
     probeBiasSdK: learned.probeBiasSdK,

@@ -4,6 +4,7 @@ import { withProbeError, type Operator } from '../control/operator';
 import type { Result } from '../scenario/result';
 import type { Scenario } from '../scenario/scenario';
 import { drawPieceVariation } from '../meat/variation';
+import { ANOTHER_KIND_SD } from '../pit/anotherKind';
 import type { CookerParameters, KnownPit } from '../pit/parameters';
 import { seeded, type Random } from '../quantity/random';
 import { ascending, quantile } from '../quantity/statistics';
@@ -37,14 +38,14 @@ export const PIT_SD: PitVariationSd = {
   probeNoiseK: 0.7,
 };
 
-/** How a pit still differs from what is known of it; never more than pits differ that nobody knows. */
+/** How a pit still differs from what is known of it; never more than one of another kind does. */
 export const sdOfKnown = (known: KnownPit | undefined): PitVariationSd =>
   known
     ? {
         ...PIT_SD,
-        leakCm2: Math.min(PIT_SD.leakCm2, known.leakCm2),
-        wallLossFactor: Math.min(PIT_SD.wallLossFactor, known.wallLossFactor),
-        spreadFactor: Math.min(PIT_SD.spreadFactor, known.spreadFactor),
+        leakCm2: Math.min(ANOTHER_KIND_SD.leakCm2, known.leakCm2),
+        wallLossFactor: Math.min(ANOTHER_KIND_SD.wallLossFactor, known.wallLossFactor),
+        spreadFactor: Math.min(ANOTHER_KIND_SD.spreadFactor, known.spreadFactor),
       }
     : PIT_SD;
 

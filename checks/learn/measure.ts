@@ -57,7 +57,7 @@ export interface LearnMeasured {
 
 /** A setting on a day that no cook had. */
 interface Unseen {
-  scenario: (cooker: Scenario['cooker'], windFactor: number) => Scenario;
+  scenario: (cooker: Scenario['cooker'], windTimes: number) => Scenario;
 }
 
 /** Settings that a pit was not cooked with: other openings, feeds or set points, on other days. */
@@ -77,8 +77,8 @@ function unseenOf({ preset }: TruePit, seed: number): Unseen[] {
         : undefined;
     const setC = 105 + 35 * random.next();
     return {
-      scenario: (cooker, windFactor) => {
-        const weather = { ...day, windMps: day.windMps * windFactor };
+      scenario: (cooker, windTimes) => {
+        const weather = { ...day, windMps: day.windMps * windTimes };
         const made = steadyScenario(
           { preset: cooker.preset, overrides: cooker.overrides, weather },
           feed ? 1 : intake,
@@ -105,9 +105,9 @@ function predictedC(
   asked: Unseen,
 ): number {
   const before = { preset: pit.preset.id, overrides: {} };
-  const { overrides, windFactor } = triedPit(before, z);
+  const { overrides, windTimes } = triedPit(before, z);
   const cooker = { preset: pit.preset.id, overrides: learned ? overrides : {} };
-  return settles(asked.scenario(cooker, windFactor)) + (learned ? biasAt(learned, z) : 0);
+  return settles(asked.scenario(cooker, windTimes)) + (learned ? biasAt(learned, z) : 0);
 }
 
 /** Measures one pit. */

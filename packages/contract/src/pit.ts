@@ -31,6 +31,8 @@ class PitVersionDto {
   @Nested(() => KnownPitDto) known!: KnownPitDto;
   @InRange(-60, 60) probeBiasK!: number;
   @InRange(0, 60) probeBiasSdK!: number;
+  @Optional() @InRange(0.05, 20) windTimes?: number;
+  @Optional() @InRange(-60, 150) domeOverGrateK?: number;
 }
 
 /** The body that makes or changes a pit; its id stands in the path. */

@@ -89,6 +89,8 @@ export class RequestPitDto {
   @Optional() @Known(GAUGES) gauge?: Gauge;
   @Optional() @Nested(() => KnownPitDto) known?: KnownPitDto;
   @Optional() @InRange(-30, 30) probeOffsetK?: number;
+  @Optional() @InRange(0.05, 20) windTimes?: number;
+  @Optional() @InRange(-60, 150) domeOverGrateK?: number;
   @Nested(() => PaceDto) pace!: PaceDto;
 }
 

@@ -180,6 +180,7 @@ export * from './tend/watch';
 export * from './tend/wire';
 export * from './estimate/likelyFit';
 export * from './pit/anotherKind';
+export * from './learn/domeRelation';
 export * from './learn/learnPit';
 export * from './learn/loggedCook';
 export * from './learn/fromLog';

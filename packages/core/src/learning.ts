@@ -12,4 +12,5 @@ export {
   type LearnedPit,
   type PitBefore,
 } from './learn/learnPit';
+export type { DomeRelation } from './learn/domeRelation';
 export type { LoggedCook } from './learn/loggedCook';

@@ -5,6 +5,7 @@ import {
   celsius,
   createCook,
   createSimulatedOperator,
+  domeRelation,
   doubtOf,
   foldLog,
   keptPit,
@@ -14,10 +15,12 @@ import {
   MILD_DAY,
   plan,
   presetOf,
+  PRESETS,
   replayedPitC,
   sdOfKnown,
   settledC,
   simulate,
+  sizedLike,
   steadyScenario,
   usedReadings,
   usualFire,
@@ -73,7 +76,7 @@ describe('a pit and its cooks', () => {
     const cook = cookOn(LEAKY, 121);
     const told = replayedPitC(
       cook,
-      { overrides: LEAKY, windFactor: 1 },
+      { overrides: LEAKY, windTimes: 1 },
       cook.readings.map((r) => r.atMin),
     );
     cook.readings.forEach((r, i) => expect(Math.abs(told[i]! - r.pitC!)).toBeLessThan(0.5));
@@ -162,7 +165,7 @@ describe('what is made of it', () => {
         fire: usualFire(presetOf('bullet-47')),
       },
     });
-    const tried = { overrides: { waterKg: 4 }, windFactor: 1 };
+    const tried = { overrides: { waterKg: 4 }, windTimes: 1 };
     const [full, dry] = [{}, { waterKg: 0 }].map((o) => replayedPitC(bullet(o), tried, at));
     expect(Math.max(...dry!)).toBeGreaterThan(Math.max(...full!) + 5);
   });
@@ -222,4 +225,65 @@ describe('a plan for a pit that is known', () => {
     expect(sdOfKnown({ ...known, leakCm2: 9 }).leakCm2).toBe(ANOTHER_KIND_SD.leakCm2);
     expect(sdOfKnown(undefined)).toBe(PIT_SD);
   });
+});
+
+describe('what is learned beside its figures', () => {
+  it('is what the dial in the lid reads more than the grate, each cook counting alike', () => {
+    const cook = (overK: number, n: number) => ({
+      readings: Array.from({ length: n }, (_, i) => ({
+        atMin: 70 + 20 * i,
+        pitC: 120 + (i % 3),
+        domeC: 120 + (i % 3) + overK,
+      })),
+    });
+    const both = domeRelation([cook(10, 30), cook(20, 5)])!;
+    expect([both.overK, both.cooks]).toEqual([15, 2]);
+    expect(both.spanK).toEqual([10, 20]);
+    expect(domeRelation([cook(10, 2)])).toBeNull();
+    const coming = cook(40, 12).readings.map((r) => ({ ...r, atMin: r.atMin / 10 }));
+    expect(domeRelation([{ readings: coming }])).toBeNull();
+    const alone = cook(10, 12).readings.map((r) => ({ ...r, pitC: null }));
+    expect(domeRelation([{ readings: alone }])).toBeNull();
+  });
+
+  it('is how much of the wind reaches it: plans use that, and learning again begins with the day itself', () => {
+    const usual = request();
+    const weather = { ...MILD_DAY, windMps: 6 };
+    const made = plan(
+      { ...usual, weather, pits: [{ ...usual.pits[0]!, windTimes: 0.5, domeOverGrateK: 21 }] },
+      { nowMs: Date.UTC(2027, 4, 12, 12), members: 1 },
+    );
+    const wind = (of: Scenario): number => [of.weather].flat()[0]!.windMps;
+    expect(wind(made.scenarios[0]!)).toBe(3);
+    const light = { id: 'a', at: 0, jobId: 'light', kind: 'job' } as const;
+    const logged = loggedCookOf('x', made, foldLog([light]), [])!;
+    expect(wind(logged.scenario)).toBe(6);
+  });
+
+  it('is as wide for a pit of another kind as nothing of the catalogue is', () => {
+    const usual = request();
+    const spread = (known?: typeof ANOTHER_KIND_SD): number => {
+      const pits = [{ ...usual.pits[0]!, ...(known ? { known } : {}) }];
+      const made = plan({ ...usual, pits }, { nowMs: Date.UTC(2027, 4, 12, 12), members: 40 });
+      return made.fires[0]!.inBandFraction!;
+    };
+    expect(spread(ANOTHER_KIND_SD)).toBeLessThan(spread());
+  });
+});
+
+it('gives a pit of another kind the figures of the nearest one where it is as large, and more skin where it is larger', () => {
+  for (const preset of Object.values(PRESETS)) {
+    const { parameters } = preset;
+    const same = sizedLike(parameters, parameters);
+    for (const [key, value] of Object.entries(same)) {
+      expect([preset.id, key, value]).toEqual([
+        preset.id,
+        key,
+        expect.closeTo(parameters[key as keyof typeof parameters], 9),
+      ]);
+    }
+    const larger = sizedLike(parameters, { ...parameters, diameterM: 1.3 * parameters.diameterM });
+    expect(larger.chamberWallM2!).toBeGreaterThan(1.1 * parameters.chamberWallM2);
+    expect(larger.volumeM3!).toBeCloseTo(1.69 * parameters.volumeM3, 6);
+  }
 });

@@ -1,6 +1,12 @@
 /** What was learned of a pit from its cooks, in words. */
-import type { Units } from '@ostrin/core';
-import type { CookFit, LearnedFigure, LearnedKey, LearnedPit } from '@ostrin/core/learning';
+import { spanFromK, type Units } from '@ostrin/core';
+import type {
+  CookFit,
+  DomeRelation,
+  LearnedFigure,
+  LearnedKey,
+  LearnedPit,
+} from '@ostrin/core/learning';
 import { countWords, inHundred, spanWords } from './quantities';
 
 const FIGURE_NAMES: Readonly<Record<LearnedKey, string>> = {
@@ -33,6 +39,10 @@ function biasWords({ probeBiasK, probeBiasSdK }: LearnedPit, units: Units): stri
     : 'What its thermometer is off by, these cooks do not tell: check it in ice water and boiling water.';
 }
 
+/** What the dial in its lid reads beside the grate. */
+const domeWords = ({ overK, spanK, cooks }: DomeRelation, units: Units): string =>
+  `The dial in its lid reads about ${spanWords(Math.abs(overK), units)} ${overK < 0 ? 'less' : 'more'} than the grate, in ${countWords(cooks, 'cook', 'cooks')}; eight of ten readings from ${Math.round(spanFromK(spanK[0], units.temperature))} to ${spanWords(spanK[1], units)}.`;
+
 /** The lines of a proposal: what the cooks tell, and what they do not. */
 export function learnedLines(learned: LearnedPit, units: Units): string[] {
   const all = Object.entries(learned.figures) as [LearnedKey, LearnedFigure][];
@@ -41,6 +51,7 @@ export function learnedLines(learned: LearnedPit, units: Units): string[] {
   return [
     ...told.map(([key, f]) => figureWords(key, f)),
     biasWords(learned, units),
+    ...(learned.dome ? [domeWords(learned.dome, units)] : []),
     ...(untold.length > 0
       ? [`These cooks tell little of: ${untold.join(', ')}. That stays near the usual.`]
       : []),

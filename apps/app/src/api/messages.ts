@@ -64,7 +64,7 @@ export interface WhyLateOf {
 /** A finished cook as the worker that learns gets it. */
 export interface CookToLearn {
   id: string;
-  plan: Pick<Plan, 'scenarios'>;
+  plan: Pick<Plan, 'scenarios' | 'request'>;
   log: Log;
   readings: ReadingRow[];
 }

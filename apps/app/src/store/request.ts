@@ -71,10 +71,20 @@ function waterOf(pit: PitRecord, { water }: DraftFire): { waterKg?: number } {
   return { waterKg: water === 'empty' ? 0 : pitWith(presetOf(pit.preset), pit.overrides).waterKg };
 }
 
+type LearnedOfPit = Pick<RequestPit, 'known' | 'probeOffsetK' | 'windTimes' | 'domeOverGrateK'>;
+
 /** What was learned of a pit last: how well it is known, and what its thermometer is off by. */
-function knownOf({ learned, kind }: PitRecord): Pick<RequestPit, 'known' | 'probeOffsetK'> {
+function knownOf({ learned, kind }: PitRecord): LearnedOfPit {
   const last = learned?.at(-1);
-  if (last) return { known: last.known, probeOffsetK: last.probeBiasK };
+  if (last) {
+    const { known, probeBiasK: probeOffsetK, windTimes, domeOverGrateK } = last;
+    return {
+      known,
+      probeOffsetK,
+      ...(windTimes === undefined ? {} : { windTimes }),
+      ...(domeOverGrateK === undefined ? {} : { domeOverGrateK }),
+    };
+  }
   return kind ? { known: ANOTHER_KIND_SD } : {};
 }
 

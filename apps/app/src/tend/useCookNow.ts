@@ -44,7 +44,7 @@ export function useCookNow(planned: Plan, id: string) {
     [live.readings, log, firstMeat],
   );
   const forecast = useForecast(id, plan, log, read, now);
-  const domeOverGrateK = forecast?.domeOverGrateK ?? null;
+  const domeOverGrateK = forecast?.domeOverGrateK ?? plan.request.pits[0]!.domeOverGrateK ?? null;
   const readings = useMemo(() => atTheGrate(read, domeOverGrateK), [read, domeOverGrateK]);
   const lit = litAtMs(log);
   const state = diagnose({

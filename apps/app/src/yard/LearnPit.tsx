@@ -27,17 +27,26 @@ interface Props {
   onChange: (change: Pick<PitRecord, 'overrides' | 'learned'>) => void;
 }
 
+/** A pit's figures once it is taken as it was learned. */
+function asLearned(
+  pit: PitRecord,
+  kept: LearnAnswer['kept'],
+  at: number,
+): Pick<PitRecord, 'overrides' | 'learned'> {
+  const version: PitVersion = { ...kept, at, before: pit.overrides };
+  return {
+    overrides: { ...pit.overrides, ...kept.values },
+    learned: [...(pit.learned ?? []), version].slice(-MOST_VERSIONS),
+  };
+}
+
 export function LearnPit({ pit, card, onChange }: Props) {
   const cooks = useFinishedCooks(pit);
   const [without, setWithout] = useState<readonly string[]>([]);
   const { state, learn, forget } = useLearned(pit);
   const ids = cooks.map((c) => c.id).filter((id) => !without.includes(id));
   const accept = ({ kept }: LearnAnswer): void => {
-    const version: PitVersion = { ...kept, at: Date.now(), before: pit.overrides };
-    onChange({
-      overrides: { ...pit.overrides, ...kept.values },
-      learned: [...(pit.learned ?? []), version].slice(-MOST_VERSIONS),
-    });
+    onChange(asLearned(pit, kept, Date.now()));
     forget();
   };
   return (
@@ -156,11 +165,7 @@ function Proposal({ pit, card, answer, cooks, onAccept, onKeep }: ProposalProps)
       {learned.cooks.map((c) => (
         <Paragraph key={c.id}>{`${nameOf(c.id)}: ${cookFitWords(c, units)}.`}</Paragraph>
       ))}
-      <CardBeforeAndAfter
-        pit={pit}
-        card={card}
-        after={{ ...pit, overrides: { ...pit.overrides, ...kept.values } }}
-      />
+      <CardBeforeAndAfter pit={pit} card={card} after={{ ...pit, ...asLearned(pit, kept, 0) }} />
       <Button kind="primary" label="Use it from now on" onPress={onAccept} />
       <Button label="Keep it as it is" onPress={onKeep} />
     </View>

@@ -34,7 +34,7 @@ async function cookToLearn(id: string): Promise<CookToLearn & { preset: string |
   const [scenario] = cook.plan.scenarios;
   return {
     id,
-    plan: { scenarios: cook.plan.scenarios },
+    plan: { scenarios: cook.plan.scenarios, request: cook.plan.request },
     log,
     readings: withHandReadings(cook.readings, log, cook.plan.request.meats[0]!.id),
     preset: scenario?.cooker.preset,

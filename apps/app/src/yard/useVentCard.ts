@@ -17,8 +17,9 @@ export function useVentCard(pit: PitRecord): CardState {
         preset: pit.preset,
         overrides: pit.overrides,
         weather: MILD_DAY,
+        windTimes: pit.learned?.at(-1)?.windTimes,
       } satisfies SteadyCase),
-    [pit.preset, pit.overrides],
+    [pit.preset, pit.overrides, pit.learned],
   );
   const [state, setState] = useState<CardState & { of: string }>({
     card: null,

@@ -20,6 +20,13 @@ export interface WeatherFromHour extends Omit<Weather, 'atMin'> {
   at: string;
 }
 
+/** The same weather with so many times its wind: of a pit that stands sheltered, or in a draught. */
+export function withWindTimes(weather: Weather | Weather[], times: number): Weather | Weather[] {
+  if (times === 1) return weather;
+  const scaled = (w: Weather): Weather => ({ ...w, windMps: w.windMps * times });
+  return Array.isArray(weather) ? weather.map(scaled) : scaled(weather);
+}
+
 /** The weather in force at a minute: the last entry that has begun, or the first. */
 export function weatherAt(weather: Weather | Weather[], atMin: number): Weather {
   if (!Array.isArray(weather)) return weather;

@@ -1,4 +1,5 @@
 /** A cook of the log as a pit is learned from. */
+import { withWindTimes } from '../air/weather';
 import type { Plan } from '../plan/document/plan';
 import { MINUTE_MS } from '../quantity/time';
 import { thinned, type ReadingRow } from '../tend/handReadings';
@@ -11,7 +12,7 @@ import type { LoggedCook } from './loggedCook';
  */
 export function loggedCookOf(
   id: string,
-  plan: Pick<Plan, 'scenarios'>,
+  plan: Pick<Plan, 'scenarios'> & { request?: Plan['request'] },
   log: Log,
   readings: readonly ReadingRow[],
 ): LoggedCook | null {
@@ -23,6 +24,8 @@ export function loggedCookOf(
     id,
     scenario: {
       ...scenario,
+      // The wind of the day itself: how much of it reaches the pit is to be learned.
+      weather: withWindTimes(scenario.weather, 1 / (plan.request?.pits[0]?.windTimes ?? 1)),
       cooker: { ...scenario.cooker, overrides: waterKg === undefined ? {} : { waterKg } },
       actions: [],
     },

@@ -2,6 +2,7 @@
  * What a pit is like, from its finished cooks: leaks, heat lost, pace of fire, openings, its shelter from the wind and
  * what its thermometer is off by, all together; the most probable ones given their spreads, and how sure that is.
  */
+import { domeRelation, type DomeRelation } from './domeRelation';
 import { doubtOf, fitLikely, independent, type LikelyFit } from '../estimate/likelyFit';
 import { pitWith, presetOf } from '../pit/catalogue';
 import type { CookerParameters, KnownPit } from '../pit/parameters';
@@ -76,6 +77,8 @@ export interface LearnedPit {
   /** What its thermometer reads too much, K, and one sd of that. */
   probeBiasK: number;
   probeBiasSdK: number;
+  /** What the dial in its lid reads beside the grate; null where its cooks do not read both. */
+  dome: DomeRelation | null;
   cooks: CookFit[];
   /** The fit itself, for those who draw from it. */
   fit: Pick<LikelyFit, 'z' | 'covarianceFactor'>;
@@ -114,7 +117,7 @@ const timesOf = (key: LearnedKey, z: readonly number[]): number =>
 /** A pit at some point of the fit: what is learned laid over what its owner set. */
 export const triedPit = (before: PitBefore, z: readonly number[]): TriedPit => ({
   overrides: { ...before.overrides, ...valuesAt(before, z) },
-  windFactor: timesOf('wind', z),
+  windTimes: timesOf('wind', z),
 });
 
 /** Replays of one cook, each run once: what changes nothing in its pit is asked again for nothing. */
@@ -128,9 +131,9 @@ class Replays {
   ) {}
 
   /** How far its readings are from the tried pit under a fire of that pace, K. */
-  offsK({ overrides, windFactor }: TriedPit, pace: number, biasK: number): number[] {
+  offsK({ overrides, windTimes }: TriedPit, pace: number, biasK: number): number[] {
     const tried = {
-      windFactor,
+      windTimes,
       overrides: { ...overrides, spreadFactor: overrides.spreadFactor! * pace },
     };
     const key = JSON.stringify(tried);
@@ -213,6 +216,7 @@ export function learnPit(
     ) as Record<LearnedKey, LearnedFigure>,
     probeBiasK: probeSdK * fit.z[BIAS]!,
     probeBiasSdK: probeSdK * doubtOf(fit, BIAS),
+    dome: domeRelation(kept.map((used) => used.cook)),
     cooks: all.map((used): CookFit => {
       const few = !enough.includes(used);
       return {
@@ -246,6 +250,10 @@ export interface KeptPit {
   /** What its thermometer at the grate reads too much, K, and one sd of that. */
   probeBiasK: number;
   probeBiasSdK: number;
+  /** So many times the wind of the day reaches it; 1 when left out. */
+  windTimes?: number;
+  /** What the dial in its lid reads more than the grate, K; not known when left out. */
+  domeOverGrateK?: number;
 }
 
 /** What is kept of it. Figures that the cooks do not tell stay near the usual by themselves, and as doubtful as pits are that nobody knows. */
@@ -261,5 +269,7 @@ export function keptPit(before: PitBefore, learned: LearnedPit): KeptPit {
     },
     probeBiasK: learned.probeBiasK,
     probeBiasSdK: learned.probeBiasSdK,
+    windTimes: learned.figures.wind.times,
+    ...(learned.dome ? { domeOverGrateK: learned.dome.overK } : {}),
   };
 }

@@ -1,5 +1,5 @@
 /** A finished cook as a pit is learned from: what was planned, what was logged, what was read. */
-import { type Weather } from '../air/weather';
+import { withWindTimes } from '../air/weather';
 import { advance, createCook } from '../cook/cook';
 import { celsius } from '../quantity/units';
 import type { Action } from '../scenario/actions';
@@ -64,7 +64,7 @@ export function usedReadings({ done, readings, scenario }: LoggedCook): UsedRead
 /** The figures that a pit is tried with, and how much of the wind of the day reaches it. */
 export interface TriedPit {
   overrides: Partial<CookerParameters>;
-  windFactor: number;
+  windTimes: number;
 }
 
 /** Meat takes heat from a pit as a coarse piece does: its own middle is not asked about. */
@@ -73,7 +73,7 @@ const MEAT_CELLS = 8;
 /** What the pit of a cook reads at the grate at each of those minutes when what was logged is done in the tried pit, C. */
 export function replayedPitC(
   { scenario, done }: LoggedCook,
-  { overrides, windFactor }: TriedPit,
+  { overrides, windTimes }: TriedPit,
   minutes: readonly number[],
 ): number[] {
   const { control } = scenario;
@@ -81,7 +81,7 @@ export function replayedPitC(
     {
       ...scenario,
       cooker: { ...scenario.cooker, overrides: { ...overrides, ...scenario.cooker.overrides } },
-      weather: windier(scenario.weather, windFactor),
+      weather: withWindTimes(scenario.weather, windTimes),
       // What was done stands in the log; nothing is done by itself but what a fan does.
       control: control.mode === 'fan' ? { ...control, then: undefined } : { mode: 'vents' },
       actions: done,
@@ -101,10 +101,4 @@ export function replayedPitC(
     advance(cook, atMin);
     return celsius(cook.pit!.probeK);
   });
-}
-
-/** The same day with another share of its wind. */
-function windier(weather: Weather | Weather[], factor: number): Weather | Weather[] {
-  const times = (w: Weather): Weather => ({ ...w, windMps: w.windMps * factor });
-  return Array.isArray(weather) ? weather.map(times) : times(weather);
 }

@@ -1,4 +1,5 @@
 /** Plans a meal backwards from its serving time: every pit of the request, and what it all needs. */
+import { withWindTimes } from '../air/weather';
 import { FRIDGE_C, SAUCE_LAST_MIN, SPRAY_SCHOOLS, USUAL_WRAP_WHEN } from '../meat/usualTreatment';
 import { epochOf, MINUTE_MS } from '../quantity/time';
 import { requestedMassKg, piecesPerMeat } from './request/amount';
@@ -62,10 +63,13 @@ export function* planSteps(request: Request, options: PlanOptions): Steps<PlanFi
     const asked = { chance: request.chanceOnTimeFraction, knownPolicies, handOn };
     // Which hours a cook goes through is known once it is roughly known how long it takes.
     const over = (litMin: number) =>
-      weatherFromLighting(request.weather, zone, serveMs + litMin * MINUTE_MS);
+      withWindTimes(
+        weatherFromLighting(request.weather, zone, serveMs + litMin * MINUTE_MS),
+        setup.pit.windTimes ?? 1,
+      );
     const weather = Array.isArray(request.weather)
       ? over(planPitAtOnce(setup, over(-USUAL_COOK_MIN), targets, { ...asked, members: 1 }).litMin)
-      : request.weather;
+      : over(0);
     const work = planPit(setup, weather, targets, { ...asked, members: options.members });
     const cook = yield* within(work, done, 0.99 * share);
     parts.push({ cook, meats, pieces: index.map((i) => pieces[i]!), index });

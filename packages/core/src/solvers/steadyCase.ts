@@ -1,5 +1,5 @@
 /** A pit with its usual fire on some day: what questions turned round are asked of. */
-import type { Weather } from '../air/weather';
+import { withWindTimes, type Weather } from '../air/weather';
 import type { Action } from '../scenario/actions';
 import type { Scenario } from '../scenario/scenario';
 import type { FireSpec } from '../fire/fireSpec';
@@ -18,6 +18,8 @@ export interface SteadyCase {
   fire?: FireSpec;
   /** The day. */
   weather: Weather;
+  /** So many times its wind reaches the pit; 1 when left out. */
+  windTimes?: number;
 }
 
 /** A dry, quiet day, C and m/s. */
@@ -75,7 +77,7 @@ export function steadyScenario(
     ostrin: 'scenario/1',
     cooker: { preset: steadyCase.preset, overrides: steadyCase.overrides },
     fire: steadyCase.fire ?? usualFire(preset),
-    weather: steadyCase.weather,
+    weather: withWindTimes(steadyCase.weather, steadyCase.windTimes ?? 1),
     control: { mode: 'vents' },
     actions: [
       { atMin: 0, do: 'set-vents', intakeFraction: up.intake, exhaustFraction: up.exhaust },

@@ -146,8 +146,9 @@ function holdJob(plan: PitPlan, vents: VentMove): JobDraft {
   };
 }
 
-/** How much more the air in the lid reads than the grate while the pit is held with meat on, mean of the reference cook, K. */
-function lidOverK({ result, onMin }: PitPlan): number {
+/** How much more the lid reads than the grate while the pit is held with meat on, K: by its cooks, else by the reference cook. */
+function lidOverK({ result, onMin, setup }: PitPlan): number {
+  if (setup.pit.domeOverGrateK !== undefined) return setup.pit.domeOverGrateK;
   const from = result.minutes.findIndex((m) => m >= Math.max(...onMin, 0) + 30);
   const over = result.minutes.flatMap((_, i) => {
     const [lid, grate] = [result.domeC[i], result.pitC[i]];

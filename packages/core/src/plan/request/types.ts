@@ -37,6 +37,10 @@ export interface RequestPit extends VentsTold {
   known?: KnownPit;
   /** What its thermometer at the grate reads too much, K. */
   probeOffsetK?: number;
+  /** So many times the wind of the day reaches it, by its cooks; 1 when left out. */
+  windTimes?: number;
+  /** What the dial in its lid reads more than the grate, by its cooks, K; as it is worked out when left out. */
+  domeOverGrateK?: number;
   /** A thermostat fan is fitted to its intake; one that is built in need not be told. */
   fan?: boolean;
   /** What it is read by where there is no probe at the grate: a dial in the lid, or an oven thermometer on the grate. */

@@ -187,3 +187,38 @@ it('tells watchers of readings and of what was heard', async () => {
   await reader.cancel();
   await pump;
 });
+
+it('keeps kind, checks, due days and battery of an instrument, refuses wrong ones, and tells which told of a cook', async () => {
+  const { cookId, tell } = await wired([channel('1', 'grate')]);
+  await tell({ at: clock - 5_000, values: { 1: 121 } });
+  const seen = (await call(`${server.url}/api/cooks/${cookId}`)).json as { instruments: string[] };
+  expect(seen.instruments).toHaveLength(1);
+  const at = `${server.url}/api/instruments/quick`;
+  const check = { at: clock, against: 'ice', readsC: 1.5, trueC: 0 };
+  const quick = {
+    name: 'quick one',
+    pitName: 'the Bosun',
+    kind: 'instant-read',
+    dueDays: 90,
+    batteryChangedAt: clock,
+    channels: [{ ...channel('reading', 'dome'), checks: [check] }],
+  };
+  expect((await call(at, 'PUT', quick)).status).toBe(201);
+  const list = (await call(`${server.url}/api/instruments`)).json as { id: string }[];
+  expect(list.find((i) => i.id === 'quick')).toMatchObject(quick);
+  for (const [part, field] of [
+    [{ kind: 'crystal ball' }, 'kind'],
+    [{ dueDays: 0 }, 'dueDays'],
+    [
+      { channels: [{ ...quick.channels[0]!, checks: [{ ...check, against: 'tea' }] }] },
+      'channels[0].checks[0].against',
+    ],
+    [
+      { channels: [{ ...quick.channels[0]!, checks: Array(41).fill(check) }] },
+      'channels[0].checks',
+    ],
+  ] as const) {
+    const { status, json } = await call(at, 'PUT', { ...quick, ...part });
+    expect([status, json.errors[0].field]).toEqual([422, field]);
+  }
+});

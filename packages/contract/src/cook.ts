@@ -4,9 +4,6 @@ import {
   CUTS,
   LOOKS,
   MUSCLES,
-  NOTE_SUBJECTS,
-  PIECE_VERDICTS,
-  WEIGHED_THINGS,
   type LookAt,
   type Muscle,
   type NoteSubject,
@@ -14,6 +11,7 @@ import {
   type Verdict,
   type WeighedThing,
 } from '@ostrin/core';
+import { NOTE_SUBJECTS, PIECE_VERDICTS, WEIGHED_THINGS } from '@ostrin/core/afterwards';
 import { Type } from 'class-transformer';
 import {
   Equals,

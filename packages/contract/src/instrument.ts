@@ -1,18 +1,27 @@
 /** Instruments that tell their readings by wire, and what they tell. */
 import 'reflect-metadata';
-import { toC, WIRE_SPOTS, type WireSpot } from '@ostrin/core';
+import { toC, WIRE_SPOTS, type CheckedAgainst, type WireSpot } from '@ostrin/core';
+import { CHECKED_AGAINST } from '@ostrin/core/tending';
 import { Allow, IsIn, IsInt, IsISO8601, IsString, Length, Matches } from 'class-validator';
 import Papa from 'papaparse';
 import { Instant } from './cook';
 import type { FieldProblem } from './problems';
 import { InRange, isObject, NestedList, Numbers, Optional, OrNull } from './rules';
-import type { InstrumentRecord } from './types';
+import { plainOf } from './read';
+import { INSTRUMENT_KINDS, MOST_CHECKS, type InstrumentKind, type InstrumentRecord } from './types';
 import { invalid, validate, type Checked } from './validate';
 
 /** Letters of the name of a channel at most. */
 const KEY_LENGTH = 40;
 /** Packets in one request at most. */
 const MOST_PACKETS = 2_000;
+
+class CheckDto {
+  @Instant() at!: number;
+  @IsIn(CHECKED_AGAINST) against!: CheckedAgainst;
+  @InRange(-60, 400) readsC!: number;
+  @InRange(-60, 400) trueC!: number;
+}
 
 class ChannelDto {
   @IsString() @Length(1, KEY_LENGTH) key!: string;
@@ -27,6 +36,7 @@ class ChannelDto {
   @Length(1, 200)
   @Matches(/^[^+#\0]+$/, { message: 'must be one topic, without + and #' })
   topic?: string;
+  @Optional() @NestedList(() => CheckDto, MOST_CHECKS) checks?: CheckDto[];
 }
 
 /** The body that makes or changes an instrument; its id stands in the path. */
@@ -34,13 +44,16 @@ export class InstrumentDto {
   @IsString() @Length(1, 40) @Matches(/\S/, { message: 'must not be blank' }) name!: string;
   @IsString() @Length(1, 60) pitName!: string;
   @NestedList(() => ChannelDto, 32) channels!: ChannelDto[];
+  @Optional() @IsIn(INSTRUMENT_KINDS) kind?: InstrumentKind;
+  @Optional() @IsInt() @InRange(1, 3650) dueDays?: number;
+  @Optional() @Instant() batteryChangedAt?: number;
 }
 
 /** An instrument to make or change. */
 export function readInstrument(plain: unknown): Checked<Omit<InstrumentRecord, 'id'>> {
   const checked = validate(InstrumentDto, plain);
   if (!checked.ok) return checked;
-  const { name, pitName, channels } = checked.value;
+  const { name, pitName, channels, kind, dueDays, batteryChangedAt } = checked.value;
   const problems = channels.flatMap(({ key, spot, piece }, i): FieldProblem[] => [
     ...(channels.findIndex((c) => c.key === key) === i
       ? []
@@ -55,8 +68,17 @@ export function readInstrument(plain: unknown): Checked<Omit<InstrumentRecord, '
         ]),
   ]);
   if (problems.length > 0) return invalid(problems);
-  const value = { name: name.trim(), pitName, channels: channels.map((c) => ({ ...c })) };
-  return { ok: true, value };
+  return {
+    ok: true,
+    value: plainOf<Omit<InstrumentRecord, 'id'>>({
+      name: name.trim(),
+      pitName,
+      channels,
+      kind,
+      dueDays,
+      batteryChangedAt,
+    }),
+  };
 }
 
 /** What an instrument tells at one moment. */

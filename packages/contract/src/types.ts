@@ -3,6 +3,7 @@ import type {
   Alarm,
   Entry,
   Glance,
+  InstrumentCheck,
   CookerParameters,
   Plan,
   Price,
@@ -91,11 +92,20 @@ export interface Channel {
   offsetK: number;
   /** When that was found out, epoch ms; null where it never was. */
   checkedAt: number | null;
+  /** How it was checked, the oldest first; left out where it never was. */
+  checks?: InstrumentCheck[];
   /** The MQTT topic that tells it; left out where none does. */
   topic?: string;
 }
 
-/** An instrument that tells its readings by wire. */
+/** Kinds of instruments; those that tell by wire, and those that somebody reads. */
+export const INSTRUMENT_KINDS = ['wire', 'leave-in', 'instant-read', 'dial'] as const;
+export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
+
+/** Checks of one channel that are kept. */
+export const MOST_CHECKS = 40;
+
+/** An instrument: one that tells its readings by wire, or one that is read by hand. */
 export interface InstrumentRecord {
   /** Its id. */
   id: string;
@@ -105,6 +115,12 @@ export interface InstrumentRecord {
   pitName: string;
   /** Its channels. */
   channels: Channel[];
+  /** What kind it is; one that tells by wire when left out. */
+  kind?: InstrumentKind;
+  /** It is checked again after so many days; as is usual when left out. */
+  dueDays?: number;
+  /** When its battery was changed, epoch ms; left out where nobody said. */
+  batteryChangedAt?: number;
 }
 
 /** What was heard of an instrument last. */

@@ -1,5 +1,6 @@
 /** What is made of cooks that are over: their figures, how they compare, what was said of them. */
 export { glanceOf } from './afterwards/glance';
 export { handFigures, type HandFigures } from './afterwards/handFigures';
+export { NOTE_SUBJECTS, PIECE_VERDICTS, WEIGHED_THINGS } from './afterwards/verdictKinds';
 export { afterwardsOf, cookVerdict } from './afterwards/verdicts';
 export { summarise, type CookFigures } from './afterwards/summary';

@@ -170,6 +170,7 @@ export type { ChangeOption, ChangeQuestion } from './tend/changes';
 export type { Alarm, AlarmCode, AlarmInput } from './tend/alarms';
 export type { ChannelTold, Disagreement } from './tend/disagreement';
 export type { Fault } from './tend/causes';
+export type { CheckedAgainst, InstrumentCheck } from './tend/instrumentChecks';
 export {
   LOOKS,
   MUSCLES,
@@ -216,15 +217,6 @@ export type {
   TimeCause,
   WhyLate,
 } from './afterwards/meatTime';
-export {
-  AS_WISHED,
-  type JudgedOf,
-  NOTE_SUBJECTS,
-  type NoteSubject,
-  PIECE_VERDICTS,
-  type PieceVerdict,
-  WEIGHED_THINGS,
-  type WeighedThing,
-} from './afterwards/verdictKinds';
+export type { JudgedOf, NoteSubject, PieceVerdict, WeighedThing } from './afterwards/verdictKinds';
 export type { Afterwards, CookVerdict, NextTimeNote } from './afterwards/verdicts';
 export { heldWatch, type HeldWatch, type Offer } from './tend/watch';

@@ -181,6 +181,7 @@ export * from './tend/wire';
 export * from './estimate/likelyFit';
 export * from './pit/anotherKind';
 export * from './learn/domeRelation';
+export * from './tend/instrumentChecks';
 export * from './learn/learnPit';
 export * from './learn/loggedCook';
 export * from './learn/fromLog';

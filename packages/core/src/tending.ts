@@ -7,6 +7,15 @@ export { alarmsOf } from './tend/alarms';
 export { diagnose } from './tend/diagnose';
 export { boilsAtC, disagreement } from './tend/disagreement';
 export { forecastInput } from './tend/forecastInput';
+export {
+  boilsAtHPa,
+  CHECKED_AGAINST,
+  driftOf,
+  dueAt,
+  offsetOf,
+  spreadOf,
+  USUAL_DUE_DAYS,
+} from './tend/instrumentChecks';
 export { freshPitC, ofPiece, weatherReadings } from './tend/handReadings';
 export { feltTender, hasTwoMuscles, smokeLooks, tenderVerdicts, wrapByBarkMs } from './tend/looks';
 export { OFF_PLAN_CAUSES, offPlan, type OffPlan } from './tend/offPlan';

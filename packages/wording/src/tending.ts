@@ -5,7 +5,18 @@
 export { effectWords, moveWords, waitWords } from './advice';
 export { alarmWords, type AlarmContext } from './alarms';
 export { changeName, changeWords } from './changes';
-export { disagreementWords, heardWords, SPOT_NAMES, toldWords } from './instruments';
+export {
+  apartWords,
+  checkWords,
+  disagreementWords,
+  driftWords,
+  dueWords,
+  heardWords,
+  INSTRUMENT_NAMES,
+  SPOT_NAMES,
+  spreadWords,
+  toldWords,
+} from './instruments';
 export { foodOutcomeWords } from './food';
 export { faultName, suspectedWords } from './faults';
 export { afterOffWords } from './afterOff';

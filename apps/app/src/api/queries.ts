@@ -29,7 +29,12 @@ import {
 import { requestJson } from './http';
 import { storeVersioned, type RecordKind } from './versioned';
 
-export type CookView = CookDoc & { finishedAt: number | null; clock: ClockState };
+export type CookView = CookDoc & {
+  finishedAt: number | null;
+  clock: ClockState;
+  /** Names of the instruments that told of it; left out where the server is an older one. */
+  instruments?: string[];
+};
 
 export const queryClient = new QueryClient({
   defaultOptions: {

@@ -1,5 +1,11 @@
 /** A new instrument: what it is called, and at which pit it is. */
-import type { InstrumentRecord } from '@ostrin/contract/types';
+import {
+  INSTRUMENT_KINDS,
+  type Channel,
+  type InstrumentKind,
+  type InstrumentRecord,
+} from '@ostrin/contract/types';
+import { INSTRUMENT_NAMES } from '@ostrin/wording/tending';
 import { useState } from 'react';
 import { idFor } from '../store/names';
 import { Button } from '../ui/Button';
@@ -17,14 +23,29 @@ interface Props {
   onClose: () => void;
 }
 
+/** What is read by hand has one channel; what tells by wire names its own. */
+const byHand = (at: Pick<Channel, 'spot' | 'piece'>): Channel[] => [
+  { key: 'reading', offsetK: 0, checkedAt: null, ...at },
+];
+const FIRST_CHANNELS: Readonly<Record<InstrumentKind, Channel[]>> = {
+  wire: [],
+  'leave-in': byHand({ spot: 'grate' }),
+  'instant-read': byHand({ spot: 'meat', piece: 1 }),
+  dial: byHand({ spot: 'dome' }),
+};
+
 export function AddInstrumentSheet({ pits, taken, onAdded, onClose }: Props) {
   const [name, setName] = useState('');
   const [pitName, setPitName] = useState(pits[0] ?? '');
+  const [kind, setKind] = useState<InstrumentKind>('wire');
   const save = useSaveInstrument();
   const add = (): void => {
     const id = idFor(name, taken);
     save.mutate(
-      { base: null, record: { id, name, pitName, channels: [] } },
+      {
+        base: null,
+        record: { id, name: name.trim(), pitName, kind, channels: FIRST_CHANNELS[kind] },
+      },
       {
         onSuccess: () => {
           onClose();
@@ -40,6 +61,13 @@ export function AddInstrumentSheet({ pits, taken, onAdded, onClose }: Props) {
         onChange={setName}
         example="four-probe thermometer"
         testID="instrument-name"
+      />
+      <Choice
+        label="What kind it is"
+        columns={2}
+        options={INSTRUMENT_KINDS.map((value) => ({ value, label: INSTRUMENT_NAMES[value] }))}
+        value={kind}
+        onChange={setKind}
       />
       {pits.length === 0 ? <Note>Add the pit that it hangs in first, in the yard.</Note> : null}
       <Choice

@@ -1,9 +1,14 @@
 /** One instrument: its token, where each channel hangs, and what each reads too much. */
-import { ROUTES, type Channel, type Instrument, type Versioned } from '@ostrin/contract/types';
-import { isTemperature, spanFromK, WIRE_SPOTS } from '@ostrin/core';
-import { boilsAtC } from '@ostrin/core/tending';
-import { heardWords, SPOT_NAMES, toldWords } from '@ostrin/wording/tending';
-import { temperatureWords } from '@ostrin/wording';
+import {
+  ROUTES,
+  type Channel,
+  type Instrument,
+  type InstrumentRecord,
+  type Versioned,
+} from '@ostrin/contract/types';
+import { isTemperature, localOf, WIRE_SPOTS } from '@ostrin/core';
+import { USUAL_DUE_DAYS } from '@ostrin/core/tending';
+import { heardWords, INSTRUMENT_NAMES, SPOT_NAMES, toldWords } from '@ostrin/wording/tending';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
@@ -14,6 +19,8 @@ import { Sheet } from '../ui/Sheet';
 import { Paragraph } from '../ui/Text';
 import { Heading } from '../ui/Title';
 import { useTick } from '../ui/useTick';
+import { dayOf, deviceZone } from '../ui/words';
+import { ChannelChecks } from './ChannelChecks';
 import { useNewToken, useRemoveInstrument, useSaveInstrument } from './useInstruments';
 
 interface Props {
@@ -26,6 +33,7 @@ export function InstrumentSheet({ instrument, onClose }: Props) {
   const save = useSaveInstrument();
   const remove = useRemoveInstrument();
   const [sure, setSure] = useState(false);
+  const byWire = (instrument.kind ?? 'wire') === 'wire';
   const put = (channels: Channel[]): void =>
     save.mutate({ base: instrument, record: { ...instrument, channels } });
   const change = (key: string, to: Partial<Channel>): void =>
@@ -33,10 +41,12 @@ export function InstrumentSheet({ instrument, onClose }: Props) {
   return (
     <Sheet title={instrument.name} onClose={onClose}>
       <Paragraph>
-        {`At ${instrument.pitName}. ${heardWords(instrument.heardAt, instrument.battery, now)}.`}
+        {byWire
+          ? `At ${instrument.pitName}. ${heardWords(instrument.heardAt, instrument.battery, now)}.`
+          : `${INSTRUMENT_NAMES[instrument.kind!]}, at ${instrument.pitName}.`}
       </Paragraph>
       {save.isError ? <Notice tone="warn" title={save.error.message} /> : null}
-      {instrument.channels.length === 0 ? (
+      {instrument.channels.length === 0 && byWire ? (
         <Note>Its channels stand here once it has told something. Give it its token first.</Note>
       ) : null}
       {instrument.channels.map((c) => (
@@ -47,7 +57,11 @@ export function InstrumentSheet({ instrument, onClose }: Props) {
           onChange={(to) => change(c.key, to)}
         />
       ))}
-      <TokenPart id={instrument.id} />
+      <Upkeep
+        instrument={instrument}
+        onChange={(part) => save.mutate({ base: instrument, record: { ...instrument, ...part } })}
+      />
+      {byWire ? <TokenPart id={instrument.id} /> : null}
       <Heading>Take it out</Heading>
       <Button
         label={sure ? 'Yes, take it out' : 'Take this instrument out'}
@@ -65,9 +79,6 @@ function channelWith({ piece, ...c }: Channel, to: Partial<Channel>): Channel {
   return next.spot === 'meat' ? { ...next, piece: to.piece ?? piece ?? 1 } : next;
 }
 
-/** What ice water reads, C. */
-const ICE_C = 0;
-
 interface ChannelProps {
   channel: Channel;
   instrument: Instrument;
@@ -75,13 +86,8 @@ interface ChannelProps {
 }
 
 function ChannelPart({ channel: c, instrument, onChange }: ChannelProps) {
-  const { units, altitudeM } = useSettings();
-  const boilsC = boilsAtC(altitudeM);
+  const units = useSettings((x) => x.units);
   const last = instrument.values[c.key]?.value ?? null;
-  const shown = spanFromK(c.offsetK, units.temperature);
-  const step = units.temperature === 'F' ? 5 / 9 : 0.5;
-  const check = (trueC: number): void =>
-    onChange({ offsetK: Number((last! - trueC).toFixed(2)), checkedAt: Date.now() });
   return (
     <View className="gap-2" testID={`channel-${c.key}`}>
       <Heading>{`${c.key}${last === null ? '' : `: ${toldWords(c.spot, last, units)}`}`}</Heading>
@@ -102,34 +108,49 @@ function ChannelPart({ channel: c, instrument, onChange }: ChannelProps) {
         />
       ) : null}
       {isTemperature(c.spot) ? (
+        <ChannelChecks channel={c} instrument={instrument} onChange={onChange} />
+      ) : null}
+    </View>
+  );
+}
+
+/** How often it is checked, and its battery. */
+const DUE = [
+  { value: 90, label: 'every 3 months' },
+  { value: 180, label: 'twice a year' },
+  { value: 365, label: 'once a year' },
+] as const;
+
+interface UpkeepProps {
+  instrument: Instrument;
+  onChange: (part: Pick<InstrumentRecord, 'dueDays' | 'batteryChangedAt'>) => void;
+}
+
+function Upkeep({ instrument, onChange }: UpkeepProps) {
+  const { dueDays, batteryChangedAt, kind } = instrument;
+  return (
+    <View className="gap-2">
+      <Heading>It is checked</Heading>
+      <Choice
+        label="It is checked"
+        columns={3}
+        options={DUE}
+        value={dueDays ?? USUAL_DUE_DAYS}
+        onChange={(days) => onChange({ dueDays: days })}
+      />
+      {kind === 'dial' ? null : (
         <>
           <Note>
-            {`Reads too much by this; it is taken off. ${c.checkedAt === null ? 'Never checked.' : `Checked ${new Date(c.checkedAt).toLocaleDateString()}.`}`}
+            {batteryChangedAt === undefined
+              ? 'Nobody said when its battery was changed.'
+              : `Battery changed ${dayOf(localOf(batteryChangedAt, deviceZone))}.`}
           </Note>
-          <Stepper
-            label={`What ${c.key} reads too much`}
-            shown={`${shown > 0 ? '+' : ''}${shown.toFixed(1)} ${units.temperature}`}
-            onStep={(by) =>
-              onChange({
-                offsetK: Number((c.offsetK + by * step).toFixed(3)),
-                checkedAt: Date.now(),
-              })
-            }
-            canDown={c.offsetK > -30}
-            canUp={c.offsetK < 30}
+          <Button
+            label="Battery changed today"
+            onPress={() => onChange({ batteryChangedAt: Date.now() })}
           />
-          {last === null ? null : (
-            <View className="flex-row gap-2">
-              <Button grow label="It is in ice water now" onPress={() => check(ICE_C)} />
-              <Button
-                grow
-                label={`It is in boiling water now (${temperatureWords(boilsC, units)})`}
-                onPress={() => check(boilsC)}
-              />
-            </View>
-          )}
         </>
-      ) : null}
+      )}
     </View>
   );
 }

@@ -1,8 +1,14 @@
 /** Instruments: what tells its readings by wire, when it was heard last, and where each of its channels hangs. */
 import type { Instrument, Versioned } from '@ostrin/contract/types';
-import { MINUTE_MS, type ChannelTold, type WireSpot } from '@ostrin/core';
-import { boilsAtC, disagreement } from '@ostrin/core/tending';
-import { disagreementWords, heardWords, SPOT_NAMES, toldWords } from '@ostrin/wording/tending';
+import { isTemperature, MINUTE_MS, type ChannelTold, type WireSpot } from '@ostrin/core';
+import { disagreement, dueAt } from '@ostrin/core/tending';
+import {
+  disagreementWords,
+  heardWords,
+  INSTRUMENT_NAMES,
+  SPOT_NAMES,
+  toldWords,
+} from '@ostrin/wording/tending';
 import { capital, temperatureWords } from '@ostrin/wording';
 import { useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
@@ -10,6 +16,7 @@ import { usePits } from '../api/queries';
 import { useSettings } from '../store/settings';
 import { BackLink } from '../ui/BackLink';
 import { Button } from '../ui/Button';
+import { NameField } from '../ui/NameField';
 import { Notice } from '../ui/Notice';
 import { Paragraph } from '../ui/Text';
 import { Heading, Title } from '../ui/Title';
@@ -17,6 +24,8 @@ import { YardHeight } from '../ui/YardHeight';
 import { useTick } from '../ui/useTick';
 import { AddInstrumentSheet } from './AddInstrumentSheet';
 import { InstrumentSheet } from './InstrumentSheet';
+import { SideBySide } from './SideBySide';
+import { useBoiling, usePressure } from './useBoiling';
 import { useInstruments } from './useInstruments';
 
 export function InstrumentsScreen() {
@@ -39,10 +48,11 @@ export function InstrumentsScreen() {
           </Notice>
         ) : null}
         <Paragraph>
-          What tells its readings by wire: a wireless thermometer, a fan, a weather station, or a
-          sensor of your own. Each has a token with which it may tell its readings and nothing else.
+          What tells its readings by wire, and what you read by hand. Each is checked in ice water
+          and in boiling water now and then.
         </Paragraph>
         <Disagreements instruments={list} />
+        <SideBySide instruments={list} />
         {list.map((i) => (
           <Row key={i.id} instrument={i} onOpen={() => setOpenId(i.id)} />
         ))}
@@ -72,17 +82,35 @@ export function InstrumentsScreen() {
 
 /** What boiling water reads in this yard: a thermometer is checked against it. */
 function Boiling() {
-  const { units, altitudeM } = useSettings();
+  const units = useSettings((x) => x.units);
+  const boilsC = useBoiling();
+  const { hPa, set } = usePressure();
+  const [text, setText] = useState(hPa === null ? '' : String(hPa));
+  const typed = (value: string): void => {
+    setText(value);
+    const told = Number(value.replace(',', '.'));
+    set(told >= PRESSURES.low && told <= PRESSURES.high ? told : null);
+  };
   return (
     <View className="gap-2">
       <Heading>Boiling water</Heading>
       <Paragraph>
-        {`A thermometer is checked in ice water, ${temperatureWords(0, units)}, and in boiling water, ${temperatureWords(boilsAtC(altitudeM), units)} at the height of your yard above the sea:`}
+        {`A thermometer is checked in ice water, ${temperatureWords(0, units)}, and in boiling water, ${temperatureWords(boilsC, units)} ${hPa === null ? 'at the height of your yard above the sea' : 'under the pressure that you told'}:`}
       </Paragraph>
       <YardHeight />
+      <NameField
+        label="Pressure of the air here now, hPa, as a barometer that is not set to sea level tells it"
+        value={text}
+        onChange={typed}
+        example="965"
+        longest={7}
+      />
     </View>
   );
 }
+
+/** Pressures that there are where people cook, hPa. */
+const PRESSURES = { low: 500, high: 1085 };
 
 /** A value older than this says nothing of now, min. */
 const FRESH_MIN = 10;
@@ -126,6 +154,15 @@ function Disagreements({ instruments }: { instruments: readonly Versioned<Instru
   );
 }
 
+/** What of an instrument is due, in a sentence; null where nothing is. */
+function dueOf(i: Instrument, now: number): string | null {
+  const channels = i.channels.filter((c) => isTemperature(c.spot));
+  const late = channels.filter((c) => (dueAt(c.checkedAt, i.dueDays) ?? 0) < now);
+  if (late.length === 0) return null;
+  const names = late.length === channels.length ? '' : ` (${late.map((c) => c.key).join(', ')})`;
+  return `Check it in ice water and boiling water${names}`;
+}
+
 function Row({ instrument: i, onOpen }: { instrument: Versioned<Instrument>; onOpen: () => void }) {
   const units = useSettings((s) => s.units);
   const now = useTick(1000);
@@ -135,6 +172,7 @@ function Row({ instrument: i, onOpen }: { instrument: Versioned<Instrument>; onO
       (c) =>
         `${SPOT_NAMES[c.spot].toLowerCase()} ${toldWords(c.spot, i.values[c.key]!.value, units)}`,
     );
+  const due = dueOf(i, now);
   return (
     <Pressable
       role="button"
@@ -145,8 +183,11 @@ function Row({ instrument: i, onOpen }: { instrument: Versioned<Instrument>; onO
     >
       <Text className="font-slab-semi text-ink text-[19px]">{i.name}</Text>
       <Text className="font-sans text-soot text-[16px]">
-        {`At ${i.pitName}. ${heardWords(i.heardAt, i.battery, now)}`}
+        {(i.kind ?? 'wire') === 'wire'
+          ? `At ${i.pitName}. ${heardWords(i.heardAt, i.battery, now)}`
+          : `${INSTRUMENT_NAMES[i.kind!]}, at ${i.pitName}`}
       </Text>
+      {due ? <Text className="font-sans-semi text-ink text-[16px]">{due}</Text> : null}
       {told.length > 0 ? (
         <Text className="font-sans-semi text-ink text-[16px]">{capital(told.join(', '))}</Text>
       ) : null}

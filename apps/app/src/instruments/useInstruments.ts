@@ -35,7 +35,14 @@ export function useInstruments() {
 
 /** How an instrument is written: what was heard of it is the server's. */
 const instrumentKind = (id: string): RecordKind<InstrumentRecord> => {
-  const told = ({ name, pitName, channels }: InstrumentRecord) => ({ name, pitName, channels });
+  const told = ({
+    name,
+    pitName,
+    channels,
+    kind,
+    dueDays,
+    batteryChangedAt,
+  }: InstrumentRecord) => ({ name, pitName, channels, kind, dueDays, batteryChangedAt });
   return {
     path: ROUTES.instrument(id),
     body: told,

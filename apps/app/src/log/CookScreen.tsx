@@ -81,6 +81,11 @@ function Cook({ cook }: { cook: CookView }) {
             pieces === 1 ? cut.name : cut.plural
           } for ${request.people}`}
         </Text>
+        {cook.instruments?.length ? (
+          <Text className="font-sans text-soot text-[16px]">
+            {`Read by ${cook.instruments.join(', ')}`}
+          </Text>
+        ) : null}
       </View>
       <TakeOut id={cook.id} />
       {cook.finishedAt === null ? null : <Verdicts cook={cook} of={of} />}

@@ -1,5 +1,6 @@
 /** How each piece was, one touch for each thing that is judged. */
-import { cutOf, PIECE_VERDICTS, type JudgedOf, type PieceVerdict } from '@ostrin/core';
+import { cutOf, type JudgedOf, type PieceVerdict } from '@ostrin/core';
+import { PIECE_VERDICTS } from '@ostrin/core/afterwards';
 import { capital, PIECE_VERDICT_NAMES } from '@ostrin/wording';
 import { JUDGED_NAMES } from '@ostrin/wording/afterwards';
 import { Text, View } from 'react-native';

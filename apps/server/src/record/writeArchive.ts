@@ -37,12 +37,10 @@ async function headOf(stores: RecordStores): Promise<ArchiveHead> {
     pits: (await stores.pits.list()).map(withoutVersion),
     plans: (await stores.plans.list()).map(withoutVersion),
     shelf,
-    instruments: (await stores.instruments.list()).map(({ id, name, pitName, channels }) => ({
-      id,
-      name,
-      pitName,
-      channels,
-    })),
+    instruments: (await stores.instruments.list()).map(
+      // What was heard last is no part of a record.
+      ({ version: _, heardAt: _heard, battery: _battery, values: _values, ...record }) => record,
+    ),
     photographs: await stores.photographs.all(),
   };
 }

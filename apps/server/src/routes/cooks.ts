@@ -104,7 +104,8 @@ function addReads(router: Router, services: CookServices): void {
     const head = await headOf(services, req);
     const doc = await store.doc(head.id);
     const { finishedAt, fire } = head;
-    res.json({ ...doc, fire, finishedAt, clock: clocks.clock(head) });
+    const instruments = await store.instruments(head.id);
+    res.json({ ...doc, fire, finishedAt, instruments, clock: clocks.clock(head) });
   });
   router.get('/:id/events', async (req, res) => {
     const head = await headOf(services, req);

@@ -4,7 +4,7 @@ import { mergedRows, wireReadings, type Entry, type Glance, type Plan } from '@o
 import type { Knex } from 'knex';
 import { afterwards } from './afterwards';
 import { glances } from './glances';
-import { valuesOf } from './instruments';
+import { instrumentsOf, valuesOf } from './instruments';
 import { addReadings, lastReadingMs, readingsOf } from './readings';
 
 export interface CookHead {
@@ -153,6 +153,9 @@ function readsOf(db: Knex) {
       const rows = await db<EntryRow>('entries').where({ cook_id: id }).orderBy('seq');
       return rows.map(entryOf);
     },
+
+    /** Names of the instruments that told of a cook. */
+    instruments: (id: string): Promise<string[]> => instrumentsOf(db, id),
 
     lastReadingMs: (id: string): Promise<number | null> => lastReadingMs(db, id),
 

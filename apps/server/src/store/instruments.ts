@@ -20,6 +20,9 @@ interface Row {
   heard_ms: number | null;
   battery: number | null;
   heard: string;
+  kind: InstrumentRecord['kind'] | null;
+  due_days: number | null;
+  battery_changed_ms: number | null;
   version: number;
 }
 
@@ -47,6 +50,9 @@ const fromRow = (r: Row): Versioned<Instrument> => ({
   heardAt: r.heard_ms,
   battery: r.battery,
   values: JSON.parse(r.heard) as InstrumentSeen['values'],
+  ...(r.kind ? { kind: r.kind } : {}),
+  ...(r.due_days === null ? {} : { dueDays: r.due_days }),
+  ...(r.battery_changed_ms === null ? {} : { batteryChangedAt: r.battery_changed_ms }),
   version: r.version,
 });
 
@@ -89,6 +95,16 @@ export async function valuesOf(db: Knex, cookId: string): Promise<WireValue[]> {
   }));
 }
 
+/** The instruments that told of a cook, by their names; those that were taken out by their ids. */
+export async function instrumentsOf(db: Knex, cookId: string): Promise<string[]> {
+  const rows: { name: string }[] = await db('wire_series')
+    .leftJoin('instruments', 'instruments.id', 'wire_series.instrument_id')
+    .where({ cook_id: cookId })
+    .distinct(db.raw('coalesce(name, instrument_id) AS name'))
+    .orderBy('name');
+  return rows.map((r) => r.name);
+}
+
 /** The repository of instruments. */
 export function instrumentStore(db: Knex) {
   const rows = () => db<Row>('instruments');
@@ -104,8 +120,16 @@ export function instrumentStore(db: Knex) {
     /** Makes or changes an instrument; what was heard of it stays. Throws `Stale`. */
     put: (record: InstrumentRecord, expected: Expected = null): Promise<Versioned<Instrument>> =>
       db.transaction(async (trx) => {
-        const { id, name, pitName, channels } = record;
-        const row = { id, name, pit_name: pitName, channels: JSON.stringify(channels) };
+        const { id, name, pitName, channels, kind, dueDays, batteryChangedAt } = record;
+        const row = {
+          id,
+          name,
+          pit_name: pitName,
+          channels: JSON.stringify(channels),
+          kind: kind ?? null,
+          due_days: dueDays ?? null,
+          battery_changed_ms: batteryChangedAt ?? null,
+        };
         await putVersioned(trx, 'instruments', await get(id, trx), expected, row);
         return (await get(id, trx))!;
       }),

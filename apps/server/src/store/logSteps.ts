@@ -90,6 +90,22 @@ export const LOG_STEPS: Step[] = [
     },
   },
   {
+    // Instruments that are read by hand too, how often each is checked, and its battery.
+    name: '2026-11-29-kinds-of-instruments',
+    async up(knex) {
+      await knex.schema.alterTable('instruments', (t) => {
+        t.text('kind');
+        t.integer('due_days');
+        t.integer('battery_changed_ms');
+      });
+    },
+    async down(knex) {
+      await knex.schema.alterTable('instruments', (t) => {
+        t.dropColumns('kind', 'due_days', 'battery_changed_ms');
+      });
+    },
+  },
+  {
     // Values told by wire named cook, instrument, channel and place in full, and stood twice.
     name: '2026-11-29-short-wire',
     async up(knex) {

@@ -40,6 +40,7 @@ const GLANCE: Glance = {
   fire: { arrangement: 'snake', fuel: 'briquette' },
   cuts: ['mutton-shoulder', 'whole-turkey'],
   verdict: { asWished: false, faults: ['dry'] },
+  ways: { movedAtK: [], weighed: [], fuelLeftKg: null },
 };
 
 describe('the log, searched', () => {

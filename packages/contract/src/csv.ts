@@ -7,7 +7,7 @@ import type { FieldProblem } from './problems';
 import type { Checked } from './validate';
 import { readCookDoc } from './readCook';
 import type { CookDoc, Reading } from './types';
-import { entryWords } from '@ostrin/wording';
+import { entryWords } from '@ostrin/wording/tending';
 
 const READING_FIELDS = ['at', 'pit_c', 'core_c'];
 /** What not every cook has: a file of before, or a cook without, leaves them out. */

@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import Papa from 'papaparse';
 import { randomUUID } from 'node:crypto';
 import { type Entry } from '@ostrin/core';
-import { entryWords, planDocument } from '@ostrin/wording';
+import { planDocument } from '@ostrin/wording';
+import { entryWords } from '@ostrin/wording/tending';
 import {
   actionsCsv,
   validate,

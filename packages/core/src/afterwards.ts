@@ -1,4 +1,11 @@
 /** What is made of cooks that are over: their figures, how they compare, what was said of them. */
+export {
+  learnedBurns,
+  learnedWays,
+  type BurnOfCook,
+  type LearnedWay,
+  type Ways,
+} from './afterwards/ways';
 export { glanceOf } from './afterwards/glance';
 export { handFigures, type HandFigures } from './afterwards/handFigures';
 export { NOTE_SUBJECTS, PIECE_VERDICTS, WEIGHED_THINGS } from './afterwards/verdictKinds';

@@ -176,6 +176,7 @@ export * from './afterwards/meatTime';
 export * from './afterwards/summary';
 export * from './afterwards/verdictKinds';
 export * from './afterwards/verdicts';
+export * from './afterwards/ways';
 export * from './tend/watch';
 export * from './tend/wire';
 export * from './estimate/likelyFit';

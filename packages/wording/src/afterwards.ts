@@ -1,7 +1,8 @@
 /** What is said of cooks that are over. */
-import type { CookVerdict, JudgedOf, MinutesByCause, TimeCause } from '@ostrin/core';
+import type { CookVerdict, JudgedOf, MinutesByCause, TimeCause, Units } from '@ostrin/core';
 import { PIECE_VERDICT_NAMES } from './pieceVerdicts';
-import { capital, spanOfTime } from './quantities';
+import type { LearnedWay } from '@ostrin/core/afterwards';
+import { capital, countWords, inHundred, spanOfTime, spanWords } from './quantities';
 
 export const JUDGED_NAMES: Readonly<Record<JudgedOf, string>> = {
   tenderness: 'Tenderness',
@@ -41,3 +42,28 @@ export function mainCause(causes: MinutesByCause): TimeCause | null {
 }
 
 export { fireKindWords } from './fireKinds';
+export { PIECE_VERDICT_NAMES, WEIGHED_NAMES } from './pieceVerdicts';
+
+/** How many cooks stand behind a figure. */
+const behind = ({ cooks }: LearnedWay): string => `from ${countWords(cooks, 'cook', 'cooks')}`;
+
+/** How far a pit strays before its cook moves the vents. */
+export const patienceWords = (way: LearnedWay, units: Units): string =>
+  `you move the vents when the pit is about ${spanWords(way.value, units)} off, ${behind(way)}.`;
+
+/** What trimming takes. */
+export const trimWords = (way: LearnedWay): string =>
+  `trimming takes ${inHundred(way.value)} %, ${behind(way)}.`;
+
+/** What is left of a trimmed piece. */
+export const yieldWords = (way: LearnedWay): string =>
+  `${inHundred(way.value)} % of a trimmed piece comes off the fire, ${behind(way)}.`;
+
+/** A burn nearer to the usual than this is the usual. */
+const AS_USUAL_BURN = 0.06;
+
+/** How fast a fuel burns. */
+export const burnWords = (way: LearnedWay): string =>
+  Math.abs(way.value - 1) < AS_USUAL_BURN
+    ? `burns as is usual, ${behind(way)}.`
+    : `burns ${inHundred(Math.abs(way.value - 1))} % ${way.value > 1 ? 'faster' : 'slower'} than is usual, ${behind(way)}: lay ${way.value > 1 ? 'more' : 'less'}.`;

@@ -1,12 +1,11 @@
 /** Sentences for people: from the engine's codes and figures, in the user's units and the pit's own vents. */
-export { PIECE_VERDICT_NAMES, WEIGHED_NAMES } from './pieceVerdicts';
 export { cautionWords, CAUTION_SOURCES } from './cautions';
 export { DAY_NAMES, noSettingWords } from './card';
 export { causeWords, TREND_WORDS } from './diagnosis';
 export { fireSheet, type FireNow } from './fireSheet';
 export { charcoalWords, fireChoiceWords, woodStrengthWords } from './fires';
 export { LOOK_NAMES, lookWords, VERDICT_NAMES } from './looks';
-export { actionWords, foodWords, readWords, entryWords, type Telling } from './log';
+export { actionWords, foodWords, readWords, type Telling } from './log';
 export { phaseWords, safetyWords, wrapOptionWords, WRAP_OPTION_NAMES, type Clock } from './meat';
 export { paceWhenWords } from './plan/jobs';
 export { onePit } from './plan/onePit';

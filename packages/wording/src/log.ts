@@ -1,6 +1,5 @@
 /** What was done, in words. */
 import {
-  type Entry,
   type EntryBody,
   METRIC,
   cutOf,
@@ -11,10 +10,8 @@ import {
   WOODS,
   WRAPS,
 } from '@ostrin/core';
-import { PIECE_VERDICT_NAMES, WEIGHED_NAMES } from './pieceVerdicts';
-import { lookWords } from './looks';
 import { PLACE_WORDS } from './places';
-import { capital, countWords, massWords, smallMassWords, temperatureWords } from './quantities';
+import { countWords, massWords, smallMassWords, temperatureWords } from './quantities';
 import { settingWords, ventName, type VentedPit } from './vents';
 
 /** Whose actions are told: the reader's units, and the pit, where it is known. */
@@ -26,7 +23,7 @@ export interface Telling {
 }
 
 /** Where nobody knows who reads and whose vents they are. */
-const UNKNOWN: Telling = { units: METRIC, pit: null };
+export const UNKNOWN: Telling = { units: METRIC, pit: null };
 
 /** A vent as its share of the travel is said where nobody knows whose it is. */
 const quarters = (fraction: number): string => ventName(fraction, { way: 'quarters' }, 0);
@@ -89,39 +86,3 @@ export const readWords = (
 /** Food that was added: `1 chicken put on`. */
 export const foodWords = ({ cut, count = 1, massKg }: MeatSpec, units: Units): string =>
   `${countWords(count, cutOf(cut).short, cutOf(cut).plural)} put on, ${massWords(massKg, units)} each`;
-
-/** What an entry is called in a list. */
-export function entryWords(e: Entry, telling: Telling = UNKNOWN): string {
-  switch (e.kind) {
-    case 'act':
-      return actionWords(e.action, telling);
-    case 'note':
-      return `Note: ${e.text}`;
-    case 'job':
-      return 'Job done';
-    case 'read':
-      return readWords(e, telling.units);
-    case 'look':
-      return lookWords(e);
-    case 'add-food':
-      return capital(foodWords(e.food, telling.units));
-    case 'undo':
-      return 'Undone';
-    case 'retime':
-      return 'Time corrected';
-    case 'finish':
-      return 'Finished';
-    case 'serve-at':
-      return 'Serving time moved';
-    case 'hand-over':
-      return `Watch offered to ${e.to}`;
-    case 'take-watch':
-      return 'Watch taken';
-    case 'verdict':
-      return `Verdict: ${PIECE_VERDICT_NAMES[e.verdict].toLowerCase()}`;
-    case 'next-time':
-      return `Next time: ${e.text}`;
-    case 'weighed':
-      return `${WEIGHED_NAMES[e.what]} ${massWords(e.kg, telling.units)}`;
-  }
-}

@@ -17,6 +17,7 @@ export const PIECE_VERDICT_NAMES: Readonly<Record<PieceVerdict, string>> = {
 
 export const WEIGHED_NAMES: Readonly<Record<WeighedThing, string>> = {
   'fuel-left': 'Charcoal left, weighed',
+  bought: 'As bought',
   trimmed: 'Trimmed',
   cooked: 'Off the fire',
 };

@@ -17,6 +17,7 @@ export {
   spreadWords,
   toldWords,
 } from './instruments';
+export { entryWords } from './entries';
 export { foodOutcomeWords } from './food';
 export { faultName, suspectedWords } from './faults';
 export { afterOffWords } from './afterOff';

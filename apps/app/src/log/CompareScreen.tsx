@@ -23,7 +23,7 @@ import {
   type Alignment,
   type ComparedCook,
 } from './compared';
-import { useWorkedOut } from './useWorkedOut';
+import { useWorkedOut } from '../api/useWorkedOut';
 
 const MOST_COMPARED = 4;
 

@@ -14,7 +14,7 @@ import { clockOf } from '../ui/words';
 import { CausesList } from './CausesList';
 import { burntOver, fuelRows, handRows, pitRows, type Row } from './figureRows';
 import type { CookLog } from './useCookLog';
-import { useWorkedOut } from './useWorkedOut';
+import { useWorkedOut } from '../api/useWorkedOut';
 
 interface Props {
   cook: CookView;

@@ -1,6 +1,7 @@
 /** What is written down once a cook is over: notes into its log, and notes that come up in the next plan. */
 import { cutOf, toKg, type EntryBody, type Units } from '@ostrin/core';
-import { massWords, WEIGHED_NAMES } from '@ostrin/wording';
+import { massWords } from '@ostrin/wording';
+import { WEIGHED_NAMES } from '@ostrin/wording/afterwards';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 import type { CookView } from '../api/queries';
@@ -50,6 +51,13 @@ function notesOf({ pitName, plan }: CookView): Ask[] {
   ];
 }
 
+/** What of a piece can be weighed, how that is said, and how it is asked. */
+const PIECE_WEIGHINGS = [
+  { what: 'bought', key: 'boughtKg', said: 'as bought', asked: 'as bought, before trimming' },
+  { what: 'trimmed', key: 'trimmedKg', said: 'trimmed', asked: 'trimmed, before it went on' },
+  { what: 'cooked', key: 'cookedKg', said: 'off the fire', asked: 'off the fire' },
+] as const;
+
 /** What of a cook can be weighed. */
 function weighingsOf({ plan }: CookView, units: Units): Ask[] {
   const field = (label: string): Field => ({
@@ -68,13 +76,9 @@ function weighingsOf({ plan }: CookView, units: Units): Ask[] {
     },
     ...plan.request.meats.flatMap((meat, i) => {
       const name = pieceName(plan, i);
-      return (['trimmed', 'cooked'] as const).map((what): Ask => ({
-        label: `${name} ${what === 'trimmed' ? 'trimmed' : 'off the fire'}`,
-        field: field(
-          what === 'trimmed'
-            ? `One ${name}, trimmed, before it went on`
-            : `One ${name}, off the fire`,
-        ),
+      return PIECE_WEIGHINGS.map(({ what, said, asked }): Ask => ({
+        label: `${name} ${said}`,
+        field: field(`One ${name}, ${asked}`),
         body: (text, u) => ({ kind: 'weighed', what, meat: meat.id, kg: kgOf(text, u) }),
       }));
     }),
@@ -89,16 +93,14 @@ export function NextTime({ cook, of }: { cook: CookView; of: CookLog }) {
     ...(fuelLeftKg === null
       ? []
       : [`${WEIGHED_NAMES['fuel-left']}: ${massWords(fuelLeftKg, units)}.`]),
-    ...cook.plan.request.meats.flatMap((meat, i) => {
-      const { trimmedKg, cookedKg } = pieces[meat.id] ?? {};
-      const name = pieceName(cook.plan, i);
-      return [
-        ...(trimmedKg === undefined ? [] : [`${name}, trimmed: ${massWords(trimmedKg, units)}.`]),
-        ...(cookedKg === undefined
+    ...cook.plan.request.meats.flatMap((meat, i) =>
+      PIECE_WEIGHINGS.flatMap(({ key, said }) => {
+        const kg = pieces[meat.id]?.[key];
+        return kg === undefined
           ? []
-          : [`${name}, off the fire: ${massWords(cookedKg, units)}.`]),
-      ];
-    }),
+          : [`${pieceName(cook.plan, i)}, ${said}: ${massWords(kg, units)}.`];
+      }),
+    ),
   ];
   const asks = (list: readonly Ask[]) => (
     <View className="flex-row flex-wrap gap-2">

@@ -1,8 +1,8 @@
 /** How each piece was, one touch for each thing that is judged. */
 import { cutOf, type JudgedOf, type PieceVerdict } from '@ostrin/core';
 import { PIECE_VERDICTS } from '@ostrin/core/afterwards';
-import { capital, PIECE_VERDICT_NAMES } from '@ostrin/wording';
-import { JUDGED_NAMES } from '@ostrin/wording/afterwards';
+import { capital } from '@ostrin/wording';
+import { JUDGED_NAMES, PIECE_VERDICT_NAMES } from '@ostrin/wording/afterwards';
 import { Text, View } from 'react-native';
 import type { CookView } from '../api/queries';
 import { pieceName } from '../store/names';

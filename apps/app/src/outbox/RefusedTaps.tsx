@@ -1,6 +1,7 @@
 /** Taps that the server did not take, and what can be done about each. None goes without its writer. */
 import { localOf } from '@ostrin/core';
-import { countWords, entryWords } from '@ostrin/wording';
+import { countWords } from '@ostrin/wording';
+import { entryWords } from '@ostrin/wording/tending';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { entryOf } from '../store/logging';

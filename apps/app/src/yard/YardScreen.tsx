@@ -9,10 +9,15 @@ import { usePits } from '../api/queries';
 import { PitDrawing } from '../drawings/PitDrawing';
 import { Button } from '../ui/Button';
 import { Fold } from '../ui/Fold';
+import { lazyComponent } from '../ui/lazyComponent';
 import { Notice } from '../ui/Notice';
 import { Heading, Title } from '../ui/Title';
 import { AddPitSheet } from './AddPitSheet';
 import { Shelf } from './Shelf';
+
+const OwnWays = lazyComponent(async () => ({
+  default: (await import('../log/pages')).OwnWays,
+}));
 
 export function YardScreen() {
   const pits = usePits();
@@ -43,6 +48,7 @@ export function YardScreen() {
         <PutAway pits={(pits.data ?? []).filter((p) => p.putAwayAt)} />
         {pits.data ? <Button label="Add a pit" onPress={() => setAdding(true)} /> : null}
         <Shelf />
+        <OwnWays />
         <View className="gap-2">
           <Heading>Thermometers and sensors</Heading>
           <Button

@@ -7,6 +7,7 @@ import { atTheGrate, withHandReadings, type ReadingRow } from '../tend/handReadi
 import { foldLog, type Entry } from '../tend/log';
 import { summarise } from './summary';
 import { afterwardsOf, cookVerdict, type CookVerdict } from './verdicts';
+import { waysOf, type CookWays } from './ways';
 
 /** Points of the small trace. */
 export const TRACE_POINTS = 40;
@@ -26,6 +27,8 @@ export interface Glance {
   cuts: string[];
   /** What was said of it; null where nothing was. */
   verdict: CookVerdict;
+  /** What its cook's own ways can be learned from. */
+  ways: CookWays;
 }
 
 /** A finished cook at a glance. */
@@ -35,6 +38,7 @@ export function glanceOf(
   readings: readonly ReadingRow[],
 ): Glance {
   const log = foldLog(entries);
+  const after = afterwardsOf(entries);
   const { meats, pits, timeZone } = plan.request;
   const pit = atTheGrate(withHandReadings(readings, log, meats[0]!.id), null);
   const { inBandFraction, off, lit } = summarise(plan, log, pit);
@@ -49,7 +53,8 @@ export function glanceOf(
     ready: { planned: epochOf(plan.ready[0]!.p50, timeZone), actual: off.actual },
     fire: { arrangement, fuel },
     cuts: [...new Set(meats.map((m) => m.cut))],
-    verdict: cookVerdict(afterwardsOf(entries)),
+    verdict: cookVerdict(after),
+    ways: waysOf(plan, log, pit, after),
   };
 }
 

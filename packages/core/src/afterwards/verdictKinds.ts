@@ -22,6 +22,6 @@ export const AS_WISHED: ReadonlySet<PieceVerdict> = new Set([
 export const NOTE_SUBJECTS = ['pit', 'cut'] as const;
 export type NoteSubject = (typeof NOTE_SUBJECTS)[number];
 
-/** What is weighed: charcoal that is left in the pit once it is cold, or a piece trimmed before, or off the fire. */
-export const WEIGHED_THINGS = ['fuel-left', 'trimmed', 'cooked'] as const;
+/** What is weighed: charcoal that is left in the pit once it is cold, or a piece as bought, trimmed, or off the fire. */
+export const WEIGHED_THINGS = ['fuel-left', 'bought', 'trimmed', 'cooked'] as const;
 export type WeighedThing = (typeof WEIGHED_THINGS)[number];

@@ -25,15 +25,24 @@ export interface Afterwards {
   nextTime: NextTimeNote[];
   /** Charcoal left in the cold pit, kg; null where nobody weighed it. */
   fuelLeftKg: number | null;
-  /** Mass of each piece trimmed and off the fire, kg, by its id. */
-  pieces: Readonly<Record<string, { trimmedKg?: number; cookedKg?: number }>>;
+  /** What each piece weighed, by its id. */
+  pieces: Readonly<Record<string, PieceMasses>>;
 }
+
+/** Mass of one piece as bought, trimmed and off the fire, kg; left out where nobody weighed it. */
+export interface PieceMasses {
+  boughtKg?: number;
+  trimmedKg?: number;
+  cookedKg?: number;
+}
+
+const MASS_KEYS = { bought: 'boughtKg', trimmed: 'trimmedKg', cooked: 'cookedKg' } as const;
 
 /** The entries that hold, the oldest first; what is told later of the same thing stands. */
 export function afterwardsOf(entries: readonly Entry[]): Afterwards {
   const undone = new Set(entries.flatMap((e) => (e.kind === 'undo' ? [e.target] : [])));
   const verdicts: Record<string, Partial<Record<JudgedOf, PieceVerdict>>> = {};
-  const pieces: Record<string, { trimmedKg?: number; cookedKg?: number }> = {};
+  const pieces: Record<string, PieceMasses> = {};
   const nextTime: NextTimeNote[] = [];
   let fuelLeftKg: number | null = null;
   for (const e of entries) {
@@ -46,8 +55,7 @@ export function afterwardsOf(entries: readonly Entry[]): Afterwards {
     } else if (e.kind === 'weighed') {
       if (e.what === 'fuel-left') fuelLeftKg = e.kg;
       else if (e.meat !== undefined) {
-        const key = e.what === 'trimmed' ? 'trimmedKg' : 'cookedKg';
-        pieces[e.meat] = { ...pieces[e.meat], [key]: e.kg };
+        pieces[e.meat] = { ...pieces[e.meat], [MASS_KEYS[e.what]]: e.kg };
       }
     }
   }

@@ -182,6 +182,7 @@ export * from './tend/wire';
 export * from './estimate/likelyFit';
 export * from './pit/anotherKind';
 export * from './learn/domeRelation';
+export * from './learn/testBurn';
 export * from './tend/instrumentChecks';
 export * from './learn/learnPit';
 export * from './learn/loggedCook';

@@ -1,5 +1,4 @@
 /** Learning a pit from its cooks: for the page and the worker that do, and for nobody else's load. */
-export { sizedLike, type PitSizes } from './pit/anotherKind';
 export { loggedCookOf } from './learn/fromLog';
 export {
   keptPit,

@@ -2,7 +2,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { lazyComponent } from '../../src/ui/lazyComponent';
 
 const PitScreen = lazyComponent(async () => ({
-  default: (await import('../../src/yard/PitScreen')).PitScreen,
+  default: (await import('../../src/yard/pages')).PitScreen,
 }));
 
 export default function PitRoute() {

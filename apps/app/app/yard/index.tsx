@@ -1,5 +1,5 @@
 import { lazyComponent } from '../../src/ui/lazyComponent';
 
 export default lazyComponent(async () => ({
-  default: (await import('../../src/yard/YardScreen')).YardScreen,
+  default: (await import('../../src/yard/pages')).YardScreen,
 }));

@@ -1,5 +1,5 @@
 /** Asks the worker that learns pits; it is started for one question and ended with it. */
-import type { PitBefore } from '@ostrin/core/learning';
+import type { LoggedCook, PitBefore } from '@ostrin/core/learning';
 import type { CookToLearn, FromWorker, LearnAnswer, ToLearnWorker } from './messages';
 
 export interface LearnListener {
@@ -8,8 +8,12 @@ export interface LearnListener {
   onFail(message: string): void;
 }
 
-/** Learns a pit from cooks. Returns how to give it up. */
-export function askLearned(before: PitBefore, cooks: CookToLearn[], to: LearnListener): () => void {
+/** Learns a pit from cooks and test burns. Returns how to give it up. */
+export function askLearned(
+  before: PitBefore,
+  { cooks = [], burns = [] }: { cooks?: CookToLearn[]; burns?: LoggedCook[] },
+  to: LearnListener,
+): () => void {
   const worker = new Worker(new URL('./learn.worker', import.meta.url));
   worker.onmessage = ({ data }: MessageEvent<FromWorker>) => {
     if (data.kind === 'progress') {
@@ -20,6 +24,6 @@ export function askLearned(before: PitBefore, cooks: CookToLearn[], to: LearnLis
     if (data.kind === 'failed') to.onFail(data.message ?? '');
     else to.onLearned(data.result as LearnAnswer);
   };
-  worker.postMessage({ id: 1, before, cooks } satisfies ToLearnWorker);
+  worker.postMessage({ id: 1, before, cooks, burns } satisfies ToLearnWorker);
   return () => worker.terminate();
 }

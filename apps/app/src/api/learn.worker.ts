@@ -5,10 +5,10 @@ import type { ToLearnWorker } from './messages';
 
 const scope = workerScope<ToLearnWorker>();
 
-scope.onmessage = ({ data: { id, before, cooks } }) =>
+scope.onmessage = ({ data: { id, before, cooks, burns } }) =>
   answer(id, () => {
     const logged = cooks.flatMap((c) => loggedCookOf(c.id, c.plan, c.log, c.readings) ?? []);
-    const learned = learnPit(before, logged, {
+    const learned = learnPit(before, [...burns, ...logged], {
       onProgress: (share) => scope.postMessage({ id, kind: 'progress', share }),
     });
     return { learned, kept: keptPit(before, learned) };

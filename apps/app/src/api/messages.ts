@@ -24,7 +24,7 @@ import type {
   VentCard,
   WhyLate,
 } from '@ostrin/core';
-import type { KeptPit, LearnedPit, PitBefore } from '@ostrin/core/learning';
+import type { KeptPit, LearnedPit, LoggedCook, PitBefore } from '@ostrin/core/learning';
 
 import { type PlanVariant } from '@ostrin/wording';
 
@@ -74,6 +74,8 @@ export interface ToLearnWorker {
   id: number;
   before: PitBefore;
   cooks: CookToLearn[];
+  /** Test burns beside them. */
+  burns: LoggedCook[];
 }
 
 /** What was learned, and what of it is kept. */

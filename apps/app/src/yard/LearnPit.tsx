@@ -7,6 +7,7 @@ import {
   type PitRecord,
   type PitVersion,
 } from '@ostrin/contract/types';
+import { TEST_BURN } from '@ostrin/core/yard';
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import type { LearnAnswer } from '../api/messages';
@@ -16,6 +17,7 @@ import { Note, Notice } from '../ui/Notice';
 import { Paragraph } from '../ui/Text';
 import { Heading, Subhead } from '../ui/Title';
 import { dayOf, deviceZone } from '../ui/words';
+import { TestBurn } from './TestBurn';
 import { useFinishedCooks, useLearned } from './useLearned';
 import { useVentCard } from './useVentCard';
 import { settingWords } from './VentCard';
@@ -26,6 +28,10 @@ interface Props {
   card: VentCard;
   onChange: (change: Pick<PitRecord, 'overrides' | 'learned'>) => void;
 }
+
+/** What is being replayed. */
+const whatIsReplayed = (cooks: number): string =>
+  cooks === 0 ? 'its burn' : cooks === 1 ? 'its cook' : `its ${cooks} cooks`;
 
 /** A pit's figures once it is taken as it was learned. */
 function asLearned(
@@ -43,7 +49,7 @@ function asLearned(
 export function LearnPit({ pit, card, onChange }: Props) {
   const cooks = useFinishedCooks(pit);
   const [without, setWithout] = useState<readonly string[]>([]);
-  const { state, learn, forget } = useLearned(pit);
+  const { state, learn, learnBurn, forget } = useLearned(pit);
   const ids = cooks.map((c) => c.id).filter((id) => !without.includes(id));
   const accept = ({ kept }: LearnAnswer): void => {
     onChange(asLearned(pit, kept, Date.now()));
@@ -53,13 +59,9 @@ export function LearnPit({ pit, card, onChange }: Props) {
     <View className="print:!hidden gap-3" testID="learn">
       <Heading>Learned from its cooks</Heading>
       <Known pit={pit} onChange={onChange} />
-      {cooks.length === 0 ? (
-        <Note>
-          Once a cook on it is finished, its log says how this pit differs from a new one.
-        </Note>
-      ) : state.kind === 'working' ? (
+      {state.kind === 'working' ? (
         <Text aria-live="polite" className="font-sans text-soot text-[16px]">
-          {`Replaying ${ids.length === 1 ? 'its cook' : `its ${ids.length} cooks`} in pits of other leaks and walls: ${Math.round(100 * state.share)} %.`}
+          {`Replaying ${whatIsReplayed(state.burn ? 0 : ids.length)} in pits of other leaks and walls: ${Math.round(100 * state.share)} %.`}
         </Text>
       ) : state.kind === 'learned' ? (
         <Proposal
@@ -77,14 +79,23 @@ export function LearnPit({ pit, card, onChange }: Props) {
               {state.message}
             </Notice>
           ) : null}
-          <CooksToLearn cooks={cooks} without={without} onWithout={setWithout} />
-          <Button
-            label={
-              ids.length === 1 ? 'Learn from this cook' : `Learn from these ${ids.length} cooks`
-            }
-            disabled={ids.length === 0}
-            onPress={() => void learn(ids)}
-          />
+          {cooks.length === 0 ? (
+            <Note>
+              Once a cook on it is finished, its log says how this pit differs from a new one.
+            </Note>
+          ) : (
+            <>
+              <CooksToLearn cooks={cooks} without={without} onWithout={setWithout} />
+              <Button
+                label={
+                  ids.length === 1 ? 'Learn from this cook' : `Learn from these ${ids.length} cooks`
+                }
+                disabled={ids.length === 0}
+                onPress={() => void learn(ids)}
+              />
+            </>
+          )}
+          <TestBurn pit={pit} card={card} onLearn={learnBurn} />
         </>
       )}
     </View>
@@ -98,7 +109,7 @@ function Known({ pit, onChange }: Pick<Props, 'pit' | 'onChange'>) {
   return (
     <>
       <Paragraph>
-        {`${learnedFrom(last.cooks.length)}, ${dayOf(localOf(last.at, deviceZone))}. Plans, forecasts and the card above use it.`}
+        {`${last.cooks.includes(TEST_BURN) ? 'Learned from a test burn' : learnedFrom(last.cooks.length)}, ${dayOf(localOf(last.at, deviceZone))}. Plans, forecasts and the card above use it.`}
       </Paragraph>
       <Button
         label="Back to how it was before"
@@ -155,7 +166,8 @@ interface ProposalProps {
 function Proposal({ pit, card, answer, cooks, onAccept, onKeep }: ProposalProps) {
   const units = useSettings((s) => s.units);
   const { learned, kept } = answer;
-  const nameOf = (id: string): string => cooks.find((c) => c.id === id)?.name ?? id;
+  const nameOf = (id: string): string =>
+    cooks.find((c) => c.id === id)?.name ?? (id === TEST_BURN ? 'The burn' : id);
   return (
     <View className="gap-3" testID="proposal">
       {learnedLines(learned, units).map((line) => (

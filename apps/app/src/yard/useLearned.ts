@@ -1,6 +1,7 @@
 /** Learning a pit from its finished cooks: which there are, how far it is, what came of it. */
 import { foldLog, withHandReadings } from '@ostrin/core';
 import type { CookSummary, PitRecord } from '@ostrin/contract/types';
+import type { LoggedCook } from '@ostrin/core/learning';
 import { useEffect, useRef, useState } from 'react';
 import { askLearned } from '../api/learn';
 import type { CookToLearn, LearnAnswer } from '../api/messages';
@@ -24,7 +25,7 @@ export const figuresBefore = ({ overrides, learned }: PitRecord): PitRecord['ove
 
 export type LearnState =
   | { kind: 'idle' }
-  | { kind: 'working'; share: number }
+  | { kind: 'working'; share: number; burn: boolean }
   | { kind: 'learned'; answer: LearnAnswer }
   | { kind: 'failed'; message: string };
 
@@ -48,27 +49,33 @@ const tellsItsVents = ({ log }: CookToLearn): boolean =>
       body.kind === 'act' && (body.action.do === 'set-vents' || body.action.do === 'fan'),
   );
 
-/** What is learned of a pit; `learn` begins with the cooks of those ids, `forget` puts the answer away. */
+/** What is learned of a pit; `learn` begins with the cooks of those ids, `learnBurn` with a test burn, `forget` puts the answer away. */
 export function useLearned(pit: PitRecord) {
   const [state, setState] = useState<LearnState>({ kind: 'idle' });
   const stop = useRef<() => void>(() => undefined);
   useEffect(() => () => stop.current(), []);
+  const ask = (from: Parameters<typeof askLearned>[1]): void => {
+    const burn = !from.cooks;
+    setState({ kind: 'working', share: 0, burn });
+    stop.current = askLearned({ preset: pit.preset, overrides: figuresBefore(pit) }, from, {
+      onProgress: (share) => setState({ kind: 'working', share, burn }),
+      onLearned: (answer) => setState({ kind: 'learned', answer }),
+      onFail: (message) => setState({ kind: 'failed', message }),
+    });
+  };
   const learn = async (ids: readonly string[]): Promise<void> => {
-    setState({ kind: 'working', share: 0 });
+    setState({ kind: 'working', share: 0, burn: false });
     try {
       const all = await Promise.all(ids.map(cookToLearn));
       const cooks = all.filter((c) => c.preset === pit.preset && tellsItsVents(c));
       if (cooks.length === 0) {
         throw new Error('None of these cooks tells how its vents stood: nothing can be learned.');
       }
-      stop.current = askLearned({ preset: pit.preset, overrides: figuresBefore(pit) }, cooks, {
-        onProgress: (share) => setState({ kind: 'working', share }),
-        onLearned: (answer) => setState({ kind: 'learned', answer }),
-        onFail: (message) => setState({ kind: 'failed', message }),
-      });
+      ask({ cooks });
     } catch (error) {
       setState({ kind: 'failed', message: (error as Error).message });
     }
   };
-  return { state, learn, forget: () => setState({ kind: 'idle' }) };
+  const learnBurn = (burn: LoggedCook): void => ask({ burns: [burn] });
+  return { state, learn, learnBurn, forget: () => setState({ kind: 'idle' }) };
 }

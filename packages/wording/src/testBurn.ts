@@ -1,0 +1,23 @@
+/** A test burn, the leak test and seasoning in words (common practice). */
+import { spanOfTime } from './quantities';
+
+/** What to look for before the first fire. */
+export const LEAK_TEST: readonly string[] = [
+  'In the dark, a lamp inside, everything shut: light shows each gap.',
+  'Or a smouldering handful of damp straw inside, everything shut: smoke shows each gap.',
+  'Lid seam, door edges, legs, the holes of thermometer and handles: note where it comes out.',
+  'A rope gasket or food-safe silicone shuts what should be shut. Not the vents, and not the drain.',
+];
+
+/** What is done with a pit that never had a fire. */
+export const SEASONING: readonly string[] = [
+  'Wash out oil and dust of its making, and let it dry.',
+  'A thin coat of cooking oil on bare steel inside and on the grates; none on enamel or ceramic.',
+  'Steel: two hours at 120 to 150 C, vents half open, until it stops smoking.',
+  'Ceramic: slowly, an hour under 150 C the first time, so that it dries and does not crack.',
+  'Outdoors, away from walls and overhanging wood. Nothing is eaten from it that day. What its maker says goes first.',
+];
+
+/** One setting of a burn: `After 45 min: in ¼, out ½`. */
+export const burnStepWords = (atMin: number, setting: string): string =>
+  `After ${spanOfTime(atMin)}: ${setting}`;

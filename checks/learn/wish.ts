@@ -21,9 +21,8 @@ const ZONE = 'Europe/Ljubljana';
 export function wishFor(pit: TruePit, learned: LearnedPit | null) {
   const random = seeded(pit.seed + 91);
   const { preset } = pit;
-  const overrides = learned
-    ? triedPit({ preset: preset.id, overrides: {} }, learned.fit.z).overrides
-    : {};
+  const known = learned && triedPit({ preset: preset.id, overrides: {} }, learned.fit.z);
+  const overrides = known?.overrides ?? {};
   const request: Request = {
     ostrin: 'request/1',
     serveAt: SERVED,
@@ -35,6 +34,7 @@ export function wishFor(pit: TruePit, learned: LearnedPit | null) {
         id: 'pit',
         cooker: { preset: preset.id, overrides },
         fire: preset.family === 'offset' ? { fuel: 'splits' } : { fuel: preset.fire.fuel },
+        ...(known ? { windTimes: known.windTimes } : {}),
         pace: { pitC: 121, bandC: 8 },
       },
     ],

@@ -13,6 +13,7 @@ import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { queryClient } from '../src/api/queries';
 import { keepApp } from '../src/line/newVersion';
 import { openLine, keepLists } from '../src/line/serverLine';
+import '../src/screens';
 import { loadLazyComponents } from '../src/ui/lazyComponent';
 import { Shell } from '../src/ui/Shell';
 import { useThemeVariables } from '../src/ui/theme';

@@ -1,5 +1,1 @@
-import { lazyComponent } from '../src/ui/lazyComponent';
-
-export default lazyComponent(async () => ({
-  default: (await import('../src/instruments/InstrumentsScreen')).InstrumentsScreen,
-}));
+export { InstrumentsScreen as default } from '../src/screens';

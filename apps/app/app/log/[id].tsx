@@ -1,9 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyComponent } from '../../src/ui/lazyComponent';
-
-const CookScreen = lazyComponent(async () => ({
-  default: (await import('../../src/log/pages')).CookScreen,
-}));
+import { CookScreen } from '../../src/screens';
 
 export default function CookRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,9 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyComponent } from '../../src/ui/lazyComponent';
-
-const CompareScreen = lazyComponent(async () => ({
-  default: (await import('../../src/log/pages')).CompareScreen,
-}));
+import { CompareScreen } from '../../src/screens';
 
 export default function CompareRoute() {
   const { ids = '' } = useLocalSearchParams<{ ids: string }>();

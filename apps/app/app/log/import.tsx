@@ -1,5 +1,1 @@
-import { lazyComponent } from '../../src/ui/lazyComponent';
-
-export default lazyComponent(async () => ({
-  default: (await import('../../src/log/pages')).ForeignScreen,
-}));
+export { ForeignScreen as default } from '../../src/screens';

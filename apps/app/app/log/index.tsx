@@ -1,5 +1,1 @@
-import { lazyComponent } from '../../src/ui/lazyComponent';
-
-export default lazyComponent(async () => ({
-  default: (await import('../../src/log/pages')).LogScreen,
-}));
+export { LogScreen as default } from '../../src/screens';

@@ -1,9 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { lazyComponent } from '../../src/ui/lazyComponent';
-
-const PitScreen = lazyComponent(async () => ({
-  default: (await import('../../src/yard/pages')).PitScreen,
-}));
+import { PitScreen } from '../../src/screens';
 
 export default function PitRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

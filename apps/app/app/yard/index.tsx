@@ -1,5 +1,1 @@
-import { lazyComponent } from '../../src/ui/lazyComponent';
-
-export default lazyComponent(async () => ({
-  default: (await import('../../src/yard/pages')).YardScreen,
-}));
+export { YardScreen as default } from '../../src/screens';

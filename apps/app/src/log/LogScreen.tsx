@@ -15,6 +15,8 @@ import { WholeRecord } from './WholeRecord';
 
 /** A list as long as this is searched and sorted. */
 const SEARCHED_FROM = 4;
+/** Rows that a phone shows at first. */
+const FIRST_ROWS = 7;
 /** Cooks that are compared at once. */
 const MOST_COMPARED = 4;
 
@@ -49,7 +51,8 @@ export function LogScreen() {
           />
         )}
         extraData={chosen}
-        initialNumToRender={20}
+        initialNumToRender={FIRST_ROWS}
+        windowSize={7}
         ListHeaderComponent={
           <View className="gap-4 pb-2">
             <View className="flex-row items-center justify-between gap-3">

@@ -1,5 +1,5 @@
 /** Parts of the app that are fetched after the first page stands, so that the first page stands soon. */
-import { lazy, Suspense, type ComponentType } from 'react';
+import { lazy, Suspense, useState, type ComponentType } from 'react';
 
 /** Fetched later; null once the first page stands: from then on each is fetched as soon as it is known. */
 let waiting: (() => Promise<unknown>)[] | null = [];
@@ -14,10 +14,19 @@ const fetchAhead = (load: () => Promise<unknown>): void => void load().catch(() 
 export function lazyComponent<P extends object>(
   load: () => Promise<{ default: ComponentType<P> }>,
 ): ComponentType<P> {
-  if (waiting) waiting.push(load);
-  else fetchAhead(load);
-  const Part = lazy(() => untilLoaded(load));
+  let there: ComponentType<P> | null = null;
+  const keep = async (): Promise<{ default: ComponentType<P> }> => {
+    const loaded = await load();
+    there = loaded.default;
+    return loaded;
+  };
+  if (waiting) waiting.push(keep);
+  else fetchAhead(keep);
+  const Part = lazy(() => untilLoaded(keep));
   return function Later(props: P) {
+    // What is there already is shown at once: what React waits for it holds back for a third of a second.
+    const [Known] = useState(() => there);
+    if (Known) return <Known {...props} />;
     return (
       <Suspense fallback={null}>
         <Part {...props} />

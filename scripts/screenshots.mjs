@@ -178,10 +178,17 @@ try {
   await shoot('phones', '/house', PHONE, 'light');
   const cook = async (page) => {
     await page.getByRole('link', { name: /Regatta lunch/ }).click();
-    await wait(1500);
+    await wait(6000);
   };
   await shoot('log-cook', '/log', PHONE, 'light', cook);
-  await shoot('log-cook-wide', '/log', WIDE, 'dark', cook);
+  await shoot('log-compare', '/log', WIDE, 'dark', async (page) => {
+    await page.getByTestId('compare').click();
+    for (const name of ['Regatta lunch', 'Harvest supper']) {
+      await page.getByRole('checkbox').filter({ hasText: name }).click();
+    }
+    await page.getByRole('button', { name: 'Compare these 2' }).click();
+    await wait(4000);
+  });
 } finally {
   await browser.close();
   server.stop();

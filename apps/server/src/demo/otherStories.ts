@@ -1,5 +1,5 @@
 /** Past cooks on the yard's other pits: three on a kamado that is not like a new one, one under a fan, one gone wrong. */
-import type { Scenario } from '@ostrin/core';
+import type { PieceVerdict, Scenario } from '@ostrin/core';
 import type { Story } from './playStory';
 import type { Planner, StoryRequest } from './wish';
 import { CLAY_JAR, LONG_TOM, TOWER } from './yard';
@@ -24,9 +24,13 @@ interface JarStory {
   wish: Omit<StoryRequest, keyof typeof IN_THE_JAR>;
   note: string;
   callAtC: number;
+  verdicts: PieceVerdict[];
 }
 
-const jarStory = (planned: Planner, { id, name, wish, note, callAtC }: JarStory): Story => ({
+const jarStory = (
+  planned: Planner,
+  { id, name, wish, note, callAtC, verdicts }: JarStory,
+): Story => ({
   id,
   name,
   pitName: CLAY_JAR.name,
@@ -37,6 +41,7 @@ const jarStory = (planned: Planner, { id, name, wish, note, callAtC }: JarStory)
   extra: [],
   callAtC,
   trims: true,
+  after: (meat) => verdicts.map((verdict) => ({ kind: 'verdict', meat, verdict })),
 });
 
 const JAR_STORIES: readonly JarStory[] = [
@@ -46,6 +51,7 @@ const JAR_STORIES: readonly JarStory[] = [
     wish: { daysAgo: 16, serve: '18:00', people: 8, massKg: 2.8, pitC: 121, airC: 11, windMps: 2 },
     note: 'Runs hotter than its card says, as always. Vents down a notch.',
     callAtC: 94,
+    verdicts: ['tender', 'moist', 'bark-burnt'],
   },
   {
     id: '5f0c1a52-3c1e-4d0e-9a3b-0d1f6b2c7a05',
@@ -53,6 +59,7 @@ const JAR_STORIES: readonly JarStory[] = [
     wish: { daysAgo: 43, serve: '19:00', people: 6, massKg: 2.2, pitC: 113, airC: 18, windMps: 1 },
     note: 'Idris wants the gasket changed before winter.',
     callAtC: 93,
+    verdicts: ['tender', 'moist', 'bark-good', 'smoke-good'],
   },
   {
     id: '5f0c1a52-3c1e-4d0e-9a3b-0d1f6b2c7a06',
@@ -60,6 +67,7 @@ const JAR_STORIES: readonly JarStory[] = [
     wish: { daysAgo: 74, serve: '17:00', people: 10, massKg: 3.2, pitC: 129, airC: 22, windMps: 3 },
     note: 'Wind through the yard all day.',
     callAtC: 95,
+    verdicts: ['falls-apart', 'moist'],
   },
 ];
 
@@ -86,6 +94,12 @@ const ribsForTheCrew = (planned: Planner): Story => ({
   extra: [],
   callAtC: 93,
   trims: false,
+  after: (meat) =>
+    (['tender', 'moist', 'bark-good', 'smoke-faint'] as const).map((verdict) => ({
+      kind: 'verdict',
+      meat,
+      verdict,
+    })),
 });
 
 /** A cook that went wrong: a cold gale, and nobody stacked wood for it. */
@@ -122,6 +136,14 @@ const galeOnTheLake = (planned: Planner): Story => ({
   callAtC: 94,
   trims: false,
   offAtMin: 330,
+  after: (meat) => [
+    { kind: 'verdict', meat, verdict: 'tough' },
+    {
+      kind: 'next-time',
+      about: 'pit',
+      text: 'Twice the dry oak, and a wind break on the lake side.',
+    },
+  ],
 });
 
 /** All of them. */

@@ -10,6 +10,7 @@ import {
   MINUTE_MS,
   presetOf,
   type Entry,
+  type EntryBody,
   type Plan,
   type PlanLog,
   type Scenario,
@@ -34,6 +35,8 @@ export interface Story {
   trims: boolean;
   /** Given up on this fire, min after lighting. */
   offAtMin?: number;
+  /** What was said of it once it was over, of its first piece. */
+  after?: (meat: string) => EntryBody[];
 }
 
 /** Nobody stays up longer than this, min after lighting. */
@@ -146,6 +149,8 @@ export function playStory(story: Story, newId: NewId): CookDoc {
       const end = at + 30 * MINUTE_MS;
       readings.push(...instrument.readUntil(end));
       add({ id: newId(), at: end, kind: 'finish' });
+      const said = story.after?.(scenario.meats[0]!.id) ?? [];
+      entries.push(...said.map((body) => ({ id: newId(), at: end, ...body })));
       break;
     }
     at += READ_EVERY_MS;

@@ -37,6 +37,16 @@ const regattaLunch = (planned: Planner): Story => ({
   extra: [{ atMin: 240, action: { do: 'lid-open', seconds: 45 } }],
   callAtC: 94,
   trims: true,
+  after: (meat) => [
+    { kind: 'verdict', meat, verdict: 'tender' },
+    { kind: 'verdict', meat, verdict: 'moist' },
+    { kind: 'verdict', meat, verdict: 'bark-good' },
+    { kind: 'verdict', meat, verdict: 'smoke-good' },
+    { kind: 'weighed', what: 'fuel-left', kg: 0.3 },
+    { kind: 'weighed', what: 'bought', meat, kg: 2.9 },
+    { kind: 'weighed', what: 'trimmed', meat, kg: 2.6 },
+    { kind: 'weighed', what: 'cooked', meat, kg: 1.6 },
+  ],
 });
 
 /** A cook that went wrong: the snake ended halfway and the wind got up off the water. */
@@ -80,6 +90,15 @@ const nightBeforeTheRace = (planned: Planner): Story => ({
   callAtC: 94,
   trims: false,
   offAtMin: 430,
+  after: (meat) => [
+    { kind: 'verdict', meat, verdict: 'tough' },
+    { kind: 'verdict', meat, verdict: 'bark-soft' },
+    {
+      kind: 'next-time',
+      about: 'pit',
+      text: 'Two of us look at the snake before it is lit, and it goes behind the boat rack when wind is forecast.',
+    },
+  ],
 });
 
 /** A first try. */
@@ -103,6 +122,18 @@ const harvestSupper = (planned: Planner): Story => ({
   extra: [],
   callAtC: 93,
   trims: true,
+  after: (meat) => [
+    { kind: 'verdict', meat, verdict: 'tender' },
+    { kind: 'verdict', meat, verdict: 'dry' },
+    { kind: 'weighed', what: 'trimmed', meat, kg: 2 },
+    { kind: 'weighed', what: 'cooked', meat, kg: 1.15 },
+    {
+      kind: 'next-time',
+      about: 'cut',
+      cut: 'mutton-shoulder',
+      text: 'A small one dries out at 135 C: go slower, or wrap it in paper.',
+    },
+  ],
 });
 
 /** The past cooks, newest first. `nowMs` decides their days; the engine plays them. */

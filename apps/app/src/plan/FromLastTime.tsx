@@ -10,13 +10,17 @@ import { useRole } from '../house/useHouse';
 import { keepEntries, sendTaps } from '../outbox/outbox';
 import { entryOf } from '../store/logging';
 import { Button } from '../ui/Button';
+import { Fold } from '../ui/Fold';
 import { Subhead } from '../ui/Title';
 import { dayOf } from '../ui/words';
 import { notesFor } from './notesFor';
 
+/** Notes that are shown at once. */
+const SHOWN = 3;
+
 export function FromLastTime({ request }: { request: Request }) {
   const client = useQueryClient();
-  const role = useRole();
+  const mayPutAway = useRole() !== 'looker';
   const asked = useQuery({
     queryKey: ['next-time'],
     queryFn: () => requestJson<NextTime[]>(ROUTES.nextTime),
@@ -32,29 +36,62 @@ export function FromLastTime({ request }: { request: Request }) {
   return (
     <View className="gap-2" testID="from-last-time">
       <Subhead>You noted for next time</Subhead>
-      {notes.map((note) => (
-        <View key={note.id} className="flex-row items-center gap-3 border-l-4 border-edge pl-3">
-          <View className="flex-1">
-            <Text className="font-sans text-ink text-[16px] leading-[22px]">
-              {`${note.about === 'pit' ? note.pitName : capital(cutOf(note.cut!).name)}: ${note.text}`}
-            </Text>
-            <Link href={`/log/${note.cookId}`} asChild>
-              <Pressable role="link" className="min-h-[32px] justify-center active:opacity-70">
-                <Text className="font-sans text-soot text-[14px] underline">
-                  {`${note.cookName}, ${dayOf(localOf(note.startMs, request.timeZone))}`}
-                </Text>
-              </Pressable>
-            </Link>
-          </View>
-          {role === 'looker' ? null : (
-            <Button
-              label="Done with it"
-              accessibilityLabel={`Done with it: ${note.text}`}
-              onPress={() => void putAway(note)}
-            />
-          )}
-        </View>
+      {notes.slice(0, SHOWN).map((note) => (
+        <Noted
+          key={note.id}
+          note={note}
+          zone={request.timeZone}
+          onDone={mayPutAway ? putAway : null}
+        />
       ))}
+      {notes.length > SHOWN ? (
+        <Fold label={`${notes.length - SHOWN} more`} testID="more-notes">
+          <View className="gap-2">
+            {notes.slice(SHOWN).map((note) => (
+              <Noted
+                key={note.id}
+                note={note}
+                zone={request.timeZone}
+                onDone={mayPutAway ? putAway : null}
+              />
+            ))}
+          </View>
+        </Fold>
+      ) : null}
+    </View>
+  );
+}
+
+interface NotedProps {
+  note: NextTime;
+  zone: string;
+  /** Puts it away; null for whoever may not. */
+  onDone: ((note: NextTime) => Promise<void>) | null;
+}
+
+/** One note with the cook that it comes from. */
+function Noted({ note, zone, onDone }: NotedProps) {
+  return (
+    <View className="flex-row items-center gap-3 border-l-4 border-edge pl-3">
+      <View className="flex-1">
+        <Text className="font-sans text-ink text-[16px] leading-[22px]">
+          {`${note.about === 'pit' ? note.pitName : capital(cutOf(note.cut!).name)}: ${note.text}`}
+        </Text>
+        <Link href={`/log/${note.cookId}`} asChild>
+          <Pressable role="link" className="min-h-[48px] justify-center active:opacity-70">
+            <Text className="font-sans text-soot text-[14px] underline">
+              {`${note.cookName}, ${dayOf(localOf(note.startMs, zone))}`}
+            </Text>
+          </Pressable>
+        </Link>
+      </View>
+      {onDone ? (
+        <Button
+          label="Done with it"
+          accessibilityLabel={`Done with it: ${note.text}`}
+          onPress={() => void onDone(note)}
+        />
+      ) : null}
     </View>
   );
 }

@@ -120,7 +120,7 @@ export function playStory(story: Story, newId: NewId): CookDoc {
       run: (at: number) => add({ id: newId(), at, kind: 'note', text: n.text }),
     })),
   ].sort((a, b) => a.at - b.at);
-  const wrap = plan.request.meats[0]!.wrap;
+  const { id: meat, wrap } = plan.request.meats[0]!;
   const wrapAtC =
     wrap.with === 'none' ? Infinity : wrap.when && 'coreC' in wrap.when ? wrap.when.coreC : 72;
   const offJob = plan.jobs.find((j) => j.id === 'off')!;
@@ -149,8 +149,7 @@ export function playStory(story: Story, newId: NewId): CookDoc {
       const end = at + 30 * MINUTE_MS;
       readings.push(...instrument.readUntil(end));
       add({ id: newId(), at: end, kind: 'finish' });
-      const said = story.after?.(scenario.meats[0]!.id) ?? [];
-      entries.push(...said.map((body) => ({ id: newId(), at: end, ...body })));
+      for (const body of story.after?.(meat) ?? []) entries.push({ id: newId(), at: end, ...body });
       break;
     }
     at += READ_EVERY_MS;

@@ -129,6 +129,11 @@ test('a table of another program, with commas, is recognised, shown, changed, an
   await expect(preview).not.toContainText(/pit 119\sC/);
   await page.getByRole('radio', { name: 'C', exact: true }).tap();
 
+  // Another zone moves its clock; what is no zone is told.
+  await page.getByTestId('zone').fill('Atlantis/Harbour');
+  await expect(page.getByRole('alert')).toContainText('is no time zone');
+  await page.getByTestId('zone').fill('UTC');
+  await expect(preview).toContainText('150 readings, 05:00 Sat to 14:56 Sat');
   await page.getByRole('radio', { name: /the Bosun/ }).tap();
   await page.getByRole('button', { name: 'Pieces: more' }).tap();
   await page.getByTestId('bring-in').tap();

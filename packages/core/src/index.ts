@@ -217,6 +217,6 @@ export type {
   TimeCause,
   WhyLate,
 } from './afterwards/meatTime';
-export type { JudgedOf, NoteSubject, PieceVerdict, WeighedThing } from './afterwards/verdictKinds';
+export type { JudgedOf, NoteSubject, PieceVerdict, WeighedThing } from './tend/verdictKinds';
 export type { Afterwards, CookVerdict, NextTimeNote } from './afterwards/verdicts';
 export { heldWatch, type HeldWatch, type Offer } from './tend/watch';

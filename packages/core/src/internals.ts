@@ -174,7 +174,7 @@ export * from './afterwards/glance';
 export * from './afterwards/handFigures';
 export * from './afterwards/meatTime';
 export * from './afterwards/summary';
-export * from './afterwards/verdictKinds';
+export * from './tend/verdictKinds';
 export * from './afterwards/verdicts';
 export * from './afterwards/ways';
 export * from './tend/watch';

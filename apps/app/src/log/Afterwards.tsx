@@ -4,10 +4,10 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useAfterwards, type CookView } from '../api/queries';
 import { useRole } from '../house/useHouse';
+import { AskedTwice, Failure } from '../ui/AskedTwice';
 import { Button } from '../ui/Button';
 import { Fold } from '../ui/Fold';
 import { NameField } from '../ui/NameField';
-import { Notice } from '../ui/Notice';
 
 /** Letters of a name at most. */
 const LONGEST = 60;
@@ -15,10 +15,8 @@ const LONGEST = 60;
 export function Afterwards({ cook }: { cook: CookView }) {
   const { rename, remove } = useAfterwards();
   const [name, setName] = useState(cook.name);
-  const [asked, setAsked] = useState(false);
   const role = useRole();
   if (role !== 'cook' || cook.finishedAt === null) return null;
-  const failure = rename.error ?? remove.error;
   const leave = (): void =>
     remove.mutate(cook.id, {
       onSuccess: () =>
@@ -34,24 +32,17 @@ export function Afterwards({ cook }: { cook: CookView }) {
             disabled={!name.trim() || name.trim() === cook.name}
             onPress={() => rename.mutate({ id: cook.id, name: name.trim() })}
           />
-          {asked ? (
-            <>
-              <Notice tone="warn" title="Delete this cook with its whole log?">
-                It can be brought back for thirty days.
-              </Notice>
-              <Button kind="primary" label="Yes, delete it" onPress={leave} />
-              <Button label="No, keep it" onPress={() => setAsked(false)} />
-            </>
-          ) : (
-            <Button label="Delete this cook" onPress={() => setAsked(true)} />
-          )}
+          <AskedTwice
+            label="Delete this cook"
+            question="Delete this cook with its whole log?"
+            note="It can be brought back for thirty days."
+            yes="Yes, delete it"
+            no="No, keep it"
+            onYes={leave}
+          />
         </View>
       </Fold>
-      {failure ? (
-        <Notice tone="warn" title="Not done">
-          {failure.message}
-        </Notice>
-      ) : null}
+      <Failure error={rename.error ?? remove.error} />
     </View>
   );
 }

@@ -1,25 +1,23 @@
 /** Importing a cook: one JSON document, the two CSV files of an export together, or a table of another program. */
 import { router } from 'expo-router';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { useImport } from '../api/queries';
-import { Button } from '../ui/Button';
+import { FileButton } from '../ui/FileButton';
 import { chooseForeign } from './foreignCook';
 import { foreignFile, importBody } from './importFiles';
 
 export function ImportButton() {
-  const input = useRef<HTMLInputElement>(null);
   const bring = useImport();
   const [wrong, setWrong] = useState<string | null>(null);
-  const choose = async (files: FileList | null): Promise<void> => {
-    if (!files || files.length === 0) return;
-    const foreign = await foreignFile([...files]);
+  const choose = async (files: File[]): Promise<void> => {
+    const foreign = await foreignFile(files);
     if (foreign) {
       chooseForeign(foreign);
       router.push('/log/import');
       return;
     }
-    const chosen = await importBody([...files]);
+    const chosen = await importBody(files);
     if ('wrong' in chosen) {
       setWrong(chosen.wrong);
       return;
@@ -34,22 +32,13 @@ export function ImportButton() {
     : null;
   return (
     <View className="gap-2">
-      <input
-        ref={input}
-        type="file"
-        multiple
-        accept=".json,.csv,.tsv,.txt"
-        aria-label="Files to import"
-        data-testid="import-files"
-        style={{ display: 'none' }}
-        onChange={(e) => {
-          void choose(e.target.files);
-          e.target.value = '';
-        }}
-      />
-      <Button
+      <FileButton
         label={bring.isPending ? 'Reading' : 'Import a cook'}
-        onPress={() => input.current?.click()}
+        name="Files to import"
+        accept=".json,.csv,.tsv,.txt"
+        multiple
+        testID="import-files"
+        onFiles={(files) => void choose(files)}
       />
       {(wrong ?? bring.error?.message) ? (
         <Text role="alert" className="font-sans-semi text-ink text-[16px]">

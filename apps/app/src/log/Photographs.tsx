@@ -1,22 +1,19 @@
 /** Photographs of a cook: taken with the phone or chosen, kept by the server. */
 import { MOST_PHOTOGRAPHS, ROUTES, type PhotographRecord } from '@ostrin/contract/types';
 import { countWords } from '@ostrin/wording';
-import { useRef } from 'react';
 import { Image, Linking, Pressable, Text, View } from 'react-native';
 import { usePhotographs } from '../api/photographs';
 import { useRole } from '../house/useHouse';
-import { Button } from '../ui/Button';
-import { Notice } from '../ui/Notice';
+import { Failure } from '../ui/AskedTwice';
+import { FileButton } from '../ui/FileButton';
 import { Heading } from '../ui/Title';
 import { Paragraph } from '../ui/Text';
 
 export function Photographs({ cookId }: { cookId: string }) {
   const { list, add, remove } = usePhotographs(cookId);
-  const input = useRef<HTMLInputElement>(null);
   const mayAdd = useRole() !== 'looker';
   const mayRemove = useRole() === 'cook';
   const kept = list.data ?? [];
-  const failure = list.error ?? add.error ?? remove.error;
   return (
     <View className="px-5 gap-2 max-w-[720px]" testID="photographs">
       <Heading>Photographs</Heading>
@@ -34,34 +31,21 @@ export function Photographs({ cookId }: { cookId: string }) {
       ) : (
         <Paragraph>None yet. They are kept without the place where they were taken.</Paragraph>
       )}
-      <input
-        ref={input}
-        type="file"
-        multiple
-        accept="image/jpeg,image/png,image/webp"
-        aria-label="Photographs to add"
-        data-testid="photograph-files"
-        style={{ display: 'none' }}
-        onChange={(e) => {
-          add.mutate([...(e.target.files ?? [])]);
-          e.target.value = '';
-        }}
-      />
       {mayAdd && kept.length < MOST_PHOTOGRAPHS ? (
-        <Button
+        <FileButton
           label={add.isPending ? 'Sending' : 'Add a photograph'}
+          name="Photographs to add"
+          accept="image/jpeg,image/png,image/webp"
+          multiple
           disabled={add.isPending}
-          onPress={() => input.current?.click()}
+          testID="photograph-files"
+          onFiles={(files) => add.mutate(files)}
         />
       ) : null}
       {kept.length >= MOST_PHOTOGRAPHS ? (
         <Paragraph>{`${countWords(kept.length, 'photograph', 'photographs')}: no more of one cook are kept.`}</Paragraph>
       ) : null}
-      {failure ? (
-        <Notice tone="warn" title="Not done">
-          {failure.message}
-        </Notice>
-      ) : null}
+      <Failure error={list.error ?? add.error ?? remove.error} />
     </View>
   );
 }

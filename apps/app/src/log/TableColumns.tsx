@@ -6,9 +6,12 @@ import {
   type TableMapping,
   type TimeFormat,
 } from '@ostrin/contract/foreignCsv';
+import { knownZone } from '@ostrin/core';
+import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { Choice } from '../ui/Choice';
 import { Fold } from '../ui/Fold';
+import { NameField } from '../ui/NameField';
 import { Heading, Subhead } from '../ui/Title';
 import { SmallText } from '../ui/Text';
 
@@ -36,6 +39,32 @@ const FORMATS: Readonly<Record<TimeFormat, string>> = {
 };
 
 const SHOWN_VALUES = 3;
+
+/** The zone of times that do not say theirs; what is no zone is told and not taken. */
+function ZoneField({ zone, onChange }: { zone: string; onChange: (zone: string) => void }) {
+  const [text, setText] = useState(zone);
+  const known = knownZone(text);
+  return (
+    <View className="gap-1">
+      <NameField
+        label="Times without a zone are of"
+        value={text}
+        longest={60}
+        example="Europe/Ljubljana"
+        testID="zone"
+        onChange={(value) => {
+          setText(value);
+          if (knownZone(value)) onChange(value);
+        }}
+      />
+      {known ? null : (
+        <Text role="alert" className="font-sans-semi text-ink text-[16px]">
+          {`${text || 'Nothing'} is no time zone; ${zone} still holds.`}
+        </Text>
+      )}
+    </View>
+  );
+}
 
 interface Props {
   table: ForeignTable;
@@ -107,9 +136,7 @@ export function TableColumns({ table, mapping, onChange }: Props) {
           onChange={(timeFormat) => set({ timeFormat })}
         />
       </Fold>
-      <Text className="font-sans text-soot text-[14px]">
-        {`Times without a zone are read in ${mapping.zone}.`}
-      </Text>
+      <ZoneField zone={mapping.zone} onChange={(zone) => set({ zone })} />
     </View>
   );
 }

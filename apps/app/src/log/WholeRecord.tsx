@@ -2,12 +2,12 @@
 import { ROUTES } from '@ostrin/contract/types';
 import { countWords } from '@ostrin/wording';
 import { useMutation } from '@tanstack/react-query';
-import { useRef } from 'react';
 import { View } from 'react-native';
 import { sendFile } from '../api/http';
 import { queryClient } from '../api/queries';
 import { useRole } from '../house/useHouse';
 import { Button } from '../ui/Button';
+import { FileButton } from '../ui/FileButton';
 import { Notice } from '../ui/Notice';
 import { Heading } from '../ui/Title';
 import { Paragraph } from '../ui/Text';
@@ -46,30 +46,19 @@ export function WholeRecord({ empty }: { empty: boolean }) {
 }
 
 function BringIn() {
-  const input = useRef<HTMLInputElement>(null);
   const bring = useMutation({
     mutationFn: (file: File) => sendFile<BroughtIn>(ROUTES.archive, file, 'application/zip'),
     onSuccess: () => queryClient.invalidateQueries(),
   });
   return (
     <>
-      <input
-        ref={input}
-        type="file"
-        accept=".zip,application/zip"
-        aria-label="Archive to bring in"
-        data-testid="archive-file"
-        style={{ display: 'none' }}
-        onChange={(e) => {
-          const [file] = e.target.files ?? [];
-          if (file) bring.mutate(file);
-          e.target.value = '';
-        }}
-      />
-      <Button
+      <FileButton
         label={bring.isPending ? 'Reading' : 'Bring in such a ZIP'}
+        name="Archive to bring in"
+        accept=".zip,application/zip"
         disabled={bring.isPending}
-        onPress={() => input.current?.click()}
+        testID="archive-file"
+        onFiles={([file]) => bring.mutate(file!)}
       />
       {bring.error ? (
         <Notice tone="warn" title="Nothing was brought in">

@@ -6,10 +6,10 @@ import { View } from 'react-native';
 import { useDeletePit, usePits, useSavePit } from '../api/queries';
 import { useRole } from '../house/useHouse';
 import { idFor } from '../store/names';
+import { AskedTwice, Failure } from '../ui/AskedTwice';
 import { Button } from '../ui/Button';
 import { Fold } from '../ui/Fold';
 import { NameField } from '../ui/NameField';
-import { Notice } from '../ui/Notice';
 
 const LONGEST_NAME = 40;
 
@@ -27,7 +27,6 @@ export function KeepPit({ pit }: { pit: Versioned<PitRecord> }) {
   const save = useSavePit();
   const remove = useDeletePit();
   const [name, setName] = useState(pit.name);
-  const [asked, setAsked] = useState(false);
   if (useRole() !== 'cook') return null;
   const { version: _version, ...record } = pit;
   const change = (part: Partial<PitRecord>): void =>
@@ -43,7 +42,6 @@ export function KeepPit({ pit }: { pit: Versioned<PitRecord> }) {
       { onSuccess: () => router.navigate(`/yard/${id}`) },
     );
   };
-  const failure = save.error ?? remove.error;
   return (
     <View className="gap-3 max-w-[720px]">
       <Fold label="Rename, copy, put away or delete it" testID="keep-pit">
@@ -64,28 +62,17 @@ export function KeepPit({ pit }: { pit: Versioned<PitRecord> }) {
             label={pit.putAwayAt ? 'Take it into use again' : 'Put it away'}
             onPress={() => change({ putAwayAt: pit.putAwayAt ? undefined : Date.now() })}
           />
-          {asked ? (
-            <>
-              <Notice tone="warn" title="Delete this pit with all that was learned of it?">
-                Its cooks stay in the log. This cannot be undone.
-              </Notice>
-              <Button
-                kind="primary"
-                label="Yes, delete it"
-                onPress={() => remove.mutate(pit.id, { onSuccess: () => router.replace('/yard') })}
-              />
-              <Button label="No, keep it" onPress={() => setAsked(false)} />
-            </>
-          ) : (
-            <Button label="Delete this pit" onPress={() => setAsked(true)} />
-          )}
+          <AskedTwice
+            label="Delete this pit"
+            question="Delete this pit with all that was learned of it?"
+            note="Its cooks stay in the log. This cannot be undone."
+            yes="Yes, delete it"
+            no="No, keep it"
+            onYes={() => remove.mutate(pit.id, { onSuccess: () => router.replace('/yard') })}
+          />
         </View>
       </Fold>
-      {failure ? (
-        <Notice tone="warn" title="Not done">
-          {failure.message}
-        </Notice>
-      ) : null}
+      <Failure error={save.error ?? remove.error} />
     </View>
   );
 }

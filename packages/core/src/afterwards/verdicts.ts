@@ -6,7 +6,7 @@ import {
   type JudgedOf,
   type NoteSubject,
   type PieceVerdict,
-} from './verdictKinds';
+} from '../tend/verdictKinds';
 
 /** A note for the next cook like this. */
 export interface NextTimeNote {

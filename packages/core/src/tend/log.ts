@@ -5,7 +5,7 @@
 import { USUAL_LID_S, type Action } from '../scenario/actions';
 import type { MeatSpec } from '../scenario/scenario';
 import { MINUTE_MS } from '../quantity/time';
-import type { NoteSubject, PieceVerdict, WeighedThing } from '../afterwards/verdictKinds';
+import type { NoteSubject, PieceVerdict, WeighedThing } from './verdictKinds';
 import type { PlanJob, PlanLog } from '../plan/document/plan';
 import type { Look, Muscle } from './lookKinds';
 

@@ -34,7 +34,9 @@ async function start(settings: Settings): Promise<void> {
     const added = await loadDemo(db, Date.now());
     if (added > 0) process.stdout.write(`Loaded the demo world: ${added} past cooks.\n`);
   }
-  await cookStore(db).fillGlances();
+  await cookStore(db).fillGlances((err, cook) =>
+    logger.error({ err, cook }, 'a cook of the log could not be summed up'),
+  );
   await photographStore(db, photographFolder(onDisk)).tidy();
   const passcode = home ? await passcodeOf(db, settings) : null;
   const house = houseOf(settings, port, tls !== null);

@@ -61,6 +61,43 @@ it('deletes no cook that is under way', async () => {
   expect(await listed()).toContain(id);
 });
 
+it('lists a finished cook at a glance, anew after every verdict; one that cannot be summed up stops nobody', async () => {
+  const [id, torn] = [await begun(true), await begun(true)];
+  const listed = async (of: string) =>
+    ((await call(cooks())).json as { id: string; glance: any }[]).find((c) => c.id === of)!.glance;
+  expect(await listed(id)).toMatchObject({ verdict: null, cuts: ['mutton-shoulder'] });
+  const meat = planFor().request.meats[0]!.id;
+  const at = Date.UTC(2027, 4, 15, 20);
+  const say = (verdict: string) =>
+    call(cooks(`/${id}/entries`), 'POST', {
+      entries: [{ id: randomUUID(), at, kind: 'verdict', meat, verdict }],
+    });
+  expect((await say('dry')).status).toBe(201);
+  expect((await listed(id)).verdict).toEqual({ asWished: false, faults: ['dry'] });
+  expect((await say('moist')).status).toBe(201);
+  expect((await listed(id)).verdict).toEqual({ asWished: true, faults: [] });
+  for (const [part, field] of [
+    [{ kind: 'verdict', meat, verdict: 'delicious' }, 'entries[0].verdict'],
+    [{ kind: 'verdict', meat: 'nobody', verdict: 'dry' }, 'entries[0].meat'],
+    [{ kind: 'weighed', what: 'fuel-left', meat, kg: 1 }, 'entries[0].meat'],
+    [{ kind: 'weighed', what: 'cooked', meat, kg: -1 }, 'entries[0].kg'],
+    [{ kind: 'next-time', about: 'cut', text: 'x' }, 'entries[0].cut'],
+    [{ kind: 'next-time', about: 'pit', text: '  ' }, 'entries[0].text'],
+  ] as const) {
+    const entries = [{ id: randomUUID(), at, ...part }];
+    const { status, json } = await call(cooks(`/${id}/entries`), 'POST', { entries });
+    expect([field, status, json.errors[0].field]).toEqual([field, 422, field]);
+  }
+  // A plan that another version wrote.
+  await server.db('cooks').where({ id: torn }).update({ glance: null, plan: '{}' });
+  await server.db('cooks').where({ id }).update({ glance: null });
+  const failed: string[] = [];
+  await cookStore(server.db).fillGlances((_error, cookId) => failed.push(cookId));
+  expect(failed).toEqual([torn]);
+  expect((await listed(id)).verdict).toEqual({ asWished: true, faults: [] });
+  await server.db('cooks').where({ id: torn }).delete();
+});
+
 it('forgets what was deleted thirty days ago, with its log, and nothing else', async () => {
   const [old, young, kept] = [await begun(true), await begun(true), await begun(true)];
   const store = cookStore(server.db);

@@ -71,7 +71,9 @@ let zip: Buffer;
 beforeAll(async () => {
   full = await withFolder('full');
   await loadDemo(full.db, Date.UTC(2027, 4, 12, 9));
-  await cookStore(full.db).fillGlances();
+  await cookStore(full.db).fillGlances((error) => {
+    throw error;
+  });
   const [cook] = (await call(`${full.url}/api/cooks`)).json as { id: string; finishedAt: number }[];
   const picture = await sharp({
     create: { width: 80, height: 60, channels: 3, background: '#2d1' },

@@ -26,13 +26,16 @@ export const glances = (db: Knex, doc: (id: string) => Promise<CookDoc | null>) 
     /** Works out anew what the list shows of a cook. */
     refreshGlance: refresh,
 
-    /** Works it out for finished cooks that have none, one after another. Returns how many there were. */
-    async fillGlances(): Promise<number> {
+    /**
+     * Works it out for finished cooks that have none, one after another. One that cannot be worked out is told and stands
+     * in the list without it. Returns how many there were.
+     */
+    async fillGlances(onError: (error: unknown, cookId: string) => void): Promise<number> {
       const without: { id: string }[] = await db('cooks')
         .whereNotNull('finished_ms')
         .whereNull('glance')
         .select('id');
-      for (const { id } of without) await refresh(id);
+      for (const { id } of without) await refresh(id).catch((error: unknown) => onError(error, id));
       return without.length;
     },
 

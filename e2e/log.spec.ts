@@ -28,6 +28,19 @@ test('a verdict and a note for next time come up in the list and in the next pla
   await page.getByTestId('afterwards-save').tap();
   await expect(page.getByText('Charcoal left, weighed: 0.35 kg.')).toBeVisible();
   await expect(page.getByTestId('figures')).toContainText('by what was weighed back');
+  // What was burnt goes off the shelf, once.
+  const shelf = async (): Promise<number> => {
+    const { fuelOnHand } = (await (await page.request.get('/api/shelf')).json()) as {
+      fuelOnHand: { fuel: string; massKg: number }[];
+    };
+    return fuelOnHand.find((s) => s.fuel === 'briquette')!.massKg;
+  };
+  const stocked = await shelf();
+  await page.getByTestId('off-shelf').tap();
+  await expect(page.getByText('What it burnt is off the shelf.')).toBeVisible();
+  expect(await shelf()).toBeLessThan(stocked - 1);
+  await page.reload();
+  await expect(page.getByText('What it burnt is off the shelf.')).toBeVisible();
   await expect(page.getByTestId('why-late')).toContainText(/later|earlier|as planned/);
 
   await page.getByRole('link', { name: 'All cooks' }).tap();

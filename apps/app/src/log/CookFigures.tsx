@@ -13,6 +13,7 @@ import { SmallText } from '../ui/Text';
 import { clockOf } from '../ui/words';
 import { CausesList } from './CausesList';
 import { burntOver, fuelRows, handRows, pitRows, type Row } from './figureRows';
+import { OffTheShelf } from './OffTheShelf';
 import type { CookLog } from './useCookLog';
 import { useWorkedOut } from '../api/useWorkedOut';
 
@@ -44,6 +45,9 @@ export function CookFigures({ cook, of, readings }: Props) {
           <Figure key={row[0]} row={row} />
         ))}
       </View>
+      {fuel.answer ? (
+        <OffTheShelf cook={cook} of={of} givenKg={fuel.answer.charcoalGivenKg} />
+      ) : null}
       <Why cook={cook} of={of} />
       <Times cook={cook} times={hand.times} />
     </View>

@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { queryClient, type CookView } from '../api/queries';
 import { keepEntries, sendTaps, useOutbox, waitingOf } from '../outbox/outbox';
 import { mergeEntries } from '../store/live';
-import { entryOf } from '../store/logging';
+import { entryOf, type Deed } from '../store/logging';
 
 export interface CookLog {
   entries: readonly Entry[];
@@ -14,6 +14,8 @@ export interface CookLog {
   after: Afterwards;
   /** Writes into the log: kept in this browser at once, and sent. */
   write: (...bodies: EntryBody[]) => Promise<void>;
+  /** Writes something that is done once, under its name. */
+  writeJob: (jobId: string, body: EntryBody) => Promise<void>;
 }
 
 /** A cook's log. What is written after its end has the minute of its end: its clock stands still. */
@@ -27,11 +29,11 @@ export function useCookLog(cook: CookView): CookLog {
       ),
     [cook.entries, cook.id, taps],
   );
-  const write = async (...bodies: EntryBody[]): Promise<void> => {
+  const writeDeeds = async (deeds: readonly Deed[]): Promise<void> => {
     const at = cook.finishedAt ?? cook.clock.cookMs;
     await keepEntries(
       { id: cook.id, name: cook.name },
-      bodies.map((body) => entryOf({ body }, at)),
+      deeds.map((deed) => entryOf(deed, at)),
     );
     await sendTaps();
     await Promise.all(
@@ -44,6 +46,7 @@ export function useCookLog(cook: CookView): CookLog {
     entries,
     log: useMemo(() => foldLog(entries), [entries]),
     after: useMemo(() => afterwardsOf(entries), [entries]),
-    write,
+    write: (...bodies) => writeDeeds(bodies.map((body) => ({ body }))),
+    writeJob: (jobId, body) => writeDeeds([{ jobId, body }]),
   };
 }

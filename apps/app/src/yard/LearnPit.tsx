@@ -18,7 +18,7 @@ import { Paragraph } from '../ui/Text';
 import { Heading, Subhead } from '../ui/Title';
 import { dayOf, deviceZone } from '../ui/words';
 import { TestBurn } from './TestBurn';
-import { useFinishedCooks, useLearned } from './useLearned';
+import { useCooksOf, useLearned } from './useLearned';
 import { useVentCard } from './useVentCard';
 import { settingWords } from './VentCard';
 
@@ -47,7 +47,7 @@ function asLearned(
 }
 
 export function LearnPit({ pit, card, onChange }: Props) {
-  const cooks = useFinishedCooks(pit);
+  const cooks = useCooksOf(pit);
   const [without, setWithout] = useState<readonly string[]>([]);
   const { state, learn, learnBurn, forget } = useLearned(pit);
   const ids = cooks.map((c) => c.id).filter((id) => !without.includes(id));
@@ -145,7 +145,7 @@ function CooksToLearn(p: {
               {used ? <Text className="text-paper font-sans-bold text-[14px]">✓</Text> : null}
             </View>
             <Text className="flex-1 font-sans text-ink text-[16px]">
-              {`${c.name} · ${dayOf(localOf(c.startMs, deviceZone))}`}
+              {`${c.name} · ${dayOf(localOf(c.startMs, deviceZone))}${c.finishedAt === null ? ', under way: what it read so far' : ''}`}
             </Text>
           </Pressable>
         );

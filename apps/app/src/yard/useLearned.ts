@@ -1,4 +1,4 @@
-/** Learning a pit from its finished cooks: which there are, how far it is, what came of it. */
+/** Learning a pit from its cooks: which there are, how far it is, what came of it. */
 import { foldLog, withHandReadings } from '@ostrin/core';
 import type { CookSummary, PitRecord } from '@ostrin/contract/types';
 import type { LoggedCook } from '@ostrin/core/learning';
@@ -10,11 +10,11 @@ import { fetchCook, useCooks } from '../api/queries';
 /** As many of its newest cooks as are learned from at once. */
 const MOST_COOKS = 8;
 
-/** The newest finished cooks of a pit. */
-export function useFinishedCooks(pit: PitRecord): readonly CookSummary[] {
+/** The newest cooks of a pit, the one under way too. */
+export function useCooksOf(pit: PitRecord): readonly CookSummary[] {
   const cooks = useCooks();
   return (cooks.data ?? [])
-    .filter((c) => c.finishedAt !== null && c.pitName === pit.name)
+    .filter((c) => c.pitName === pit.name)
     .sort((a, b) => b.startMs - a.startMs)
     .slice(0, MOST_COOKS);
 }

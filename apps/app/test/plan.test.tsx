@@ -28,6 +28,7 @@ const ANSWERS: Record<string, unknown> = {
   '/api/pits': [BOSUN],
   '/api/cooks': [],
   '/api/plans': [],
+  '/api/next-time': [],
   '/api/shelf': { fuelOnHand: [], prices: [] },
 };
 let sent: Call[] = [];

@@ -34,9 +34,6 @@ async function start(settings: Settings): Promise<void> {
     const added = await loadDemo(db, Date.now());
     if (added > 0) process.stdout.write(`Loaded the demo world: ${added} past cooks.\n`);
   }
-  await cookStore(db).fillGlances((err, cook) =>
-    logger.error({ err, cook }, 'a cook of the log could not be summed up'),
-  );
   await photographStore(db, photographFolder(onDisk)).tidy();
   const passcode = home ? await passcodeOf(db, settings) : null;
   const house = houseOf(settings, port, tls !== null);
@@ -67,6 +64,11 @@ async function start(settings: Settings): Promise<void> {
   const self = host === '0.0.0.0' ? '127.0.0.1' : host;
   const { port: at } = server.address() as AddressInfo;
   process.stdout.write(`Ostrin is ready at ${tls ? 'https' : 'http'}://${self}:${at}\n`);
+  // Cooks of a log that an older version kept: nobody waits for them, and the list is told again.
+  void cookStore(db)
+    .fillGlances((err, cook) => logger.error({ err, cook }, 'a cook could not be summed up'))
+    .then((filled) => (filled > 0 ? hub.tell({ type: 'changed', what: 'cooks' }) : undefined))
+    .catch((err: unknown) => logger.error({ err }, 'cooks could not be summed up'));
   if (home) process.stdout.write(await houseWords(house, passcode));
   if (mqtt.port !== null)
     process.stdout.write(`Sensors reach its MQTT broker at port ${mqtt.port}\n`);

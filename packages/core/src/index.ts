@@ -161,6 +161,7 @@ export {
   lastPieceReading,
   type PieceReading,
   type ReadingRow,
+  readingsOfPast,
   withHandReadings,
 } from './tend/handReadings';
 export type { FoodOutcome, FoodWish } from './tend/addFood';
@@ -198,6 +199,7 @@ export {
   type Entry,
   type EntryBody,
   entryProblem,
+  finishOf,
   foldLog,
   jobsAhead,
   lastVents,

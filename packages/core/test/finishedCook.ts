@@ -63,6 +63,7 @@ export function cookOf(
     act(off, { do: 'meat-off', meat: 'm' }, 'off'),
     entry(off + 20, { kind: 'finish' }),
   ];
+  // Of a plan only what is read of a cook that is over: a whole one takes seconds to work out for each of them.
   const { pits, meats, ...rest } = request();
   const plan = {
     request: {

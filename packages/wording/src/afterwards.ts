@@ -1,5 +1,5 @@
 /** What is said of cooks that are over. */
-import type { CookVerdict, JudgedOf, MinutesByCause, TimeCause, Units } from '@ostrin/core';
+import type { CookVerdict, JudgedOf, TimeCause, Units } from '@ostrin/core';
 import { PIECE_VERDICT_NAMES } from './pieceVerdicts';
 import type { LearnedWay } from '@ostrin/core/afterwards';
 import { capital, countWords, inHundred, spanOfTime, spanWords } from './quantities';
@@ -32,14 +32,6 @@ const NOTHING_MIN = 3;
 /** Minutes more or less: `25 min later`, `as planned`. */
 export const soMuchLater = (min: number, [more, less]: [string, string], same: string): string =>
   Math.abs(min) < NOTHING_MIN ? same : `${spanOfTime(Math.abs(min))} ${min > 0 ? more : less}`;
-
-/** The cause that counts most, as a sentence of what explains a difference. */
-export function mainCause(causes: MinutesByCause): TimeCause | null {
-  const [cause, min] = (Object.entries(causes) as [TimeCause, number][]).reduce((a, b) =>
-    Math.abs(b[1]) > Math.abs(a[1]) ? b : a,
-  );
-  return Math.abs(min) < NOTHING_MIN ? null : cause;
-}
 
 export { fireKindWords } from './fireKinds';
 export { PIECE_VERDICT_NAMES, WEIGHED_NAMES } from './pieceVerdicts';

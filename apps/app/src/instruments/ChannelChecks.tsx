@@ -1,6 +1,6 @@
 /** Checks of one channel: in ice water, in boiling water; what it is off by, how that drifts, when it is due. */
-import { MOST_CHECKS, type Channel, type Instrument } from '@ostrin/contract/types';
-import { localOf, MINUTE_MS, spanFromK, toC, type CheckedAgainst } from '@ostrin/core';
+import type { Channel, Instrument } from '@ostrin/contract/types';
+import { localOf, spanFromK, toC, type CheckedAgainst } from '@ostrin/core';
 import { driftOf, dueAt, offsetOf, spreadOf } from '@ostrin/core/tending';
 import { temperatureWords } from '@ostrin/wording';
 import { checkWords, driftWords, dueWords, spreadWords } from '@ostrin/wording/tending';
@@ -14,6 +14,7 @@ import { Note } from '../ui/Notice';
 import { SmallText } from '../ui/Text';
 import { useTick } from '../ui/useTick';
 import { dayOf, deviceZone } from '../ui/words';
+import { readsNow, withCheck } from './checking';
 import { useBoiling } from './useBoiling';
 
 interface Props {
@@ -24,24 +25,10 @@ interface Props {
 
 /** What ice water reads, C. */
 const ICE_C = 0;
-/** A value older than this is not what it reads now, ms. */
-const FRESH_MS = 5 * MINUTE_MS;
 /** Checks that are shown. */
 const SHOWN = 5;
 /** A temperature as it is typed. */
 const DEGREES = /^-?\d{1,3}([.,]\d{1,2})?$/;
-
-/** A channel with one more check: what it reads too much is taken from the checks of that day. */
-function withCheck(
-  c: Channel,
-  against: CheckedAgainst,
-  readsC: number,
-  trueC: number,
-): Partial<Channel> {
-  const check = { at: Date.now(), against, readsC, trueC };
-  const checks = [...(c.checks ?? []), check].slice(-MOST_CHECKS);
-  return { checks, offsetK: Number(offsetOf(checks)!.toFixed(2)), checkedAt: check.at };
-}
 
 export function ChannelChecks({ channel: c, instrument, onChange }: Props) {
   const units = useSettings((s) => s.units);
@@ -50,11 +37,14 @@ export function ChannelChecks({ channel: c, instrument, onChange }: Props) {
   const [asked, setAsked] = useState<{ against: CheckedAgainst; trueC: number } | null>(null);
   const shown = spanFromK(c.offsetK, units.temperature);
   const step = units.temperature === 'F' ? 5 / 9 : 0.5;
-  const last = instrument.values[c.key];
+  const keep = (against: CheckedAgainst, readsC: number, trueC: number): void =>
+    onChange(
+      withCheck(c, { at: Date.now(), against, readsC, trueC }, (checks) => offsetOf(checks)!),
+    );
   const check = (against: CheckedAgainst, trueC: number): void => {
-    const fresh = last && Date.now() - last.at < FRESH_MS;
-    if (fresh) onChange(withCheck(c, against, last.value, trueC));
-    else setAsked({ against, trueC });
+    const reads = readsNow(instrument, c, Date.now());
+    if (reads === null) setAsked({ against, trueC });
+    else keep(against, reads, trueC);
   };
   const checks = c.checks ?? [];
   const year = (ms: number): string => localOf(ms, deviceZone).slice(0, 4);
@@ -108,7 +98,7 @@ export function ChannelChecks({ channel: c, instrument, onChange }: Props) {
           saveID="check-save"
           onSave={({ text }) => {
             const readsC = toC(Number(text!.replace(',', '.')), units.temperature);
-            onChange(withCheck(c, asked.against, readsC, asked.trueC));
+            keep(asked.against, readsC, asked.trueC);
             setAsked(null);
           }}
           onClose={() => setAsked(null)}

@@ -1,6 +1,6 @@
 /** Two probes lying beside each other: how far they are apart, and one put right by the other. */
-import { MOST_CHECKS, type Channel, type Instrument, type Versioned } from '@ostrin/contract/types';
-import { isTemperature, MINUTE_MS } from '@ostrin/core';
+import type { Channel, Instrument, Versioned } from '@ostrin/contract/types';
+import { isTemperature } from '@ostrin/core';
 import { offsetOf } from '@ostrin/core/tending';
 import { temperatureWords } from '@ostrin/wording';
 import { apartWords } from '@ostrin/wording/tending';
@@ -8,11 +8,11 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useSettings } from '../store/settings';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
+import { TitledChoice } from '../ui/Choice';
 import { Fold } from '../ui/Fold';
-import { Subhead } from '../ui/Title';
 import { Paragraph } from '../ui/Text';
 import { useTick } from '../ui/useTick';
+import { readsNow, withCheck } from './checking';
 import { useSaveInstrument } from './useInstruments';
 
 /** A channel that was heard of late, with what it reads once its error is taken off. */
@@ -25,23 +25,19 @@ interface Heard {
   c: number;
 }
 
-/** Two are compared while both were heard within this, ms. */
-const FRESH_MS = 5 * MINUTE_MS;
-
 const heardOf = (instruments: readonly Versioned<Instrument>[], now: number): Heard[] =>
   instruments.flatMap((instrument) =>
     instrument.channels.flatMap((channel): Heard[] => {
-      const last = instrument.values[channel.key];
-      const fresh = last && now - last.at < FRESH_MS;
-      if (!fresh || !isTemperature(channel.spot)) return [];
+      const readsC = readsNow(instrument, channel, now);
+      if (readsC === null || !isTemperature(channel.spot)) return [];
       return [
         {
           id: `${instrument.id}/${channel.key}`,
           name: `${instrument.name} ${channel.key}`,
           instrument,
           channel,
-          readsC: last.value,
-          c: last.value - channel.offsetK,
+          readsC,
+          c: readsC - channel.offsetK,
         },
       ];
     }),
@@ -58,12 +54,10 @@ export function SideBySide({ instruments }: { instruments: readonly Versioned<In
   if (heard.length < 2) return null;
   const putRight = (right: Heard, wrong: Heard): void => {
     const check = { at: now, against: 'another' as const, readsC: wrong.readsC, trueC: right.c };
-    const checks = [...(wrong.channel.checks ?? []), check].slice(-MOST_CHECKS);
+    // The trusted one is the truth of this moment, whatever stood in water earlier that day.
     const changed = {
       ...wrong.channel,
-      checks,
-      offsetK: Number(offsetOf([check])!.toFixed(2)),
-      checkedAt: now,
+      ...withCheck(wrong.channel, check, () => offsetOf([check])!),
     };
     save.mutate({
       base: wrong.instrument,
@@ -83,16 +77,14 @@ export function SideBySide({ instruments }: { instruments: readonly Versioned<In
         <Paragraph>
           Lay both tips together, or both into the same water, and wait a minute.
         </Paragraph>
-        <Subhead>The one you trust</Subhead>
-        <Choice
+        <TitledChoice
           label="The one you trust"
           columns={2}
           options={options(other)}
           value={trusted}
           onChange={setTrusted}
         />
-        <Subhead>The other one</Subhead>
-        <Choice
+        <TitledChoice
           label="The other one"
           columns={2}
           options={options(trusted)}

@@ -7,7 +7,7 @@ import { useWholeCooks, type CookView } from '../api/queries';
 import { useSettings } from '../store/settings';
 import { Strip } from '../strip/Strip';
 import { BackLink } from '../ui/BackLink';
-import { Choice } from '../ui/Choice';
+import { TitledChoice } from '../ui/Choice';
 import { useLayout } from '../ui/layout';
 import { Notice } from '../ui/Notice';
 import { useTheme } from '../ui/theme';
@@ -20,12 +20,11 @@ import {
   comparedCook,
   comparedRows,
   comparedStrip,
+  MOST_COMPARED,
   type Alignment,
   type ComparedCook,
 } from './compared';
 import { useWorkedOut } from '../api/useWorkedOut';
-
-const MOST_COMPARED = 4;
 
 export function CompareScreen({ ids }: { ids: readonly string[] }) {
   const asked = useWholeCooks(ids.slice(0, MOST_COMPARED));
@@ -67,8 +66,7 @@ function Compared({ views }: { views: readonly CookView[] }) {
         <BackLink href="/log" label="All cooks" />
         <Title>{`${cooks.length} cooks compared`}</Title>
         <Legend cooks={cooks} />
-        <Subhead>Laid beside each other by</Subhead>
-        <Choice
+        <TitledChoice
           label="Laid beside each other by"
           columns={3}
           options={ALIGNMENTS}

@@ -1,12 +1,12 @@
 /** One past cook: its figures beside the plan, its whole strip, its log, and taking it out. */
 import { ROUTES } from '@ostrin/contract/types';
 import {
-  atTheGrate,
   cutOf,
+  finishOf,
   HOUR_MS,
   localOf,
   MINUTE_MS,
-  withHandReadings,
+  readingsOfPast,
   type Log,
   type ReadingRow,
 } from '@ostrin/core';
@@ -112,9 +112,7 @@ function Cook({ cook }: { cook: CookView }) {
 
 /** What was read of pit and first piece until the cook ended: at the grate, or by what the dial in the lid means there. */
 const readUntil = (cook: CookView, log: Log, to: number): ReadingRow[] =>
-  atTheGrate(withHandReadings(cook.readings, log, cook.plan.request.meats[0]!.id), null).filter(
-    (r) => r.at <= to,
-  );
+  readingsOfPast(cook.plan, log, cook.readings).filter((r) => r.at <= to);
 
 function useStripOfCook(
   { plan, startMs }: CookView,
@@ -144,7 +142,7 @@ function useStripOfCook(
 
 /** Takes a finish back: the cook goes on where it was. */
 function Reopen({ cook }: { cook: CookView }) {
-  const finish = [...cook.entries].reverse().find((e) => e.kind === 'finish');
+  const finish = finishOf(cook.entries);
   if (!finish) return null;
   const reopen = async (): Promise<void> => {
     const undo = entryOf({ body: { kind: 'undo', target: finish.id } }, finish.at);

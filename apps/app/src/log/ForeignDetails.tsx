@@ -14,7 +14,7 @@ import { stepMass } from '../store/masses';
 import { PIT_C, withCut } from '../store/planDraft';
 import { useSettings } from '../store/settings';
 import { Button } from '../ui/Button';
-import { Choice, Stepper } from '../ui/Choice';
+import { Stepper, TitledChoice } from '../ui/Choice';
 import { Fold } from '../ui/Fold';
 import { NameField } from '../ui/NameField';
 import { Notice } from '../ui/Notice';
@@ -70,8 +70,7 @@ export function ForeignDetails({ file, readings, zone }: Props) {
         longest={LONGEST_NAME}
         onChange={(name) => set({ name })}
       />
-      <Subhead>Cooked on</Subhead>
-      <Choice
+      <TitledChoice
         label="Cooked on"
         columns={2}
         options={pitOptions(yard)}

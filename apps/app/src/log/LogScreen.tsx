@@ -7,6 +7,7 @@ import { useRole } from '../house/useHouse';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { Title } from '../ui/Title';
+import { MOST_COMPARED } from './compared';
 import { CookRow } from './CookRow';
 import { cooksFor, EVERY_COOK, type CookWish } from './findCooks';
 import { ImportButton } from './ImportButton';
@@ -17,8 +18,6 @@ import { WholeRecord } from './WholeRecord';
 const SEARCHED_FROM = 4;
 /** Rows that a phone shows at first. */
 const FIRST_ROWS = 7;
-/** Cooks that are compared at once. */
-const MOST_COMPARED = 4;
 
 export function LogScreen() {
   const cooks = useCooks();

@@ -1,6 +1,7 @@
 /** What was learned of one's own ways, meat and fuel from all cooks, each with how many stand behind it. */
 import { CHARCOALS, cutOf, foldLog } from '@ostrin/core';
 import {
+  afterwardsOf,
   learnedBurns,
   learnedWays,
   type BurnOfCook,
@@ -26,13 +27,13 @@ async function burnOf(id: string): Promise<BurnOfCook | null> {
   const log = foldLog(cook.entries);
   const end = cook.finishedAt ?? cook.clock.cookMs;
   const use = await askFuelUse({ scenarios: cook.plan.scenarios }, log, end);
-  const left = cook.entries.findLast((e) => e.kind === 'weighed' && e.what === 'fuel-left');
-  if (!use || left?.kind !== 'weighed') return null;
+  const { fuelLeftKg } = afterwardsOf(cook.entries);
+  if (!use || fuelLeftKg === null) return null;
   const { charcoalGivenKg, charcoalBurntKg } = use;
   return {
     fuel: cook.plan.fires[0]!.fuel,
     givenKg: charcoalGivenKg,
-    leftKg: left.kg,
+    leftKg: fuelLeftKg,
     burntKg: charcoalBurntKg,
   };
 }

@@ -4,9 +4,8 @@ import type { CookSummary } from '@ostrin/contract/types';
 import { capital, countWords } from '@ostrin/wording';
 import { fireKindWords } from '@ostrin/wording/afterwards';
 import { TextInput, View } from 'react-native';
-import { Choice } from '../ui/Choice';
+import { TitledChoice } from '../ui/Choice';
 import { Fold } from '../ui/Fold';
-import { Subhead } from '../ui/Title';
 import { cutsOf, fireKey, type CookWish, type VerdictWish } from './findCooks';
 
 const SORTS = [
@@ -76,16 +75,14 @@ export function SearchCooks({ cooks, wish, found, onWish }: Props) {
             value={wish.fire}
             onChange={(v) => one('fire', v)}
           />
-          <Subhead>Verdict</Subhead>
-          <Choice
+          <TitledChoice
             label="Verdict"
             columns={2}
             options={VERDICTS}
             value={wish.verdict}
             onChange={(v) => one('verdict', v)}
           />
-          <Subhead>Order</Subhead>
-          <Choice
+          <TitledChoice
             label="Order"
             columns={2}
             options={SORTS}
@@ -114,18 +111,15 @@ function OneOf(p: {
   const values = [...new Set(p.values)].sort((a, b) => words(a).localeCompare(words(b)));
   if (values.length < 2) return null;
   return (
-    <>
-      <Subhead>{p.name}</Subhead>
-      <Choice
-        label={p.name}
-        columns={2}
-        options={[
-          { value: '', label: p.every },
-          ...values.map((value) => ({ value, label: words(value) })),
-        ]}
-        value={p.value}
-        onChange={p.onChange}
-      />
-    </>
+    <TitledChoice
+      label={p.name}
+      columns={2}
+      options={[
+        { value: '', label: p.every },
+        ...values.map((value) => ({ value, label: words(value) })),
+      ]}
+      value={p.value}
+      onChange={p.onChange}
+    />
   );
 }

@@ -9,10 +9,10 @@ import {
 import { knownZone } from '@ostrin/core';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
-import { Choice } from '../ui/Choice';
+import { Choice, TitledChoice } from '../ui/Choice';
 import { Fold } from '../ui/Fold';
 import { NameField } from '../ui/NameField';
-import { Heading, Subhead } from '../ui/Title';
+import { Heading } from '../ui/Title';
 import { SmallText } from '../ui/Text';
 
 const ROLES: readonly { value: ColumnRole; label: string }[] = [
@@ -106,8 +106,7 @@ export function TableColumns({ table, mapping, onChange }: Props) {
           </SmallText>
         </View>
       ))}
-      <Subhead>Temperatures in</Subhead>
-      <Choice
+      <TitledChoice
         label="Temperatures in"
         columns={2}
         options={[
@@ -117,8 +116,7 @@ export function TableColumns({ table, mapping, onChange }: Props) {
         value={mapping.unit}
         onChange={(unit) => set({ unit })}
       />
-      <Subhead>Numbers with</Subhead>
-      <Choice
+      <TitledChoice
         label="Numbers with"
         columns={2}
         options={[

@@ -1,5 +1,5 @@
 /** A cook that nobody ended in time: its end is moved to where it truly was, and nothing of its log is lost. */
-import { HOUR_MS, localOf, MINUTE_MS } from '@ostrin/core';
+import { finishOf, HOUR_MS, localOf, MINUTE_MS } from '@ostrin/core';
 import { spanOfTime } from '@ostrin/wording';
 import { View } from 'react-native';
 import type { CookView } from '../api/queries';
@@ -16,7 +16,7 @@ const AFTER_LAST_MS = 30 * MINUTE_MS;
 
 export function TrimCook({ cook, of }: { cook: CookView; of: CookLog }) {
   const role = useRole();
-  const finish = of.entries.findLast((e) => e.kind === 'finish');
+  const finish = finishOf(of.entries);
   const last = of.log.lines.findLast((l) => l.body.kind !== 'note');
   const end = of.log.finishedAt;
   if (role === 'looker' || !finish || !last || end === null) return null;

@@ -1,6 +1,5 @@
 /** Two to four cooks beside each other: their traces on one paper, and their figures in columns. */
 import {
-  atTheGrate,
   cutOf,
   deedAtMs,
   foldLog,
@@ -8,7 +7,7 @@ import {
   litAtMs,
   localOf,
   MINUTE_MS,
-  withHandReadings,
+  readingsOfPast,
   type Log,
   type ReadingRow,
   type Units,
@@ -38,6 +37,9 @@ export const ALIGNMENTS = [
 ] as const;
 export type Alignment = (typeof ALIGNMENTS)[number]['value'];
 
+/** Cooks that are compared at once. */
+export const MOST_COMPARED = 4;
+
 /** A cook with what is made of it once. */
 export interface ComparedCook {
   cook: CookView;
@@ -49,10 +51,7 @@ export interface ComparedCook {
 export function comparedCook(cook: CookView): ComparedCook {
   const log = foldLog(cook.entries);
   const end = cook.finishedAt ?? Infinity;
-  const readings = atTheGrate(
-    withHandReadings(cook.readings, log, cook.plan.request.meats[0]!.id),
-    null,
-  ).filter((r) => r.at <= end);
+  const readings = readingsOfPast(cook.plan, log, cook.readings).filter((r) => r.at <= end);
   return { cook, log, readings };
 }
 

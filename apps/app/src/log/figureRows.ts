@@ -1,5 +1,13 @@
 /** The figures of a cook in words, row by row: those that people work out by hand. */
-import { localOf, MINUTE_MS, type FuelUse, type Log, type Plan, type Units } from '@ostrin/core';
+import {
+  localOf,
+  MINUTE_MS,
+  toKg,
+  type FuelUse,
+  type Log,
+  type Plan,
+  type Units,
+} from '@ostrin/core';
 import type { CookFigures, HandFigures } from '@ostrin/core/afterwards';
 import { countWords, massWords, spanOfTime, spanWords, temperatureWords } from '@ostrin/wording';
 import { clockOf } from '../ui/words';
@@ -75,10 +83,9 @@ export function handRows(f: HandFigures, zone: string, units: Units): Row[] {
   const between = (s: { from: number; to: number }): string => `${clock(s.from)} to ${clock(s.to)}`;
   const rows: Row[] = [];
   if (f.minutesPerKg !== null) {
-    const perUnit = units.mass === 'kg' ? f.minutesPerKg : f.minutesPerKg * KG_PER_LB;
     rows.push([
       'Minutes',
-      `${Math.round(perUnit)} a ${units.mass === 'kg' ? 'kg' : 'lb'}`,
+      `${Math.round(f.minutesPerKg * toKg(1, units.mass))} a ${units.mass}`,
       'of the heaviest piece',
     ]);
   }
@@ -91,8 +98,6 @@ export function handRows(f: HandFigures, zone: string, units: Units): Row[] {
   rows.push(['Looks', countWords(f.looks.times, 'look', 'looks'), looksWords(f.looks, units)]);
   return rows;
 }
-
-const KG_PER_LB = 0.45359237;
 
 /** What the looks cost, as far as readings show it. */
 function looksWords({ times, seen, fallK, backMin, lostMin }: HandFigures['looks'], units: Units) {

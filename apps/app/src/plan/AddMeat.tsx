@@ -2,7 +2,7 @@
 import type { PitRecord } from '@ostrin/contract/types';
 import { useState } from 'react';
 import { usePlanDraft } from '../store/planDraft';
-import { Choice } from '../ui/Choice';
+import { TitledChoice } from '../ui/Choice';
 import { Subhead } from '../ui/Title';
 import { CutChoice } from './MeatChoices';
 import { pitOptions } from './PitChoices';
@@ -21,8 +21,7 @@ export function AddMeat({ pitId, yard, onClose }: AddMeatProps) {
     <>
       {yard.length > 1 ? (
         <>
-          <Subhead>Cooked on</Subhead>
-          <Choice
+          <TitledChoice
             label="Cooked on"
             columns={2}
             options={pitOptions(yard)}

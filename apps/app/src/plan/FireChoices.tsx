@@ -4,7 +4,7 @@ import { capital, fireChoiceWords, massWords, woodStrengthWords } from '@ostrin/
 import { fireOf, firesOf } from '../store/fires';
 import { useSettings } from '../store/settings';
 import { FEEDS, SMOKE_WOODS, usePlanDraft, type DraftFire } from '../store/planDraft';
-import { Choice, Stepper } from '../ui/Choice';
+import { Choice, Stepper, TitledChoice } from '../ui/Choice';
 import { Note } from '../ui/Notice';
 import { Subhead } from '../ui/Title';
 
@@ -26,8 +26,7 @@ export function Fire({ pitId, fire, preset }: { pitId: string; fire: DraftFire; 
       />
       {fuel === 'splits' ? (
         <>
-          <Subhead>A split each</Subhead>
-          <Choice
+          <TitledChoice
             label="A split each"
             columns={3}
             options={[
@@ -41,8 +40,7 @@ export function Fire({ pitId, fire, preset }: { pitId: string; fire: DraftFire; 
       ) : null}
       {fuel !== 'splits' && !hasFan ? (
         <>
-          <Subhead>Thermostat fan</Subhead>
-          <Choice
+          <TitledChoice
             label="Thermostat fan"
             options={FAN_OPTIONS}
             value={fire.fan ? 'fan' : 'vents'}
@@ -52,8 +50,7 @@ export function Fire({ pitId, fire, preset }: { pitId: string; fire: DraftFire; 
       ) : null}
       {parameters.waterKg > 0 ? (
         <>
-          <Subhead>Water pan</Subhead>
-          <Choice
+          <TitledChoice
             label="Water pan"
             options={WATER_OPTIONS}
             value={fire.water ?? 'best'}
@@ -63,8 +60,7 @@ export function Fire({ pitId, fire, preset }: { pitId: string; fire: DraftFire; 
       ) : null}
       <Subhead>Left in it from last time</Subhead>
       <Left pitId={pitId} fire={fire} preset={preset} />
-      <Subhead>Wood</Subhead>
-      <Choice
+      <TitledChoice
         label="Wood"
         columns={2}
         options={SMOKE_WOODS.map((w) => ({

@@ -21,7 +21,7 @@ import { useSettings } from '../store/settings';
 import { usePlanDraft, withCut, type DraftMeat } from '../store/planDraft';
 import { stepMass, usualMasses, withinMass } from '../store/masses';
 import { Button } from '../ui/Button';
-import { Choice, Stepper } from '../ui/Choice';
+import { Choice, Stepper, TitledChoice } from '../ui/Choice';
 import { Note } from '../ui/Notice';
 import { Subhead } from '../ui/Title';
 
@@ -195,8 +195,7 @@ export function Wrap({ meat }: MeatChoiceProps) {
             value={meat.wrapWhen}
             onChange={(id) => change({ wrapWhen: id })}
           />
-          <Subhead>At the end</Subhead>
-          <Choice
+          <TitledChoice
             label="At the end"
             options={BARE_OPTIONS}
             value={meat.bare ? 'bare' : 'stays'}
@@ -204,8 +203,7 @@ export function Wrap({ meat }: MeatChoiceProps) {
           />
         </>
       )}
-      <Subhead>Spray</Subhead>
-      <Choice
+      <TitledChoice
         label="Spray"
         options={SPRAY_OPTIONS}
         value={meat.spray ?? 'never'}
@@ -213,8 +211,7 @@ export function Wrap({ meat }: MeatChoiceProps) {
       />
       {meat.wrap === 'none' || meat.bare ? (
         <>
-          <Subhead>Sauce</Subhead>
-          <Choice
+          <TitledChoice
             label="Sauce"
             columns={2}
             options={SAUCE_OPTIONS}

@@ -3,8 +3,7 @@ import { epochOf, localOf, MINUTE_MS } from '@ostrin/core';
 import type { PitRecord } from '@ostrin/contract/types';
 import { usualPit } from '../store/request';
 import { usePlanDraft } from '../store/planDraft';
-import { Choice, Stepper } from '../ui/Choice';
-import { Subhead } from '../ui/Title';
+import { Choice, Stepper, TitledChoice } from '../ui/Choice';
 import { clockAndDay } from '../ui/words';
 import { useChangeMeat, type MeatChoiceProps } from './MeatChoices';
 import { Resting } from './Resting';
@@ -45,8 +44,7 @@ export function BeforeAndAfter({ meat }: MeatChoiceProps) {
   const change = useChangeMeat(meat);
   return (
     <>
-      <Subhead>Prepared</Subhead>
-      <Choice
+      <TitledChoice
         label="Prepared"
         options={PREPARE}
         value={meat.prepare ?? 'none'}
@@ -119,8 +117,7 @@ function Eaten({ meat }: MeatChoiceProps) {
   const aheadMin = own === null ? 0 : Math.round((main - own) / MINUTE_MS);
   return (
     <>
-      <Subhead>Eaten</Subhead>
-      <Choice
+      <TitledChoice
         label="Eaten"
         options={[
           { value: 'together', label: 'With everything else' },
@@ -151,8 +148,7 @@ export function MeatPit({ meat, yard }: MeatChoiceProps & { yard: readonly PitRe
   const change = useChangeMeat(meat);
   return (
     <>
-      <Subhead>Cooked on</Subhead>
-      <Choice
+      <TitledChoice
         label="Cooked on"
         columns={2}
         options={pitOptions(yard)}

@@ -9,7 +9,7 @@ import { COMMON_PIT, isCommonPit } from '../store/commonPit';
 import { usualPit, type DraftPit } from '../store/request';
 import { useSettings } from '../store/settings';
 import { BAND_K, PACES, PIT_C, usePlanDraft, WATCHES, type DraftFire } from '../store/planDraft';
-import { Choice, Stepper } from '../ui/Choice';
+import { Choice, Stepper, TitledChoice } from '../ui/Choice';
 import { Note, Notice } from '../ui/Notice';
 import { TemperatureStepper } from '../ui/TemperatureStepper';
 import { Subhead } from '../ui/Title';
@@ -162,8 +162,7 @@ function ReadBy({ pitId, fire }: { pitId: string; fire: DraftFire }) {
   const change = usePlanDraft((s) => s.changeFire);
   return (
     <>
-      <Subhead>Read by</Subhead>
-      <Choice
+      <TitledChoice
         label="Read by"
         options={GAUGE_OPTIONS}
         value={fire.gauge ?? 'grate'}
@@ -190,8 +189,7 @@ function SecondPace({ pitId, fire }: { pitId: string; fire: DraftFire }) {
     });
   return (
     <>
-      <Subhead>And later</Subhead>
-      <Choice
+      <TitledChoice
         label="And later"
         options={[
           { value: 'none', label: 'The same heat to the end', note: 'simplest to hold' },

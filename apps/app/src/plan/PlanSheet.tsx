@@ -15,7 +15,7 @@ import {
 } from '../store/planDraft';
 import { withNight } from '../store/weather';
 import { Button } from '../ui/Button';
-import { Choice, Stepper } from '../ui/Choice';
+import { Choice, Stepper, TitledChoice } from '../ui/Choice';
 import { Sheet } from '../ui/Sheet';
 import { YardHeight } from '../ui/YardHeight';
 import { useTick } from '../ui/useTick';
@@ -187,8 +187,7 @@ function People() {
         value={people}
         onChange={set}
       />
-      <Subhead>Appetite</Subhead>
-      <Choice
+      <TitledChoice
         label="Appetite"
         options={APPETITES}
         value={appetiteG}
@@ -236,8 +235,7 @@ function ServeAt() {
         value={clockOf(serveAt)}
         onChange={(t) => change({ serveAt: `${serveAt.slice(0, 10)}T${t}` })}
       />
-      <Subhead>How sure to be on time</Subhead>
-      <Choice
+      <TitledChoice
         label="How sure to be on time"
         columns={3}
         options={CHANCES}
@@ -270,8 +268,7 @@ function Weather() {
         canDown={coldest > -25}
         canUp={nightC !== null}
       />
-      <Subhead>Wind</Subhead>
-      <Choice
+      <TitledChoice
         label="Wind"
         columns={2}
         options={WINDS.map((w) => ({ ...w }))}

@@ -10,10 +10,9 @@ import {
 } from '@ostrin/core';
 import { capital, spanOfTime, temperatureWords } from '@ostrin/wording';
 import { useSettings } from '../store/settings';
-import { Choice, Stepper } from '../ui/Choice';
+import { Stepper, TitledChoice } from '../ui/Choice';
 import { Note } from '../ui/Notice';
 import { TemperatureStepper } from '../ui/TemperatureStepper';
-import { Subhead } from '../ui/Title';
 import { useChangeMeat, type MeatChoiceProps } from './MeatChoices';
 import { REST_NAMES } from './meatWords';
 
@@ -34,8 +33,7 @@ export function Resting({ meat }: MeatChoiceProps) {
   const change = useChangeMeat(meat);
   return (
     <>
-      <Subhead>Rested</Subhead>
-      <Choice
+      <TitledChoice
         label="Rested"
         options={RESTS.map((r) => ({ ...r, label: capital(REST_NAMES[r.value]) }))}
         value={whereOf(meat)}
@@ -60,8 +58,7 @@ function FirstStage({ meat }: MeatChoiceProps) {
   const usual = usualFirst(cutOf(meat.cut), where)?.where ?? 'in';
   return (
     <>
-      <Subhead>Before it is shut in</Subhead>
-      <Choice
+      <TitledChoice
         label="Before it is shut in"
         options={[
           {

@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { Pressable, Text, TextInput, View } from 'react-native';
 import { Button } from './Button';
+import { Subhead } from './Title';
 
 interface ChoiceProps<T> {
   label: string;
@@ -38,6 +39,14 @@ export function Choice<T extends string | number>(props: ChoiceProps<T>) {
     </View>
   );
 }
+
+/** The same under its label. */
+export const TitledChoice = <T extends string | number>(props: ChoiceProps<T>) => (
+  <>
+    <Subhead>{props.label}</Subhead>
+    <Choice {...props} />
+  </>
+);
 
 /** A number that can be typed: what it is now, in the unit it is shown in, and what to do with another. */
 interface Typed {

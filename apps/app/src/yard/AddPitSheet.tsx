@@ -9,11 +9,10 @@ import { View } from 'react-native';
 import { useSavePit } from '../api/queries';
 import { idFor } from '../store/names';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
+import { TitledChoice } from '../ui/Choice';
 import { NameField } from '../ui/NameField';
 import { Notice } from '../ui/Notice';
 import { Sheet } from '../ui/Sheet';
-import { Subhead } from '../ui/Title';
 import { AnotherKind } from './AnotherKind';
 
 /** Stands for a kind that the catalogue does not have. */
@@ -62,8 +61,7 @@ export function AddPitSheet({ taken, onClose }: Props) {
     <Sheet title="Add a pit" onClose={onClose}>
       <View className="gap-4">
         <NameField value={name} onChange={setName} example="the Bosun" />
-        <Subhead>What kind it is</Subhead>
-        <Choice
+        <TitledChoice
           label="What kind it is"
           options={[
             ...Object.values(PRESETS).map((p) => ({ value: p.id, label: capital(p.name) })),

@@ -4,7 +4,7 @@ import type { PitSizes } from '@ostrin/core/yard';
 import { capital, lengthWords } from '@ostrin/wording';
 import { View } from 'react-native';
 import { useSettings } from '../store/settings';
-import { Choice, Stepper } from '../ui/Choice';
+import { Stepper, TitledChoice } from '../ui/Choice';
 import { NameField } from '../ui/NameField';
 import { Subhead } from '../ui/Title';
 import { SmallText } from '../ui/Text';
@@ -37,8 +37,7 @@ export function AnotherKind(p: Props) {
         onChange={p.onKind}
         example="drum"
       />
-      <Subhead>What it is nearest to</Subhead>
-      <Choice
+      <TitledChoice
         label="What it is nearest to"
         columns={2}
         options={Object.values(PRESETS).map((x) => ({ value: x.id, label: capital(x.name) }))}

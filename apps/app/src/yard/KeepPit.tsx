@@ -14,7 +14,7 @@ import { NameField } from '../ui/NameField';
 const LONGEST_NAME = 40;
 
 /** A name for a copy that no pit has yet. */
-export function copyName(name: string, taken: readonly { name: string }[]): string {
+function copyName(name: string, taken: readonly { name: string }[]): string {
   for (let n = 2; ; n++) {
     const end = ` ${n}`;
     const copy = `${name.slice(0, LONGEST_NAME - end.length)}${end}`;

@@ -70,7 +70,7 @@ export async function writeArchive(stores: RecordStores, to: Writable): Promise<
     await add(FILES.csv(id, 'actions'), actionsCsv(doc));
   }
   for (const { id } of head.photographs) {
-    // A JPEG is as small as it gets.
+    // A JPEG is as small as it gets: it is stored as it is, which the package's types do not know of a single file.
     zip.file(stores.photographs.fileOf(id), { name: FILES.photograph(id), store: true } as never);
   }
   const through = finished(to);

@@ -203,7 +203,7 @@ async function append(services: CookServices, head: CookHead, body: unknown, by?
   const finishes = head.finishedAt === null && finishedAt !== null;
   const clockMs = finishes ? clocks.release(head.id) : null;
   await store.append(head.id, fresh, { finishedMs: finishedAt, clockMs });
-  if (finishedAt !== null) await store.refreshGlance(head.id);
+  if (finishedAt !== null) await store.refreshGlance(head, all);
   hub.tell({ type: 'entries', cookId: head.id, entries: fresh });
   if (finishedAt === null && head.finishedAt !== null) {
     // Its finish was taken back: it goes on from where its clock stood.

@@ -36,6 +36,5 @@ export async function bringIn(store: CookStore, doc: CookDoc): Promise<boolean> 
     foldLog(entries).finishedAt ?? entries.reduce((ms, e) => Math.max(ms, e.at), last);
   const head = { id, name, pitName, startMs, finishedAt, plan, fire, clockMs: last, speed: 1 };
   await store.create(head, entries, readings);
-  await store.refreshGlance(id);
   return false;
 }

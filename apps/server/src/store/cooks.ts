@@ -1,6 +1,7 @@
 /** Cooks, their logs and readings, in and out of the database. */
 import type { CookDoc, CookFire, CookSummary, Reading } from '@ostrin/contract';
 import { mergedRows, wireReadings, type Entry, type Glance, type Plan } from '@ostrin/core';
+import { glanceOf } from '@ostrin/core/afterwards';
 import type { Knex } from 'knex';
 import { afterwards } from './afterwards';
 import { glances } from './glances';
@@ -94,7 +95,7 @@ export function cookStore(db: Knex) {
     ...reads,
     ...writesOf(db),
     ...afterwards(db),
-    ...glances(db, reads.doc.bind(reads)),
+    ...glances(db, reads),
     cookAt: (pitName: string, at: number) => cookAt(db, pitName, at),
   };
 }
@@ -221,6 +222,9 @@ async function insert(
     people: head.plan.request.people,
     cut: head.plan.request.meats[0]!.cut,
     pieces: head.plan.pieces,
+    // A cook of the past comes with its end, and is listed at a glance from then on.
+    glance:
+      head.finishedAt === null ? null : JSON.stringify(glanceOf(head.plan, entries, readings)),
     no: trx('cooks').select(trx.raw('coalesce(max(no), 0) + 1')),
   });
   if (entries.length > 0) await addEntries(trx, head.id, entries);

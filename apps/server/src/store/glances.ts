@@ -1,5 +1,6 @@
 /** What the list shows of finished cooks, kept beside them; and the notes for next time out of their logs. */
-import type { CookDoc, NextTime } from '@ostrin/contract';
+import type { CookDoc, NextTime, Reading } from '@ostrin/contract';
+import type { Entry } from '@ostrin/core';
 import { glanceOf } from '@ostrin/core/afterwards';
 import type { Knex } from 'knex';
 
@@ -12,30 +13,45 @@ interface NoteRow {
   start_ms: number;
 }
 
-/** The part of the repository of cooks that tells of them at a glance. `doc` reads a whole cook. */
-export const glances = (db: Knex, doc: (id: string) => Promise<CookDoc | null>) => {
-  const refresh = async (id: string): Promise<void> => {
-    const cook = await doc(id);
-    if (!cook) return;
-    const glance = glanceOf(cook.plan, cook.entries, cook.readings);
+/** What is needed of the rest of the repository. */
+interface Reads {
+  doc(id: string): Promise<CookDoc | null>;
+  readings(id: string): Promise<Reading[]>;
+}
+
+/** The part of the repository of cooks that tells of them at a glance. */
+export const glances = (db: Knex, reads: Reads) => {
+  const keep = async (id: string, ...of: Parameters<typeof glanceOf>): Promise<void> => {
     await db('cooks')
       .where({ id })
-      .update({ glance: JSON.stringify(glance) });
+      .update({ glance: JSON.stringify(glanceOf(...of)) });
   };
   return {
-    /** Works out anew what the list shows of a cook. */
-    refreshGlance: refresh,
+    /** Works out anew what the list shows of a finished cook whose log is now this. */
+    async refreshGlance(
+      { id, plan }: Pick<CookDoc, 'id' | 'plan'>,
+      entries: readonly Entry[],
+    ): Promise<void> {
+      await keep(id, plan, entries, await reads.readings(id));
+    },
 
     /**
-     * Works it out for finished cooks that have none, one after another. One that cannot be worked out is told and stands
-     * in the list without it. Returns how many there were.
+     * Works it out for finished cooks that a version of before left without, one after another. One that cannot be worked
+     * out is told and stands in the list without it. Returns how many there were.
      */
     async fillGlances(onError: (error: unknown, cookId: string) => void): Promise<number> {
       const without: { id: string }[] = await db('cooks')
         .whereNotNull('finished_ms')
         .whereNull('glance')
         .select('id');
-      for (const { id } of without) await refresh(id).catch((error: unknown) => onError(error, id));
+      for (const { id } of without) {
+        try {
+          const cook = await reads.doc(id);
+          if (cook) await keep(id, cook.plan, cook.entries, cook.readings);
+        } catch (error) {
+          onError(error, id);
+        }
+      }
       return without.length;
     },
 

@@ -56,7 +56,7 @@ const BROKEN_FROM = 310;
 const NO_PIT_SO_HOT = 180;
 
 /** A cell as a number of the mapping's unit; null where it is empty or no number. */
-export function numberIn(cell: string, decimal: ',' | '.'): number | null {
+function numberIn(cell: string, decimal: ',' | '.'): number | null {
   if (!isNumberCell(cell)) return null;
   const bare = cell.replace(/°?\s*[CFcf]$/, '').replace(/[\s'\u00A0\u202F]/g, '');
   const text = decimal === ',' ? bare.replace(/\./g, '').replace(',', '.') : bare.replace(/,/g, '');

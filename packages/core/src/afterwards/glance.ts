@@ -3,7 +3,7 @@ import type { ArrangementId } from '../fire/fireSpec';
 import type { CharcoalId } from '../fuel/catalogue';
 import type { Plan } from '../plan/document/plan';
 import { epochOf } from '../quantity/time';
-import { atTheGrate, withHandReadings, type ReadingRow } from '../tend/handReadings';
+import { readingsOfPast, type ReadingRow } from '../tend/handReadings';
 import { foldLog, type Entry } from '../tend/log';
 import { summarise } from './summary';
 import { afterwardsOf, cookVerdict, type CookVerdict } from './verdicts';
@@ -40,7 +40,7 @@ export function glanceOf(
   const log = foldLog(entries);
   const after = afterwardsOf(entries);
   const { meats, pits, timeZone } = plan.request;
-  const pit = atTheGrate(withHandReadings(readings, log, meats[0]!.id), null);
+  const pit = readingsOfPast(plan, log, readings);
   const { inBandFraction, off, lit } = summarise(plan, log, pit);
   const { pitC, bandC } = pits[0]!.pace;
   const from = lit.actual ?? pit[0]?.at ?? lit.planned;

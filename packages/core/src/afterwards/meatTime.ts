@@ -6,7 +6,8 @@ import type { Plan } from '../plan/document/plan';
 import { MINUTE_MS } from '../quantity/time';
 import type { Action } from '../scenario/actions';
 import type { MeatSpec, Scenario } from '../scenario/scenario';
-import { atTheGrate, thinned, withHandReadings, type ReadingRow } from '../tend/handReadings';
+import { readingsOfPast, thinned, type ReadingRow } from '../tend/handReadings';
+import { byLogOnly, onlyBared } from '../tend/remainingScenario';
 import { actionsOf, deedAtMs, foldLog, litAtMs, type Entry } from '../tend/log';
 
 /** A finished cook as it is explained: its plan, its log and what was read. */
@@ -43,16 +44,13 @@ function minutesTillDone({ scenario, meat, air, deeds }: PieceOnGrate): number |
     // The weather of the day is in the air already.
     control: { mode: 'vents' },
     actions: [{ atMin: 0, do: 'meat-on', meat: meat.id }, ...deeds],
-    meats: [{ ...meat, wrap: byHandOnly(meat) }],
+    // What was wrapped stands in the deeds: no rule wraps.
+    meats: [{ ...meat, wrap: onlyBared(meat.wrap) }],
     untilMin: LONGEST_MIN,
     everyMin: LONGEST_MIN,
   };
   return simulate(alone, { airTrace: at }).meats[0]!.doneAtMin;
 }
-
-/** What was wrapped stands in the deeds: no rule wraps. */
-const byHandOnly = ({ wrap }: MeatSpec): MeatSpec['wrap'] =>
-  wrap && { with: wrap.with, ...(wrap.bareLastMin ? { bareLastMin: wrap.bareLastMin } : {}) };
 
 /** What happens to the first piece of a list of actions, in minutes after `onMin`. */
 const deedsTo = (actions: readonly Action[], meat: string, onMin: number): Action[] =>
@@ -70,7 +68,7 @@ function asItWas(cook: CookToExplain): (PieceOnGrate & { tookMin: number }) | nu
   const [on, off] = [deedAtMs(log, 'meat-on', meat.id), deedAtMs(log, 'meat-off', meat.id)];
   if (on === null || off === null) return null;
   const done = actionsOf(log, litMs);
-  const read = thinned(atTheGrate(withHandReadings(cook.readings, log, meat.id), null));
+  const read = thinned(readingsOfPast(cook.plan, log, cook.readings));
   const readings = read.map(({ at, pitC }): ProbeReading => ({
     atMin: (at - litMs) / MINUTE_MS,
     pitC,
@@ -81,7 +79,7 @@ function asItWas(cook: CookToExplain): (PieceOnGrate & { tookMin: number }) | nu
     number,
   ];
   const traced = tracePit(
-    { ...scenario, control: withoutPace(scenario.control), actions: done, everyMin: LONGEST_MIN },
+    { ...scenario, control: byLogOnly(scenario.control), actions: done, everyMin: LONGEST_MIN },
     offMin,
   );
   const air = measuredAir(traced, readings).air();
@@ -93,10 +91,6 @@ function asItWas(cook: CookToExplain): (PieceOnGrate & { tookMin: number }) | nu
     tookMin: (off - on) / MINUTE_MS,
   };
 }
-
-/** What the log says was done counts; a fan goes on by itself. */
-const withoutPace = (control: Scenario['control']): Scenario['control'] =>
-  control.mode === 'fan' ? { ...control, then: undefined } : { mode: 'vents' };
 
 /** The first piece of a plan as it was to be: by its rules, in the pit as planned. */
 function asPlanned(plan: CookToExplain['plan']): PieceOnGrate | null {

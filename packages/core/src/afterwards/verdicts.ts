@@ -1,5 +1,5 @@
 /** What was said and weighed of a cook once it was over, as it stands after undo. */
-import type { Entry } from '../tend/log';
+import { undoneIds, type Entry } from '../tend/log';
 import {
   AS_WISHED,
   PIECE_VERDICTS,
@@ -40,7 +40,7 @@ const MASS_KEYS = { bought: 'boughtKg', trimmed: 'trimmedKg', cooked: 'cookedKg'
 
 /** The entries that hold, the oldest first; what is told later of the same thing stands. */
 export function afterwardsOf(entries: readonly Entry[]): Afterwards {
-  const undone = new Set(entries.flatMap((e) => (e.kind === 'undo' ? [e.target] : [])));
+  const undone = undoneIds(entries);
   const verdicts: Record<string, Partial<Record<JudgedOf, PieceVerdict>>> = {};
   const pieces: Record<string, PieceMasses> = {};
   const nextTime: NextTimeNote[] = [];

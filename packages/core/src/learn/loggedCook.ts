@@ -5,6 +5,7 @@ import { celsius } from '../quantity/units';
 import type { Action } from '../scenario/actions';
 import type { Scenario } from '../scenario/scenario';
 import type { CookerParameters } from '../pit/parameters';
+import { byLogOnly } from '../tend/remainingScenario';
 
 /** Minutes after lighting; temperatures in C. */
 export interface LoggedCook {
@@ -76,14 +77,12 @@ export function replayedPitC(
   { overrides, windTimes }: TriedPit,
   minutes: readonly number[],
 ): number[] {
-  const { control } = scenario;
   const cook = createCook(
     {
       ...scenario,
       cooker: { ...scenario.cooker, overrides: { ...overrides, ...scenario.cooker.overrides } },
       weather: withWindTimes(scenario.weather, windTimes),
-      // What was done stands in the log; nothing is done by itself but what a fan does.
-      control: control.mode === 'fan' ? { ...control, then: undefined } : { mode: 'vents' },
+      control: byLogOnly(scenario.control),
       actions: done,
       meats: scenario.meats.map((m) => ({
         ...m,

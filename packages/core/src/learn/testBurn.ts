@@ -14,7 +14,7 @@ import type { LoggedCook } from './loggedCook';
 /** Each setting is left alone for so long, and read when it has settled, min after it was set. */
 export const BURN = { settingMin: 60, readAtMin: [40, 60] } as const;
 /** Settings of a burn. */
-export const BURN_SETTINGS = 3;
+const BURN_SETTINGS = 3;
 /** Settings that settle between these tell most: a fire neither dying nor running away, C. */
 const TELLS_C = { from: 90, to: 185 };
 

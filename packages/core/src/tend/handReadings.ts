@@ -1,6 +1,7 @@
 /** Readings taken by hand, beside those that came by wire. */
 import type { WeatherReading } from '../estimate/measuredWeather';
 import { MINUTE_MS } from '../quantity/time';
+import type { Plan } from '../plan/document/plan';
 import type { Log } from './log';
 import type { Muscle } from './lookKinds';
 import { ofLeanMuscle } from './looks';
@@ -135,3 +136,17 @@ const pieceReadings = (log: Log, meat: string): PieceReading[] =>
 /** The last reading of a piece by hand, of one of its muscles where that is asked; null where there is none. */
 export const lastPieceReading = (log: Log, meat: string, muscle?: Muscle): PieceReading | null =>
   pieceReadings(log, meat).findLast((r) => muscle === undefined || r.muscle === muscle) ?? null;
+
+/**
+ * What was read of pit and first piece of a cook that is over, by wire and by hand, in order of time; where only the dial in
+ * the lid was read, what that means at the grate.
+ */
+export const readingsOfPast = (
+  { request }: Pick<Plan, 'request'>,
+  log: Log,
+  readings: readonly ReadingRow[],
+): ReadingRow[] =>
+  atTheGrate(
+    withHandReadings(readings, log, request.meats[0]!.id),
+    request.pits[0]!.domeOverGrateK ?? null,
+  );

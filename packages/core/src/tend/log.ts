@@ -78,12 +78,21 @@ type LineEntry = Entry & LogLine['body'];
 const LINE_KINDS: readonly Entry['kind'][] = ['act', 'note', 'job', 'read', 'look', 'add-food'];
 const isLine = (e: Entry): e is LineEntry => LINE_KINDS.includes(e.kind);
 
+/** Ids of the entries that were taken back. */
+export const undoneIds = (entries: readonly Entry[]): ReadonlySet<string> =>
+  new Set(entries.flatMap((e) => (e.kind === 'undo' ? [e.target] : [])));
+
+/** The entry that ended the cook; null while it goes on, and where that was taken back. */
+export function finishOf(entries: readonly Entry[], undone = undoneIds(entries)): Entry | null {
+  return entries.findLast((e) => e.kind === 'finish' && !undone.has(e.id)) ?? null;
+}
+
 /** What the entries amount to, in order of time. Entries may arrive in any order; targets must exist. */
 export function foldLog(entries: readonly Entry[]): Log {
-  const undone = new Set(entries.flatMap((e) => (e.kind === 'undo' ? [e.target] : [])));
+  const undone = undoneIds(entries);
+  const finish = finishOf(entries, undone);
   const lines = new Map<string, LogLine>();
-  let finish: Entry | null = null;
-  let finishedAt: number | null = null;
+  let finishedAt = finish?.at ?? null;
   let serve: { at: number; to: number } | null = null;
   for (const e of entries) {
     if (undone.has(e.id)) continue;
@@ -96,9 +105,6 @@ export function foldLog(entries: readonly Entry[]): Log {
         corrected: false,
         ...(e.by ? { by: e.by } : {}),
       });
-    } else if (e.kind === 'finish') {
-      finish = e;
-      finishedAt = e.at;
     } else if (e.kind === 'serve-at' && (!serve || e.at >= serve.at)) serve = e;
   }
   for (const e of entries) {
@@ -186,7 +192,7 @@ const SAME_THING_MS = MINUTE_MS;
  */
 export function alreadyLogged(entries: readonly Entry[], entry: Entry): Entry | null {
   if (!entry.device || (entry.kind !== 'act' && entry.kind !== 'job')) return null;
-  const undone = new Set(entries.flatMap((e) => (e.kind === 'undo' ? [e.target] : [])));
+  const undone = undoneIds(entries);
   return (
     entries.find(
       (e) =>

@@ -37,11 +37,15 @@ export function remainingScenario({ scenario, done, ahead, nowMin }: CookInProgr
 }
 
 /** What is left of a wrap that is done, or left out: that it is bared again. */
-const onlyBared = (wrap: MeatSpec['wrap']): MeatSpec['wrap'] =>
+export const onlyBared = (wrap: MeatSpec['wrap']): MeatSpec['wrap'] =>
   wrap?.bareLastMin === undefined ? undefined : { with: wrap.with, bareLastMin: wrap.bareLastMin };
 
 const withoutSecondPace = (control: Scenario['control']): Scenario['control'] =>
   control.mode === 'held' ? control : { ...control, then: undefined };
+
+/** Only what the log says was done counts; a fan goes on by itself. */
+export const byLogOnly = (control: Scenario['control']): Scenario['control'] =>
+  control.mode === 'fan' ? { ...control, then: undefined } : { mode: 'vents' };
 
 /** A scenario in which nothing is sprayed, brushed, or taken to a second pace by itself: only what was done counts. */
 export const withoutRules = (scenario: Scenario): Scenario => ({

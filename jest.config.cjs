@@ -1,24 +1,4 @@
-const nodeTransform = {
-  // Modern modules that need nothing but another way to import.
-  '/node_modules/(ml-[a-z-]+|is-any-array)/.+\\.js$': [
-    'babel-jest',
-    { configFile: false, babelrc: false, plugins: ['@babel/plugin-transform-modules-commonjs'] },
-  ],
-  '^.+\\.(t|j|mj)sx?$': [
-    'babel-jest',
-    {
-      configFile: false,
-      babelrc: false,
-      presets: [['@babel/preset-typescript', { allowDeclareFields: true }]],
-      plugins: [
-        ['@babel/plugin-proposal-decorators', { version: 'legacy' }],
-        '@babel/plugin-transform-class-properties',
-        '@babel/plugin-transform-modules-commonjs',
-        './scripts/babel-import-meta.cjs',
-      ],
-    },
-  ],
-};
+const SOURCE = require.resolve('./scripts/esbuildTransform.cjs');
 
 const node = (displayName, roots, injected = ['Math', 'Number', 'Float64Array']) => ({
   displayName,
@@ -29,7 +9,8 @@ const node = (displayName, roots, injected = ['Math', 'Number', 'Float64Array'])
   roots: roots.map((r) => `<rootDir>/${r}`),
   testMatch: ['**/*.test.ts'],
   setupFiles: ['<rootDir>/scripts/jest-setup.cjs'],
-  transform: nodeTransform,
+  moduleNameMapper: { '^@ostrin/core(/.+)?$': '<rootDir>/.cache/core.cjs' },
+  transform: { '^.+\\.(t|j|mj)sx?$': SOURCE },
   transformIgnorePatterns: ['/node_modules/(?!(@date-fns|@ostrin|ml-[a-z-]+|is-any-array)/)'],
 });
 

@@ -1,4 +1,8 @@
-/** Before any test: the server's workers run as built, so they are built from these very sources. */
+/** Before any test: the server's workers and the core run as built, so they are built from these very sources. */
+import { bundleCore } from './bundleCore.mjs';
 import { buildNode } from './setup.mjs';
 
-export default () => buildNode();
+export default async () => {
+  buildNode();
+  await bundleCore();
+};

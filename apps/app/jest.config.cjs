@@ -11,7 +11,13 @@ module.exports = {
   testMatch: ['<rootDir>/test/**/*.test.ts?(x)'],
   setupFiles: ['<rootDir>/../../scripts/jest-setup.cjs', '<rootDir>/test/setup.ts'],
   setupFilesAfterEnv: ['<rootDir>/test/patience.ts'],
+  moduleNameMapper: {
+    ...preset.moduleNameMapper,
+    '^@ostrin/core(/.+)?$': '<rootDir>/../../.cache/core.cjs',
+  },
   transform: {
+    // Nothing of these needs the app's own compiler, which takes many times as long.
+    '/packages/[a-z]+/(src|test)/.+\\.ts$': require.resolve('../../scripts/esbuildTransform.cjs'),
     '\\.mjs$': 'babel-jest',
     // Tests run as CommonJS, where a part that is fetched later is simply required.
     [SOURCE]: [babelJest, { ...options, plugins: ['@babel/plugin-transform-dynamic-import'] }],

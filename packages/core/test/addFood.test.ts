@@ -10,7 +10,7 @@ import {
   type Entry,
   type FoodWish,
   type ForecastInput,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { MUTTON_UNDER_WAY, request } from './scenarios';
 
 const INPUT: ForecastInput = {

@@ -14,7 +14,7 @@ import {
   TRACE_POINTS,
   whyLate,
   type PieceVerdict,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { act, cookOf, entry, ZERO } from './finishedCook';
 
 const VERDICTS = Object.values<readonly PieceVerdict[]>(PIECE_VERDICTS).flat();

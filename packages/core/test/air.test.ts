@@ -8,7 +8,7 @@ import {
   vapourPressure,
   wetBulb,
   solveDense,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 
 describe('moist air', () => {
   it('turns vapour pressure into a ratio and back', () => {

@@ -23,7 +23,7 @@ import {
   type WireValue,
   lastPieceReading,
   withHandReadings,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { request } from './scenarios';
 
 const T0 = Date.UTC(2027, 4, 15, 8);

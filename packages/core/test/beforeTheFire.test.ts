@@ -6,7 +6,7 @@ import {
   plan,
   preparationOf,
   type RequestMeat,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { request } from './scenarios';
 import { NOW, pitWith, wish } from './help/wish';
 

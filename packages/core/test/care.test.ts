@@ -8,7 +8,7 @@ import {
   type PlanFigures,
   type Request,
   type RequestMeat,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { held, request } from './scenarios';
 import { NOW, pitWith, wish } from './help/wish';
 

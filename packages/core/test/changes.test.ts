@@ -6,7 +6,7 @@ import {
   planAsChanged,
   type Entry,
   type ForecastInput,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { MUTTON_UNDER_WAY, request } from './scenarios';
 
 const input = (part: Partial<ForecastInput> = {}): ForecastInput => ({

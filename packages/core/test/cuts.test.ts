@@ -19,7 +19,7 @@ import {
   wrapPiece,
   WRAPS,
   type WrapId,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { held } from './scenarios';
 
 /** Resistance to vapour of a wrapped piece in a usual pit, m2sPa/kg. */

@@ -10,7 +10,7 @@ import {
   type PlanFigures,
   type Weather,
   type WeatherFromHour,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { request } from './scenarios';
 
 const ZONE = 'Europe/Ljubljana';

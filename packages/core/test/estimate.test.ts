@@ -15,7 +15,7 @@ import {
   thicknessOf,
   tracePit,
   type ProbeReading,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { held, kettle } from './scenarios';
 
 const SCENARIO: Scenario = {

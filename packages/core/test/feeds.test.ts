@@ -6,7 +6,7 @@ import {
   type Request,
   type VariantFigures,
   variantRequests,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { request } from './scenarios';
 
 const NOW = Date.UTC(2027, 4, 13, 12);

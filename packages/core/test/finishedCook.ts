@@ -8,7 +8,7 @@ import {
   type Plan,
   type ReadingRow,
   type Scenario,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { kettle, request } from './scenarios';
 
 export const ZERO = Date.UTC(2027, 4, 15, 5);

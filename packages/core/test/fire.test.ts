@@ -17,7 +17,7 @@ import {
   stepParcel,
   addToPool,
   fuelPoolOf,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 
 describe('fuels', () => {
   it('knows at least fourteen woods and two grades of ash', () => {

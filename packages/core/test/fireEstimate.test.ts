@@ -26,7 +26,7 @@ import {
   type PitSighting,
   type ProbeReading,
   type Scenario,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { kettle, vents } from './scenarios';
 
 const MUTTON = { id: 'a', cut: 'mutton-shoulder', massKg: 2.5, startC: 4 };

@@ -21,7 +21,7 @@ import {
   type FireNews,
   type Scenario,
   type WeatherReading,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { kettle, request, vents } from './scenarios';
 
 const MUTTON = { id: 'a', cut: 'mutton-shoulder', massKg: 2.5, startC: 4 };

@@ -5,7 +5,7 @@ import {
   type Entry,
   type PlanJob,
   type ReadingRow,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { kettle, request } from './scenarios';
 
 const job = (id: string, atMin: number, rest: Pick<PlanJob, 'do' | 'logs'>): PlanJob => ({

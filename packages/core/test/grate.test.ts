@@ -5,7 +5,7 @@ import {
   type Scenario,
   simulate,
   sugarCaution,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { held, kettle, stickBurner } from './scenarios';
 
 const RIBS: MeatSpec = { id: 'a', cut: 'spare-ribs', massKg: 1.2, startC: 4 };

@@ -8,7 +8,7 @@ import {
   type MeatSpec,
   simulate,
   stepPiece,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { held } from './scenarios';
 
 const COOKS: [number, Partial<MeatSpec>][] = [

@@ -14,7 +14,7 @@ import {
   usualFire,
   ventMark,
   type Weather,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { pit, request } from './scenarios';
 
 /** A hopper that is filled for an hour or two only, under its fan. */

@@ -1,6 +1,6 @@
 /** A piece that waits after it came off: in one stage or two, and until when it waits well. */
 import fc from 'fast-check';
-import { plan, simulate, type Request, type RestSpec } from '../src/internals';
+import { plan, simulate, type Request, type RestSpec } from '@ostrin/core/internals';
 import { held, request } from './scenarios';
 
 const NOW = Date.UTC(2027, 4, 12, 12);

@@ -10,7 +10,7 @@ import {
   spreadOf,
   USUAL_DUE_DAYS,
   type InstrumentCheck,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 
 const NOW = Date.UTC(2027, 4, 1);
 const check = (days: number, offK: number, trueC = 0): InstrumentCheck => ({

@@ -8,7 +8,7 @@ import {
   ventCard,
   ventsFor,
   type SteadyCase,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { pit, vents } from './scenarios';
 
 const finish = <T>(work: Generator<number, T>): { value: T; shares: number[] } => {

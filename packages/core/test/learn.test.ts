@@ -28,7 +28,7 @@ import {
   type Action,
   type LoggedCook,
   type Scenario,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { request } from './scenarios';
 
 const LASTS_MIN = 420;

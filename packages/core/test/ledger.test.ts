@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { PRESETS, simulate, usualFire, WOODS, type Action, type WoodId } from '../src/internals';
+import { PRESETS, simulate, usualFire, WOODS, type Action, type WoodId } from '@ostrin/core/internals';
 import { pit } from './scenarios';
 
 const RUNS = 500;

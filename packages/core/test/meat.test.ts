@@ -12,7 +12,7 @@ import {
   usualThicknessMm,
   waterResidualKg,
   wetPlateau,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { held } from './scenarios';
 
 const meat = (...args: Parameters<typeof held>): MeatResult => simulate(held(...args)).meats[0]!;

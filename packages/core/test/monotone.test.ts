@@ -6,7 +6,7 @@ import {
   usualThicknessMm,
   type MeatSpec,
   type Scenario,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { held } from './scenarios';
 
 /** Minutes until the core reads `c`; Infinity when never. Two minutes of slack hold rounding off. */

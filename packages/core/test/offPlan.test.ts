@@ -1,5 +1,5 @@
 /** Why a piece is early or late. */
-import { foldLog, offPlan } from '../src/internals';
+import { foldLog, offPlan } from '@ostrin/core/internals';
 import { request } from './scenarios';
 
 const T0 = Date.UTC(2027, 4, 15, 8);

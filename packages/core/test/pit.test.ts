@@ -12,7 +12,7 @@ import {
   sectorsOverFire,
   type Action,
   type Result,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { kettle, pit, SNAKE, stickBurner, vents } from './scenarios';
 
 const peak = (c: readonly (number | null)[]): number => Math.max(...c.map((v) => v ?? -Infinity));

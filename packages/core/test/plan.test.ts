@@ -9,7 +9,7 @@ import {
   simulate,
   type PlanFigures,
   type Request,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { request } from './scenarios';
 
 const NOW = Date.UTC(2027, 4, 14, 12);

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { plan, pullTemperatureC, simulate, usualDone, cutOf, CUTS } from '../src/internals';
+import { plan, pullTemperatureC, simulate, usualDone, cutOf, CUTS } from '@ostrin/core/internals';
 import { held, request } from './scenarios';
 
 describe('a roast that is wanted at a temperature on the plate', () => {

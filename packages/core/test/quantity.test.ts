@@ -13,7 +13,7 @@ import {
   seedFrom,
   toC,
   toKg,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 
 describe('units', () => {
   it('turns a unit there and back', () => {

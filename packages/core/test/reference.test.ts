@@ -5,7 +5,7 @@ import {
   feedActions,
   simulate,
   type Scenario,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { kettle, pit, vents } from './scenarios';
 import { referencePitC } from './help/reference';
 

@@ -9,7 +9,7 @@ import {
   type Request,
   type Scenario,
   type SnakeFire,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 
 export const vents = (atMin: number, intakeFraction: number, exhaustFraction: number): Action => ({
   atMin,

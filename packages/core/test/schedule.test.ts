@@ -15,7 +15,7 @@ import {
   thawHours,
   usualFire,
   watchOf,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { request } from './scenarios';
 
 const minutes = fc.array(fc.integer({ min: 60, max: 1200 }), { minLength: 10, maxLength: 80 });

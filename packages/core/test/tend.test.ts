@@ -17,7 +17,7 @@ import {
   simulate,
   summarise,
   withHandReadings,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { kettle, request, vents } from './scenarios';
 
 const T0 = Date.UTC(2027, 4, 15, 8);

@@ -21,7 +21,7 @@ import {
   ventCard,
   type Scenario,
   type VentCard,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 
 /** The card of a new pit. */
 function cardOf(preset: string): VentCard {

@@ -7,7 +7,7 @@ import {
   usualFire,
   presetOf,
   type Scenario,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { kettle } from './scenarios';
 
 /** A cook with meat in a preset, on its usual fire. */

@@ -1,5 +1,5 @@
 /** What is learned of a cook's own ways, meat and fuel. */
-import { glanceOf, learnedBurns, learnedWays, MINUTE_MS } from '../src/internals';
+import { glanceOf, learnedBurns, learnedWays, MINUTE_MS } from '@ostrin/core/internals';
 import { act, cookOf, entry, ZERO } from './finishedCook';
 
 describe('the ways of a cook, out of many', () => {

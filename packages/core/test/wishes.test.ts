@@ -14,7 +14,7 @@ import {
   plan,
   presetOf,
   type PlanFigures,
-} from '../src/internals';
+} from '@ostrin/core/internals';
 import { ventScale } from './help/ventScale';
 import { request } from './scenarios';
 

@@ -5,6 +5,7 @@
 import type { ClockState, Reading } from '@ostrin/contract';
 import { DAY_MS, type Entry } from '@ostrin/core';
 import { randomUUID } from 'node:crypto';
+import { setInterval } from 'node:timers';
 import { READ_EVERY_MS } from '../instruments/simulatedThermometer';
 import type { CookHead, CookStore } from '../store/cooks';
 import type { PitAnswer, PitAsk } from '../workers/pits.worker';

@@ -2,6 +2,7 @@
  * Watches cooks under way in a worker, one after the other, each every few minutes of its own clock, and tells what their
  * estimates say and which alarms are up. It runs where somebody outside the app hears of it: phones watch by themselves.
  */
+import { setInterval } from 'node:timers';
 import type { CookHead, CookStore } from '../store/cooks';
 import type { Pools } from '../workers/pools';
 import type { CookClocks } from './cookClocks';

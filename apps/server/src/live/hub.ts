@@ -1,6 +1,7 @@
 /** Who is watching, and telling them. */
 import type { LiveEvent } from '@ostrin/contract';
 import type { Request, Response } from 'express';
+import { setInterval } from 'node:timers';
 import { deviceOf } from '../access/guard';
 
 const HEARTBEAT_MS = 10_000;

@@ -40,7 +40,7 @@ import {
   WOOD_CHAR_YIELD,
   type WoodParcel,
   woodSurroundings,
-} from '../../src/internals';
+} from '@ostrin/core/internals';
 
 const NO_FOOD = emptyFoodLoad(0);
 /** Extensive quantities of a pool: mass, heat, ash, moisture, pace, openness. */

@@ -7,7 +7,7 @@ import {
   type Scenario,
   stepThermostatFan,
   weatherAt,
-} from '../../src/internals';
+} from '@ostrin/core/internals';
 import { packPit, pitDerivative, unpackPit } from './derivative';
 
 /** The part of the solver's package used here; its own types do not pass strict checking. */

@@ -1,6 +1,6 @@
 /** Every way in which a vent may be told: the notations, and dials of an owner's own marks. */
 import fc from 'fast-check';
-import { VENT_NOTATIONS, type VentScale } from '../../src/internals';
+import { VENT_NOTATIONS, type VentScale } from '@ostrin/core/internals';
 
 const dial: fc.Arbitrary<VentScale> = fc
   .record({

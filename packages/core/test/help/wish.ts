@@ -1,5 +1,5 @@
 /** Wishes for one meat on one pit, and when their plans are asked for. */
-import type { Request, RequestMeat } from '../../src/internals';
+import type { Request, RequestMeat } from '@ostrin/core/internals';
 import { request } from '../scenarios';
 
 /** When plans are asked for, epoch ms. */

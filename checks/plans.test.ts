@@ -1,4 +1,4 @@
-/** A dozen of the sixty cases of `ostrin bench --plans`, so that a plan that gets worse is noticed at once. */
+/** Five of the sixty cases of `ostrin bench --plans`, so that a plan that gets worse is noticed at once. */
 import { ruleOfThumbOperator } from './plans/ruleOfThumb';
 import { runAllMethods } from './plans/methods';
 import { cases } from './plans/requests';
@@ -12,7 +12,7 @@ it('asks the same sixty, twelve a family', () => {
 });
 
 it('holds pits twice as near to their target as the rules of thumb, and does not run out', () => {
-  const some = cases().filter((_, i) => i % 6 === 1);
+  const some = cases().filter((_, i) => i % 12 === 1);
   const went = some.map(runAllMethods);
   const plan = pool(went.map((w) => w.plan));
   const rules = pool(went.map((w) => w.rules));

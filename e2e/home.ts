@@ -11,6 +11,7 @@ import { mkdtempSync } from 'node:fs';
 import { connect, createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { copyDemoDatabase } from '../scripts/demoDatabase.mjs';
 
 const root = path.resolve(import.meta.dirname, '..');
 
@@ -19,6 +20,8 @@ export const PASSCODE = 'larch-tongs-9';
 /** Options behind the command, and the environment. */
 interface ServerOptions {
   args?: string[];
+  /** Begins with the demo world. */
+  demo?: boolean;
   env?: Record<string, string>;
 }
 
@@ -29,7 +32,9 @@ export class OwnServer {
   constructor(
     readonly port: number,
     private readonly options: ServerOptions,
-  ) {}
+  ) {
+    if (options.demo) copyDemoDatabase(this.file);
+  }
 
   get url(): string {
     return `http://127.0.0.1:${this.port}`;
@@ -106,7 +111,7 @@ export const test = base.extend<{ serve: Serve }>({
 /** The same, with pages that open on a demo world of the test's own: a cook that it leaves meets no other test. */
 export const demoTest = test.extend({
   async baseURL({ serve }, provide) {
-    await provide((await serve({ env: { OSTRIN_DEMO: '1' } })).url);
+    await provide((await serve({ demo: true })).url);
   },
 });
 

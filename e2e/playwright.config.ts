@@ -1,14 +1,20 @@
 import { defineConfig, devices } from '@playwright/test';
-import { mkdtempSync } from 'node:fs';
+import { existsSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { CHROMIUM_FLAGS, findChromium } from '../scripts/browser.mjs';
+import { copyDemoDatabase } from '../scripts/demoDatabase.mjs';
 
 /** How long a page may take to show something, or to be ready for a touch, ms. */
 const PATIENCE_MS = Number(process.env.E2E_PATIENCE_MS ?? 60_000);
 const root = path.resolve(import.meta.dirname, '..');
 const port = Number(process.env.E2E_PORT ?? 8651);
-const scratch = (process.env.E2E_SCRATCH ??= mkdtempSync(path.join(tmpdir(), 'ostrin-e2e-')));
+const database = path.join(
+  (process.env.E2E_SCRATCH ??= mkdtempSync(path.join(tmpdir(), 'ostrin-e2e-'))),
+  'e2e.sqlite',
+);
+// Workers of the run read this file too.
+if (!existsSync(database)) copyDemoDatabase(database);
 
 export default defineConfig({
   testDir: import.meta.dirname,
@@ -42,8 +48,7 @@ export default defineConfig({
     env: {
       ...(process.env as Record<string, string>),
       PORT: String(port),
-      OSTRIN_DB: path.join(scratch, 'e2e.sqlite'),
-      OSTRIN_DEMO: '1',
+      OSTRIN_DB: database,
       LOG_LEVEL: 'warn',
     },
   },

@@ -41,6 +41,7 @@ await Promise.all([
       { in: 'apps/server/src/main.ts', out: 'main' },
       { in: 'apps/server/src/measuredServer.ts', out: 'measuredServer' },
       { in: 'apps/server/src/standIn.ts', out: 'standIn' },
+      { in: 'apps/server/src/demo/writeDemo.ts', out: 'writeDemo' },
       { in: 'apps/server/src/workers/pits.worker.ts', out: 'pits.worker' },
       { in: 'apps/server/src/workers/documents.worker.ts', out: 'documents.worker' },
       { in: 'apps/server/src/workers/watch.worker.ts', out: 'watch.worker' },

@@ -1,8 +1,12 @@
 /** The server on a port and a database of its own, for pictures and measurements. */
 import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
 import process from 'node:process';
 import { setTimeout as wait } from 'node:timers/promises';
-import { buildNode, quietEnv, root, serverMain } from './setup.mjs';
+import { copyDemoDatabase } from './demoDatabase.mjs';
+import { quietEnv, root, serverMain } from './setup.mjs';
 
 const LOOK_MS = 50;
 const MOST_LOOKS = 1200;
@@ -24,7 +28,10 @@ export async function startServer(port, env) {
 
 /** The same with the demo world on a scratch database; resolves with its address and how to stop it. */
 export async function demoServer(port) {
-  buildNode();
-  const { url, child } = await startServer(port, { OSTRIN_DB: ':memory:', OSTRIN_DEMO: '1' });
+  const scratch = mkdtempSync(path.join(tmpdir(), 'ostrin-demo-'));
+  const file = path.join(scratch, 'demo.sqlite');
+  copyDemoDatabase(file);
+  const { url, child } = await startServer(port, { OSTRIN_DB: file });
+  child.on('exit', () => rmSync(scratch, { recursive: true, force: true }));
   return { url, stop: () => child.kill('SIGTERM') };
 }

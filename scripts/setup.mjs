@@ -91,7 +91,8 @@ function digestOf(folders) {
 }
 
 /** State of everything that server and command line are made from. */
-const nodeDigest = () => digestOf(['packages', 'apps/server', 'apps/cli', 'checks', 'scripts']);
+export const nodeDigest = () =>
+  digestOf(['packages', 'apps/server', 'apps/cli', 'checks', 'scripts']);
 
 /** Builds server and command line when their sources have changed since the last time. */
 export function buildNode() {

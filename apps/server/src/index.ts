@@ -3,5 +3,5 @@ export { createApp, type AppOptions } from './app';
 export { accessStore } from './access/accessStore';
 export { closeDatabase, openDatabase } from './store/db';
 export { cookStore } from './store/cooks';
-export { loadDemo } from './demo/loadDemo';
+export { loadDemo, storeWorld } from './demo/loadDemo';
 export { Pools } from './workers/pools';

@@ -123,10 +123,10 @@ it('lets nobody in by guessing, and leaves the signed-in phone alone meanwhile',
   const guess = (n: number) =>
     call(at(ROUTES.signIn), 'POST', { code: `larch-tongs-${n + 10}`, name: 'x', device: 'y' });
   const statuses = new Map<number, number>();
-  for (let i = 0; i < 2_000; i += 50) {
+  for (let i = 0; i < 500; i += 50) {
     const answers = await Promise.all(Array.from({ length: 50 }, (_, j) => guess(i + j)));
     for (const { status } of answers) statuses.set(status, (statuses.get(status) ?? 0) + 1);
-    if (i % 500 === 0) {
+    if (i % 100 === 0) {
       expect((await call(at(ROUTES.pits), 'GET', undefined, mine)).status).toBe(200);
     }
   }

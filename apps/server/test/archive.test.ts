@@ -10,15 +10,14 @@ import { buffer } from 'node:stream/consumers';
 import { promisify } from 'node:util';
 import sharp from 'sharp';
 import yauzl from 'yauzl';
-import { cookStore, loadDemo } from '../src';
-import { call, startServer, type TestServer } from './help';
+import { call, demoCopy, startServer, type TestServer } from './help';
 
 const scratch = mkdtempSync(path.join(tmpdir(), 'ostrin-archive-test-'));
 afterAll(() => rmSync(scratch, { recursive: true, force: true }));
 
 /** A server with its photographs in a folder of its own. */
-const withFolder = (name: string): Promise<TestServer> =>
-  startServer(':memory:', undefined, { photographFolder: path.join(scratch, name) });
+const withFolder = (name: string, file = ':memory:'): Promise<TestServer> =>
+  startServer(file, undefined, { photographFolder: path.join(scratch, name) });
 
 /** The files of a ZIP by name. */
 async function unzipped(zip: Buffer): Promise<Record<string, Buffer>> {
@@ -69,11 +68,7 @@ async function bring(server: TestServer, zip: Buffer, type = 'application/zip') 
 let full: TestServer;
 let zip: Buffer;
 beforeAll(async () => {
-  full = await withFolder('full');
-  await loadDemo(full.db, Date.UTC(2027, 4, 12, 9));
-  await cookStore(full.db).fillGlances((error) => {
-    throw error;
-  });
+  full = await withFolder('full', demoCopy());
   const [cook] = (await call(`${full.url}/api/cooks`)).json as { id: string; finishedAt: number }[];
   const picture = await sharp({
     create: { width: 80, height: 60, channels: 3, background: '#2d1' },

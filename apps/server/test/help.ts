@@ -2,12 +2,22 @@
 import { type Plan, type Request } from '@ostrin/core';
 import { planDocument } from '@ostrin/wording';
 import { randomUUID } from 'node:crypto';
+import { copyFileSync, mkdtempSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import type { Server } from 'node:http';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
 import type { Knex } from 'knex';
 import pino from 'pino';
 import { closeDatabase, createApp, openDatabase, Pools, type AppOptions } from '../src';
 import { request } from '../../../packages/core/test/scenarios';
+
+/** A database of its own with the demo world in it, made ready before the tests: see `scripts/demoDatabase.mjs`. */
+export function demoCopy(): string {
+  const file = path.join(mkdtempSync(path.join(tmpdir(), 'ostrin-demo-copy-')), 'demo.sqlite');
+  copyFileSync(process.env.OSTRIN_READY_DEMO!, file);
+  return file;
+}
 
 const plans = new Map<string, Plan>();
 

@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { diagnose, type Entry, foldLog, fuelUse, plan, presetOf, PRESETS } from '@ostrin/core/internals';
+import {
+  diagnose,
+  type Entry,
+  foldLog,
+  fuelUse,
+  plan,
+  presetOf,
+  PRESETS,
+} from '@ostrin/core/internals';
 import { request } from './scenarios';
 
 const T0 = Date.UTC(2027, 4, 15, 8);

@@ -1,8 +1,15 @@
 import fc from 'fast-check';
-import { PRESETS, simulate, usualFire, WOODS, type Action, type WoodId } from '@ostrin/core/internals';
+import {
+  PRESETS,
+  simulate,
+  usualFire,
+  WOODS,
+  type Action,
+  type WoodId,
+} from '@ostrin/core/internals';
 import { pit } from './scenarios';
 
-const RUNS = 500;
+const RUNS = 300;
 const HOURS = 12;
 
 const fraction = fc.double({ min: 0, max: 1, noNaN: true });

@@ -66,7 +66,8 @@ describe('a plan', () => {
   });
 
   it('is the same for the same wish and goes step by step for a worker', () => {
-    expect(JSON.stringify(quick())).toBe(JSON.stringify(p));
+    const anew = plan(request(), { nowMs: NOW, members: 8, knownPolicies: new Map() });
+    expect(JSON.stringify(anew)).toBe(JSON.stringify(p));
     const work = planSteps(request(), { nowMs: NOW, members: 2 });
     const shares: number[] = [];
     let step = work.next();
@@ -164,6 +165,21 @@ it('plans for other pits and tables plans two pits for one table, each with its 
   expect(new Set(p.jobs.map((j) => j.pit))).toEqual(new Set(['kettle-57', 'kamado-46', undefined]));
   expect(new Set(p.jobs.map((j) => j.id)).size).toBe(p.jobs.length);
   expect(p.lightAt <= p.meatOnAt[0]! && p.lightAt <= p.meatOnAt[1]!).toBe(true);
+});
+
+it('lends what it knows of a fire to another pit of the same kind, and not its name', () => {
+  const knownPolicies = new Map();
+  const planned = (id: string): PlanFigures =>
+    plan(request({ pits: [{ ...request().pits[0]!, id, name: `the ${id}` }] }), {
+      nowMs: NOW,
+      members: 2,
+      knownPolicies,
+    });
+  planned('one');
+  const two = planned('two');
+  expect(knownPolicies.size).toBe(1);
+  expect(two.fires.map((f) => f.pit)).toEqual(['two']);
+  expect(JSON.stringify(two)).not.toMatch(/\bone\b/);
 });
 
 it('plans for other pits and tables costs what its prices say, less what is on the shelf, and shares the watch', () => {

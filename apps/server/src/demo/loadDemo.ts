@@ -1,4 +1,5 @@
 /** Loads the demo world once: a database that already has cooks is left as it is. */
+import type { CookDoc } from '@ostrin/contract';
 import { foldLog } from '@ostrin/core';
 import { randomUUID } from 'node:crypto';
 import type { Knex } from 'knex';
@@ -10,16 +11,21 @@ import { playStory } from './playStory';
 import { stories } from './world';
 import { BOSUN, OTHER_PITS } from './yard';
 
-/** Returns how many cooks were added. All of the world is stored, or nothing. */
+/** Loads it at `nowMs`; returns how many cooks were added. All of the world is stored, or nothing. */
 export async function loadDemo(db: Knex, nowMs: number): Promise<number> {
-  const hasPits = (await pitStore(db).list()).length > 0;
   const hasCooks = (await cookStore(db).list()).length > 0;
-  const told = hasCooks ? [] : stories(nowMs);
   // What takes long comes before the write begins.
-  const docs = told.map((story) => playStory(story, randomUUID));
-  await db.transaction(async (trx) => {
+  const docs = hasCooks ? [] : stories(nowMs).map((story) => playStory(story, randomUUID));
+  await storeWorld(db, docs, nowMs);
+  return docs.length;
+}
+
+/** Stores the world's pits where there are none, and with its cooks its plans and its shelf. All or nothing. */
+export const storeWorld = (db: Knex, docs: readonly CookDoc[], nowMs: number): Promise<void> =>
+  db.transaction(async (trx) => {
+    const hasPits = (await pitStore(trx).list()).length > 0;
     if (!hasPits) for (const pit of [BOSUN, ...OTHER_PITS]) await pitStore(trx).put(pit);
-    if (hasCooks) return;
+    if (docs.length === 0) return;
     for (const plan of savedPlans(nowMs)) await savedPlanStore(trx).put(plan);
     await shelfStore(trx).put(SHELF);
     for (const { id, name, pitName, startMs, plan, entries, readings } of docs) {
@@ -30,5 +36,3 @@ export async function loadDemo(db: Knex, nowMs: number): Promise<number> {
       await cookStore(trx).create(head, entries, readings);
     }
   });
-  return docs.length;
-}

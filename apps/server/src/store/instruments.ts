@@ -149,7 +149,8 @@ export function instrumentStore(db: Knex) {
       }),
     /** A new token for an instrument, told this once; the one before is void. Null where there is no such instrument. */
     async newToken(id: string): Promise<string | null> {
-      const token = randomBytes(24).toString('base64url');
+      // Hexadecimal: a token that began with a dash would read as an option of a command.
+      const token = randomBytes(24).toString('hex');
       const changed = await rows()
         .where({ id })
         .update({ token_hash: hashOf(token) });

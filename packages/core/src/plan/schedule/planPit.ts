@@ -142,7 +142,8 @@ function* tunedBefore(
     meats.map((m) => [m.cut, m.massKg, m.count, m.at]),
   ]);
   const known = options.knownPolicies?.get(key) ?? null;
-  if (known || options.members <= 1) return known;
+  if (known) return forPit(known, usual.pit);
+  if (options.members <= 1) return null;
   const early: MeatSchedule = { meats, onMin: meats.map(() => usualMeatOnMin(usual)) };
   // Holding is learnt at the first pace; the second one is reckoned from it.
   const { then: _, ...pace } = usual.pit.pace;
@@ -157,6 +158,12 @@ function* tunedBefore(
   options.knownPolicies?.set(key, made);
   return made;
 }
+
+/** A policy that was worked out for a pit of the same kind, for this one: only its id and name are its own. */
+const forPit = (known: TunedPolicy, { id, name }: PitSetup['pit']): TunedPolicy => ({
+  ...known,
+  setup: { ...known.setup, pit: { ...known.setup.pit, id, name } },
+});
 
 /** When each piece goes on so that all are ready when wanted; the first of them as early as can be. */
 function staggerPieces(

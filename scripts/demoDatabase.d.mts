@@ -1,0 +1,2 @@
+export function demoDatabase(): string;
+export function copyDemoDatabase(file: string): void;

@@ -30,8 +30,14 @@ const LAYERS = [
   'plan/jobs',
   'plan/advice',
   'plan/compare',
-  'tend',
+  'log',
+  'instruments',
+  'diagnosis',
+  'forecast',
+  'advice',
+  'now',
   'learn',
+  'afterwards',
 ];
 /** Files that put a plan together. */
 const PLAN_FILES = `${CORE}/plan/*.ts`;

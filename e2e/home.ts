@@ -7,11 +7,10 @@ import {
   type Page,
 } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
+import { copyFileSync, mkdtempSync } from 'node:fs';
 import { connect, createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { copyDemoDatabase } from '../scripts/demoDatabase.mjs';
 
 const root = path.resolve(import.meta.dirname, '..');
 
@@ -33,7 +32,7 @@ export class OwnServer {
     readonly port: number,
     private readonly options: ServerOptions,
   ) {
-    if (options.demo) copyDemoDatabase(this.file);
+    if (options.demo) copyFileSync(process.env.OSTRIN_READY_DEMO!, this.file);
   }
 
   get url(): string {

@@ -1,9 +1,9 @@
 import { defineConfig, devices } from '@playwright/test';
-import { existsSync, mkdtempSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { CHROMIUM_FLAGS, findChromium } from '../scripts/browser.mjs';
-import { copyDemoDatabase } from '../scripts/demoDatabase.mjs';
+import { demoDatabase } from '../scripts/demoDatabase.mjs';
 
 /** How long a page may take to show something, or to be ready for a touch, ms. */
 const PATIENCE_MS = Number(process.env.E2E_PATIENCE_MS ?? 60_000);
@@ -13,8 +13,9 @@ const database = path.join(
   (process.env.E2E_SCRATCH ??= mkdtempSync(path.join(tmpdir(), 'ostrin-e2e-'))),
   'e2e.sqlite',
 );
-// Workers of the run read this file too.
-if (!existsSync(database)) copyDemoDatabase(database);
+// Workers of the run read this file too, and begin with what its first reading made.
+const demo = (process.env.OSTRIN_READY_DEMO ??= demoDatabase());
+if (!existsSync(database)) copyFileSync(demo, database);
 
 export default defineConfig({
   testDir: import.meta.dirname,

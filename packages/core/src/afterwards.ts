@@ -8,6 +8,6 @@ export {
 } from './afterwards/ways';
 export { glanceOf } from './afterwards/glance';
 export { handFigures, type HandFigures } from './afterwards/handFigures';
-export { NOTE_SUBJECTS, PIECE_VERDICTS, WEIGHED_THINGS } from './tend/verdictKinds';
+export { NOTE_SUBJECTS, PIECE_VERDICTS, WEIGHED_THINGS } from './log/verdictKinds';
 export { afterwardsOf, cookVerdict } from './afterwards/verdicts';
 export { summarise, type CookFigures } from './afterwards/summary';

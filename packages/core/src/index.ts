@@ -153,9 +153,9 @@ export type { Control, MeatSpec, PaceWhen, Scenario, WrapWhen } from './scenario
 export { feedActions, MILD_DAY, type SteadyCase } from './solvers/steadyCase';
 export { type CardRow, type VentCard, ventCard } from './solvers/ventCard';
 export type { ReferenceDayId, VentAnswer } from './solvers/ventsFor';
-export type { Cause, Diagnosis, Trend } from './tend/diagnose';
-export type { Forecast } from './tend/forecast';
-export type { FuelUse } from './tend/fuelUse';
+export type { Cause, Diagnosis, Trend } from './diagnosis/diagnose';
+export type { Forecast } from './forecast/forecast';
+export type { FuelUse } from './forecast/fuelUse';
 export {
   atTheGrate,
   lastPieceReading,
@@ -163,15 +163,15 @@ export {
   type ReadingRow,
   readingsOfPast,
   withHandReadings,
-} from './tend/handReadings';
-export type { FoodOutcome, FoodWish } from './tend/addFood';
-export type { Advice, AdviseQuestion } from './tend/advise';
-export type { AdvisedMove } from './tend/moves';
-export type { ChangeOption, ChangeQuestion } from './tend/changes';
-export type { Alarm, AlarmCode, AlarmInput } from './tend/alarms';
-export type { ChannelTold, Disagreement } from './tend/disagreement';
-export type { Fault } from './tend/causes';
-export type { CheckedAgainst, InstrumentCheck } from './tend/instrumentChecks';
+} from './instruments/readings';
+export type { FoodOutcome, FoodWish } from './forecast/addFood';
+export type { Advice, AdviseQuestion } from './advice/advise';
+export type { AdvisedMove } from './advice/moves';
+export type { ChangeOption, ChangeQuestion } from './advice/changes';
+export type { Alarm, AlarmCode, AlarmInput } from './now/alarms';
+export type { ChannelTold, Disagreement } from './instruments/disagreement';
+export type { Fault } from './diagnosis/faults';
+export type { CheckedAgainst, InstrumentCheck } from './instruments/instrumentChecks';
 export {
   LOOKS,
   MUSCLES,
@@ -180,8 +180,8 @@ export {
   type Muscle,
   type SmokeLook,
   type Verdict,
-} from './tend/lookKinds';
-export type { Suspicion } from './tend/fireWatch';
+} from './log/lookKinds';
+export type { Suspicion } from './diagnosis/faultSearch';
 export {
   isTemperature,
   mergedRow,
@@ -190,8 +190,8 @@ export {
   wireReadings,
   type WireSpot,
   type WireValue,
-} from './tend/wire';
-export type { ForecastInput } from './tend/likelyCooks';
+} from './instruments/wire';
+export type { ForecastInput } from './forecast/likelyCooks';
 export {
   actionsOf,
   alreadyLogged,
@@ -208,9 +208,9 @@ export {
   deedsOfLine,
   type LogLine,
   type Writer,
-} from './tend/log';
-export { type DueJob, jobMs, type JobClock, jobsByTime } from './tend/jobTimes';
-export type { Outlook, WrapOption } from './tend/outlook';
+} from './log/log';
+export { type DueJob, jobMs, type JobClock, jobsByTime } from './forecast/jobTimes';
+export type { Outlook, WrapOption } from './forecast/outlook';
 export type { Glance } from './afterwards/glance';
 export type {
   CookToExplain,
@@ -219,6 +219,6 @@ export type {
   TimeCause,
   WhyLate,
 } from './afterwards/meatTime';
-export type { JudgedOf, NoteSubject, PieceVerdict, WeighedThing } from './tend/verdictKinds';
+export type { JudgedOf, NoteSubject, PieceVerdict, WeighedThing } from './log/verdictKinds';
 export type { Afterwards, CookVerdict, NextTimeNote } from './afterwards/verdicts';
-export { heldWatch, type HeldWatch, type Offer } from './tend/watch';
+export { heldWatch, type HeldWatch, type Offer } from './log/shift';

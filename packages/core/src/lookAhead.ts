@@ -3,10 +3,10 @@
  * stands apart, so that a page that only shows the answers does not load it.
  */
 export { FollowedFire } from './estimate/followedFire';
-export { foodOutcome } from './tend/addFood';
-export { adviseNow } from './tend/advise';
-export { changeOptions } from './tend/changes';
-export { fuelUse } from './tend/fuelUse';
-export { forecast } from './tend/forecast';
-export { meatOutlook } from './tend/outlook';
+export { foodOutcome } from './forecast/addFood';
+export { adviseNow } from './advice/advise';
+export { changeOptions } from './advice/changes';
+export { fuelUse } from './forecast/fuelUse';
+export { forecast } from './forecast/forecast';
+export { meatOutlook } from './forecast/outlook';
 export { comparedTimes, whyLate } from './afterwards/meatTime';

@@ -5,7 +5,6 @@
 import type { ClockState, Reading } from '@ostrin/contract';
 import { DAY_MS, type Entry } from '@ostrin/core';
 import { randomUUID } from 'node:crypto';
-import { setInterval } from 'node:timers';
 import { READ_EVERY_MS } from '../instruments/simulatedThermometer';
 import type { CookHead, CookStore } from '../store/cooks';
 import type { PitAnswer, PitAsk } from '../workers/pits.worker';
@@ -51,7 +50,7 @@ interface Fresh {
 
 export class CookClocks {
   private readonly running = new Map<string, Running>();
-  private timer: NodeJS.Timeout | null = null;
+  private timer: ReturnType<typeof setInterval> | null = null;
   private ticking: Promise<void> | null = null;
   private stopped = false;
   /** Keeps cooks of several servers in one worker apart. */

@@ -2,7 +2,6 @@
  * Watches cooks under way in a worker, one after the other, each every few minutes of its own clock, and tells what their
  * estimates say and which alarms are up. It runs where somebody outside the app hears of it: phones watch by themselves.
  */
-import { setInterval } from 'node:timers';
 import type { CookHead, CookStore } from '../store/cooks';
 import type { Pools } from '../workers/pools';
 import type { CookClocks } from './cookClocks';
@@ -17,7 +16,7 @@ export class CookWatch {
   /** Where each cook stood when it was looked at last. */
   private readonly seen = new Map<string, { slot: number; alarms: string }>();
   private readonly stale = new Set<string>();
-  private timer: NodeJS.Timeout | null = null;
+  private timer: ReturnType<typeof setInterval> | null = null;
   private busy: Promise<void> | null = null;
   private stopHearing: (() => void) | null = null;
 

@@ -1,7 +1,6 @@
 /** Who is watching, and telling them. */
 import type { LiveEvent } from '@ostrin/contract';
 import type { Request, Response } from 'express';
-import { setInterval } from 'node:timers';
 import { deviceOf } from '../access/guard';
 
 const HEARTBEAT_MS = 10_000;
@@ -21,10 +20,7 @@ export class Hub {
   private readonly watchers = new Set<Watcher>();
   private readonly hearers = new Set<(event: LiveEvent) => void>();
   private waiting: LiveEvent[] = [];
-  private readonly heartbeat = setInterval(
-    () => this.tell({ type: 'alive' }),
-    HEARTBEAT_MS,
-  ).unref();
+  private readonly heartbeat = setInterval(() => this.tell({ type: 'alive' }), HEARTBEAT_MS);
 
   /** Adds a watcher of one cook, or of everything, until its connection closes, greeting it first. */
   watch(cookId: string | null, req: Request, res: Response): void {

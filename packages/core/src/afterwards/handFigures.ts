@@ -3,8 +3,8 @@ import type { Plan } from '../plan/document/plan';
 import { mean } from '../quantity/statistics';
 import { epochOf, HOUR_MS, MINUTE_MS } from '../quantity/time';
 import { STALL } from '../cook/cookingPiece';
-import type { ReadingRow } from '../tend/handReadings';
-import { deedAtMs, deedsOfLine, litAtMs, type Log } from '../tend/log';
+import type { ReadingRow } from '../instruments/readings';
+import { deedAtMs, deedsOfLine, litAtMs, type Log } from '../log/log';
 
 /** A time that was planned, and when it truly came. */
 export interface PlannedTime {

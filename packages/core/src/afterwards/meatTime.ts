@@ -6,9 +6,9 @@ import type { Plan } from '../plan/document/plan';
 import { MINUTE_MS } from '../quantity/time';
 import type { Action } from '../scenario/actions';
 import type { MeatSpec, Scenario } from '../scenario/scenario';
-import { readingsOfPast, thinned, type ReadingRow } from '../tend/handReadings';
-import { byLogOnly, onlyBared } from '../tend/remainingScenario';
-import { actionsOf, deedAtMs, foldLog, litAtMs, type Entry } from '../tend/log';
+import { readingsOfPast, thinned, type ReadingRow } from '../instruments/readings';
+import { byLogOnly, onlyBared } from '../forecast/remainingScenario';
+import { actionsOf, deedAtMs, foldLog, litAtMs, type Entry } from '../log/log';
 
 /** A finished cook as it is explained: its plan, its log and what was read. */
 export interface CookToExplain {

@@ -2,7 +2,7 @@
 import type { Plan } from '../plan/document/plan';
 import { ascending, mean, quantile } from '../quantity/statistics';
 import { epochOf, MINUTE_MS } from '../quantity/time';
-import { deedAtMs, deedsOfLine, litAtMs, type Log } from '../tend/log';
+import { deedAtMs, deedsOfLine, litAtMs, type Log } from '../log/log';
 
 export interface CookFigures {
   /** Share of the settled time spent inside the band, 0..1; null without readings. */

@@ -1,12 +1,12 @@
 /** What was said and weighed of a cook once it was over, as it stands after undo. */
-import { undoneIds, type Entry } from '../tend/log';
+import { undoneIds, type Entry } from '../log/log';
 import {
   AS_WISHED,
   PIECE_VERDICTS,
   type JudgedOf,
   type NoteSubject,
   type PieceVerdict,
-} from '../tend/verdictKinds';
+} from '../log/verdictKinds';
 
 /** A note for the next cook like this. */
 export interface NextTimeNote {

@@ -2,8 +2,8 @@
 import type { Plan } from '../plan/document/plan';
 import { ascending, mean, quantile } from '../quantity/statistics';
 import { MINUTE_MS } from '../quantity/time';
-import { freshPitC, type ReadingRow } from '../tend/handReadings';
-import { litAtMs, type Log } from '../tend/log';
+import { freshPitC, type ReadingRow } from '../instruments/readings';
+import { litAtMs, type Log } from '../log/log';
 import type { Afterwards, PieceMasses } from './verdicts';
 
 /** What one cook tells of them. */

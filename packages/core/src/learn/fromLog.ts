@@ -2,8 +2,8 @@
 import { withWindTimes } from '../air/weather';
 import type { Plan } from '../plan/document/plan';
 import { MINUTE_MS } from '../quantity/time';
-import { thinned, type ReadingRow } from '../tend/handReadings';
-import { actionsOf, litAtMs, type Log } from '../tend/log';
+import { thinned, type ReadingRow } from '../instruments/readings';
+import { actionsOf, litAtMs, type Log } from '../log/log';
 import type { LoggedCook } from './loggedCook';
 
 /**

@@ -5,7 +5,7 @@ import { celsius } from '../quantity/units';
 import type { Action } from '../scenario/actions';
 import type { Scenario } from '../scenario/scenario';
 import type { CookerParameters } from '../pit/parameters';
-import { byLogOnly } from '../tend/remainingScenario';
+import { byLogOnly } from '../forecast/remainingScenario';
 
 /** Minutes after lighting; temperatures in C. */
 export interface LoggedCook {

@@ -10,7 +10,7 @@ import { newsOf, type FollowedFire } from '../estimate/followedFire';
 import { thicknessOf, type PieceEstimate } from '../estimate/pieceEstimate';
 import { percentileBands } from '../sampling/likelyPits';
 import { p10p50p90 } from '../quantity/statistics';
-import { namedFault, type Suspicion } from './fireWatch';
+import { namedFault, type Suspicion } from '../diagnosis/faultSearch';
 import { likelyCooks, type ForecastInput } from './likelyCooks';
 
 export interface Forecast {

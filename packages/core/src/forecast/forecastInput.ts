@@ -3,10 +3,10 @@ import type { Plan, PlanJob } from '../plan/document/plan';
 import { seedFrom } from '../quantity/random';
 import { MINUTE_MS } from '../quantity/time';
 import type { Action } from '../scenario/actions';
-import { thinned, weatherReadings, type ReadingRow } from './handReadings';
+import { thinned, weatherReadings, type ReadingRow } from '../instruments/readings';
 import type { ForecastInput } from './likelyCooks';
-import { actionsOf, jobsAhead, type Log } from './log';
-import { feltTender, smokeLooks } from './looks';
+import { actionsOf, jobsAhead, type Log } from '../log/log';
+import { feltTender, smokeLooks } from '../log/looks';
 
 /** Likely cooks behind a forecast. */
 const MEMBERS = 12;

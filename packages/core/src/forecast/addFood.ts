@@ -9,8 +9,8 @@ import { ascending, quantile } from '../quantity/statistics';
 import type { Action } from '../scenario/actions';
 import type { MeatSpec } from '../scenario/scenario';
 import { likelyCooks, type ForecastInput, type LikelyCooks } from './likelyCooks';
-import { puttingOn } from './log';
-import { withFood } from './planAsChanged';
+import { puttingOn } from '../log/log';
+import { withFood } from '../log/planAsChanged';
 
 /** Food that somebody thinks of putting on. */
 export interface FoodWish {

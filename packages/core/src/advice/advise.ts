@@ -4,9 +4,9 @@
  */
 import { FollowedFire } from '../estimate/followedFire';
 import type { Plan, PlanLog } from '../plan/document/plan';
-import { heldNow } from './heldNow';
-import type { ForecastInput } from './likelyCooks';
-import type { LogLine } from './log';
+import { heldNow } from '../diagnosis/heldNow';
+import type { ForecastInput } from '../forecast/likelyCooks';
+import type { LogLine } from '../log/log';
 import {
   AHEAD,
   fedLater,
@@ -19,7 +19,7 @@ import {
   type MoveTried,
   type Outcome,
 } from './moves';
-import { remainingScenario, withoutRules } from './remainingScenario';
+import { remainingScenario, withoutRules } from '../forecast/remainingScenario';
 import { splitsNow } from './splitAdvice';
 
 /** What is advised, and what comes of it and of doing nothing; series are `everyMin` apart, the first at now. */

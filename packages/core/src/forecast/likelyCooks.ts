@@ -28,7 +28,7 @@ import { pitWith, presetOf } from '../pit/catalogue';
 import { drawLikelyCook } from '../sampling/likelyPits';
 import { seeded } from '../quantity/random';
 import { p10p50p90 } from '../quantity/statistics';
-import type { SmokeLook } from './lookKinds';
+import type { SmokeLook } from '../log/lookKinds';
 import { remainingScenario, withoutRules, type CookInProgress } from './remainingScenario';
 
 export interface ForecastInput extends CookInProgress {

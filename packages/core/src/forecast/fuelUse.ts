@@ -2,7 +2,7 @@
 import { simulate } from '../cook/cook';
 import type { Plan } from '../plan/document/plan';
 import { MINUTE_MS } from '../quantity/time';
-import { actionsOf, litAtMs, type Log } from './log';
+import { actionsOf, litAtMs, type Log } from '../log/log';
 
 export interface FuelUse {
   /** Charcoal laid and put on, and splits and chunks, kg as bought. */

@@ -2,9 +2,9 @@
 import type { WeatherReading } from '../estimate/measuredWeather';
 import { MINUTE_MS } from '../quantity/time';
 import type { Plan } from '../plan/document/plan';
-import type { Log } from './log';
-import type { Muscle } from './lookKinds';
-import { ofLeanMuscle } from './looks';
+import type { Log } from '../log/log';
+import type { Muscle } from '../log/lookKinds';
+import { ofLeanMuscle } from '../log/looks';
 
 /** What thermometers said at an instant of the cook's clock, epoch ms; null where one was silent. C. */
 export interface ReadingRow {

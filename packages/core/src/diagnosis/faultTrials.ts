@@ -5,8 +5,8 @@ import type { FireNews } from '../estimate/fireEstimate';
 import { memberFuelKg } from '../estimate/fireMember';
 import type { WeatherReading } from '../estimate/measuredWeather';
 import { clamp } from '../quantity/units';
-import { faultKinds, type Fault, type FaultContext, type FaultKind } from './causes';
-import { at, inWeather, traceOf, type Read, type Window } from './watchWindow';
+import { faultKinds, type Fault, type FaultContext, type FaultKind } from './faults';
+import { at, inWeather, traceOf, type Read, type Window } from './faultWindow';
 
 /**
  * What a pit and its thermometers do with a fault is never quite as computed: each reading of its effect is off by this

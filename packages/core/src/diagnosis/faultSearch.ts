@@ -5,9 +5,9 @@
  */
 import { SLOT_MIN, type FireEstimator, type FireNews } from '../estimate/fireEstimate';
 import { clamp } from '../quantity/units';
-import type { Fault } from './causes';
+import type { Fault } from './faults';
 import { bestTrials, trials } from './faultTrials';
-import { windowOf } from './watchWindow';
+import { windowOf } from './faultWindow';
 
 /** A fault that the readings speak for. */
 export interface Suspicion {

@@ -1,5 +1,5 @@
 /** What instruments told by wire, as rows of readings: corrected by what each reads too much. */
-import type { ReadingRow } from './handReadings';
+import type { ReadingRow } from './readings';
 
 /** What a channel of an instrument measures: a temperature somewhere, C; wind, m/s; rain, mm/h; or how a fan turns, 0 to 1. */
 export const WIRE_SPOTS = ['grate', 'dome', 'meat', 'air', 'wind', 'rain', 'fan', 'none'] as const;

@@ -2,9 +2,9 @@
 import type { Plan, PlanJob } from '../plan/document/plan';
 import { MINUTE_MS } from '../quantity/time';
 import { mean, normalShareBelow } from '../quantity/statistics';
-import type { Forecast } from './forecast';
-import type { ReadingRow } from './handReadings';
-import { deedAtMs, type Log } from './log';
+import type { Forecast } from '../forecast/forecast';
+import type { ReadingRow } from '../instruments/readings';
+import { deedAtMs, type Log } from '../log/log';
 
 /** What explains that a piece is off the plan, as codes. */
 export const OFF_PLAN_CAUSES = [

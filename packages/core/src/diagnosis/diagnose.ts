@@ -3,10 +3,10 @@ import { firstMove } from '../plan/fire/firstMove';
 import type { FirstMove } from '../plan/document/figures';
 import type { Plan } from '../plan/document/plan';
 import { MINUTE_MS } from '../quantity/time';
-import type { Fault } from './causes';
-import type { Suspicion } from './fireWatch';
+import type { Fault } from './faults';
+import type { Suspicion } from './faultSearch';
 import { heldNow } from './heldNow';
-import { deedsOfLine, type LogLine } from './log';
+import { deedsOfLine, type LogLine } from '../log/log';
 
 /** A reading of the pit, C, at an instant of the cook's clock, epoch ms; null where the probe was silent. */
 export interface PitReading {

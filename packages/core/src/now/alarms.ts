@@ -1,10 +1,10 @@
 /** What calls whoever tends a cook: codes with their figures. What swings by itself and comes back calls nobody. */
 import type { Plan } from '../plan/document/plan';
 import { MINUTE_MS } from '../quantity/time';
-import type { BandPlace, Cause, Diagnosis } from './diagnose';
-import type { Forecast } from './forecast';
-import type { ReadingRow } from './handReadings';
-import type { DueJob } from './jobTimes';
+import type { BandPlace, Cause, Diagnosis } from '../diagnosis/diagnose';
+import type { Forecast } from '../forecast/forecast';
+import type { ReadingRow } from '../instruments/readings';
+import type { DueJob } from '../forecast/jobTimes';
 
 export const ALARM_CODES = [
   'fire-out',

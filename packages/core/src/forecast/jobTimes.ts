@@ -2,7 +2,7 @@
 import type { Plan, PlanJob } from '../plan/document/plan';
 import { epochOf, MINUTE_MS } from '../quantity/time';
 import type { Forecast } from './forecast';
-import { jobsAhead, type Log } from './log';
+import { jobsAhead, type Log } from '../log/log';
 
 /** What of a plan decides when its jobs are due. */
 type JobPlan = Pick<Plan, 'serveAt' | 'request' | 'jobs'>;

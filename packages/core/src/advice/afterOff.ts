@@ -4,8 +4,8 @@ import type { RestFirst, RestWhere } from '../meat/rest';
 import type { Plan } from '../plan/document/plan';
 import { maxHoldMin } from '../plan/schedule/schedule';
 import { MINUTE_MS } from '../quantity/time';
-import type { Forecast } from './forecast';
-import { deedAtMs, type Log } from './log';
+import type { Forecast } from '../forecast/forecast';
+import { deedAtMs, type Log } from '../log/log';
 
 /** How a piece stands that came off. */
 export interface AfterOff {

@@ -6,7 +6,7 @@ import type { Cook } from '../cook/state';
 import type { FireMember } from '../estimate/fireMember';
 import { isSplits, type Action } from '../scenario/actions';
 import { heatUp, putColdPieceOn, settling, storm, widen } from './faultEffects';
-import type { SmokeLook } from './lookKinds';
+import type { SmokeLook } from '../log/lookKinds';
 
 /** What can be wrong, as codes that say nothing of any one kind of cooker. */
 export const FAULTS = [

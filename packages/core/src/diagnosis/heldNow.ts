@@ -4,7 +4,7 @@ import { habitPolicy } from '../control/habitPolicy';
 import { policyOf } from '../control/policyDocument';
 import type { Plan } from '../plan/document/plan';
 import { designFire, type PitSetup } from '../plan/fire/designFire';
-import { lastVents, type LogLine } from './log';
+import { lastVents, type LogLine } from '../log/log';
 
 /** The pit as it is set up, its policy with the vents where they were last logged, and where its exhaust usually stands. */
 export function heldNow(

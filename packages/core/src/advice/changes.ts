@@ -4,8 +4,8 @@ import { FollowedFire } from '../estimate/followedFire';
 import { runLikelyPiece } from '../estimate/likelyPiece';
 import type { PlanLog } from '../plan/document/plan';
 import { clamp } from '../quantity/units';
-import { likelyCooks, type ForecastInput } from './likelyCooks';
-import { wrapOptionOf, type ChangeId, type WrapOption } from './outlook';
+import { likelyCooks, type ForecastInput } from '../forecast/likelyCooks';
+import { wrapOptionOf, type ChangeId, type WrapOption } from '../forecast/outlook';
 
 /** One change, with what it logs and what comes of it. */
 export interface ChangeOption extends WrapOption {

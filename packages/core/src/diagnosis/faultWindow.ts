@@ -18,7 +18,7 @@ import {
 import { ascending, mean, quantile } from '../quantity/statistics';
 import { clamp } from '../quantity/units';
 import type { Action } from '../scenario/actions';
-import type { FaultKind } from './causes';
+import type { FaultKind } from './faults';
 
 /** What is told of a fire: by a thermometer at a spot, C, or by its fan, percent of full speed. */
 export interface Told {

@@ -17,7 +17,7 @@ import {
   retime,
   ventsNow,
 } from '../src/tend/actions';
-import { freshCook, kept, PLAN, press, T0, wish } from './openCook';
+import { freshCook, kept, OnCook, PLAN, press, T0, wish } from './openCook';
 // Parts that are fetched later are compiled now, not while a test waits for them.
 import '../src/tend/ReadSheet';
 import '../src/ui/FieldsForm';
@@ -32,14 +32,9 @@ describe('the log pad', () => {
     useOutbox();
     const [last, setLast] = useState<Entry[]>([]);
     return (
-      <LogPad
-        plan={PLAN}
-        log={log()}
-        now={T0}
-        last={last}
-        setLast={setLast}
-        onEdit={() => undefined}
-      />
+      <OnCook>
+        <LogPad last={last} setLast={setLast} onEdit={() => undefined} />
+      </OnCook>
     );
   };
 

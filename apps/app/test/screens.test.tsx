@@ -10,7 +10,7 @@ import { JobCard } from '../src/tend/JobCard';
 import { importBody } from '../src/log/importFiles';
 import { taken } from '../src/ui/useKeyDown';
 import { BOSUN } from './help';
-import { freshCook, kept, PLAN, press, T0 } from './openCook';
+import { freshCook, kept, OnCook, PLAN, press, T0 } from './openCook';
 // Parts that are fetched later are compiled now, not while a test waits for them.
 import '../src/plan/PlanSheet';
 import '../src/ui/FieldsForm';
@@ -64,20 +64,13 @@ describe('the planning sentence', () => {
   });
 });
 
-const CARD = { pitC: null, onLogged: () => undefined, onList: () => undefined };
-
 describe('the job card', () => {
   it('counts down, can wait, says why, and is done once by a double touch', async () => {
     const job = PLAN.jobs.find((j) => j.id === 'wrap')!;
     render(
-      <JobCard
-        {...CARD}
-        jobs={[{ job, ms: T0 + 9 * 60_000 }]}
-        now={T0}
-        plan={PLAN}
-        forecast={null}
-        onFinish={() => undefined}
-      />,
+      <OnCook part={{ jobs: [{ job, ms: T0 + 9 * 60_000 }] }}>
+        <JobCard onFinish={() => undefined} onList={() => undefined} />
+      </OnCook>,
     );
     expect(screen.getByTestId('job-due')).toHaveTextContent('in 9 min');
     press(/^Later/);
@@ -96,19 +89,17 @@ describe('the job card', () => {
     const [on, wrap] = ['meat-on', 'wrap'].map((id) => PLAN.jobs.find((j) => j.id === id)!);
     const list = jest.fn();
     render(
-      <JobCard
-        {...CARD}
-        jobs={[
-          { job: on!, ms: T0 - 60_000 },
-          { job: wrap!, ms: T0 },
-        ]}
-        pitC={260}
-        now={T0}
-        plan={PLAN}
-        forecast={null}
-        onFinish={() => undefined}
-        onList={list}
-      />,
+      <OnCook
+        part={{
+          jobs: [
+            { job: on!, ms: T0 - 60_000 },
+            { job: wrap!, ms: T0 },
+          ],
+          pitC: 260,
+        }}
+      >
+        <JobCard onFinish={() => undefined} onList={list} />
+      </OnCook>,
     );
     expect(screen.getByRole('alert')).toHaveTextContent(/reads 260°.*come down first/);
     expect(screen.getByText(/^Also due: /)).toHaveTextContent(wrap!.inWords, { exact: false });
@@ -118,7 +109,11 @@ describe('the job card', () => {
 
   it('ends with finishing when all is done', () => {
     const finish = jest.fn();
-    render(<JobCard {...CARD} jobs={[]} now={T0} plan={PLAN} forecast={null} onFinish={finish} />);
+    render(
+      <OnCook part={{ jobs: [] }}>
+        <JobCard onFinish={finish} onList={() => undefined} />
+      </OnCook>,
+    );
     press('Finish this cook');
     expect(finish).toHaveBeenCalled();
   });

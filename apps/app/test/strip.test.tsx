@@ -1,6 +1,6 @@
 import { actionsOf, jobMs, epochOf, foldLog, METRIC, MINUTE_MS, type Entry } from '@ostrin/core';
 import { planDocument } from '@ostrin/wording';
-import { forecast } from '@ostrin/core/lookAhead';
+import { forecast } from '@ostrin/core/internals';
 import { render, screen } from '@testing-library/react-native';
 import { requestOf } from '../src/store/request';
 import { firstDraft } from '../src/store/planDraft';

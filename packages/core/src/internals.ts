@@ -187,3 +187,7 @@ export * from './instruments/instrumentChecks';
 export * from './learn/learnPit';
 export * from './learn/loggedCook';
 export * from './learn/fromLog';
+export * from './now/cookNow';
+export * from './now/knownCook';
+export * from './now/lookAhead';
+export * from './now/wantsAdvice';

@@ -7,6 +7,6 @@ export { foodOutcome } from './forecast/addFood';
 export { adviseNow } from './advice/advise';
 export { changeOptions } from './advice/changes';
 export { fuelUse } from './forecast/fuelUse';
-export { forecast } from './forecast/forecast';
+export { forecastsOf } from './now/lookAhead';
 export { meatOutlook } from './forecast/outlook';
 export { comparedTimes, whyLate } from './afterwards/meatTime';

@@ -3,10 +3,7 @@
  * does not load it.
  */
 export { afterOff, type AfterOff } from './advice/afterOff';
-export { alarmsOf } from './now/alarms';
-export { diagnose } from './diagnosis/diagnose';
 export { boilsAtC, disagreement } from './instruments/disagreement';
-export { forecastInput } from './forecast/forecastInput';
 export {
   boilsAtHPa,
   CHECKED_AGAINST,
@@ -19,5 +16,8 @@ export {
 export { freshPitC, ofPiece, weatherReadings } from './instruments/readings';
 export { feltTender, hasTwoMuscles, smokeLooks, tenderVerdicts, wrapByBarkMs } from './log/looks';
 export { OFF_PLAN_CAUSES, offPlan, type OffPlan } from './advice/offPlan';
-export { addedFoods, planAsChanged, type AddedFood } from './log/planAsChanged';
+export { planAsChanged } from './log/planAsChanged';
 export { withoutRules } from './forecast/remainingScenario';
+export { cookNow, forecastInputs, leadInput, pitOf } from './now/cookNow';
+export { knownCook, leadPiece } from './now/knownCook';
+export { wantsAdvice } from './now/wantsAdvice';

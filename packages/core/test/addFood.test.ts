@@ -69,7 +69,7 @@ describe('food in the log', () => {
     action: { do: 'set-vents', intakeFraction: 1, exhaustFraction: 1 },
   };
   const add: Entry = { id: 'f', at: 180 * MIN, kind: 'add-food', food, offAt: 270 * MIN };
-  const plan = { request: request(), scenarios: [INPUT.scenario] };
+  const plan = { request: request(), scenarios: [INPUT.scenario], jobs: [] };
   const ids = (entries: Entry[]): string[] =>
     planAsChanged(plan, foldLog(entries)).scenarios[0]!.meats.map((m) => m.id);
 
@@ -84,6 +84,7 @@ describe('food in the log', () => {
     const changed = planAsChanged(plan, log);
     expect(changed.request.meats.at(-1)).toMatchObject({ id: 'hens', pieces: 1, massKg: 1.6 });
     expect(changed.scenarios[0]!.untilMin).toBeGreaterThanOrEqual(180 + 720);
+    expect(changed.jobs).toMatchObject([{ id: 'off hens', atMin: 270, food: { id: 'hens' } }]);
     const undo: Entry = { id: 'u', at: 181 * MIN, kind: 'undo', target: 'f' };
     expect(ids([light, add, undo])).toEqual(['a']);
   });

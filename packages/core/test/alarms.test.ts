@@ -50,7 +50,7 @@ describe('alarms', () => {
     forecast: forecast(),
     jobs: [],
     wire: [],
-    pieces: [{ id: FIRST, readyMin: [500, 540, 600], off: false }],
+    pieces: [{ id: FIRST, readyMin: [500, 540, 600], offMs: null }],
     nowMs: T0 + 120 * MIN,
     litMs: T0,
     ...part,
@@ -85,10 +85,10 @@ describe('alarms', () => {
     const lasts = forecast({ fuelOutMin: [140, 160, 200], readyMin: [130, 150, 170] });
     expect(ids({ forecast: lasts, pieces: [] })).toEqual([]);
     expect(ids({ forecast: forecast({ wrapMin: 130 }) })).toEqual([`near-wrap/${FIRST}`]);
-    expect(ids({ pieces: [{ id: 'b', readyMin: [100, 130, 160], off: false }] })).toEqual([
+    expect(ids({ pieces: [{ id: 'b', readyMin: [100, 130, 160], offMs: null }] })).toEqual([
       'near-done/b',
     ]);
-    expect(ids({ pieces: [{ id: 'b', readyMin: [100, 130, 160], off: true }] })).toEqual([]);
+    expect(ids({ pieces: [{ id: 'b', readyMin: [100, 130, 160], offMs: 1 }] })).toEqual([]);
     const job = { id: 'wrap' } as AlarmInput['jobs'][number]['job'];
     expect(ids({ jobs: [{ job, ms: T0 + 119 * MIN }] })).toEqual(['job-due/wrap']);
     expect(ids({ jobs: [{ job, ms: T0 + 121 * MIN }] })).toEqual([]);

@@ -65,7 +65,7 @@ describe('a plan as changed', () => {
     action: { do: 'set-target', targetC },
     ...(jobId ? { jobId } : {}),
   });
-  const plan = { request: request(), scenarios: [] };
+  const plan = { request: request(), scenarios: [], jobs: [] };
   const target = (entries: Entry[]): number =>
     planAsChanged(plan, foldLog(entries)).request.pits[0]!.pace.pitC;
   const planned = plan.request.pits[0]!.pace.pitC;

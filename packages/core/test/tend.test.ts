@@ -7,7 +7,7 @@ import {
   entryProblem,
   foldLog,
   forecast,
-  heldWatch,
+  shiftOf,
   jobMs,
   jobsByTime,
   lastPieceReading,
@@ -65,25 +65,25 @@ describe('several phones', () => {
       sheet: 'Bowl vent a quarter.',
     };
     const [first, second] = [take('t1', 'Anka', 1), take('t2', 'Pell', 9)];
-    expect(heldWatch([])).toEqual({ holder: null, since: null, offer: null });
-    expect(heldWatch([offer, first])).toMatchObject({
+    expect(shiftOf([])).toEqual({ holder: null, since: null, offer: null });
+    expect(shiftOf([offer, first])).toMatchObject({
       holder: 'Anka',
       offer: { from: 'Anka', to: 'Pell', sheet: 'Bowl vent a quarter.' },
     });
     fc.assert(
       fc.property(fc.shuffledSubarray([first, offer, second], { minLength: 3 }), (entries) => {
-        expect(heldWatch(entries)).toEqual({ holder: 'Pell', since: second.at, offer: null });
+        expect(shiftOf(entries)).toEqual({ holder: 'Pell', since: second.at, offer: null });
       }),
     );
     // The clock of the phone that accepts may be behind that of the phone that offered.
     const behind: Entry = { ...take('t3', 'Pell', 4), kind: 'take-watch', offer: 'o' };
-    expect(heldWatch([first, behind, offer])).toEqual({
+    expect(shiftOf([first, behind, offer])).toEqual({
       holder: 'Pell',
       since: offer.at,
       offer: null,
     });
     const undo: Entry = { id: 'u', at: T0 + 10 * MIN, kind: 'undo', target: 't2' };
-    expect(heldWatch([first, offer, second, undo])).toMatchObject({ holder: 'Anka' });
+    expect(shiftOf([first, offer, second, undo])).toMatchObject({ holder: 'Anka' });
     expect(entryProblem([offer], { ...undo, kind: 'retime', target: 'o', to: T0 })).not.toBeNull();
   });
 });

@@ -22,6 +22,6 @@ export { foodOutcomeWords } from './food';
 export { faultName, suspectedWords } from './faults';
 export { afterOffWords } from './afterOff';
 export { burnStepWords, LEAK_TEST, SEASONING } from './testBurn';
-export { tendedPlan } from './tendedPlan';
+export { wordAddedFood } from './addedFood';
 export { offPlanWords } from './offPlan';
 export { cookFitWords, learnedFrom, learnedLines } from './learned';

@@ -7,7 +7,7 @@ import type {
   CookToExplain,
   FoodOutcome,
   FoodWish,
-  Forecast,
+  Forecasts,
   FuelUse,
   LikelyPitJob,
   LikelyPitRun,
@@ -168,9 +168,9 @@ function ask<T extends FromWorker['result']>(question: WithoutId<ToTendWorker>):
   });
 }
 
-/** Asks for a forecast. */
-export const askForecast = (input: ForecastInput): Promise<Forecast> =>
-  ask({ kind: 'forecast', input });
+/** Asks for the forecasts of some pieces. */
+export const askForecasts = (inputs: Record<string, ForecastInput>): Promise<Forecasts> =>
+  ask({ kind: 'forecasts', inputs });
 
 /** Asks how the meat stands and what wrapping it now would do. */
 export const askOutlook = (input: ForecastInput): Promise<Outlook> => ask({ kind: 'meat', input });

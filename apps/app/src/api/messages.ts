@@ -7,7 +7,7 @@ import type {
   CookToExplain,
   FoodOutcome,
   FoodWish,
-  Forecast,
+  Forecasts,
   FuelUse,
   Log,
   ForecastInput,
@@ -45,7 +45,7 @@ export type ToWorker =
 
 /** Questions about a cook under way, each with one answer. */
 export type ToTendWorker =
-  | { id: number; kind: 'forecast'; input: ForecastInput }
+  | { id: number; kind: 'forecasts'; inputs: Record<string, ForecastInput> }
   | { id: number; kind: 'meat'; input: ForecastInput }
   | { id: number; kind: 'changes'; input: ForecastInput; question: ChangeQuestion }
   | { id: number; kind: 'food'; input: ForecastInput; wish: FoodWish }
@@ -91,7 +91,7 @@ export interface FromWorker {
   jobs?: LikelyPitJob[];
   result?:
     | Plan
-    | Forecast
+    | Forecasts
     | Outlook
     | VentCard
     | PlanVariant

@@ -8,7 +8,7 @@ import {
   changeOptions,
   FollowedFire,
   foodOutcome,
-  forecast,
+  forecastsOf,
   fuelUse,
   meatOutlook,
   whyLate,
@@ -21,8 +21,8 @@ const followed = new FollowedFire();
 
 function answerOf(data: ToTendWorker): FromWorker['result'] {
   switch (data.kind) {
-    case 'forecast':
-      return forecast(data.input, followed);
+    case 'forecasts':
+      return forecastsOf(data.inputs, followed);
     case 'meat':
       return meatOutlook(data.input, followed);
     case 'changes':

@@ -1,6 +1,13 @@
 /** Food that is not in the plan: which, how heavy, what comes of it, and one touch to put it on. */
-import { cutOf, MINUTE_MS, usualMassKg, type FoodOutcome, type Units } from '@ostrin/core';
-import { forecastInput } from '@ostrin/core/tending';
+import {
+  cutOf,
+  MINUTE_MS,
+  usualMassKg,
+  type CookNow,
+  type FoodOutcome,
+  type Units,
+} from '@ostrin/core';
+import { leadInput, pitOf } from '@ostrin/core/tending';
 import { capital, massWords } from '@ostrin/wording';
 import { foodOutcomeWords } from '@ostrin/wording/tending';
 import { useEffect, useMemo, useState } from 'react';
@@ -18,18 +25,22 @@ import { Sheet } from '../ui/Sheet';
 import { Paragraph } from '../ui/Text';
 import { Subhead } from '../ui/Title';
 import { roughClock } from '../ui/words';
-import type { LookAheadProps } from './ChangeSheet';
+import { useCook } from './cookContext';
 
 /** Pieces of one kind that are put on at once, at most. */
 const MOST_PIECES = 40;
 /** What is chosen rests for so long before it is worked out, ms: a stepper is touched several times. */
 const SETTLES_MS = 400;
 
-export function AddFoodSheet(p: LookAheadProps) {
+interface SheetProps {
+  onClose: () => void;
+}
+
+export function AddFoodSheet({ onClose }: SheetProps) {
   const units = useSettings((s) => s.units);
   const [cut, setCut] = useState<string | null>(null);
   return (
-    <Sheet title="Put other food on" onClose={p.onClose}>
+    <Sheet title="Put other food on" onClose={onClose}>
       {cut === null ? (
         <>
           <Paragraph>What goes on? It lies beside what is on already.</Paragraph>
@@ -41,7 +52,7 @@ export function AddFoodSheet(p: LookAheadProps) {
             label={`${capital(cutOf(cut).name)}: choose another`}
             onPress={() => setCut(null)}
           />
-          <Amount {...p} key={cut} cut={cut} units={units} />
+          <Amount key={cut} {...{ cut, units, onClose }} />
         </>
       )}
     </Sheet>
@@ -49,15 +60,16 @@ export function AddFoodSheet(p: LookAheadProps) {
 }
 
 /** How much of it, and what comes of that. */
-function Amount({ cut, units, ...p }: LookAheadProps & { cut: string; units: Units }) {
-  const { plan, log, lit, now } = p;
+function Amount({ cut, units, onClose }: SheetProps & { cut: string; units: Units }) {
+  const { cook, mayLog, onLogged } = useCook();
+  const { plan, zeroMs, nowMs } = cook;
   const [massKg, setMass] = useState(usualMassKg(cutOf(cut)));
   const [count, setCount] = useState(1);
   const [answer, setAnswer] = useState<FoodOutcome | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   // Asked about one moment: what is chosen stands on what was shown.
-  const [asked] = useState(() => forecastInput(p.id, plan, log, p.read, lit, now));
-  const { pitC } = plan.request.pits[0]!.pace;
+  const [asked] = useState(() => leadInput(cook));
+  const { pitC } = pitOf(plan).pace;
   const wish = useMemo(
     () => ({ id: `${cut}-${newId().slice(0, 4)}`, cut, massKg, count, pitC }),
     [cut, massKg, count, pitC],
@@ -77,9 +89,9 @@ function Amount({ cut, units, ...p }: LookAheadProps & { cut: string; units: Uni
   // What was answered before the choice changed says nothing of it.
   const outcome = answer?.food.id === wish.id ? answer : null;
   const put = async ({ food, readyMin }: FoodOutcome): Promise<void> => {
-    const offAt = Math.round(lit + readyMin![1] * MINUTE_MS);
-    p.onLogged(await logDeeds([{ body: { kind: 'add-food', food, offAt } }], now));
-    p.onClose();
+    const offAt = Math.round(zeroMs + readyMin![1] * MINUTE_MS);
+    onLogged(await logDeeds([{ body: { kind: 'add-food', food, offAt } }], nowMs));
+    onClose();
   };
   return (
     <>
@@ -105,7 +117,7 @@ function Amount({ cut, units, ...p }: LookAheadProps & { cut: string; units: Uni
             {failure}
           </Notice>
         ) : outcome ? (
-          <OutcomeWords outcome={outcome} plan={plan} lit={lit} />
+          <OutcomeWords outcome={outcome} plan={plan} zeroMs={zeroMs} />
         ) : (
           <Paragraph>Running it with and without.</Paragraph>
         )}
@@ -114,7 +126,7 @@ function Amount({ cut, units, ...p }: LookAheadProps & { cut: string; units: Uni
         kind="primary"
         label="Put it on now"
         testID="put-food"
-        disabled={!outcome?.readyMin || !p.mayLog}
+        disabled={!outcome?.readyMin || !mayLog}
         onPress={() => void put(outcome!)}
       />
     </>
@@ -124,10 +136,10 @@ function Amount({ cut, units, ...p }: LookAheadProps & { cut: string; units: Uni
 function OutcomeWords({
   outcome,
   plan,
-  lit,
-}: { outcome: FoodOutcome } & Pick<LookAheadProps, 'plan' | 'lit'>) {
+  zeroMs,
+}: { outcome: FoodOutcome } & Pick<CookNow, 'plan' | 'zeroMs'>) {
   const units = useSettings((s) => s.units);
-  const at = (min: number): string => roughClock(lit + min * MINUTE_MS, plan.request.timeZone);
+  const at = (min: number): string => roughClock(zeroMs + min * MINUTE_MS, plan.request.timeZone);
   const { readyMin } = outcome;
   const others = cutOf(plan.request.meats[0]!.cut).short;
   return (

@@ -1,5 +1,6 @@
 /** The move that is advised now, in one line; a touch shows what comes of it, why, and does it. */
-import type { Advice, Diagnosis, Entry, Plan } from '@ostrin/core';
+import type { Advice } from '@ostrin/core';
+import { pitOf } from '@ostrin/core/tending';
 import { causeWords } from '@ostrin/wording';
 import { effectWords, moveWords, waitWords } from '@ostrin/wording/tending';
 import { useState } from 'react';
@@ -10,20 +11,13 @@ import { Button } from '../ui/Button';
 import { Sheet } from '../ui/Sheet';
 import { Paragraph } from '../ui/Text';
 import { Heading } from '../ui/Title';
+import { useCook } from './cookContext';
 
-interface Props {
-  advice: Advice;
-  plan: Plan;
-  state: Diagnosis;
-  now: number;
-  mayLog: boolean;
-  onLogged: (entries: Entry[]) => void;
-}
-
-export function AdviceRow({ advice, plan, state, now, mayLog, onLogged }: Props) {
+export function AdviceRow({ advice }: { advice: Advice }) {
+  const { cook, mayLog, onLogged } = useCook();
   const units = useSettings((s) => s.units);
   const [open, setOpen] = useState(false);
-  const pit = plan.request.pits[0]!;
+  const pit = pitOf(cook.plan);
   const move = moveWords(advice, pit, units);
   const leaves = advice.move.do === 'leave';
   const onClose = (): void => setOpen(false);
@@ -45,7 +39,7 @@ export function AdviceRow({ advice, plan, state, now, mayLog, onLogged }: Props)
           <Paragraph>{effectWords(advice, units)}</Paragraph>
           {leaves ? null : <Paragraph>{waitWords(advice)}</Paragraph>}
           <Heading>Why</Heading>
-          <Paragraph>{causeWords(state.cause, pit)}</Paragraph>
+          <Paragraph>{causeWords(cook.state.cause, pit)}</Paragraph>
           {advice.logs.length === 0 ? null : (
             <Button
               kind="primary"
@@ -55,7 +49,7 @@ export function AdviceRow({ advice, plan, state, now, mayLog, onLogged }: Props)
               onPress={() => {
                 void logDeeds(
                   advice.logs.map((action) => ({ body: { kind: 'act', action } })),
-                  now,
+                  cook.nowMs,
                 ).then(onLogged);
                 onClose();
               }}

@@ -1,18 +1,20 @@
 /** The pieces that came off: resting, until when they hold, and what is left to do at the pit. */
-import { localOf, type Plan } from '@ostrin/core';
+import { localOf } from '@ostrin/core';
 import { afterOff } from '@ostrin/core/tending';
 import { afterOffWords } from '@ostrin/wording/tending';
 import { Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
 import { clockOf } from '../ui/words';
-import { isMeatOn, type CookNow } from './useCookNow';
+import { useCook } from './cookContext';
+import { isMeatOn } from './useCookNow';
 import { pieceName } from '../store/names';
 
 /** Told while any piece rests; nothing before one came off. */
-export function AfterOffCard({ plan, cook }: { plan: Plan; cook: CookNow }) {
+export function AfterOffCard() {
+  const { cook } = useCook();
   const units = useSettings((s) => s.units);
-  const { log, forecast, lit, now } = cook;
-  const off = afterOff(plan, log, forecast, lit);
+  const { plan, log, forecast, litMs, nowMs } = cook;
+  const off = afterOff(plan, log, forecast, litMs);
   if (off.length === 0) return null;
   const clock = (ms: number): string => clockOf(localOf(ms, plan.request.timeZone));
   return (
@@ -22,7 +24,7 @@ export function AfterOffCard({ plan, cook }: { plan: Plan; cook: CookNow }) {
         return (
           <Text key={a.meat} className="font-sans text-ink text-[16px] leading-[21px]">
             <Text className="font-sans-bold">{`${pieceName(plan, i)}, off ${clock(a.offMs)}. `}</Text>
-            {afterOffWords(a, now, clock, units)}
+            {afterOffWords(a, nowMs, clock, units)}
           </Text>
         );
       })}

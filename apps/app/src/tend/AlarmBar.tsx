@@ -1,22 +1,17 @@
 /** The alarm that matters most now, over everything else, until somebody has seen it. */
-import type { Alarm, Plan } from '@ostrin/core';
+import type { Alarm, CookNow } from '@ostrin/core';
+import { pitOf } from '@ostrin/core/tending';
 import { alarmWords } from '@ostrin/wording/tending';
 import { Text, View } from 'react-native';
 import { Button } from '../ui/Button';
 import type { Alarms } from './useAlarms';
-import type { CookNow } from './useCookNow';
+import { useCook } from './cookContext';
 import { pieceName } from '../store/names';
 
-interface Props {
-  alarms: Alarms;
-  plan: Plan;
-  cook: CookNow;
-}
-
 /** An alarm of a cook in words. */
-export const alarmText = (alarm: Alarm, plan: Plan, { state }: Pick<CookNow, 'state'>): string =>
+export const alarmText = (alarm: Alarm, { plan, state }: Pick<CookNow, 'plan' | 'state'>): string =>
   alarmWords(alarm, {
-    pit: plan.request.pits[0]!,
+    pit: pitOf(plan),
     jobs: plan.jobs,
     cause: state.cause,
     pieceName: (id) =>
@@ -26,10 +21,11 @@ export const alarmText = (alarm: Alarm, plan: Plan, { state }: Pick<CookNow, 'st
       ),
   });
 
-export function AlarmBar({ alarms: { unseen, see }, plan, cook }: Props) {
+export function AlarmBar({ alarms: { unseen, see } }: { alarms: Alarms }) {
+  const { cook } = useCook();
   const first = unseen[0];
   if (!first) return null;
-  const words = alarmText(first, plan, cook);
+  const words = alarmText(first, cook);
   return (
     <View
       role="alert"

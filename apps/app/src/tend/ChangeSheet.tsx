@@ -7,11 +7,8 @@ import {
   type Units,
   type ChangeOption,
   type Entry,
-  type Log,
-  type Plan,
-  type ReadingRow,
 } from '@ostrin/core';
-import { forecastInput } from '@ostrin/core/tending';
+import { leadInput, pitOf } from '@ostrin/core/tending';
 import { temperatureWords } from '@ostrin/wording';
 import { changeName, changeWords } from '@ostrin/wording/tending';
 import { useEffect, useState } from 'react';
@@ -25,6 +22,7 @@ import { Sheet } from '../ui/Sheet';
 import { Paragraph } from '../ui/Text';
 import { roughClock } from '../ui/words';
 import { logAction, skipJob } from './actions';
+import { useCook } from './cookContext';
 
 /** What a kitchen oven is set to, C: usually (common practice), and between which it can be. */
 const OVEN_C = { usual: 135, least: 75, most: 200 } as const;
@@ -36,27 +34,15 @@ function steppedOvenC(c: number, by: -1 | 1, { temperature }: Units): number {
   return clamp(next, OVEN_C.least, OVEN_C.most);
 }
 
-/** What a sheet is given that runs a cook on before something is chosen. */
-export interface LookAheadProps {
-  id: string;
-  plan: Plan;
-  log: Log;
-  read: readonly ReadingRow[];
-  lit: number;
-  now: number;
-  mayLog: boolean;
-  onLogged: (entries: Entry[]) => void;
-  onClose: () => void;
-}
-
-export function ChangeSheet(p: LookAheadProps) {
+export function ChangeSheet({ onClose }: { onClose: () => void }) {
+  const { cook, mayLog, onLogged } = useCook();
   const units = useSettings((s) => s.units);
-  const { plan, log, lit } = p;
+  const { plan, log, zeroMs, nowMs } = cook;
   const [options, setOptions] = useState<ChangeOption[] | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   // Asked once: what is chosen stands on what was shown.
-  const [asked] = useState(() => forecastInput(p.id, plan, log, p.read, lit, p.now));
-  const { pitC } = plan.request.pits[0]!.pace;
+  const [asked] = useState(() => leadInput(cook));
+  const { pitC } = pitOf(plan).pace;
   const [ovenC, setOvenC] = useState<number>(OVEN_C.usual);
   useEffect(() => {
     let wanted = true;
@@ -74,21 +60,22 @@ export function ChangeSheet(p: LookAheadProps) {
       wanted = false;
     };
   }, [asked, pitC, ovenC]);
-  const clock = (min: number): string => roughClock(lit + min * MINUTE_MS, plan.request.timeZone);
+  const clock = (min: number): string =>
+    roughClock(zeroMs + min * MINUTE_MS, plan.request.timeZone);
   const choose = async ({ id, logs }: ChangeOption): Promise<void> => {
     const wrapJob = plan.jobs.find((j) => j.id === 'wrap' && !log.jobsDone.has(j.id));
     const entries: Entry[] = [];
-    for (const action of logs) entries.push(...(await logAction(plan, log, action, p.now)));
+    for (const action of logs) entries.push(...(await logAction(plan, log, action, nowMs)));
     // What is left bare, or finished elsewhere, is not wrapped any more.
     if (wrapJob && (id === 'leave-bare' || id === 'oven-now')) {
-      entries.push(...(await skipJob(wrapJob, p.now)));
+      entries.push(...(await skipJob(wrapJob, nowMs)));
     }
-    p.onLogged(entries);
-    p.onClose();
+    onLogged(entries);
+    onClose();
   };
   const planned = options?.find((o) => o.id === 'as-planned');
   return (
-    <Sheet title="Change of mind" onClose={p.onClose}>
+    <Sheet title="Change of mind" onClose={onClose}>
       {failure ? (
         <Notice tone="warn" title="This could not be worked out">
           {failure}
@@ -122,7 +109,7 @@ export function ChangeSheet(p: LookAheadProps) {
               label="Do this"
               accessibilityLabel={`Do this: ${changeName(o, units)}`}
               testID={`choose-${o.id}`}
-              disabled={!p.mayLog}
+              disabled={!mayLog}
               onPress={() => void choose(o)}
             />
           )}

@@ -1,14 +1,6 @@
 /** The next job: what, when, and one tap to say it is done. */
-import {
-  fromC,
-  MINUTE_MS,
-  type DueJob,
-  type Entry,
-  type Forecast,
-  type Plan,
-  type PlanJob,
-  type Units,
-} from '@ostrin/core';
+import { fromC, MINUTE_MS, type Plan, type PlanJob, type Units } from '@ostrin/core';
+import { pitOf } from '@ostrin/core/tending';
 import { jobReason, spanOfTime } from '@ostrin/wording';
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
@@ -18,21 +10,12 @@ import { Checklist } from '../ui/Checklist';
 import { useLayout } from '../ui/layout';
 import { Sheet } from '../ui/Sheet';
 import { doJob } from './actions';
+import { useCook } from './cookContext';
 
 interface Props {
-  /** Jobs still to do, the next one first. */
-  jobs: readonly DueJob[];
-  /** What the pit reads, C; null where it was not read of late. */
-  pitC: number | null;
-  now: number;
-  plan: Plan;
-  forecast: Forecast | null;
   onFinish: () => void;
-  onLogged: (entries: Entry[]) => void;
   /** Opens the list of all jobs. */
   onList: () => void;
-  /** Whether this device may log. */
-  mayLog?: boolean;
 }
 
 const LATER_MIN = 10;
@@ -52,7 +35,7 @@ const NOT_YET_K = 20;
 /** What is to be said before meat goes on a pit that is far from its pace. */
 function notYetWords(job: PlanJob, plan: Plan, pitC: number | null, units: Units): string | null {
   if (job.do !== 'meat-on' || pitC === null) return null;
-  const target = plan.request.pits[0]!.pace.pitC;
+  const target = pitOf(plan).pace.pitC;
   if (Math.abs(pitC - target) < NOT_YET_K) return null;
   const say = (c: number): string => `${Math.round(fromC(c, units.temperature))}°`;
   return pitC > target
@@ -60,8 +43,9 @@ function notYetWords(job: PlanJob, plan: Plan, pitC: number | null, units: Units
     : `The pit reads ${say(pitC)}, planned is ${say(target)}. Let it come up first.`;
 }
 
-export function JobCard(props: Props) {
-  const { jobs, now, plan, forecast, pitC, onFinish, onLogged, onList, mayLog = true } = props;
+export function JobCard({ onFinish, onList }: Props) {
+  const { cook, mayLog, onLogged } = useCook();
+  const { jobs, nowMs, plan, forecast, pitC } = cook;
   const job = jobs[0]?.job ?? null;
   const { wide } = useLayout();
   const units = useSettings((s) => s.units);
@@ -75,8 +59,8 @@ export function JobCard(props: Props) {
       </View>
     );
   }
-  const minutes = (jobs[0]!.ms - now) / MINUTE_MS + later;
-  const alsoDue = jobs.slice(1).filter((j) => j.ms <= now + ALSO_MIN * MINUTE_MS);
+  const minutes = (jobs[0]!.ms - nowMs) / MINUTE_MS + later;
+  const alsoDue = jobs.slice(1).filter((j) => j.ms <= nowMs + ALSO_MIN * MINUTE_MS);
   const notYet = notYetWords(job, plan, pitC, units);
   return (
     <View className="rounded-xl border-2 border-ink bg-sheet p-3 gap-2" testID="job-card">
@@ -112,7 +96,7 @@ export function JobCard(props: Props) {
             label="Done"
             hint={wide ? 'space' : undefined}
             testID="job-done"
-            onPress={() => void doJob(job, now).then(onLogged)}
+            onPress={() => void doJob(job, nowMs).then(onLogged)}
           />
         </View>
         <View className="flex-1">

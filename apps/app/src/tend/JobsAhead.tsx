@@ -1,23 +1,16 @@
 /** Wide screens: the jobs to come, the meat, and the log. */
-import { type DueJob, type Log, type Plan, localOf } from '@ostrin/core';
+import { cutOf, localOf } from '@ostrin/core';
 import { Pressable, Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
 import { signedLabel } from '../strip/fromCook';
 import { Heading } from '../ui/Title';
 import { clockOf } from '../ui/words';
+import { useCook } from './cookContext';
+import { readyNow } from './useCookNow';
 
-interface Props {
-  plan: Plan;
-  log: Log;
-  /** Jobs still to do, the next one first. */
-  jobs: readonly DueJob[];
-  /** When it is ready, in words. */
-  ready: string;
-  meatName: string;
-  onEdit: (entryId: string) => void;
-}
-
-export function JobsAhead({ plan, log, jobs, ready, meatName, onEdit }: Props) {
+export function JobsAhead({ onEdit }: { onEdit: (entryId: string) => void }) {
+  const { cook } = useCook();
+  const { plan, log, jobs } = cook;
   const units = useSettings((s) => s.units);
   const zone = plan.request.timeZone;
   const time = (ms: number): string => clockOf(localOf(ms, zone));
@@ -35,8 +28,10 @@ export function JobsAhead({ plan, log, jobs, ready, meatName, onEdit }: Props) {
       <View>
         <Heading>Meat</Heading>
         <View className="flex-row justify-between py-1">
-          <Text className="font-sans-bold text-ink text-[16px]">{meatName}</Text>
-          <Text className="font-slab-semi text-ink text-[16px]">{ready}</Text>
+          <Text className="font-sans-bold text-ink text-[16px]">
+            {cutOf(plan.request.meats[0]!.cut).name}
+          </Text>
+          <Text className="font-slab-semi text-ink text-[16px]">{readyNow(cook)}</Text>
         </View>
       </View>
       <View>

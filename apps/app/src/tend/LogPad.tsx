@@ -1,13 +1,5 @@
 /** The log pad: Read, Fuel, Vents, Lid, Meat, Note within reach of a thumb, and the last tap with its undo. */
-import {
-  type Entry,
-  type Log,
-  MINUTE_MS,
-  type Plan,
-  type PlanLog,
-  USUAL_LID_S,
-  cutOf,
-} from '@ostrin/core';
+import { type Entry, MINUTE_MS, type Plan, type PlanLog, USUAL_LID_S, cutOf } from '@ostrin/core';
 import { actionWords, capital } from '@ostrin/wording';
 import AlignVerticalSpaceAround from 'lucide-react-native/icons/align-vertical-space-around';
 import Beef from 'lucide-react-native/icons/beef';
@@ -25,6 +17,7 @@ import { lazyComponent } from '../ui/lazyComponent';
 import { useTheme } from '../ui/theme';
 import { fuelTap, logAction, nextMeat, undo, type PadKey } from './actions';
 import { logDeeds } from '../store/logging';
+import { useCook } from './cookContext';
 import { NoteSheet } from './NoteSheet';
 import { usePadKeys } from './useKeys';
 import { VentSheet } from './VentSheet';
@@ -40,16 +33,14 @@ const ReadSheet = lazyComponent(async () => ({
 const SHOWN_MS = 30_000;
 
 interface Props {
-  plan: Plan;
-  log: Log;
-  now: number;
   /** What was logged last on this page, here or on a sheet: shown with its undo for a while. */
   last: Entry[];
   setLast: (entries: Entry[]) => void;
   onEdit: (entryId: string) => void;
 }
 
-export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
+export function LogPad({ last, setLast, onEdit }: Props) {
+  const { plan, log, nowMs: now } = useCook().cook;
   const units = useSettings((s) => s.units);
   const theme = useTheme();
   const { wide } = useLayout();
@@ -122,7 +113,7 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
   ];
   return (
     <View className={wide ? 'gap-2 pb-4' : 'border-t border-rule px-2 py-2 gap-2'}>
-      <LastTap {...{ plan, log, now, last, setLast, onEdit }} />
+      <LastTap {...{ last, setLast, onEdit }} />
       <View className="flex-row gap-2">
         {buttons.map((b) => (
           <View key={b.key} className="flex-1">
@@ -139,7 +130,7 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
           </View>
         ))}
       </View>
-      <PadSheet {...{ plan, log, now, setLast, put, sheet, setSheet }} />
+      <PadSheet {...{ setLast, put, sheet, setSheet }} />
     </View>
   );
 }
@@ -147,14 +138,15 @@ export function LogPad({ plan, log, now, last, setLast, onEdit }: Props) {
 /** Which sheet of the pad is open. */
 type OpenSheet = 'vents' | 'more' | 'note' | 'read' | null;
 
-interface SheetProps extends Pick<Props, 'plan' | 'log' | 'now' | 'setLast'> {
+interface SheetProps extends Pick<Props, 'setLast'> {
   put: (action: PlanLog) => void;
   sheet: OpenSheet;
   setSheet: (sheet: OpenSheet) => void;
 }
 
 /** The sheet of the pad that is open. */
-function PadSheet({ plan, log, now, setLast, put, sheet, setSheet }: SheetProps) {
+function PadSheet({ setLast, put, sheet, setSheet }: SheetProps) {
+  const { plan, log, nowMs: now } = useCook().cook;
   const onClose = (): void => setSheet(null);
   const putOnce = (action: PlanLog): void => {
     put(action);
@@ -196,7 +188,8 @@ function PadSheet({ plan, log, now, setLast, put, sheet, setSheet }: SheetProps)
 }
 
 /** What was logged last, with its undo and its correction, for a while. */
-function LastTap({ plan, log, now, last, setLast, onEdit }: Props) {
+function LastTap({ last, setLast, onEdit }: Props) {
+  const { plan, log, nowMs: now } = useCook().cook;
   const units = useSettings((s) => s.units);
   const { wide } = useLayout();
   const shown = last.filter((e) => log.lines.some((l) => l.id === e.id));

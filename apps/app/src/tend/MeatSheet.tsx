@@ -1,16 +1,6 @@
 /** The meat sheet: where the piece is on its way, what wrapping now would save and cost, and what is safe. */
-import {
-  cutOf,
-  doneByFeel,
-  MINUTE_MS,
-  type Entry,
-  type ForecastInput,
-  type Log,
-  type Outlook,
-  type Plan,
-  type PlanLog,
-  type Units,
-} from '@ostrin/core';
+import { cutOf, doneByFeel, MINUTE_MS, type Outlook, type PlanLog, type Units } from '@ostrin/core';
+import { leadInput } from '@ostrin/core/tending';
 import { capital, cautionWords, massWords, phaseWords, safetyWords } from '@ostrin/wording';
 import { Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
@@ -20,19 +10,13 @@ import { Sheet } from '../ui/Sheet';
 import { Heading } from '../ui/Title';
 import { degrees, roughClock } from '../ui/words';
 import { logAction } from './actions';
+import { useCook } from './cookContext';
 import { useOutlook } from './useOutlook';
 import { WrapOptions } from './WrapOptions';
 
 interface Props {
-  plan: Plan;
-  log: Log;
-  /** The cook as the core is asked about it; null before lighting. */
-  input: ForecastInput | null;
-  lit: number;
-  now: number;
   /** Why it is earlier or later than planned, in a sentence; null where it is near enough. */
   why: string | null;
-  onLogged: (entries: Entry[]) => void;
   onClose: () => void;
 }
 
@@ -40,14 +24,18 @@ const Paragraph = ({ children }: { children: string }) => (
   <Text className="font-sans text-ink text-[16px] leading-[23px]">{children}</Text>
 );
 
-export function MeatSheet({ plan, log, input, lit, now, why, onLogged, onClose }: Props) {
+export function MeatSheet({ why, onClose }: Props) {
+  const { cook, onLogged } = useCook();
+  const { plan, log, zeroMs, nowMs } = cook;
+  const input = cook.litMs === null ? null : leadInput(cook);
   const units = useSettings((s) => s.units);
   const { outlook, failure } = useOutlook(input);
   const meat = plan.request.meats[0]!;
   const cut = cutOf(meat.cut);
-  const clock = (min: number): string => roughClock(lit + min * MINUTE_MS, plan.request.timeZone);
+  const clock = (min: number): string =>
+    roughClock(zeroMs + min * MINUTE_MS, plan.request.timeZone);
   const put = (action: PlanLog): void => {
-    void logAction(plan, log, action, now).then(onLogged);
+    void logAction(plan, log, action, nowMs).then(onLogged);
     onClose();
   };
   return (

@@ -1,40 +1,18 @@
 /** The reading at arm's length, where it stands in its band, and what the fire is doing and why. */
-import {
-  fromC,
-  localOf,
-  MINUTE_MS,
-  spanFromK,
-  type Diagnosis,
-  type Forecast,
-  type Plan,
-  type ReadingRow,
-} from '@ostrin/core';
+import { fromC, localOf, MINUTE_MS, spanFromK, type Forecast, type Plan } from '@ostrin/core';
+import { pitOf } from '@ostrin/core/tending';
 import { TREND_WORDS, causeWords, spanOfTime } from '@ostrin/wording';
 import { Pressable, Text, View } from 'react-native';
 import { lastValue } from '../strip/model';
+import { useLive } from '../store/live';
 import { useSettings } from '../store/settings';
 import { useLayout } from '../ui/layout';
 import { clockOf, degrees, roughClock } from '../ui/words';
 import { BandScale } from './BandScale';
+import { useCook } from './cookContext';
+import { readyNow, sourceWords } from './useCookNow';
 
 interface Props {
-  plan: Plan;
-  name: string;
-  pitName: string;
-  readings: readonly ReadingRow[];
-  /** When it is ready, in words. */
-  ready: string;
-  practice: boolean;
-  /** When people sit down, epoch ms. */
-  serveMs: number;
-  /** Where the number comes from, where that is not the probe at the grate. */
-  source: string | null;
-  now: number;
-  lit: number | null;
-  state: Diagnosis;
-  forecast: Forecast | null;
-  stale: boolean;
-  speed: number;
   onRun: () => void;
   onMeat: () => void;
 }
@@ -86,35 +64,41 @@ export function lateMin(
 /** Lateness under this is not worth a word, min. */
 const LATE_MIN = 10;
 
-export function Reading(p: Props) {
+export function Reading({ onRun, onMeat }: Props) {
+  const { cook } = useCook();
+  const { plan, readings, nowMs, litMs, state, serveMs } = cook;
+  const live = useLive();
+  const practice = live.fire === 'practice';
+  const stale = live.connection === 'lost';
   const units = useSettings((s) => s.units);
   const { wide } = useLayout();
-  const points = p.readings.map((r) => ({ t: r.at, c: r.pitC }));
-  const last = lastValue(points, p.now);
+  const points = readings.map((r) => ({ t: r.at, c: r.pitC }));
+  const last = lastValue(points, nowMs);
   const core = lastValue(
-    p.readings.map((r) => ({ t: r.at, c: r.coreC })),
-    p.now,
+    readings.map((r) => ({ t: r.at, c: r.coreC })),
+    nowMs,
   );
-  const ageMin = last === null ? 0 : (p.now - last.t) / MINUTE_MS;
-  const old = ageMin > (p.practice ? OLD_MIN.byWire : OLD_MIN.byHand);
-  const late = lateMin(p.plan, p.forecast, p.lit, p.serveMs);
-  const serve = `serve ${clockOf(localOf(p.serveMs, p.plan.request.timeZone))}`;
-  const change = p.state.changeK;
+  const source = sourceWords(cook, units);
+  const ageMin = last === null ? 0 : (nowMs - last.t) / MINUTE_MS;
+  const old = ageMin > (practice ? OLD_MIN.byWire : OLD_MIN.byHand);
+  const late = lateMin(plan, cook.forecast, litMs, serveMs);
+  const serve = `serve ${clockOf(localOf(serveMs, plan.request.timeZone))}`;
+  const change = state.changeK;
   const moved =
     change !== null &&
-    (p.state.trend === 'rising' || p.state.trend === 'falling' || p.state.trend === 'coming-up')
+    (state.trend === 'rising' || state.trend === 'falling' || state.trend === 'coming-up')
       ? `, ${Math.abs(Math.round(spanFromK(change, units.temperature)))}° in 10 min`
       : '';
-  const pace = p.plan.request.pits[0]!.pace;
-  const elapsed = p.lit === null ? 'not lit' : spanOfTime((p.now - p.lit) / MINUTE_MS);
+  const pace = pitOf(plan).pace;
+  const elapsed = litMs === null ? 'not lit' : spanOfTime((nowMs - litMs) / MINUTE_MS);
   return (
     <View className="gap-1">
       <View className="flex-row items-start justify-between gap-3">
         <Pressable
           role="button"
-          accessibilityLabel={`${p.name}: clock and finishing`}
+          accessibilityLabel={`${live.name}: clock and finishing`}
           testID="this-cook"
-          onPress={p.onRun}
+          onPress={onRun}
           className="flex-1 min-h-[48px] active:opacity-70"
         >
           <Text
@@ -123,12 +107,12 @@ export function Reading(p: Props) {
             numberOfLines={1}
             className="font-slab-semi text-ink text-[20px]"
           >
-            {p.name}
+            {live.name}
           </Text>
           <Text numberOfLines={1} className="font-sans text-soot text-[14px]">
-            {wide ? `${p.pitName} · ${elapsed} · ` : `${elapsed} · `}
+            {wide ? `${live.pitName} · ${elapsed} · ` : `${elapsed} · `}
             <Text className="font-sans-semi text-ink underline">
-              {p.practice ? `practice, ${p.speed}× clock` : 'this cook'}
+              {practice ? `practice, ${live.clock?.speed ?? 1}× clock` : 'this cook'}
             </Text>
           </Text>
         </Pressable>
@@ -137,40 +121,40 @@ export function Reading(p: Props) {
             {late > LATE_MIN ? `${serve}, likely ${spanOfTime(late)} late` : serve}
           </Text>
           <Text className="font-slab-semi text-ink text-[18px]" testID="ready">
-            {p.ready}
+            {readyNow(cook)}
           </Text>
         </View>
       </View>
       <View className="flex-row items-center gap-4">
         <Text
           testID="pit-reading"
-          aria-label={`Pit ${last ? degrees(last.c, units) : 'no reading'}${p.stale || old ? ', old reading' : ''}`}
-          className={`font-slab-semi text-[80px] leading-[84px] ${p.stale || old ? 'text-soot' : 'text-ink'}`}
+          aria-label={`Pit ${last ? degrees(last.c, units) : 'no reading'}${stale || old ? ', old reading' : ''}`}
+          className={`font-slab-semi text-[80px] leading-[84px] ${stale || old ? 'text-soot' : 'text-ink'}`}
           style={{ fontVariant: ['tabular-nums', 'lining-nums'] }}
         >
           {degrees(last?.c, units)}
         </Text>
         <View className="flex-1">
           <Text className="font-sans-bold text-ink text-[18px]">
-            {p.stale || old
+            {stale || old
               ? `Old reading, ${spanOfTime(ageMin)} ago`
-              : p.state.cause.code === 'no-reading'
+              : state.cause.code === 'no-reading'
                 ? 'No reading'
-                : TREND_WORDS[p.state.trend] + moved}
+                : TREND_WORDS[state.trend] + moved}
           </Text>
           <Text className="font-sans text-soot text-[16px] leading-[21px]">
-            {causeWords(p.state.cause, p.plan.request.pits[0]!)}
+            {causeWords(state.cause, pitOf(plan))}
           </Text>
-          {p.source ? (
+          {source ? (
             <Text testID="reading-source" className="font-sans text-soot text-[14px]">
-              {p.source}
+              {source}
             </Text>
           ) : null}
           <Pressable
             role="button"
             accessibilityLabel={`Meat${core ? ` ${degrees(core.c, units)}` : ''}: how it stands, wrapping, what is safe`}
             testID="meat-reading"
-            onPress={p.onMeat}
+            onPress={onMeat}
             className="min-h-[48px] justify-center self-start active:opacity-70"
           >
             <Text className="font-sans-semi text-ink text-[16px] underline">

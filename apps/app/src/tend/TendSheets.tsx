@@ -1,7 +1,8 @@
 /** The sheet that is open over a cook under way. */
-import { localOf, type Entry, type Plan } from '@ostrin/core';
-import { forecastInput, offPlan } from '@ostrin/core/tending';
+import { localOf } from '@ostrin/core';
+import { offPlan } from '@ostrin/core/tending';
 import { offPlanWords } from '@ostrin/wording/tending';
+import { useLive } from '../store/live';
 import { useSettings } from '../store/settings';
 import { clockOf } from '../ui/words';
 import { doJob, skipJob } from './actions';
@@ -9,14 +10,15 @@ import { AddFoodSheet } from './AddFoodSheet';
 import { alarmText } from './AlarmBar';
 import { AlarmSheet } from './AlarmSheet';
 import { ChangeSheet } from './ChangeSheet';
+import { useCook } from './cookContext';
 import { JobsSheet } from './JobsSheet';
 import { LogLineSheet } from './LogLineSheet';
 import { MeatSheet } from './MeatSheet';
 import { RunSheet } from './RunSheet';
-import { isMeatOn, sheetOf, type CookNow } from './useCookNow';
+import { isMeatOn, sheetOf } from './useCookNow';
 import type { Alarms } from './useAlarms';
 import type { Awake } from './useScreenAwake';
-import { WatchSheet, watchWords } from './WatchSheet';
+import { ShiftSheet, shiftWords } from './ShiftSheet';
 
 /** Which sheet; `line` corrects the entry of that id. */
 export type OpenSheet =
@@ -26,77 +28,54 @@ export type OpenSheet =
 interface Props {
   open: OpenSheet | null;
   setOpen: (open: OpenSheet | null) => void;
-  plan: Plan;
-  id: string;
-  cook: CookNow;
-  mayLog: boolean;
   alarms: Alarms;
   /** Whether the screen is kept on; null where nobody asked for it. */
   awake: Awake | null;
-  /** Takes what was logged, to be shown with its undo. */
-  onLogged: (entries: Entry[]) => void;
 }
 
-export function TendSheets({
-  open,
-  setOpen,
-  plan,
-  id,
-  cook,
-  mayLog,
-  awake,
-  alarms,
-  onLogged,
-}: Props) {
+export function TendSheets({ open, setOpen, awake, alarms }: Props) {
+  const { cook, mayLog, onLogged } = useCook();
+  const { plan, log, nowMs, litMs } = cook;
+  const pitName = useLive((s) => s.pitName);
   const units = useSettings((s) => s.units);
-  const { now, log, lit, zero } = cook;
   const onClose = (): void => setOpen(null);
   switch (open?.of) {
     case undefined:
       return null;
     case 'change':
-      return lit === null ? null : (
-        <ChangeSheet {...{ id, plan, log, lit, now, mayLog, onLogged, onClose }} read={cook.read} />
-      );
+      return litMs === null ? null : <ChangeSheet onClose={onClose} />;
     case 'food':
-      return lit === null ? null : (
-        <AddFoodSheet
-          {...{ id, plan, log, lit, now, mayLog, onLogged, onClose }}
-          read={cook.read}
-        />
-      );
+      return litMs === null ? null : <AddFoodSheet onClose={onClose} />;
     case 'alarms':
       return (
         <AlarmSheet
-          up={alarms.up.map((alarm) => ({ alarm, words: alarmText(alarm, plan, cook) }))}
+          up={alarms.up.map((alarm) => ({ alarm, words: alarmText(alarm, cook) }))}
           onClose={onClose}
         />
       );
     case 'line': {
       const line = log.lines.find((l) => l.id === open.entryId);
       return line ? (
-        <LogLineSheet line={line} plan={plan} log={log} now={now} onClose={onClose} />
+        <LogLineSheet line={line} plan={plan} log={log} now={nowMs} onClose={onClose} />
       ) : null;
     }
     case 'meat': {
-      const input = lit === null ? null : forecastInput(id, plan, log, cook.read, lit, now);
       const off = offPlan(plan, log, cook.readings, cook.forecast);
-      const why = off && offPlanWords(off, units);
-      return <MeatSheet {...{ plan, log, input, lit: zero, now, why, onLogged, onClose }} />;
+      return <MeatSheet why={off && offPlanWords(off, units)} onClose={onClose} />;
     }
     case 'run':
       return (
         <RunSheet
-          id={id}
-          now={now}
-          watch={watchWords(plan, cook.watch)}
+          id={cook.id}
+          now={nowMs}
+          watch={shiftWords(plan, cook.shift)}
           meatOn={isMeatOn(log)}
           awake={awake}
           serveMs={cook.serveMs}
           clock={(ms) => clockOf(localOf(ms, plan.request.timeZone))}
           onWatch={() => setOpen({ of: 'watch' })}
-          onChange={lit === null ? null : () => setOpen({ of: 'change' })}
-          onFood={lit === null ? null : () => setOpen({ of: 'food' })}
+          onChange={litMs === null ? null : () => setOpen({ of: 'change' })}
+          onFood={litMs === null ? null : () => setOpen({ of: 'food' })}
           onAlarms={() => setOpen({ of: 'alarms' })}
           onClose={onClose}
         />
@@ -106,20 +85,20 @@ export function TendSheets({
         <JobsSheet
           plan={plan}
           jobs={cook.jobs}
-          now={now}
+          now={nowMs}
           mayLog={mayLog}
-          onDone={(job) => void doJob(job, now).then(onLogged)}
-          onSkip={(job) => void skipJob(job, now).then(onLogged)}
+          onDone={(job) => void doJob(job, nowMs).then(onLogged)}
+          onSkip={(job) => void skipJob(job, nowMs).then(onLogged)}
           onClose={onClose}
         />
       );
     case 'watch':
       return (
-        <WatchSheet
+        <ShiftSheet
           plan={plan}
-          watch={cook.watch}
-          now={now}
-          sheet={sheetOf(plan, cook, units)}
+          shift={cook.shift}
+          now={nowMs}
+          sheet={sheetOf(cook, pitName, units)}
           onClose={onClose}
         />
       );

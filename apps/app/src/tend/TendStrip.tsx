@@ -1,5 +1,5 @@
 /** The strip of a cook under way. */
-import { jobMs, MINUTE_MS, type Advice, type Plan } from '@ostrin/core';
+import { jobMs, MINUTE_MS, type Advice } from '@ostrin/core';
 import { useSettings } from '../store/settings';
 import { stripData } from '../strip/fromCook';
 import type { StripData } from '../strip/model';
@@ -7,7 +7,8 @@ import { MovableStrip } from '../strip/MovableStrip';
 import type { Span } from '../strip/useStripView';
 import { useLayout } from '../ui/layout';
 import { useTheme } from '../ui/theme';
-import type { CookNow } from './useCookNow';
+import { useLive } from '../store/live';
+import { useCook } from './cookContext';
 
 /** Cook minutes shown on a phone: what was, and what comes. */
 const SPAN = { pastMin: 130, aheadMin: 90 };
@@ -31,8 +32,6 @@ function shownSpan(wide: boolean, firstMs: number, nowMs: number, serveMs: numbe
 }
 
 interface Props {
-  plan: Plan;
-  cook: CookNow;
   /** Advice whose effect is drawn; null for none. */
   advice: Advice | null;
   width: number;
@@ -41,33 +40,31 @@ interface Props {
 }
 
 /** The strip of the cook under way; nothing where there is no room for it. */
-export function TendStrip({ plan, cook, advice, width, height, onMark }: Props) {
-  const { live, log, forecast, now, zero } = cook;
+export function TendStrip({ advice, width, height, onMark }: Props) {
+  const { plan, log, readings, forecast, nowMs, zeroMs } = useCook().cook;
+  const startMs = useLive((s) => s.startMs);
   const units = useSettings((s) => s.units);
   const theme = useTheme();
   const { wide } = useLayout();
   if (width <= 100 || height <= 120) return null;
-  const first = Math.min(
-    live.startMs + plan.jobs[0]!.atMin * MINUTE_MS,
-    cook.readings[0]?.at ?? now,
-  );
-  const end = jobMs(plan, plan.jobs.at(-1)!, { zeroMs: zero, forecast, serveMs: log.serveMs });
+  const first = Math.min(startMs + plan.jobs[0]!.atMin * MINUTE_MS, readings[0]?.at ?? nowMs);
+  const end = jobMs(plan, plan.jobs.at(-1)!, { zeroMs, forecast, serveMs: log.serveMs });
   const dataOf = (span: Span): StripData =>
     stripData({
       plan,
-      startMs: live.startMs,
+      startMs,
       log,
-      readings: cook.readings,
+      readings,
       forecast,
       advice,
-      now,
+      now: nowMs,
       ...span,
       theme,
       units,
     });
   return (
     <MovableStrip
-      span={shownSpan(wide, first, now, end)}
+      span={shownSpan(wide, first, nowMs, end)}
       dataOf={dataOf}
       width={width}
       height={height}

@@ -1,9 +1,8 @@
 /** Advice for a pit that is off its band, or is about to leave it: asked again every few minutes of the cook. */
-import { MINUTE_MS, type Advice, type Plan } from '@ostrin/core';
-import { forecastInput } from '@ostrin/core/tending';
+import { MINUTE_MS, type Advice, type CookNow } from '@ostrin/core';
+import { forecastInputs, leadPiece, wantsAdvice } from '@ostrin/core/tending';
 import { useState } from 'react';
 import { askAdvice } from '../api/core';
-import type { CookNow } from './useCookNow';
 import { useAskedWhenDue } from './useAskedWhenDue';
 
 /** Cook minutes between two pieces of advice. */
@@ -11,41 +10,18 @@ const EVERY_MIN = 10;
 /** Advice holds for so long after it was worked out, min. */
 const HOLDS_MIN = 20;
 
-/** Causes that no move at the fire mends: somebody has to look first, or wait. */
-const NO_MOVE: readonly string[] = [
-  'not-lit',
-  'coming-up',
-  'fire-out',
-  'no-reading',
-  'lid-was-open',
-  'recovering-from-lid',
-  'vents-just-moved',
-  'cold-meat',
-];
-const LOOK_FIRST: readonly string[] = ['lid-left-open', 'door-left-open', 'probe-off', 'fan-stuck'];
-
-/** Whether a move is worth looking for. */
-export function wantsAdvice(
-  { state, lit, plan }: Pick<CookNow, 'state' | 'lit' | 'plan'>,
-  leaving: boolean,
-): boolean {
-  const { cause, place } = state;
-  if (lit === null || NO_MOVE.includes(cause.code)) return false;
-  if (cause.code === 'suspected' && LOOK_FIRST.includes(cause.fault)) return false;
-  // A fire on splits is fed before it falls.
-  return place !== 'in' || leaving || plan.request.pits[0]!.fire.fuel === 'splits';
-}
-
 /** The advice that holds now; null where none does. */
-export function useAdvice(id: string, plan: Plan, cook: CookNow, leaving: boolean): Advice | null {
-  const { log, read, now, lit } = cook;
-  const wanted = wantsAdvice(cook, leaving);
+export function useAdvice(cook: CookNow): Advice | null {
+  const { plan, log, nowMs, litMs } = cook;
+  const wanted = wantsAdvice(cook);
   const [advice, setAdvice] = useState<Advice | null>(null);
-  useAskedWhenDue({ log, nowMs: now, everyMin: EVERY_MIN, wanted }, async (litMs, at) => {
-    const input = forecastInput(id, plan, log, read, litMs, at);
-    setAdvice(await askAdvice({ input, plan, lines: log.lines, nowMs: at }).catch(() => null));
+  useAskedWhenDue({ log, nowMs, everyMin: EVERY_MIN, wanted }, async (atMs) => {
+    const lead = leadPiece(cook).id;
+    const input = forecastInputs(cook, atMs, [lead])[lead]!;
+    setAdvice(await askAdvice({ input, plan, lines: log.lines, nowMs: atMs }).catch(() => null));
   });
-  if (!wanted || !advice || lit === null) return null;
+  if (!wanted || !advice || litMs === null) return null;
+  const leaving = cook.alarms.some((a) => a.code === 'leaving-band');
   if (advice.move.do === 'leave' && cook.state.place === 'in' && !leaving) return null;
-  return now - lit < (advice.atMin + HOLDS_MIN) * MINUTE_MS ? advice : null;
+  return nowMs - litMs < (advice.atMin + HOLDS_MIN) * MINUTE_MS ? advice : null;
 }

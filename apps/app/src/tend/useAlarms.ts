@@ -1,34 +1,20 @@
 /** The alarms of the cook under way: which are up, which were seen, and ringing for new ones. */
-import type { Alarm, Plan } from '@ostrin/core';
-import { alarmsOf } from '@ostrin/core/tending';
+import type { Alarm, CookNow } from '@ostrin/core';
 import { useEffect, useRef, useState } from 'react';
 import { useSettings } from '../store/settings';
 import { isQuietNow, ring } from './ring';
-import type { CookNow } from './useCookNow';
-import type { PieceNow } from './usePieces';
 
 export interface Alarms {
   /** All that are up, the most urgent first. */
-  up: Alarm[];
+  up: readonly Alarm[];
   /** Those that nobody has seen yet. */
   unseen: Alarm[];
   /** Marks all that are up as seen: each calls again only after it was gone. */
   see: () => void;
 }
 
-export function useAlarms(plan: Plan, cook: CookNow, pieces: readonly PieceNow[]): Alarms {
-  const { state, forecast, jobs, live, now, lit } = cook;
+export function useAlarms({ plan, alarms: up }: CookNow): Alarms {
   const settings = useSettings((s) => s.alarms);
-  const up = alarmsOf({
-    plan,
-    state,
-    forecast,
-    jobs,
-    wire: live.readings,
-    pieces: pieces.map((p) => ({ id: p.id, readyMin: p.readyMin, off: p.offMs !== null })),
-    nowMs: now,
-    litMs: lit,
-  });
   const ids = up.map((a) => a.id);
   const key = ids.join();
   const [seen, setSeen] = useState<readonly string[]>([]);

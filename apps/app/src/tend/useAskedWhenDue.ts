@@ -14,26 +14,38 @@ interface Due {
 }
 
 /**
- * Calls `ask` with the instants of lighting and of the last whole span, epoch ms; never twice at once, and not before
- * the fire is lit. Every device asks at the same minutes of the cook, so that all of them show the same.
+ * Calls `ask` with an instant of the cook's clock, epoch ms: the start of the current span or, where something was logged
+ * since, that line's. Every device asks about the same instants, so that all of them show the same. Never twice at once,
+ * never twice the same, and not before the fire is lit; what changes while an answer is awaited is asked after it.
  */
 export function useAskedWhenDue(
   { log, nowMs, everyMin, wanted }: Due,
-  ask: (litMs: number, atMs: number) => Promise<void>,
+  ask: (atMs: number) => Promise<void>,
 ): void {
+  const latest = useRef({ key: '', atMs: 0, ask });
+  const asked = useRef('');
   const busy = useRef(false);
-  const latest = useRef(ask);
-  useEffect(() => {
-    latest.current = ask;
-  });
   const litMs = litAtMs(log);
-  const slot = litMs === null ? -1 : Math.floor((nowMs - litMs) / (everyMin * MINUTE_MS));
-  const said = log.lines.map((l) => `${l.id}@${l.at}`).join();
+  const spanMs = everyMin * MINUTE_MS;
+  const slot = litMs === null ? -1 : Math.floor((nowMs - litMs) / spanMs);
+  const lines = log.lines.map((l) => `${l.id}@${l.at}`).join();
+  const due = wanted && litMs !== null && slot >= 0;
+  const key = due ? `${slot} ${lines}` : '';
   useEffect(() => {
-    if (!wanted || litMs === null || slot < 0 || busy.current) return;
+    const logged = log.lines.findLast((l) => l.at <= nowMs)?.at ?? 0;
+    latest.current = { key, atMs: Math.max((litMs ?? 0) + slot * spanMs, logged), ask };
+  });
+  useEffect(() => {
+    if (key === '' || busy.current) return;
     busy.current = true;
-    void latest.current(litMs, litMs + slot * everyMin * MINUTE_MS).finally(() => {
+    const askAll = async (): Promise<void> => {
+      while (latest.current.key !== '' && latest.current.key !== asked.current) {
+        asked.current = latest.current.key;
+        await latest.current.ask(latest.current.atMs).catch(() => undefined);
+      }
+    };
+    void askAll().finally(() => {
       busy.current = false;
     });
-  }, [wanted, litMs, slot, said, everyMin]);
+  }, [key]);
 }

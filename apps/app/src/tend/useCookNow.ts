@@ -1,95 +1,54 @@
 /** Everything that the page of a cook under way shows, worked out from its log, its readings and its clock. */
 import {
-  atTheGrate,
-  deedAtMs,
   deedsOfLine,
-  epochOf,
-  foldLog,
-  heldWatch,
-  jobsByTime,
-  litAtMs,
   MINUTE_MS,
-  withHandReadings,
+  type CookNow,
+  type Forecasts,
   type Log,
   type Plan,
   type Units,
 } from '@ostrin/core';
-import { diagnose, wrapByBarkMs } from '@ostrin/core/tending';
+import { cookNow, forecastInputs, knownCook, leadPiece } from '@ostrin/core/tending';
 import { fireSheet, spanOfTime } from '@ostrin/wording';
-import { tendedPlan } from '@ostrin/wording/tending';
-import { useMemo } from 'react';
+import { wordAddedFood } from '@ostrin/wording/tending';
+import { useMemo, useState } from 'react';
+import { askForecasts } from '../api/core';
 import { useOutbox } from '../outbox/outbox';
 import { allEntries, cookClockMs, useLive } from '../store/live';
 import { useTick } from '../ui/useTick';
 import { degrees } from '../ui/words';
 import { readyWords } from './Reading';
-import { useForecast } from './useForecast';
+import { useAskedWhenDue } from './useAskedWhenDue';
 
-/** Everything that is known of the cook at this moment. */
-export function useCookNow(planned: Plan, id: string) {
+/** Cook minutes between two forecasts of the first piece when nothing happens, and of the others. */
+const EVERY_MIN = { lead: 5, others: 10 };
+
+/** The cook with that id, begun with `planned`, as it stands now. */
+export function useCookNow(planned: Plan, id: string): CookNow {
   const live = useLive();
   const fast = (live.clock?.speed ?? 1) > 1;
-  const now = cookClockMs(live, useTick(fast ? 250 : 1000));
+  const nowMs = cookClockMs(live, useTick(fast ? 250 : 1000));
   const taps = useOutbox((s) => s.taps);
-  const { cookId, entries: known } = live;
-  const entries = useMemo(
-    () => allEntries({ cookId, entries: known }, taps),
-    [cookId, known, taps],
-  );
-  const log = useMemo(() => foldLog(entries), [entries]);
-  const plan = useMemo(() => tendedPlan(planned, log), [planned, log]);
-  const firstMeat = plan.request.meats[0]!.id;
-  const read = useMemo(
-    () => withHandReadings(live.readings, log, firstMeat),
-    [live.readings, log, firstMeat],
-  );
-  const forecast = useForecast(id, plan, log, read, now);
-  const domeOverGrateK = forecast?.domeOverGrateK ?? plan.request.pits[0]!.domeOverGrateK ?? null;
-  const readings = useMemo(() => atTheGrate(read, domeOverGrateK), [read, domeOverGrateK]);
-  const lit = litAtMs(log);
-  const state = diagnose({
-    plan,
-    readings,
-    lines: log.lines,
-    nowMs: now,
-    litMs: lit,
-    fuelLeftFraction: forecast?.fuelLeftFraction ?? null,
-    named: forecast?.named,
-  });
-  const watch = useMemo(() => heldWatch(entries), [entries]);
-  const zero = lit ?? Math.max(live.startMs, now);
-  const clock = {
-    zeroMs: zero,
-    forecast,
-    serveMs: log.serveMs,
-    wrapByBarkMs: wrapByBarkMs(log, firstMeat),
+  const { cookId, entries, readings, startMs } = live;
+  const known = useMemo(() => {
+    const all = allEntries({ cookId, entries }, taps);
+    const cook = knownCook({ id, plan: planned, startMs, entries: all, readings });
+    return { ...cook, plan: wordAddedFood(cook.plan) };
+  }, [id, planned, startMs, cookId, entries, taps, readings]);
+  const [answer, setAnswer] = useState<{ id: string; forecasts: Forecasts } | null>(null);
+  const ask = async (pieces: readonly string[], atMs: number): Promise<void> => {
+    const forecasts = await askForecasts(forecastInputs(known, atMs, pieces));
+    setAnswer((a) => ({ id, forecasts: { ...(a?.id === id ? a.forecasts : {}), ...forecasts } }));
   };
-  const jobs = jobsByTime(plan, log, clock, now);
-  const serveMs = log.serveMs ?? epochOf(plan.serveAt, plan.request.timeZone);
-  const ready = readyWords(plan, forecast, lit, {
-    offMs: deedAtMs(log, 'meat-off', firstMeat),
-    out: state.cause.code === 'fire-out',
-  });
-  return {
-    plan,
-    live,
-    now,
-    entries,
-    log,
-    watch,
-    forecast,
-    lit,
-    zero,
-    state,
-    read,
-    readings,
-    jobs,
-    ready,
-    serveMs,
-  };
+  const { log } = known;
+  const lead = leadPiece(known).id;
+  const others = known.pieces.flatMap((p) => (p.id === lead ? [] : [p.id]));
+  useAskedWhenDue({ log, nowMs, everyMin: EVERY_MIN.lead, wanted: true }, (at) => ask([lead], at));
+  useAskedWhenDue({ log, nowMs, everyMin: EVERY_MIN.others, wanted: others.length > 0 }, (at) =>
+    ask(others, at),
+  );
+  return cookNow(known, answer?.id === id ? answer.forecasts : {}, nowMs);
 }
-
-export type CookNow = ReturnType<typeof useCookNow>;
 
 /** Whether more pieces went on than came off. */
 export const isMeatOn = (log: Log): boolean => {
@@ -98,31 +57,32 @@ export const isMeatOn = (log: Log): boolean => {
   return times('meat-on') > times('meat-off');
 };
 
+/** When the first piece is ready, in words. */
+export const readyNow = (cook: CookNow): string =>
+  readyWords(cook.plan, cook.forecast, cook.litMs, {
+    offMs: leadPiece(cook).offMs,
+    out: cook.state.cause.code === 'fire-out',
+  });
+
 /** What the last reading was, where the pit is not read at the grate itself. */
-export function sourceWords({ read, now }: CookNow, units: Units): string | null {
-  const last = read.findLast((r) => r.pitC !== null || r.domeC != null);
+export function sourceWords(cook: CookNow, units: Units): string | null {
+  const last = leadPiece(cook).readings.findLast((r) => r.pitC !== null || r.domeC != null);
   if (!last || last.domeC == null) return null;
-  const min = (now - last.at) / MINUTE_MS;
+  const min = (cook.nowMs - last.at) / MINUTE_MS;
   const when = min < 1 ? 'now' : `${spanOfTime(min)} ago`;
   return `From ${degrees(last.domeC, units)} in the lid, ${when}`;
 }
 
 /** The fire sheet of this moment. */
-export function sheetOf(plan: Plan, cook: CookNow, units: Units): string {
-  const { pitName } = cook.live;
-  const { entries, state, forecast, jobs, ready, readings } = cook;
+export function sheetOf(cook: CookNow, pitName: string, units: Units): string {
   const lastOf = (which: 'pitC' | 'coreC'): number | null =>
-    readings.findLast((r) => r[which] !== null)?.[which] ?? null;
+    cook.readings.findLast((r) => r[which] !== null)?.[which] ?? null;
   return fireSheet({
-    plan,
+    ...cook,
     pitName,
-    entries,
     pitC: lastOf('pitC'),
     coreC: lastOf('coreC'),
-    state,
-    forecast,
-    ready,
-    jobs,
+    ready: readyNow(cook),
     units,
   });
 }

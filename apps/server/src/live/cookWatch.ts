@@ -62,15 +62,19 @@ export class CookWatch {
   }
 
   private async lookAt(head: CookHead, slot: number): Promise<void> {
-    const { id, plan } = head;
+    const { id, plan, startMs } = head;
     const [entries, readings] = [await this.store.entries(id), await this.store.readings(id)];
     const nowMs = this.clocks.clock(head).cookMs;
-    const watched = await this.pools.lookAt({ id, plan, entries, readings, nowMs });
+    const watched = await this.pools.lookAt({
+      record: { id, plan, startMs, entries, readings },
+      nowMs,
+    });
     const before = this.seen.get(id)?.alarms ?? '[]';
     const alarms = JSON.stringify(watched?.alarms.map((a) => a.id) ?? []);
     this.seen.set(id, { slot, alarms });
     if (!watched) return;
     this.hub.tell({ type: 'state', cookId: id, state: watched.state });
-    if (alarms !== before) this.hub.tell({ type: 'alarms', cookId: id, alarms: watched.alarms });
+    if (alarms !== before)
+      this.hub.tell({ type: 'alarms', cookId: id, alarms: [...watched.alarms] });
   }
 }

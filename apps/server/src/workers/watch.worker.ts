@@ -2,42 +2,19 @@
  * The worker that watches cooks under way as a phone does: the same estimate, the same forecast, the same alarms. It
  * keeps what it made of each fire; all of it can be made again from the record, to the same numbers.
  */
-import type { CookState, Reading } from '@ostrin/contract';
-import {
-  atTheGrate,
-  deedAtMs,
-  foldLog,
-  jobsByTime,
-  litAtMs,
-  MINUTE_MS,
-  withHandReadings,
-  type Alarm,
-  type Entry,
-  type Plan,
-} from '@ostrin/core';
-import { FollowedFire, forecast } from '@ostrin/core/lookAhead';
-import {
-  alarmsOf,
-  diagnose,
-  forecastInput,
-  freshPitC,
-  ofPiece,
-  wrapByBarkMs,
-} from '@ostrin/core/tending';
-import { tendedPlan } from '@ostrin/wording/tending';
+import type { CookState } from '@ostrin/contract';
+import { MINUTE_MS, type Alarm, type CookNow, type CookRecord } from '@ostrin/core';
+import { FollowedFire, forecastsOf } from '@ostrin/core/lookAhead';
+import { cookNow, forecastInputs, knownCook } from '@ostrin/core/tending';
 
-/** A cook as it is to be watched. */
+/** A cook as it is to be watched, at `nowMs` of its clock, epoch ms. */
 export interface WatchAsk {
-  id: string;
-  plan: Plan;
-  entries: readonly Entry[];
-  readings: readonly Reading[];
-  /** The cook's clock, epoch ms. */
+  record: CookRecord;
   nowMs: number;
 }
 
 /** What is made of it; null before its fire was lit. */
-export type Watched = { state: CookState; alarms: Alarm[] } | null;
+export type Watched = { state: CookState; alarms: readonly Alarm[] } | null;
 
 /** Fires that are kept at most: more are made again when they are asked for. */
 const MOST_KEPT = 24;
@@ -53,65 +30,30 @@ function fireOf(id: string): FollowedFire {
 }
 
 /** Looks at one cook. */
-export function look({ id, plan: planned, entries, readings, nowMs }: WatchAsk): Watched {
-  const log = foldLog(entries);
-  const litMs = litAtMs(log);
-  if (litMs === null) return null;
-  const plan = tendedPlan(planned, log);
-  const fire = fireOf(id);
-  const first = plan.request.meats[0]!.id;
-  const forecasts = plan.request.meats.map(({ id: meat }) => {
-    const read = withHandReadings(ofPiece(readings, meat, first), log, meat);
-    return forecast(forecastInput(id, plan, log, read, litMs, nowMs, meat), fire);
-  });
-  const main = forecasts[0]!;
-  const atGrate = atTheGrate(withHandReadings(readings, log, first), main.domeOverGrateK);
-  const state = diagnose({
-    plan,
-    readings: atGrate,
-    lines: log.lines,
-    nowMs,
-    litMs,
-    fuelLeftFraction: main.fuelLeftFraction,
-    named: main.named,
-  });
-  const clock = {
-    zeroMs: litMs,
-    forecast: main,
-    serveMs: log.serveMs,
-    wrapByBarkMs: wrapByBarkMs(log, first),
-  };
-  const jobs = jobsByTime(plan, log, clock, nowMs);
+export function look({ record, nowMs }: WatchAsk): Watched {
+  const known = knownCook(record);
+  if (known.litMs === null) return null;
+  const forecasts = forecastsOf(forecastInputs(known, nowMs), fireOf(record.id));
+  const cook = cookNow(known, forecasts, nowMs);
+  return { state: stateOf(cook, known.litMs), alarms: cook.alarms };
+}
+
+/** A cook as others than phones are told of it. */
+function stateOf({ nowMs, pitC, forecast, pieces }: CookNow, litMs: number): CookState {
   const atMs = (min: number): number => litMs + min * MINUTE_MS;
-  const now = (nowMs - litMs) / MINUTE_MS;
+  const named = forecast?.named;
   return {
-    state: {
-      at: nowMs,
-      pitC: freshPitC(atGrate, nowMs),
-      fuelLeftFraction: main.fuelLeftFraction,
-      fuelHours: hoursOf(main.fuelOutMin, now),
-      ready: Object.fromEntries(
-        plan.request.meats.map(({ id: meat }, i) => {
-          const ready = forecasts[i]!.readyMin;
-          return [meat, ready && [atMs(ready[0]), atMs(ready[1]), atMs(ready[2])]];
-        }),
-      ),
-      causes: main.named ? [{ code: main.named.fault, sure: main.named.sure }] : [],
-    },
-    alarms: alarmsOf({
-      plan,
-      state,
-      forecast: main,
-      jobs,
-      wire: readings,
-      pieces: plan.request.meats.map(({ id: meat }, i) => ({
-        id: meat,
-        readyMin: forecasts[i]!.readyMin,
-        off: deedAtMs(log, 'meat-off', meat) !== null,
-      })),
-      nowMs,
-      litMs,
-    }),
+    at: nowMs,
+    pitC,
+    fuelLeftFraction: forecast?.fuelLeftFraction ?? null,
+    fuelHours: hoursOf(forecast?.fuelOutMin ?? null, (nowMs - litMs) / MINUTE_MS),
+    ready: Object.fromEntries(
+      pieces.map(({ id, readyMin }) => [
+        id,
+        readyMin && [atMs(readyMin[0]), atMs(readyMin[1]), atMs(readyMin[2])],
+      ]),
+    ),
+    causes: named ? [{ code: named.fault, sure: named.sure }] : [],
   };
 }
 

@@ -1,9 +1,9 @@
 /** A plan as it stands after changes of mind: another pace, and food that was added. */
-import type { Plan } from '../plan/document/plan';
+import type { Plan, PlanJob } from '../plan/document/plan';
 import type { RequestMeat } from '../plan/request/types';
 import { cutOf } from '../meat/cuts';
 import { usualRest } from '../meat/usualTreatment';
-import { MINUTE_MS } from '../quantity/time';
+import { localOf, MINUTE_MS } from '../quantity/time';
 import type { MeatSpec, Scenario } from '../scenario/scenario';
 import { litAtMs, type Log } from './log';
 
@@ -30,9 +30,12 @@ export const addedFoods = ({ lines }: Pick<Log, 'lines'>): AddedFood[] =>
     body.kind === 'add-food' ? [{ food: body.food, onMs: at, offMs: body.offAt }] : [],
   );
 
-type Changeable = Pick<Plan, 'request' | 'scenarios'>;
+type Changeable = Pick<Plan, 'request' | 'scenarios' | 'jobs'>;
 
-/** The plan as it is now: the last target that was set stands over the planned one, and added food is among its meats. */
+/**
+ * The plan as it is now: the last target that was set stands over the planned one, and added food is among its meats, with
+ * a job for each to come off.
+ */
 export function planAsChanged<P extends Changeable>(plan: P, log: Log): P {
   return withFoods(withTarget(plan, log), log);
 }
@@ -63,8 +66,20 @@ function withFoods<P extends Changeable>(plan: P, log: Log): P {
       meats: [...plan.request.meats, ...added.map(({ food }) => requestMeatOf(food))],
     },
     scenarios: [added.reduce((s, a) => withFood(s, a.food, onMin(a)), scenario), ...others],
+    jobs: litMs === null ? plan.jobs : [...plan.jobs, ...added.map((a) => offJob(plan, a, litMs))],
   };
 }
+
+const offJob = (plan: Changeable, { food, offMs }: AddedFood, litMs: number): PlanJob => ({
+  id: `off ${food.id}`,
+  at: localOf(offMs, plan.request.timeZone),
+  atMin: Math.round((offMs - litMs) / MINUTE_MS),
+  do: 'meat-off',
+  inWords: '',
+  detail: '',
+  food,
+  logs: [{ do: 'meat-off', meat: food.id }],
+});
 
 const requestMeatOf = ({ id, cut, massKg, count, done, rest }: MeatSpec): RequestMeat => ({
   id,

@@ -1,7 +1,7 @@
-/** Who holds the watch of a cook, and whether it is being handed over. */
+/** Who has the shift of a cook, and whether it is being handed over. */
 import type { Entry } from './log';
 
-/** The watch as it is offered to somebody who has not taken it yet. */
+/** The shift as it is offered to somebody who has not taken it yet. */
 export interface Offer {
   /** Id of the entry that offers it. */
   id: string;
@@ -15,8 +15,8 @@ export interface Offer {
   at: number;
 }
 
-export interface HeldWatch {
-  /** Who holds it; null while nobody took it. */
+export interface CurrentShift {
+  /** Who has it; null while nobody took it. */
   holder: string | null;
   /** Since when, cook's clock, epoch ms. */
   since: number | null;
@@ -25,24 +25,24 @@ export interface HeldWatch {
 }
 
 /**
- * The watch that the entries of a log amount to. What was taken back does not count. Entries count
+ * The shift that the entries of a log amount to. What was taken back does not count. Entries count
  * in order of time, but whoever accepts an offer does so after it was made: the clocks of two phones
  * are some seconds apart.
  */
-export function heldWatch(entries: readonly Entry[]): HeldWatch {
+export function shiftOf(entries: readonly Entry[]): CurrentShift {
   const undone = new Set(entries.flatMap((e) => (e.kind === 'undo' ? [e.target] : [])));
-  const told = entries.filter(
+  const handed = entries.filter(
     (e) => !undone.has(e.id) && (e.kind === 'hand-over' || e.kind === 'take-watch'),
   );
-  const offeredAt = new Map(told.map((e) => [e.id, e.at]));
+  const offeredAt = new Map(handed.map((e) => [e.id, e.at]));
   const countsAt = (e: Entry): number =>
     e.kind === 'take-watch' ? Math.max(e.at, offeredAt.get(e.offer ?? '') ?? e.at) : e.at;
-  const watch: HeldWatch = { holder: null, since: null, offer: null };
+  const shift: CurrentShift = { holder: null, since: null, offer: null };
   const rank = (e: Entry): number => (e.kind === 'hand-over' ? 0 : 1);
-  for (const e of told.sort((a, b) => countsAt(a) - countsAt(b) || rank(a) - rank(b))) {
+  for (const e of handed.sort((a, b) => countsAt(a) - countsAt(b) || rank(a) - rank(b))) {
     if (e.kind === 'hand-over') {
-      watch.offer = { id: e.id, from: e.by ?? '', to: e.to, sheet: e.sheet, at: e.at };
-    } else if (e.by) Object.assign(watch, { holder: e.by, since: countsAt(e), offer: null });
+      shift.offer = { id: e.id, from: e.by ?? '', to: e.to, sheet: e.sheet, at: e.at };
+    } else if (e.by) Object.assign(shift, { holder: e.by, since: countsAt(e), offer: null });
   }
-  return watch;
+  return shift;
 }

@@ -43,11 +43,11 @@ export interface AlarmInput {
   jobs: readonly DueJob[];
   /** What came by wire, in order of time. */
   wire: readonly ReadingRow[];
-  /** Pieces with when each is done, minutes after lighting, and whether it came off. */
+  /** Pieces with when each is done, minutes after lighting, and when it came off, epoch ms. */
   pieces: readonly {
     id: string;
     readyMin: readonly [number, number, number] | null;
-    off: boolean;
+    offMs: number | null;
   }[];
   /** The cook's clock, epoch ms. */
   nowMs: number;
@@ -146,7 +146,7 @@ function ofPieces({ plan, pieces, forecast, nowMs, litMs }: AlarmInput): Alarm[]
   const now = (nowMs - litMs) / MINUTE_MS;
   const first = plan.request.meats[0]!.id;
   const wrap = nearEnd(forecast?.wrapMin ?? null, now, WARN_MIN.wrap);
-  const onPit = pieces.filter((p) => !p.off);
+  const onPit = pieces.filter((p) => p.offMs === null);
   return [
     ...(wrap !== null && onPit.some((p) => p.id === first)
       ? [soon('near-wrap', { id: `near-wrap/${first}`, meat: first, inMin: wrap })]

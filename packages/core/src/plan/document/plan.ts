@@ -4,7 +4,7 @@ import type { CharcoalId, FuelId, WoodId } from '../../fuel/catalogue';
 import type { Place } from '../../pit/layout';
 import type { Action } from '../../scenario/actions';
 import type { ArrangementId } from '../../fire/fireSpec';
-import type { Scenario } from '../../scenario/scenario';
+import type { MeatSpec, Scenario } from '../../scenario/scenario';
 import type { Amount, Request } from '../request/types';
 
 /** A job with its minute after lighting of its pit (negative: before). */
@@ -31,6 +31,8 @@ export interface PlanJob {
   pit?: string;
   /** Who has the watch then; left out where one keeps it alone. */
   by?: string;
+  /** Food that was added during the cook and comes off with this job, whose words are made when it is shown. */
+  food?: MeatSpec;
 }
 
 /** An action as the log keeps it: what was done, without its time. */

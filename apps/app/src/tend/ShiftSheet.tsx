@@ -1,5 +1,5 @@
-/** Who holds the watch, taking it, and handing it over with a fire sheet. */
-import { localOf, type EntryBody, type HeldWatch, type Plan } from '@ostrin/core';
+/** Who has the shift, taking it, and handing it over with a fire sheet. */
+import { localOf, type EntryBody, type CurrentShift, type Plan } from '@ostrin/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
@@ -11,10 +11,11 @@ import { Notice } from '../ui/Notice';
 import { Sheet } from '../ui/Sheet';
 import { Paragraph } from '../ui/Text';
 import { clockOf } from '../ui/words';
+import { useCook } from './cookContext';
 
 interface Props {
   plan: Plan;
-  watch: HeldWatch;
+  shift: CurrentShift;
   now: number;
   /** The fire sheet as it would be handed over now. */
   sheet: string;
@@ -23,40 +24,40 @@ interface Props {
 
 const clock = (plan: Plan, ms: number): string => clockOf(localOf(ms, plan.request.timeZone));
 
-/** Who holds the watch, in a sentence. */
-export function watchWords(plan: Plan, { holder, since, offer }: HeldWatch): string {
-  if (offer) return `${offer.from || 'Somebody'} offers the watch to ${offer.to}.`;
+/** Who has the shift, in a sentence. */
+export function shiftWords(plan: Plan, { holder, since, offer }: CurrentShift): string {
+  if (offer) return `${offer.from || 'Somebody'} offers the shift to ${offer.to}.`;
   return holder && since !== null
-    ? `${holder} holds the watch since ${clock(plan, since)}.`
-    : 'Nobody holds the watch.';
+    ? `${holder} has had the shift since ${clock(plan, since)}.`
+    : 'Nobody has the shift.';
 }
 
-/** Taking the watch, which accepts what was offered. */
-const takeWatch = ({ offer }: HeldWatch): EntryBody => ({
+/** Taking the shift, which accepts what was offered. */
+const takeShift = ({ offer }: CurrentShift): EntryBody => ({
   kind: 'take-watch',
   ...(offer ? { offer: offer.id } : {}),
 });
 
-export function WatchSheet({ plan, watch, now, sheet, onClose }: Props) {
+export function ShiftSheet({ plan, shift, now, sheet, onClose }: Props) {
   const me = useMe();
   const [to, setTo] = useState<string | null>(null);
   const [other, setOther] = useState(false);
   const take = (): void => {
-    void logDeeds([{ body: takeWatch(watch) }], now);
+    void logDeeds([{ body: takeShift(shift) }], now);
     onClose();
   };
   if (!me) {
     return (
-      <Sheet title="The watch" onClose={onClose}>
-        <Paragraph>Say who you are first: the watch is held by name.</Paragraph>
-        <Button kind="primary" label="Say who you are" onPress={() => router.navigate('/house')} />
+      <Sheet title="Shift" onClose={onClose}>
+        <Paragraph>Enter your name first: a shift is taken by name.</Paragraph>
+        <Button kind="primary" label="Enter your name" onPress={() => router.navigate('/house')} />
       </Sheet>
     );
   }
   if (other) {
     return (
       <FormSheet
-        title="Hand the watch to"
+        title="Hand the shift to"
         fields={[wordsField('Name', 40, { testID: 'watch-name' })]}
         save="Go on"
         saveID="watch-name-save"
@@ -70,8 +71,10 @@ export function WatchSheet({ plan, watch, now, sheet, onClose }: Props) {
   }
   if (to !== null) {
     return (
-      <Sheet title={`Hand the watch to ${to}`} onClose={() => setTo(null)}>
-        <Paragraph>This goes with it. It is theirs when they say so on their phone.</Paragraph>
+      <Sheet title={`Hand the shift to ${to}`} onClose={() => setTo(null)}>
+        <Paragraph>
+          This fire sheet goes with it. The shift is theirs once they accept it on their phone.
+        </Paragraph>
         <FireSheet text={sheet} />
         <Button
           kind="primary"
@@ -87,10 +90,10 @@ export function WatchSheet({ plan, watch, now, sheet, onClose }: Props) {
   }
   const crew = (plan.request.crew ?? []).filter((name) => name !== me);
   return (
-    <Sheet title="The watch" onClose={onClose}>
-      <Paragraph>{watchWords(plan, watch)}</Paragraph>
-      {watch.holder === me ? null : (
-        <Button kind="primary" label={`${me} takes it`} testID="watch-take" onPress={take} />
+    <Sheet title="Shift" onClose={onClose}>
+      <Paragraph>{shiftWords(plan, shift)}</Paragraph>
+      {shift.holder === me ? null : (
+        <Button kind="primary" label={`${me} takes the shift`} testID="watch-take" onPress={take} />
       )}
       {crew.map((name) => (
         <Button key={name} label={`Hand it to ${name}`} onPress={() => setTo(name)} />
@@ -117,11 +120,12 @@ function FireSheet({ text }: { text: string }) {
   );
 }
 
-/** Tells whoever is offered the watch, with its sheet, until somebody has taken it. */
-export function WatchOffer({ watch, plan, now }: Pick<Props, 'watch' | 'plan' | 'now'>) {
+/** Shown to whoever is offered the shift, with its sheet, until somebody has taken it. */
+export function ShiftOffer() {
   const me = useMe();
   const [open, setOpen] = useState(false);
-  const { offer } = watch;
+  const { shift, plan, nowMs: now } = useCook().cook;
+  const { offer } = shift;
   if (!offer || offer.from === me || (me !== '' && offer.to.toLowerCase() !== me.toLowerCase())) {
     return null;
   }
@@ -130,26 +134,26 @@ export function WatchOffer({ watch, plan, now }: Pick<Props, 'watch' | 'plan' | 
       <Notice
         tone="warn"
         testID="watch-offered"
-        title={`${offer.from || 'Somebody'} offers ${offer.to} the watch`}
+        title={`${offer.from || 'Somebody'} offers ${offer.to} the shift`}
       >
         <Button label="Look at the fire sheet" testID="watch-look" onPress={() => setOpen(true)} />
       </Notice>
       {open ? (
-        <Sheet title="The watch is offered to you" onClose={() => setOpen(false)}>
-          <Paragraph>{`As it stood at ${clock(plan, offer.at)}:`}</Paragraph>
+        <Sheet title="The shift is offered to you" onClose={() => setOpen(false)}>
+          <Paragraph>{`The fire at ${clock(plan, offer.at)}:`}</Paragraph>
           <FireSheet text={offer.sheet} />
           {me ? (
             <Button
               kind="primary"
-              label="I have the watch"
+              label="I have the shift"
               testID="watch-accept"
               onPress={() => {
-                void logDeeds([{ body: takeWatch(watch) }], now);
+                void logDeeds([{ body: takeShift(shift) }], now);
                 setOpen(false);
               }}
             />
           ) : (
-            <Button label="Say who you are" onPress={() => router.navigate('/house')} />
+            <Button label="Enter your name" onPress={() => router.navigate('/house')} />
           )}
         </Sheet>
       ) : null}

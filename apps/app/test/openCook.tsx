@@ -1,11 +1,15 @@
 /** A plan and an open cook of its own for each test of the pages. */
-import { METRIC } from '@ostrin/core';
+import { METRIC, type CookNow, type Entry } from '@ostrin/core';
+import { cookNow, knownCook } from '@ostrin/core/tending';
 import { planDocument } from '@ostrin/wording';
 import { act, fireEvent, screen } from '@testing-library/react-native';
+import type { ReactNode } from 'react';
 import { requestOf } from '../src/store/request';
 import { firstDraft, usePlanDraft } from '../src/store/planDraft';
 import { useLive } from '../src/store/live';
 import { useSettings } from '../src/store/settings';
+import { openLog } from '../src/store/logging';
+import { CookContext } from '../src/tend/cookContext';
 import { BOSUN } from './help';
 
 const DRAFT_DAY = Date.UTC(2027, 4, 14);
@@ -26,4 +30,28 @@ export function freshCook(): void {
   usePlanDraft.setState(firstDraft(DRAFT_DAY, 'UTC'));
   useSettings.setState({ units: METRIC });
   useLive.setState({ cookId: `c${++cooks}`, entries: [], plan: PLAN, connection: 'live' });
+}
+
+/** The open cook at `T0` with what a test wants otherwise. */
+export const cookAtT0 = (part: Partial<CookNow> = {}): CookNow => ({
+  ...cookNow(
+    knownCook({ id: 'c', plan: PLAN, startMs: T0, entries: openLog(), readings: [] }),
+    {},
+    T0,
+  ),
+  ...part,
+});
+
+/** A part of the page of the open cook. */
+export function OnCook(p: {
+  part?: Partial<CookNow>;
+  onLogged?: (entries: Entry[]) => void;
+  children: ReactNode;
+}) {
+  const { part, onLogged = () => undefined, children } = p;
+  return (
+    <CookContext.Provider value={{ cook: cookAtT0(part), mayLog: true, onLogged }}>
+      {children}
+    </CookContext.Provider>
+  );
 }

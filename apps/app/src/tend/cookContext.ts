@@ -1,0 +1,20 @@
+/** The cook under way, for everything on its page. */
+import type { CookNow, Entry } from '@ostrin/core';
+import { createContext, useContext } from 'react';
+
+export interface TendedCook {
+  cook: CookNow;
+  /** Whether this device may log. */
+  mayLog: boolean;
+  /** Takes what was logged, to be shown with its undo. */
+  onLogged: (entries: Entry[]) => void;
+}
+
+export const CookContext = createContext<TendedCook | null>(null);
+
+/** The cook of this page. Throws outside it. */
+export function useCook(): TendedCook {
+  const tended = useContext(CookContext);
+  if (!tended) throw new Error('there is no cook on this page');
+  return tended;
+}

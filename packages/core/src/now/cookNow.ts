@@ -1,0 +1,137 @@
+/**
+ * Everything that is known of a cook at an instant of its clock: the page of a cook, the server's monitor and the
+ * benchmarks all read it from here. What is simulated is handed in: see `forecastInputs` and `forecastsOf`.
+ */
+import { diagnose, type Diagnosis } from '../diagnosis/diagnose';
+import type { Forecast } from '../forecast/forecast';
+import { forecastInput } from '../forecast/forecastInput';
+import { jobsByTime, type DueJob } from '../forecast/jobTimes';
+import type { ForecastInput } from '../forecast/likelyCooks';
+import { atTheGrate, freshPitC, type ReadingRow } from '../instruments/readings';
+import { MINUTE_MS } from '../quantity/time';
+import { alarmsOf, type Alarm } from './alarms';
+import { leadPiece, type KnownCook, type KnownPiece } from './knownCook';
+import type { Forecasts } from './lookAhead';
+
+/** A piece with what is expected of it. */
+export interface PieceNow extends KnownPiece {
+  /** When it is ready, minutes after lighting: p10, p50, p90; null where that is not known. */
+  readyMin: Forecast['readyMin'];
+  /** Whether it is the one to read next. */
+  next: boolean;
+}
+
+/** A cook as everything known of it stands now. */
+export interface CookNow extends Omit<KnownCook, 'pieces'> {
+  /** The cook's clock, epoch ms. */
+  nowMs: number;
+  /** Minute 0 of what comes: when the fire was lit or, before that, is expected to be, epoch ms. */
+  zeroMs: number;
+  /** The pieces, in the order of the plan. */
+  pieces: readonly PieceNow[];
+  /** What is expected of the pit and of the piece that jobs go by; null before lighting and until it is worked out. */
+  forecast: Forecast | null;
+  /** Readings of the pit at the grate, by instruments and by hand, in order of time; `coreC` is of the first piece. */
+  readings: readonly ReadingRow[];
+  /** The pit at the grate, C; null where it was not read lately. */
+  pitC: number | null;
+  /** What the fire does, and why. */
+  state: Diagnosis;
+  /** Jobs still to do, the next one first. */
+  jobs: readonly DueJob[];
+  /** Alarms that are up, the most urgent first. */
+  alarms: readonly Alarm[];
+}
+
+/** A reading still says how a piece stands for so long, min. */
+const FRESH_MIN = 30;
+
+/**
+ * What has to be simulated to know a cook at `nowMs`: a question for each of `pieces`, all of them when left out. Empty
+ * before lighting.
+ */
+export function forecastInputs(
+  { id, plan, log, litMs, pieces }: KnownCook,
+  nowMs: number,
+  wanted: readonly string[] = pieces.map((p) => p.id),
+): Record<string, ForecastInput> {
+  if (litMs === null) return {};
+  return Object.fromEntries(
+    pieces
+      .filter((p) => wanted.includes(p.id))
+      .map((p) => [p.id, forecastInput(id, plan, log, p.readings, litMs, nowMs, p.id)]),
+  );
+}
+
+/** The question about the piece that jobs go by, now. Throws RangeError before lighting. */
+export function leadInput(cook: CookNow): ForecastInput {
+  const { id } = leadPiece(cook);
+  const input = forecastInputs(cook, cook.nowMs, [id])[id];
+  if (!input) throw new RangeError('nothing is expected of a fire that is not lit');
+  return input;
+}
+
+/** The cook at `nowMs` (its clock, epoch ms); `forecasts` are the latest, with none for what was not worked out yet. */
+export function cookNow(known: KnownCook, forecasts: Forecasts, nowMs: number): CookNow {
+  const { plan, log, litMs } = known;
+  const lead = leadPiece(known);
+  const forecast = litMs === null ? null : (forecasts[lead.id] ?? null);
+  const pit = pitOf(plan);
+  const readings = atTheGrate(
+    lead.readings,
+    forecast?.domeOverGrateK ?? pit.domeOverGrateK ?? null,
+  );
+  const state = diagnose({
+    plan,
+    readings,
+    lines: log.lines,
+    nowMs,
+    litMs,
+    fuelLeftFraction: forecast?.fuelLeftFraction ?? null,
+    named: forecast?.named,
+  });
+  const zeroMs = litMs ?? Math.max(known.startMs, nowMs);
+  const clock = { zeroMs, forecast, serveMs: log.serveMs, wrapByBarkMs: lead.wrapByBarkMs };
+  const jobs = jobsByTime(plan, log, clock, nowMs);
+  const pieces = piecesNow(known, forecasts, nowMs);
+  return {
+    ...known,
+    nowMs,
+    zeroMs,
+    pieces,
+    forecast,
+    readings,
+    pitC: freshPitC(readings, nowMs),
+    state,
+    jobs,
+    alarms: alarmsOf({ plan, state, forecast, jobs, wire: known.wire, pieces, nowMs, litMs }),
+  };
+}
+
+/** The pit that a cook is tended on. */
+export const pitOf = <P>({ request: { pits } }: { request: { pits: readonly P[] } }): P => {
+  const [pit] = pits;
+  if (!pit) throw new RangeError('a cook has one pit');
+  return pit;
+};
+
+function piecesNow(known: KnownCook, forecasts: Forecasts, nowMs: number): PieceNow[] {
+  const pieces = known.pieces.map((p) => ({
+    ...p,
+    readyMin: known.litMs === null ? null : (forecasts[p.id]?.readyMin ?? null),
+  }));
+  const next = nextToRead(pieces, nowMs);
+  return pieces.map((p) => ({ ...p, next: p.id === next }));
+}
+
+/** The piece on the pit to read next: of those not read lately the one that is ready first. */
+function nextToRead(pieces: readonly Omit<PieceNow, 'next'>[], nowMs: number): string | null {
+  const stale = pieces.filter(
+    (p) =>
+      p.onMs !== null && p.offMs === null && (!p.read || nowMs - p.read.at > FRESH_MIN * MINUTE_MS),
+  );
+  const soonest = [...stale].sort(
+    (a, b) => (a.readyMin?.[0] ?? Infinity) - (b.readyMin?.[0] ?? Infinity),
+  );
+  return soonest[0]?.id ?? null;
+}

@@ -1,0 +1,105 @@
+/** What the record of a cook amounts to, before anything is simulated and whatever the time. */
+import {
+  lastPieceReading,
+  ofPiece,
+  withHandReadings,
+  type PieceReading,
+  type ReadingRow,
+} from '../instruments/readings';
+import { deedAtMs, foldLog, litAtMs, type Entry, type Log } from '../log/log';
+import { MUSCLES } from '../log/lookKinds';
+import { wrapByBarkMs } from '../log/looks';
+import { planAsChanged } from '../log/planAsChanged';
+import { shiftOf, type CurrentShift } from '../log/shift';
+import type { Plan } from '../plan/document/plan';
+import { epochOf } from '../quantity/time';
+
+/** A cook as its keeper has it: nothing in it is worked out. */
+export interface CookRecord {
+  id: string;
+  /** The plan that it was begun with, of one pit. */
+  plan: Plan;
+  /** Minute 0 of that plan on the cook's clock, epoch ms. */
+  startMs: number;
+  /** Its log, in any order. */
+  entries: readonly Entry[];
+  /** What connected instruments read, in order of time. */
+  readings: readonly ReadingRow[];
+}
+
+/** What the record says of one piece. */
+export interface KnownPiece {
+  id: string;
+  /** When it went on and when it came off, epoch ms; null where it did not. */
+  onMs: number | null;
+  offMs: number | null;
+  /** What it was read at, with the pit, by instruments and by hand, in order of time; `coreC` is its own. */
+  readings: readonly ReadingRow[];
+  /** Its last reading; null where it was never read. */
+  read: PieceReading | null;
+  /** The last reading by hand of each of its two muscles; empty where it has one, or nobody took it. */
+  muscles: readonly PieceReading[];
+  /** When its bark says that it may be wrapped, epoch ms; null where nobody looked. */
+  wrapByBarkMs: number | null;
+}
+
+/** A cook as its record tells it. */
+export interface KnownCook {
+  id: string;
+  /** The plan as it stands after changes of mind and with added food. */
+  plan: Plan;
+  startMs: number;
+  entries: readonly Entry[];
+  log: Log;
+  /** When the fire was lit, epoch ms; null before that. */
+  litMs: number | null;
+  /** When people sit down, epoch ms. */
+  serveMs: number;
+  /** Who has the shift. */
+  shift: CurrentShift;
+  /** What connected instruments read, in order of time. */
+  wire: readonly ReadingRow[];
+  /** The pieces, planned and added, in the order of the plan. */
+  pieces: readonly KnownPiece[];
+}
+
+/** The piece that jobs and the pit's readings go by: the first of the plan. */
+export const leadPiece = <P extends { id: string }>({ pieces }: { pieces: readonly P[] }): P => {
+  const [lead] = pieces;
+  if (!lead) throw new RangeError('a cook has one piece at least');
+  return lead;
+};
+
+/** What the record of a cook amounts to. */
+export function knownCook({ id, plan: begun, startMs, entries, readings }: CookRecord): KnownCook {
+  const log = foldLog(entries);
+  const plan = planAsChanged(begun, log);
+  const ids = plan.request.meats.map((m) => m.id);
+  return {
+    id,
+    plan,
+    startMs,
+    entries,
+    log,
+    litMs: litAtMs(log),
+    serveMs: log.serveMs ?? epochOf(plan.serveAt, plan.request.timeZone),
+    shift: shiftOf(entries),
+    wire: readings,
+    pieces: ids.map((piece) => knownPiece(piece, log, ofPiece(readings, piece, ids[0]!))),
+  };
+}
+
+function knownPiece(id: string, log: Log, wire: readonly ReadingRow[]): KnownPiece {
+  const connected = wire.findLast((r) => r.coreC !== null);
+  const byWire = connected ? { at: connected.at, c: connected.coreC! } : null;
+  const byHand = lastPieceReading(log, id);
+  return {
+    id,
+    onMs: deedAtMs(log, 'meat-on', id),
+    offMs: deedAtMs(log, 'meat-off', id),
+    readings: withHandReadings(wire, log, id),
+    read: byWire && (!byHand || byWire.at >= byHand.at) ? byWire : byHand,
+    muscles: MUSCLES.flatMap((muscle) => lastPieceReading(log, id, muscle) ?? []),
+    wrapByBarkMs: wrapByBarkMs(log, id),
+  };
+}

@@ -1,0 +1,35 @@
+/** When a move at the fire is worth looking for. */
+import type { Cause } from '../diagnosis/diagnose';
+import type { Fault } from '../diagnosis/faults';
+import { pitOf, type CookNow } from './cookNow';
+
+/** Causes that no move at the fire mends: somebody has to look first, or wait. */
+const NO_MOVE: ReadonlySet<Cause['code']> = new Set([
+  'not-lit',
+  'coming-up',
+  'fire-out',
+  'no-reading',
+  'lid-was-open',
+  'recovering-from-lid',
+  'vents-just-moved',
+  'cold-meat',
+]);
+const LOOK_FIRST: ReadonlySet<Fault> = new Set([
+  'lid-left-open',
+  'door-left-open',
+  'probe-off',
+  'fan-stuck',
+]);
+
+/** Whether a move is worth looking for: the pit is off its band or about to leave it, or is fed before it falls. */
+export function wantsAdvice({
+  state: { cause, place },
+  alarms,
+  litMs,
+  plan,
+}: Pick<CookNow, 'state' | 'alarms' | 'litMs' | 'plan'>): boolean {
+  if (litMs === null || NO_MOVE.has(cause.code)) return false;
+  if (cause.code === 'suspected' && LOOK_FIRST.has(cause.fault)) return false;
+  const leaving = alarms.some((a) => a.code === 'leaving-band');
+  return place !== 'in' || leaving || pitOf(plan).fire.fuel === 'splits';
+}

@@ -22,15 +22,15 @@ function carryRows(): Row[] {
     [107, 135, 163].map((c) => carryK(kg, c)),
   );
   const by = ([kg, list]: readonly [number, number[]]) =>
-    [107, 135, 163].map((c, i) => part(`${kg} kg from ${c} C`, list[i]!, 0, 12));
+    [107, 135, 163].map((c, i) => part(`${kg} kg from ${c} °C`, list[i]!, 0, 12));
   return [
-    row('H-carry', 'rib roasts pulled at 50 C: small and slow, large and hot', COMMON, [
-      part('1.5 kg from 107 C', small![0]!, 2, 3),
-      part('4 kg from 163 C', large![2]!, 6, 8),
+    row('H-carry', 'rib roasts pulled at 50 °C: small and slow, large and hot', COMMON, [
+      part('1.5 kg from 107 °C', small![0]!, 2, 3),
+      part('4 kg from 163 °C', large![2]!, 6, 8),
     ]),
     row('H-carry-more', 'a larger roast and a hotter pit carry more', COMMON, [
       ...by([2.3, middle!]),
-      part('larger by, at 135 C', large![1]! - small![1]!, 0, Infinity),
+      part('larger by, at 135 °C', large![1]! - small![1]!, 0, Infinity),
       part('hotter by, of 2.3 kg', middle![2]! - middle![0]!, 0, Infinity),
     ]),
   ];
@@ -50,7 +50,7 @@ function ovenRow(): Row {
   const to = m.massKg.findLastIndex((v) => v !== null);
   const over = (series: readonly (number | null)[]): number =>
     (series[to] ?? 0) - (series[from] ?? 0);
-  return row('H-oven', 'brisket in foil, held in an oven at 77 C for 22 h', COMMON, [
+  return row('H-oven', 'brisket in foil, held in an oven at 77 °C for 22 h', COMMON, [
     part('held h', (to - from) / 60, 21.9, 22.1),
     part('middle at the end C', m.coreC[to] ?? null, 70, 78),
     part('softer by', over(m.tenderness), 0.1, Infinity),

@@ -94,7 +94,7 @@ function fuelRows(): Row[] {
     row('P-flame-flux', 'volatiles that a wood flame needs', 'fire dynamics textbooks, 1-4 g/m2s', [
       { what: 'g/m2s', value: 1000 * WOOD.criticalFlux, low: 0.8, high: 4, digits: 2 },
     ]),
-    row('P-radiation', 'exchange of black walls at 150 and 20 C', 'Stefan-Boltzmann law', [
+    row('P-radiation', 'exchange of black walls at 150 and 20 °C', 'Stefan-Boltzmann law', [
       {
         what: 'W/m2',
         value: radiationCoefficient(423.15, 293.15) * 130,
@@ -119,7 +119,7 @@ function wallRows(): Row[] {
     rows.push(
       row(
         `P-natural-${c}`,
-        `natural convection from a wall at ${c} C, ${length} m high`,
+        `natural convection from a wall at ${c} °C, ${length} m high`,
         'Churchill and Chu 1975, vertical plate, from memory',
         [
           {
@@ -148,7 +148,7 @@ function humidityRows(): Row[] {
     rows.push(
       row(
         `P-humidity-${dry}`,
-        `humidity ratio at ${dry} C and ${rh * 100} %`,
+        `humidity ratio at ${dry} °C and ${rh * 100} %`,
         'psychrolib (ASHRAE formulae)',
         [
           {
@@ -165,7 +165,7 @@ function humidityRows(): Row[] {
     rows.push(
       row(
         `P-dew-${dry}`,
-        `vapour saturated at the dew point of ${dry} C and ${rh * 100} %`,
+        `vapour saturated at the dew point of ${dry} °C and ${rh * 100} %`,
         'psychrolib (ASHRAE formulae)',
         [
           {

@@ -28,12 +28,12 @@ function propertyRows(): Row[] {
   const water = { water: 1, protein: 0, fat: 0, ash: 0 };
   const lean = { water: 0.73, protein: 0.22, fat: 0.04, ash: 0.01 };
   return [
-    row('P-food-water', 'water at 20 C', CHOI_OKOS, [
+    row('P-food-water', 'water at 20 °C', CHOI_OKOS, [
       { what: 'W/mK', value: meatConductivity(water, 1, 20), low: 0.6, high: 0.607, digits: 4 },
       { what: 'J/kgK', value: meatHeat(water, 1, 20), low: 4170, high: 4182, digits: 0 },
       { what: 'kg/m3', value: meatDensity(water, 20), low: 994, high: 998, digits: 1 },
     ]),
-    row('P-food-lean', 'lean meat (73 % water) at 20 C', CHOI_OKOS, [
+    row('P-food-lean', 'lean meat (73 % water) at 20 °C', CHOI_OKOS, [
       { what: 'W/mK', value: meatConductivity(lean, 0.73, 20), low: 0.46, high: 0.54, digits: 3 },
       { what: 'J/kgK', value: meatHeat(lean, 0.73, 5), low: 3500, high: 3700, digits: 0 },
       { what: 'kg/m3', value: meatDensity(lean, 20), low: 1040, high: 1080, digits: 0 },
@@ -69,7 +69,7 @@ function wetBulbRow(): Row {
   const worst = gap.reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a));
   return row(
     'P-wet-face',
-    'a wet face in moving air of 60, 90 and 121 C against the wet bulb',
+    'a wet face in moving air of 60, 90 and 121 °C against the wet bulb',
     'psychrolib (ASHRAE formulae)',
     [{ what: 'largest gap K', value: worst, low: -1, high: 1, digits: 2 }],
   );
@@ -126,17 +126,22 @@ function safetyRows(): Row[] {
     safeRow('P-min-poultry', 73.9, { cut: 'whole-chicken', massKg: 1.6 }),
     safeRow('P-min-minced', 71.1, { cut: 'sausages', massKg: 0.12 }),
     safeRow('P-min-opened', 71.1, { cut: 'pork-shoulder', massKg: 3, injected: true }),
-    row('P-rare', 'a rib roast pulled at 50 C is served with a caution, not with a tick', MINIMUM, [
-      {
-        what: 'not called safe',
-        value: rare.safeAtMin === null || rare.safeAtMin > rare.doneAtMin! ? 1 : 0,
-        low: 1,
-        high: 1,
-        digits: 0,
-      },
-      yes('caution', has(rare, 'not-safe-yet')),
-    ]),
-    row('P-hold', 'a cool box that falls under 57 C is told of', FOOD_CODE, [
+    row(
+      'P-rare',
+      'a rib roast pulled at 50 °C is served with a caution, not with a tick',
+      MINIMUM,
+      [
+        {
+          what: 'not called safe',
+          value: rare.safeAtMin === null || rare.safeAtMin > rare.doneAtMin! ? 1 : 0,
+          low: 1,
+          high: 1,
+          digits: 0,
+        },
+        yes('caution', has(rare, 'not-safe-yet')),
+      ],
+    ),
+    row('P-hold', 'a cool box that falls under 57 °C is told of', FOOD_CODE, [
       yes('caution', has(box, 'hot-hold')),
       {
         what: 'h hot before',
@@ -146,11 +151,11 @@ function safetyRows(): Row[] {
         digits: 1,
       },
     ]),
-    row('P-cooling', 'two hours under 57 C on a counter are told of', FOOD_CODE, [
+    row('P-cooling', 'two hours under 57 °C on a counter are told of', FOOD_CODE, [
       yes('caution', has(counter, 'cools-slowly')),
-      { what: 'min under 57 C', value: counter.hold!.coolMin, low: 120, high: 720, digits: 0 },
+      { what: 'min under 57 °C', value: counter.hold!.coolMin, low: 120, high: 720, digits: 0 },
     ]),
-    row('P-linger', 'injected meat over 4 h between 5 and 60 C is told of', 'common practice', [
+    row('P-linger', 'injected meat over 4 h between 5 and 60 °C is told of', 'common practice', [
       yes('caution', has(slow, 'lingers-opened')),
       { what: 'min', value: slow.lingering.centreMin, low: 240, high: 960, digits: 0 },
     ]),

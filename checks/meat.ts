@@ -30,23 +30,23 @@ export function meatRows(): Row[] {
   const [slow, usual] = bare.map(stallHours) as [number, number];
   const done = Math.round((hoursTo(m1, 96) ?? 0) * 60);
   return [
-    row('M1', 'pork shoulder 3.8 kg at 121 C, paper at 74 C', COMMON, [
-      { what: '60 C at h', value: hoursTo(m1, 60), low: 3, high: 4, digits: 2 },
-      { what: '74 C at h', value: hoursTo(m1, 74), low: 4.5, high: 6, digits: 2 },
-      { what: '96 C at h', value: hoursTo(m1, 96), low: 8, high: 11, digits: 2 },
+    row('M1', 'pork shoulder 3.8 kg at 121 °C, paper at 74 °C', COMMON, [
+      { what: '60 °C at h', value: hoursTo(m1, 60), low: 3, high: 4, digits: 2 },
+      { what: '74 °C at h', value: hoursTo(m1, 74), low: 4.5, high: 6, digits: 2 },
+      { what: '96 °C at h', value: hoursTo(m1, 96), low: 8, high: 11, digits: 2 },
     ]),
-    row('M2', 'pork shoulder 4 kg at 135 C, foil at 74 C', COMMON, [
-      { what: '74 C at h', value: hoursTo(m2, 74), low: 4.5, high: 6.5, digits: 2 },
-      { what: '95 C at h', value: hoursTo(m2, 95), low: 7.5, high: 10, digits: 2 },
+    row('M2', 'pork shoulder 4 kg at 135 °C, foil at 74 °C', COMMON, [
+      { what: '74 °C at h', value: hoursTo(m2, 74), low: 4.5, high: 6.5, digits: 2 },
+      { what: '95 °C at h', value: hoursTo(m2, 95), low: 7.5, high: 10, digits: 2 },
     ]),
-    row('M7', 'stall of a bare pork shoulder, 107 and 121 C', COMMON, [
-      { what: 'at 107 C h', value: slow, low: 1, high: 5, digits: 2 },
-      { what: 'at 121 C h', value: usual, low: 1, high: 5, digits: 2 },
+    row('M7', 'stall of a bare pork shoulder, 107 and 121 °C', COMMON, [
+      { what: 'at 107 °C h', value: slow, low: 1, high: 5, digits: 2 },
+      { what: 'at 121 °C h', value: usual, low: 1, high: 5, digits: 2 },
       { what: 'shorter when hotter by h', value: slow - usual, low: 0, high: Infinity, digits: 2 },
     ]),
-    row('M8', 'lamb shoulder 2 kg at 135 C, foil at 74-77 C', COMMON, [
-      { what: '75.5 C at h', value: hoursTo(m8, 75.5), low: 3, high: 4, digits: 2 },
-      { what: '96 C at h', value: hoursTo(m8, 96), low: 4.5, high: 5.75, digits: 2 },
+    row('M8', 'lamb shoulder 2 kg at 135 °C, foil at 74-77 °C', COMMON, [
+      { what: '75.5 °C at h', value: hoursTo(m8, 75.5), low: 3, high: 4, digits: 2 },
+      { what: '96 °C at h', value: hoursTo(m8, 96), low: 4.5, high: 5.75, digits: 2 },
     ]),
     ...otherCuts(),
     row('M11-shoulder', 'pork shoulder, cooked over trimmed', COMMON, [
@@ -89,22 +89,22 @@ function brisketRows(): Row[] {
   const lostHeld = (-100 * over(warmer.massKg)) / 6;
   const kept = brisket.doneAtMin;
   return [
-    row('M3', 'whole brisket 6 kg at 135 C, paper at 79 C', COMMON, [
-      { what: '79 C at h', value: hoursTo(brisket, 79), low: 4.5, high: 6.5, digits: 2 },
-      { what: '95 C at h', value: hoursTo(brisket, 95), low: 7, high: 10.5, digits: 2 },
+    row('M3', 'whole brisket 6 kg at 135 °C, paper at 79 °C', COMMON, [
+      { what: '79 °C at h', value: hoursTo(brisket, 79), low: 4.5, high: 6.5, digits: 2 },
+      { what: '95 °C at h', value: hoursTo(brisket, 95), low: 7, high: 10.5, digits: 2 },
     ]),
     row('M9-box', 'wrapped brisket in a dry cool box with towels', COMMON, [
       {
-        what: 'above 60 C h',
+        what: 'above 60 °C h',
         value: kept === null ? null : (fallsTo(brisket, 60) ?? 6),
         low: 4,
         high: Infinity,
       },
     ]),
     row('M9-counter', 'wrapped brisket on a counter', COMMON, [
-      { what: '95 to 71 C h', value: fallsTo(counter, 71), low: 1.3, high: 2.7, digits: 2 },
+      { what: '95 to 71 °C h', value: fallsTo(counter, 71), low: 1.3, high: 2.7, digits: 2 },
     ]),
-    row('M10', 'brisket in foil, held in a warmer at 70 C for 12 h', COMMON, [
+    row('M10', 'brisket in foil, held in a warmer at 70 °C for 12 h', COMMON, [
       { what: 'softer by', value: softer, low: 0.1, high: Infinity, digits: 2 },
       { what: 'mass lost %', value: lostHeld, low: 0, high: 3 },
     ]),
@@ -146,20 +146,20 @@ function roastAndRibRows(): Row[] {
     min === null ? null : (m.coreC[min] ?? null);
   const peak = Math.max(...roast.coreC.map((c) => c ?? -Infinity));
   return [
-    row('M4', 'boneless rib roast 2.3 kg from 10 C at 135 C, loose foil', COMMON, [
-      { what: '49 C at h', value: hoursTo(roast, 49), low: 1.8, high: 2.7, digits: 2 },
+    row('M4', 'boneless rib roast 2.3 kg from 10 °C at 135 °C, loose foil', COMMON, [
+      { what: '49 °C at h', value: hoursTo(roast, 49), low: 1.8, high: 2.7, digits: 2 },
       { what: 'carry-over C', value: peak - 49, low: 2, high: 5 },
     ]),
-    row('M5', 'three-bone beef short ribs at 121 C, paper at 4 h', COMMON, [
+    row('M5', 'three-bone beef short ribs at 121 °C, paper at 4 h', COMMON, [
       { what: 'tender at h', value: ribsDone(short), low: 6.5, high: 8.5, digits: 2 },
       { what: 'C then', value: at(short, short.tenderAtMin), low: 91, high: 96 },
     ]),
     row('M6', 'spare ribs, no wrap', COMMON, [
-      { what: '121 C h', value: ribsDone(ribs(121)), low: 4.75, high: 6.25, digits: 2 },
-      { what: '135 C h', value: ribsDone(ribs(135)), low: 3.5, high: 4.75, digits: 2 },
-      { what: '150 C foil h', value: ribsDone(hot), low: 2.4, high: 3.2, digits: 2 },
+      { what: '121 °C h', value: ribsDone(ribs(121)), low: 4.75, high: 6.25, digits: 2 },
+      { what: '135 °C h', value: ribsDone(ribs(135)), low: 3.5, high: 4.75, digits: 2 },
+      { what: '150 °C foil h', value: ribsDone(hot), low: 2.4, high: 3.2, digits: 2 },
     ]),
-    row('M11-ribs', 'spare ribs at 121 C, cooked over trimmed', COMMON, [
+    row('M11-ribs', 'spare ribs at 121 °C, cooked over trimmed', COMMON, [
       { what: 'yield', value: (ribs(121).massKg[330] ?? 0) / 1.2, low: 0.6, high: 0.78, digits: 3 },
     ]),
   ];

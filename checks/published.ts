@@ -50,7 +50,7 @@ function singleValues(): Row[] {
     ]),
     row(
       'P-stack',
-      'stack effect, 1 m, 20 C out, 135 C in',
+      'stack effect, 1 m, 20 °C out, 135 °C in',
       'ASHRAE Fundamentals form, from memory',
       [{ what: 'Pa', value: stackPressure(1, 293.15, 408.15), low: 3.3, high: 3.36, digits: 3 }],
     ),
@@ -63,7 +63,7 @@ function singleValues(): Row[] {
         digits: 3,
       },
     ]),
-    row('P-density', 'density of pork shoulder at 5 C', 'Choi and Okos 1986, from memory', [
+    row('P-density', 'density of pork shoulder at 5 °C', 'Choi and Okos 1986, from memory', [
       {
         what: 'kg/m3',
         value: meatDensity(cutOf('pork-shoulder').composition, 5),
@@ -71,7 +71,7 @@ function singleValues(): Row[] {
         high: 1080,
       },
     ]),
-    row('P-heat', 'specific heat of pork shoulder at 60 C', 'Choi and Okos 1986, from memory', [
+    row('P-heat', 'specific heat of pork shoulder at 60 °C', 'Choi and Okos 1986, from memory', [
       {
         what: 'J/kgK',
         value: meatHeat(cutOf('pork-shoulder').composition, 0.66, 60),
@@ -124,7 +124,7 @@ function wetBulbRows(): Row[] {
     const ratio = humidityRatio(rh * saturationPressure(dry), 101325);
     const theirs = psychrolib.GetTWetBulbFromHumRatio(dry, ratio, 101325);
     rows.push(
-      row(`P-wet-bulb-${dry}`, `wet bulb at ${dry} C`, 'psychrolib (ASHRAE formulae)', [
+      row(`P-wet-bulb-${dry}`, `wet bulb at ${dry} °C`, 'psychrolib (ASHRAE formulae)', [
         {
           what: 'C',
           value: wetBulb(dry, ratio, 101325),
@@ -151,15 +151,20 @@ function lethalityRows(): Row[] {
     [68.3, 22 / 60],
   ] as const) {
     rows.push(
-      row(`P-lethal-${c}`, `6.5 log of Salmonella at ${c} C`, 'USDA FSIS Appendix A, from memory', [
-        {
-          what: 'min',
-          value: SAFE_LOG_REDUCTION / logReductionsPerMin(c),
-          low: minutes,
-          high: minutes * 1.25,
-          digits: 2,
-        },
-      ]),
+      row(
+        `P-lethal-${c}`,
+        `6.5 log of Salmonella at ${c} °C`,
+        'USDA FSIS Appendix A, from memory',
+        [
+          {
+            what: 'min',
+            value: SAFE_LOG_REDUCTION / logReductionsPerMin(c),
+            low: minutes,
+            high: minutes * 1.25,
+            digits: 2,
+          },
+        ],
+      ),
     );
   }
   return rows;

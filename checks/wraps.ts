@@ -47,8 +47,8 @@ function boilingRow(): Row {
       ),
     );
   return row('M12', 'every cut in every wrap while it holds free water', COMMON, [
-    part('hottest core at 110-175 C, sea level', worst([110, 140, 175], 0), 95, 100.5),
-    part('at 175 C, 1,500 m', worst([175], 1500), 90, 95.5),
+    part('hottest core at 110-175 °C, sea level', worst([110, 140, 175], 0), 95, 100.5),
+    part('at 175 °C, 1,500 m', worst([175], 1500), 90, 95.5),
   ]);
 }
 
@@ -86,11 +86,16 @@ function orderRow(): Row {
       if (large && pitC <= 135) foilGain = Math.min(foilGain, 100 * (1 - foil / bare));
     }
   }
-  return row('M13', 'bare, paper and foil (at 71 C) to 93 C: 6 cuts in pits of 107-150 C', COMMON, [
-    part('paper slower than bare by at most %', paperSlower, -Infinity, 3),
-    part('foil slower than paper by at most %', foilSlower, -Infinity, 3),
-    part('foil faster than bare on large cuts at 107-135 C by %', foilGain, 8, Infinity),
-  ]);
+  return row(
+    'M13',
+    'bare, paper and foil (at 71 °C) to 93 °C: 6 cuts in pits of 107-150 °C',
+    COMMON,
+    [
+      part('paper slower than bare by at most %', paperSlower, -Infinity, 3),
+      part('foil slower than paper by at most %', foilSlower, -Infinity, 3),
+      part('foil faster than bare on large cuts at 107-135 °C by %', foilGain, 8, Infinity),
+    ],
+  );
 }
 
 /** M14 to M17: large pieces, wrapped and bare, and a covered pan. */
@@ -120,18 +125,25 @@ function largeRows(): Row[] {
   const paper = simulate(long(107, { wrap: { with: 'paper', when: { coreC: 74 } } })).meats[0]!;
   const bare = simulate(long(121, {})).meats[0]!;
   return [
-    row('M14', 'pork shoulder 3.8 kg, foil at 71 C', COMMON, [
-      part('93 C at 107 C h', foil(107), 8, 12),
-      part('93 C at 110 C h', foil(110), 8, 12),
+    row('M14', 'pork shoulder 3.8 kg, foil at 71 °C', COMMON, [
+      part('93 °C at 107 °C h', foil(107), 8, 12),
+      part('93 °C at 110 °C h', foil(110), 8, 12),
     ]),
-    row('M15', 'chuck at 121 C, at 68 C into a covered pan, liquid a third of the way up', COMMON, [
-      part('1.8 kg: 95 C h later', inPan(1.8, 0.7), 1.5, 3),
-      part('2.5 kg: 95 C h later', inPan(2.5, 0.9), 1.5, 3),
+    row(
+      'M15',
+      'chuck at 121 °C, at 68 °C into a covered pan, liquid a third of the way up',
+      COMMON,
+      [
+        part('1.8 kg: 95 °C h later', inPan(1.8, 0.7), 1.5, 3),
+        part('2.5 kg: 95 °C h later', inPan(2.5, 0.9), 1.5, 3),
+      ],
+    ),
+    row('M16', 'brisket 6 kg at 107 °C, paper at 74 °C', MEMORY, [
+      part('93 °C at h', hoursTo(paper, 93), 13, 18),
     ]),
-    row('M16', 'brisket 6 kg at 107 C, paper at 74 C', MEMORY, [
-      part('93 C at h', hoursTo(paper, 93), 13, 18),
+    row('M17', 'bare brisket 6 kg at 121 °C', MEMORY, [
+      part('95 °C at h', hoursTo(bare, 95), 9, 14),
     ]),
-    row('M17', 'bare brisket 6 kg at 121 C', MEMORY, [part('95 C at h', hoursTo(bare, 95), 9, 14)]),
   ];
 }
 
@@ -140,10 +152,10 @@ function birdRow(): Row {
   const safe = (cut: string, massKg: number, pitC: number): number | null =>
     hours(heldMeat(pitC, { cut, massKg }).safeAtMin);
   return row('M18', 'birds to their safe temperature', MEMORY, [
-    part('chicken 1.8 kg at 165 C h', safe('whole-chicken', 1.8, 165), 1.25, 1.67),
-    part('at 121 C h', safe('whole-chicken', 1.8, 121), 2.5, 4),
-    part('1.4 kg at 180 C h', safe('whole-chicken', 1.4, 180), 0.9, 1.25),
-    part('turkey 5.5 kg at 165 C h', safe('whole-turkey', 5.5, 165), 2.5, 3.25),
+    part('chicken 1.8 kg at 165 °C h', safe('whole-chicken', 1.8, 165), 1.25, 1.67),
+    part('at 121 °C h', safe('whole-chicken', 1.8, 121), 2.5, 4),
+    part('1.4 kg at 180 °C h', safe('whole-chicken', 1.4, 180), 0.9, 1.25),
+    part('turkey 5.5 kg at 165 °C h', safe('whole-turkey', 5.5, 165), 2.5, 3.25),
   ]);
 }
 
@@ -154,7 +166,7 @@ function tenderRow(): Row {
     hours(heldMeat(pitC, meat).tenderAtMin);
   const cheek = { cut: 'beef-cheek', massKg: 0.4 };
   return row('M19', 'cheeks, shin, goat leg and belly: tender', MEMORY, [
-    part('cheek 0.4 kg bare at 135 C h', tender(135, cheek), 4, 6),
+    part('cheek 0.4 kg bare at 135 °C h', tender(135, cheek), 4, 6),
     part('in a pan h', tender(135, { ...cheek, ...at70('pan') }), 4, 6),
     part(
       'shin 2 kg in paper h',
@@ -168,7 +180,7 @@ function tenderRow(): Row {
       4.5,
       7,
     ),
-    part('belly 3 kg bare at 121 C h', tender(121, { cut: 'pork-belly', massKg: 3 }), 4.5, 7.5),
+    part('belly 3 kg bare at 121 °C h', tender(121, { cut: 'pork-belly', massKg: 3 }), 4.5, 7.5),
   ]);
 }
 
@@ -176,11 +188,11 @@ function tenderRow(): Row {
 function roastRow(): Row {
   const to52 = (massKg: number, pitC: number): number | null =>
     hoursTo(heldMeat(pitC, { cut: 'rib-roast', massKg }), 52);
-  return row('M20', 'rib roast from the fridge to 52 C', MEMORY, [
-    part('2.3 kg at 107 C h', to52(2.3, 107), 2.3, 3.75),
-    part('at 135 C h', to52(2.3, 135), 1.8, 2.7),
-    part('at 163 C h', to52(2.3, 163), 1.35, 2.2),
-    part('4 kg at 135 C h', to52(4, 135), 2.6, 4.2),
+  return row('M20', 'rib roast from the fridge to 52 °C', MEMORY, [
+    part('2.3 kg at 107 °C h', to52(2.3, 107), 2.3, 3.75),
+    part('at 135 °C h', to52(2.3, 135), 1.8, 2.7),
+    part('at 163 °C h', to52(2.3, 163), 1.35, 2.2),
+    part('4 kg at 135 °C h', to52(4, 135), 2.6, 4.2),
   ]);
 }
 

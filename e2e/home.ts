@@ -12,6 +12,10 @@ import { connect, createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 
+declare global {
+  var ostrinPlanMembers: number | undefined;
+}
+
 const root = path.resolve(import.meta.dirname, '..');
 
 export const PASSCODE = 'larch-tongs-9';
@@ -91,8 +95,30 @@ const freePort = (): Promise<number> =>
 /** Starts a server of a test's own. */
 export type Serve = (options?: ServerOptions) => Promise<OwnServer>;
 
+/** Likely cooks behind a plan in browser tests: the sixty of the app cost more than all the rest of a page. */
+const MEMBERS = 12;
+
+/** A browser whose pages plan quickly, those of contexts that a test opens by itself too. */
+export const quickTest = base.extend<object, { browser: Browser }>({
+  browser: [
+    async ({ browser }, provide) => {
+      const open = browser.newContext.bind(browser);
+      browser.newContext = async (options) => {
+        const context = await open(options);
+        await context.addInitScript((members) => {
+          globalThis.ostrinPlanMembers = members;
+        }, MEMBERS);
+        return context;
+      };
+      await provide(browser);
+      browser.newContext = open;
+    },
+    { scope: 'worker' },
+  ],
+});
+
 /** Tests that have servers of their own: each is started when it is asked for, and killed after the test. */
-export const test = base.extend<{ serve: Serve }>({
+export const test = quickTest.extend<{ serve: Serve }>({
   // Playwright reads the pattern of the first argument: nothing of it is needed.
   // eslint-disable-next-line no-empty-pattern
   async serve({}, provide) {

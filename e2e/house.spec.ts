@@ -50,7 +50,7 @@ test('over plain HTTP under another name everything works but installing, and th
   await guest.getByRole('button', { name: 'Sign in' }).click();
   await expect(guest.getByTestId('plan-sentence')).toBeVisible();
   await guest.goto(`${url}/tend`);
-  await expect(guest.getByText(/This phone may look, not log/)).toBeVisible();
+  await expect(guest.getByText(/This phone can view but not log/)).toBeVisible();
   await expect(guest.getByTestId('pad-lid')).toHaveCount(0);
 
   // Signed out from elsewhere, it is told so at once.
@@ -89,7 +89,7 @@ test('a newer version is offered in mid-cook, taken when wanted, and never mixed
   const page = await keptPage(context, server.url);
   appendFileSync(path.join(web, 'sw.js'), '\n// a newer version\n');
   await page.evaluate(async () => void (await (await navigator.serviceWorker.ready).update()));
-  await expect(page.getByTestId('new-version')).toContainText('It is taken when you want it');
+  await expect(page.getByTestId('new-version')).toContainText('Load it when it suits you');
   await note(page, 'n1');
   await page.getByTestId('take-version').click();
   await expect(page.getByTestId('new-version')).toHaveCount(0);

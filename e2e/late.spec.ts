@@ -1,5 +1,6 @@
 /** A piece that comes late, a bird that cannot wait, every fire drawn: by touch, from the first page. */
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { quickTest as test } from './home';
 import { change, done, planned, printed } from './help';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
@@ -10,7 +11,7 @@ test('meat that comes too late is refused with an hour that would do, and planne
   await page.goto('/');
   await planned(page);
   await page.getByRole('button', { name: /^Before and after/ }).click();
-  await page.getByRole('radio', { name: /^It comes late/ }).click();
+  await page.getByRole('radio', { name: /^Arrives later/ }).click();
   await expect(page.getByText(/^from 12:30/)).toBeVisible();
   await done(page);
   await planned(page);

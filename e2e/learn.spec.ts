@@ -70,8 +70,8 @@ test('the log is searched and sorted; a cook is renamed, deleted, and brought ba
 
   await rows.first().tap();
   await page.getByTestId('afterwards').tap();
-  await page.getByLabel('What it is called').fill('Ribs for the eight, twice as many');
-  await page.getByRole('button', { name: 'Keep this name' }).tap();
+  await page.getByLabel('Name').fill('Ribs for the eight, twice as many');
+  await page.getByRole('button', { name: 'Save the name' }).tap();
   await expect(
     page.getByRole('heading', { name: 'Ribs for the eight, twice as many' }),
   ).toBeVisible();
@@ -103,13 +103,13 @@ test('a pit of another kind is added with its sizes, renamed, copied, put away a
 
   // Two pits cannot have one name.
   await page.getByTestId('keep-pit').tap();
-  await page.getByLabel('What it is called').fill('Clay Jar');
-  await page.getByRole('button', { name: 'Keep this name' }).tap();
+  await page.getByLabel('Name').fill('Clay Jar');
+  await page.getByRole('button', { name: 'Save the name' }).tap();
   await expect(
     page.getByRole('alert').filter({ hasText: 'the name of another pit' }),
   ).toBeVisible();
-  await page.getByLabel('What it is called').fill('the Can');
-  await page.getByRole('button', { name: 'Keep this name' }).tap();
+  await page.getByLabel('Name').fill('the Can');
+  await page.getByRole('button', { name: 'Save the name' }).tap();
   await expect(page.getByRole('heading', { name: 'the Can' })).toBeVisible();
   await page.getByRole('button', { name: 'Make a copy' }).tap();
   await expect(page.getByRole('heading', { name: 'the Can 2' })).toBeVisible();

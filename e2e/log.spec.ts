@@ -37,23 +37,23 @@ test('a verdict and a note for next time come up in the list and in the next pla
   };
   const stocked = await shelf();
   await page.getByTestId('off-shelf').tap();
-  await expect(page.getByText('What it burnt is off the shelf.')).toBeVisible();
+  await expect(page.getByText('The fuel it burnt has been taken off the shelf.')).toBeVisible();
   expect(await shelf()).toBeLessThan(stocked - 1);
   await page.reload();
-  await expect(page.getByText('What it burnt is off the shelf.')).toBeVisible();
+  await expect(page.getByText('The fuel it burnt has been taken off the shelf.')).toBeVisible();
   await expect(page.getByTestId('why-late')).toContainText(/later|earlier|as planned/);
 
   await page.getByRole('link', { name: 'All cooks' }).tap();
   await expect(page.getByRole('link', { name: /Regatta lunch.*Bark soft/ })).toBeVisible();
   await page.getByTestId('log-filter').tap();
-  await page.getByRole('radio', { name: 'Not as wished' }).tap();
+  await page.getByRole('radio', { name: 'Not as wanted' }).tap();
   await expect(page.getByRole('link', { name: / for \d+ · / })).toHaveCount(7);
 
   await page.goto('/plan');
   const notes = page.getByTestId('from-last-time');
   await expect(notes).toContainText('the Bosun: Half a turn more on the bowl vent');
   await expect(notes).toContainText('Mutton shoulder: Trim the thin end off');
-  await notes.getByRole('button', { name: /Done with it: Half a turn/ }).tap();
+  await notes.getByRole('button', { name: /Dismiss: Half a turn/ }).tap();
   await expect(notes).not.toContainText('Half a turn');
   await page.reload();
   await expect(notes).toContainText('Trim the thin end off');
@@ -72,13 +72,13 @@ test('two cooks are compared on one strip, laid by another moment, with what exp
   await page.getByRole('button', { name: 'Compare these 2' }).tap();
 
   await expect(page.getByRole('heading', { name: '2 cooks compared' })).toBeVisible();
-  const table = page.getByRole('table', { name: 'The cooks in figures' });
+  const table = page.getByRole('table', { name: 'Figures' });
   await expect(table.getByRole('row', { name: /Wrapped in paper foil/ })).toBeVisible();
   await expect(table.getByRole('row', { name: /Target 121\sC 135\sC/ })).toBeVisible();
   const strip = page.getByRole('img', { name: /Strip of the cook/ });
   const before = await strip.innerHTML();
   await page.getByRole('radio', { name: 'The clock' }).tap();
-  await expect(page.getByText(/Times of the day/)).toBeVisible();
+  await expect(page.getByText(/Time of day/)).toBeVisible();
   expect(await strip.innerHTML()).not.toBe(before);
   await expect(page.getByTestId('explained')).toContainText(
     /The meat: its cut, mass and thickness\s*\d+ min shorter/,

@@ -12,15 +12,15 @@ test('a roast pulled rare is planned with its caution, a bird only to a safe tem
   for (let i = 0; i < 2; i++) await less.click();
   await done(page);
   await planned(page);
-  await expect(page.getByTestId('plan-sentence')).toContainText('its middle is 51 C on the plate');
-  await expect(page.getByText(/Tell who eats it/)).toBeVisible();
+  await expect(page.getByTestId('plan-sentence')).toContainText('its middle is 51 °C on the plate');
+  await expect(page.getByText(/Say so to everyone who eats it/)).toBeVisible();
   await change(page, /^Meat:/, /^Chicken/);
   await page.getByRole('button', { name: /^Done:/ }).click();
-  await expect(page.getByText(/Poultry is safe at 74 C/)).toBeVisible();
+  await expect(page.getByText(/Poultry is safe at 74 °C/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Middle when it is done: less' })).toBeDisabled();
   await done(page);
   await planned(page);
-  await expect(page.getByText(/Tell who eats it/)).toHaveCount(0);
+  await expect(page.getByText(/Say so to everyone who eats it/)).toHaveCount(0);
 });
 
 test('the meat sheet explains the piece, weighs wrapping now, and logs what is done to it', async ({
@@ -58,7 +58,7 @@ test('the meat sheet explains the piece, weighs wrapping now, and logs what is d
     /tender \d\d:\d\d–\d\d:\d\d/,
   );
   await expect(sheet.getByTestId('wrap-option-leave-bare')).toContainText('of its weight left');
-  await expect(sheet).toContainText('What is safe');
+  await expect(sheet).toContainText('Food safety');
   await page.getByRole('button', { name: 'Spritz' }).click();
   await expect(page.getByTestId('last-tap')).toContainText('spritzed');
   await page.getByTestId('undo').click();

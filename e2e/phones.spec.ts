@@ -25,18 +25,18 @@ test('two phones: the watch is handed over with its fire sheet, and one thing is
   await anka.getByTestId('watch').click();
   await anka.getByTestId('watch-take').click();
   await anka.getByTestId('this-cook').click();
-  await expect(anka.getByText(/Anka holds the watch since/)).toBeVisible();
+  await expect(anka.getByText(/Anka has had the shift since/)).toBeVisible();
   await anka.getByTestId('watch').click();
   await anka.getByTestId('watch-other').click();
   await anka.getByTestId('watch-name').fill('Pell');
   await anka.getByTestId('watch-name-save').click();
-  await expect(anka.getByTestId('fire-sheet')).toContainText(/is to hold 121 C/);
+  await expect(anka.getByTestId('fire-sheet')).toContainText(/is to hold 121 °C/);
   await anka.getByTestId('watch-offer').click();
   await pell.getByTestId('watch-look').click();
   await expect(pell.getByTestId('fire-sheet')).toContainText(/Next: /);
   await pell.getByTestId('watch-accept').click();
   await anka.getByTestId('this-cook').click();
-  await expect(anka.getByText(/Pell holds the watch since/)).toBeVisible();
+  await expect(anka.getByText(/Pell has had the shift since/)).toBeVisible();
   await anka.getByRole('button', { name: 'Close', exact: true }).click();
 
   await anka.getByTestId('pad-lid').click();
@@ -72,7 +72,7 @@ test('two tabs log while the server is killed again and again: every tap that wa
       shown.push(text);
     }
     await killed;
-    // One of the tabs is loaded again while taps wait and the server is down.
+    // One of the tabs is loaded again while taps are waiting and the server is down.
     if (round === 2) await a.reload();
     if (round % 2 === 0) await server.start();
   }
@@ -126,7 +126,7 @@ test('an installed app opens with the server off, logs, and sends everything onc
     at.push(`off ${i}`);
   }
   await page.goto(`${server.url}/`);
-  await expect(page.getByTestId('away')).toContainText('3 taps wait');
+  await expect(page.getByTestId('away')).toContainText('3 taps are waiting');
   await expect(page.getByTestId('four-times')).toContainText('ready, 8 in 10');
   await server.start();
   await expectNotes(page, ['before', ...at]);
@@ -153,7 +153,7 @@ test('a phone without the line for hours of taps comes back with each at its own
     await page.waitForTimeout(7_500);
     if (i === 1 || i === 3) await page.reload();
   }
-  await expect(page.getByTestId('stale')).toContainText('6 taps wait');
+  await expect(page.getByTestId('stale')).toContainText('6 taps are waiting');
   await context.setOffline(false);
   await expectNotes(page, shown);
   const cooks = (await (await page.request.get(`${server.url}/api/cooks`)).json()) as {

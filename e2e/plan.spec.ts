@@ -1,5 +1,6 @@
 /** Plans built by touch for three kinds of pits, and one by the keyboard alone. */
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { quickTest as test } from './home';
 import ICAL from 'ical.js';
 import { readFileSync } from 'node:fs';
 import { change, done, planned, printed } from './help';
@@ -12,15 +13,15 @@ test('a kettle through a cold night, taken along as a calendar that opens elsewh
   await page.goto('/');
   await change(page, /^People:/, '6');
   await change(page, /^Fire:/, /^A side basket of briquettes/, /^Oak,/);
-  await change(page, /^Held|^Pit:/, /^135 C/);
+  await change(page, /^Held|^Pit:/, /^135 °C/);
   await change(page, /^Watch:/);
   await page.getByRole('button', { name: /^Weather:/ }).click();
   for (let i = 0; i < 6; i++) {
-    await page.getByRole('button', { name: 'Air in the small hours: less' }).click();
+    await page.getByRole('button', { name: 'Air at night: less' }).click();
   }
   await done(page);
   await planned(page);
-  await expect(page.getByTestId('plan-sentence')).toContainText('12 C, 6 C at night, light wind');
+  await expect(page.getByTestId('plan-sentence')).toContainText('12 °C, 6 °C at night, light wind');
   await expect(page.getByTestId('plan-sentence')).toContainText('a side basket of briquettes, oak');
   await expect(page.getByText(/briquettes along one side, in the basket/)).toBeVisible();
   await expect(page.getByText(/^If it settles high:/)).toBeVisible();
@@ -47,7 +48,7 @@ test('a stick burner on splits: fed in rounds as often as is wished, watched in 
   await change(page, /^Cooker:/, /^Long Tom/);
   await change(page, /^Meat:/, /^Brisket/);
   await page.getByRole('button', { name: /^Watch:/ }).click();
-  await page.getByRole('button', { name: 'People on the watch: more' }).click();
+  await page.getByRole('button', { name: 'People sharing the shifts: more' }).click();
   await done(page);
   await planned(page);
   await expect(page.getByText(/times, each (20|45|50)\smin until/).first()).toBeVisible();
@@ -55,9 +56,7 @@ test('a stick burner on splits: fed in rounds as often as is wished, watched in 
   await change(page, /^Fire:/, '60 min');
   await expect(page.getByTestId('plan-sentence')).toContainText('splits each 60 min, cherry');
   await expect(page.getByText(/^Then a split of .* each 1\sh, \d+ times\.$/)).toBeVisible();
-  await expect(
-    page.getByText(/^The pit stands in its band about \d+ minutes of 100/),
-  ).toBeVisible();
+  await expect(page.getByText(/^The pit is in its band about \d+ minutes in 100/)).toBeVisible();
   await change(page, /^Fire:/, '45 min');
   await planned(page);
   await expect(page.getByText(/^Second watch: \d\d:\d\d to \d\d:\d\d/)).toBeVisible();
@@ -77,8 +76,8 @@ test('a kamado compared with its other ways, one of which is taken', async ({ pa
   const faster = page.getByTestId('variant-pace-150');
   await expect(faster).toContainText(/Coals in \d\d:\d\d/);
   await expect(page.getByTestId('variant-pit-tower')).toBeVisible();
-  await faster.getByRole('button', { name: 'Plan it at 150 C' }).click();
-  await expect(page.getByTestId('plan-sentence')).toContainText('150 C');
+  await faster.getByRole('button', { name: 'Plan it at 150 °C' }).click();
+  await expect(page.getByTestId('plan-sentence')).toContainText('150 °C');
   await planned(page);
 });
 

@@ -30,7 +30,7 @@ async function planIt(page: Page): Promise<void> {
   await expect(times).not.toHaveText(before!);
   await expect(page.getByRole('img', { name: /Snake from above/ })).toBeVisible();
   await page.getByRole('radio', { name: 'F', exact: true }).click();
-  await expect(page.getByTestId('plan-sentence')).toContainText('250 F');
+  await expect(page.getByTestId('plan-sentence')).toContainText('250 °F');
   await page.getByRole('radio', { name: 'C', exact: true }).click();
   await expect(times).toHaveAttribute('aria-busy', 'false');
 }
@@ -96,7 +96,7 @@ async function tapUndoCorrect(page: Page, second: Page): Promise<void> {
 async function loseTheServer(page: Page, second: Page, context: BrowserContext): Promise<void> {
   await context.setOffline(true);
   await page.getByTestId('pad-lid').click();
-  await expect(page.getByTestId('stale')).toContainText('1 tap waits');
+  await expect(page.getByTestId('stale')).toContainText('1 tap is waiting');
   await expect(page.getByTestId('pit-reading')).toHaveAttribute('aria-label', /old reading/);
   await context.setOffline(false);
   await expect(page.getByTestId('stale')).toHaveCount(0);
@@ -113,7 +113,7 @@ async function finish(page: Page): Promise<void> {
   await expect(page.getByRole('img', { name: /Strip of the cook/ })).toBeVisible();
 }
 
-/** Take it out, bring it in elsewhere, and find it identical. */
+/** Export, bring it in elsewhere, and find it identical. */
 async function exportAndImport(page: Page, serve: Serve): Promise<void> {
   const save = async (name: string): Promise<string> => {
     const [download] = await Promise.all([

@@ -43,7 +43,7 @@ test('the shelf is counted and priced, and plans buy what is missing', async ({ 
   await expect(
     page.getByText(/0.5\skg on the shelf · buy 1 bag of 8\skg · costs 12.25/),
   ).toBeVisible();
-  await expect(page.getByText(/^To pay for fuel: 12.25/)).toBeVisible();
+  await expect(page.getByText(/^Fuel to buy: 12.25/)).toBeVisible();
 });
 
 test('pieces are laid by finger beside the fire, and never over it', async ({ page }) => {
@@ -57,7 +57,7 @@ test('pieces are laid by finger beside the fire, and never over it', async ({ pa
   await planned(page);
   await lies(page, shoulder, before, 20);
   await drag(page, shoulder, 90, 0);
-  await expect(page.getByText(/^Not there: over the fire/)).toBeVisible();
+  await expect(page.getByText(/^Not there: that is over the fire/)).toBeVisible();
   await lies(page, shoulder, before, 20);
   await page.getByRole('button', { name: 'Lay them out for me' }).click();
   await planned(page);

@@ -76,7 +76,7 @@ test('a real fire that chokes is told by wire, calls, and the advised move is ta
   if (await does.isVisible()) {
     await does.click();
     await expect(page.getByTestId('last-tap')).toContainText('Logged:');
-  } else await page.getByRole('button', { name: 'Leave it for now' }).click();
+  } else await page.getByRole('button', { name: 'Not now' }).click();
 
   // The strip is read off by a touch, dragged along time, and taken back to now.
   const strip = page.getByTestId('strip');

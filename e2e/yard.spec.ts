@@ -1,5 +1,6 @@
 /** The yard in a real browser: a pit is added, put right, its card worked out off the main thread and printed. */
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { quickTest as test } from './home';
 
 declare global {
   interface Window {

@@ -33,13 +33,13 @@ export function kamadoRows(): Row[] {
     row('T5', '46 cm kamado, slot 17 mm, top vent just over a quarter', COMMON, [
       { what: 'settles C', value: settled(slot17), low: 135, high: 165 },
     ]),
-    row('T6-150', 'full bowl of lump at 150 C', COMMON, [
+    row('T6-150', 'full bowl of lump at 150 °C', COMMON, [
       { what: 'lasts h', value: lasts(hot.run), low: 7, high: Infinity },
     ]),
-    row('T6-110', 'full bowl of lump at 110 C', COMMON, [
+    row('T6-110', 'full bowl of lump at 110 °C', COMMON, [
       { what: 'lasts h', value: lasts(slow.run), low: 12, high: 22 },
     ]),
-    row('T14-kamado', 'kamado at 110 C, lump an hour', COMMON, [
+    row('T14-kamado', 'kamado at 110 °C, lump an hour', COMMON, [
       {
         what: 'kg/h',
         value: charcoalPerHour(kamado([UP, vents(45, slow.slot, TOP_PER_SLOT * slow.slot)])),
@@ -59,10 +59,10 @@ export function kamadoRows(): Row[] {
   const down = over.findIndex((c, i) => i > closedAt + 5 && c !== null && c < 125);
   rows.push(
     row('T7', 'kamado brought up gently; taken too high and cut back', COMMON, [
-      { what: 'min to 140 C', value: at(140), low: 50, high: 80 },
+      { what: 'min to 140 °C', value: at(140), low: 50, high: 80 },
       { what: 'overshoot C', value: highest(gentle, 0, at(137) + 60) - 140, low: -10, high: 10 },
       {
-        what: 'min from 180 to 125 C',
+        what: 'min from 180 to 125 °C',
         value: down < 0 ? null : down - closedAt,
         low: 60,
         high: Infinity,
@@ -86,7 +86,7 @@ function otherRows(): Row[] {
   );
   const dryAt = wet.happened.find((h) => h.do === 'pan-dry')?.atMin ?? NaN;
   return [
-    row('T14-hopper', 'hopper cooker at 121 C, charcoal an hour', COMMON, [
+    row('T14-hopper', 'hopper cooker at 121 °C, charcoal an hour', COMMON, [
       { what: 'kg/h', value: charcoalPerHour(fan), low: 0.3, high: 0.7, digits: 3 },
       {
         what: 'farthest off C',

@@ -90,7 +90,7 @@ export function kettleRows(): Row[] {
   );
   rows.push(...lidRows());
   rows.push(
-    row('T14-kettle', 'kettle at 121 C, briquettes an hour, hours 2 to 5', COMMON, [
+    row('T14-kettle', 'kettle at 121 °C, briquettes an hour, hours 2 to 5', COMMON, [
       { what: 'kg/h', value: charcoalPerHour(kettle57()), low: 0.22, high: 0.45, digits: 3 },
     ]),
   );
@@ -164,12 +164,12 @@ function lidRows(): Row[] {
     rows.push(
       row(
         laden ? 'T10-meat' : 'T10',
-        `kettle at 121 C, lid off 90 s${laden ? ', a shoulder on the grate' : ''}`,
+        `kettle at 121 °C, lid off 90 s${laden ? ', a shoulder on the grate' : ''}`,
         COMMON,
         [
           { what: 'grate falls to C', value: fell, low: -Infinity, high: 75 },
           {
-            what: 'back within 5 C after min',
+            what: 'back within 5 °C after min',
             value: back < 0 ? null : back - 241.5,
             low: 8,
             high: 25,

@@ -28,7 +28,7 @@ export function offsetRows(): Row[] {
   return [
     row(
       'T8-heavy',
-      'heavy offset, 1.25 kg splits: 135 C between one each 40 and each 65 min',
+      'heavy offset, 1.25 kg splits: 135 °C between one each 40 and each 65 min',
       COMMON,
       [
         { what: 'C each 40 min', value: often.meanC, low: 135, high: Infinity },
@@ -37,14 +37,14 @@ export function offsetRows(): Row[] {
     ),
     row(
       'T8-light',
-      'light offset, 0.45 kg splits: 135 C between one each 25 and each 40 min',
+      'light offset, 0.45 kg splits: 135 °C between one each 25 and each 40 min',
       COMMON,
       [
         { what: 'C each 25 min', value: lightOften.meanC, low: 135, high: Infinity },
         { what: 'C each 40 min', value: lightRarely.meanC, low: -Infinity, high: 135 },
       ],
     ),
-    row('T14-offset', 'heavy offset at 135 C, wood an hour', COMMON, [
+    row('T14-offset', 'heavy offset at 135 °C, wood an hour', COMMON, [
       { what: 'kg/h', value: rate, low: 1.2, high: 2.6, digits: 2 },
     ]),
     row('T15', 'ordinary offset, firebox end against far end of the grate', COMMON, [
@@ -72,7 +72,7 @@ function damperRow(): Row {
     if (Math.abs(now - 150) > 6) continue;
     after.push(run([vents(at, 1, 0.5)])[at + 10]! + 150 - now);
   }
-  return row('T9', 'heavy offset at 150 C, stack from wide open to half: 10 min later', COMMON, [
+  return row('T9', 'heavy offset at 150 °C, stack from wide open to half: 10 min later', COMMON, [
     { what: 'C', value: after.length > 0 ? mean(after) : null, low: 129, high: 141 },
   ]);
 }
@@ -91,7 +91,7 @@ function fanRow(): Row {
   const off = pitC.slice(60).map((c) => Math.abs(c! - 121));
   const runs = cook.pit!.fanDuty;
   const rests = advance(cook, 153.5).pit!.fanDuty;
-  return row('T11', 'fan set to 121 C on a small charcoal fire in a light offset', COMMON, [
+  return row('T11', 'fan set to 121 °C on a small charcoal fire in a light offset', COMMON, [
     { what: 'farthest off C', value: highest(off), low: 0, high: 5 },
     { what: 'duty at the set point', value: runs, low: 0.01, high: 0.9, digits: 2 },
     { what: 'duty above it', value: rests, low: 0, high: 0.01, digits: 2 },

@@ -147,7 +147,7 @@ export function splitRows(): Row[] {
       part('white min of 50, wet', wet.white, 25, 50),
       part('pit falls by C, wet', wet.fallK, 15, Infinity),
     ]),
-    row('D-frost', 'light offset at -10 C, 0.45 kg each 30 min, hours 5 to 10', MEMORY, [
+    row('D-frost', 'light offset at -10 °C, 0.45 kg each 30 min, hours 5 to 10', MEMORY, [
       part('+- C', (Math.max(...frost) - Math.min(...frost)) / 2, 0, 15),
     ]),
     row('D-load', 'two cold briskets of 6 kg into a heavy offset', MEMORY, [

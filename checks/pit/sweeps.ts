@@ -137,7 +137,7 @@ export function sweepPitRows(): Row[] {
     ]),
     row('D-pan', 'water smoker: without a pan against over water', MEMORY, [
       part('hotter by C', none.meanC - wet.meanC, 15, 80),
-      part('kg/h at 102 C', smokerAt102(), 0.3, 0.45, 3),
+      part('kg/h at 102 °C', smokerAt102(), 0.3, 0.45, 3),
     ]),
     row('D-lid', 'kettle, lid off for 20 min: over its reading before', MEMORY, [
       part('least C', Math.min(...overshoots), 5, 15),

@@ -59,7 +59,7 @@ export function measure(seed = SEED, told?: (row: Row) => void) {
     const row: Row = {
       id: c.id,
       family: c.family,
-      words: `${cooker.preset} ${fire.fuel}${fire.arrangement ? ` ${fire.arrangement}` : ''} ${pace.pitC} C, ${meat.cut} ${meat.massKg} kg ${meat.wrap.with}`,
+      words: `${cooker.preset} ${fire.fuel}${fire.arrangement ? ` ${fire.arrangement}` : ''} ${pace.pitC} °C, ${meat.cut} ${meat.massKg} kg ${meat.wrap.with}`,
       went: runAllMethods(c),
     };
     told?.(row);

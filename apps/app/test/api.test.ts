@@ -124,6 +124,6 @@ describe('records that others change too', () => {
     await expect(writing).rejects.toMatchObject({ fields: ['overrides.leakCm2'] });
     expect(global.fetch).toHaveBeenCalledTimes(1);
     global.fetch = jest.fn(() => stale(null));
-    await expect(storeVersioned(kind, mine, BOSUN)).rejects.toThrow('deleted elsewhere');
+    await expect(storeVersioned(kind, mine, BOSUN)).rejects.toThrow('deleted on another device');
   });
 });

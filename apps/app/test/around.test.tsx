@@ -24,7 +24,7 @@ describe('a piece that comes late', () => {
   it('is said with one touch, moved in quarters of an hour, and taken back', () => {
     const page = show();
     expect(screen.queryByText(/^from /)).toBeNull();
-    fireEvent.press(screen.getByRole('radio', { name: /^It comes late/ }));
+    fireEvent.press(screen.getByRole('radio', { name: /^Arrives later/ }));
     expect(meat().notBefore).toBe('2027-05-15T12:30');
     page.rerender(<BeforeAndAfter meat={meat()} />);
     expect(screen.getByText('from 12:30 Sat')).toBeTruthy();
@@ -34,7 +34,7 @@ describe('a piece that comes late', () => {
     fireEvent.press(screen.getByRole('button', { name: 'Not before: more' }));
     fireEvent.press(screen.getByRole('button', { name: 'Not before: more' }));
     page.rerender(<BeforeAndAfter meat={meat()} />);
-    fireEvent.press(screen.getByRole('radio', { name: /^It is there/ }));
+    fireEvent.press(screen.getByRole('radio', { name: /^Here already/ }));
     expect(meat().notBefore).toBeNull();
   });
 
@@ -54,16 +54,16 @@ describe('a piece that comes late', () => {
 
 it('takes a night that is colder than the day, and never one that is warmer', async () => {
   const page = render(<PlanSentence yard={[BOSUN]} />);
-  fireEvent.press(screen.getByRole('button', { name: /^Weather: 12 C, light wind/ }));
+  fireEvent.press(screen.getByRole('button', { name: /^Weather: 12 °C, light wind/ }));
   const press = (name: string): void => fireEvent.press(screen.getByRole('button', { name }));
   await screen.findByText('as by day');
-  expect(screen.getByRole('button', { name: 'Air in the small hours: more' })).toBeDisabled();
-  for (let i = 0; i < 3; i++) press('Air in the small hours: less');
+  expect(screen.getByRole('button', { name: 'Air at night: more' })).toBeDisabled();
+  for (let i = 0; i < 3; i++) press('Air at night: less');
   expect(usePlanDraft.getState()).toMatchObject({ airC: 12, nightC: 9 });
-  expect(screen.getByText('9 C')).toBeTruthy();
+  expect(screen.getByText('9 °C')).toBeTruthy();
   page.rerender(<PlanSentence yard={[BOSUN]} />);
   expect(
-    await screen.findByRole('button', { name: /^Weather: 12 C, 9 C at night, light wind/ }),
+    await screen.findByRole('button', { name: /^Weather: 12 °C, 9 °C at night, light wind/ }),
   ).toBeTruthy();
   const { weather } = requestOf(usePlanDraft.getState(), [BOSUN], METRIC);
   expect((weather as WeatherFromHour[]).find((w) => w.at === '2027-05-14T23:00')!.airC).toBe(9);
@@ -87,7 +87,7 @@ it('feeds splits as often as was chosen, and only splits', async () => {
   expect(request().pits[0]!.fire).toMatchObject({ fuel: 'splits', everyMin: 45 });
   expect(draftOf(request(), [TOM]).fires.tom).toMatchObject({ everyMin: 45 });
   render(<PlanSentence yard={[TOM]} />);
-  fireEvent.press(screen.getByRole('button', { name: /^Fire: splits each 45 min, cherry/ }));
+  fireEvent.press(screen.getByRole('button', { name: /^Fire: splits every 45 min, cherry/ }));
   fireEvent.press(await screen.findByRole('radio', { name: 'Best' }));
   expect(request().pits[0]!.fire.everyMin).toBeUndefined();
   fireEvent.press(screen.getByRole('radio', { name: '30 min' }));
@@ -129,10 +129,10 @@ describe('round the answer', () => {
         <Shopping plan={made} />
       </>,
     );
-    expect(screen.getByText(/^The pit stands in its band about \d+ minutes of 100/)).toBeTruthy();
+    expect(screen.getByText(/^The pit is in its band about \d+ minutes in 100/)).toBeTruthy();
     expect(screen.getByText(/^Pell: \d\d:\d\d to \d\d:\d\d, \d+ visits?\.$/)).toBeTruthy();
     expect(screen.getByText(/1 kg on the shelf · buy 1 bag of 4 kg · costs 6.50/)).toBeTruthy();
-    expect(screen.getByText(/^To pay for fuel: 6.50/)).toBeTruthy();
+    expect(screen.getByText(/^Fuel to buy: 6.50/)).toBeTruthy();
     expect(screen.getByText(/^Gives .* cooked and off the bone/)).toBeTruthy();
   });
 

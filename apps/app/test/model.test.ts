@@ -36,8 +36,8 @@ describe('labels', () => {
 });
 
 it('keeps figures with their units at the end of a line', () => {
-  expect(keepUnitsTogether('cooks 9 h 28, 13.8 kg, 45 min at 121 C')).toBe(
-    'cooks 9\u00a0h\u00a028, 13.8\u00a0kg, 45\u00a0min at 121\u00a0C',
+  expect(keepUnitsTogether('cooks 9 h 28, 13.8 kg, 45 min at 121 °C')).toBe(
+    'cooks 9\u00a0h\u00a028, 13.8\u00a0kg, 45\u00a0min at 121\u00a0°C',
   );
   expect(keepUnitsTogether('2 mutton shoulders, 4 chunks, in 10 pits')).toBe(
     '2 mutton shoulders, 4 chunks, in 10 pits',

@@ -25,10 +25,10 @@ describe('the planning sentence', () => {
       /18:30/,
       /^Meat: 2 mutton shoulders/,
       /^Mass of one piece: 2.5 kg/,
-      /^Pit: 121 C/,
-      /in paper at 74 C/,
+      /^Pit: 121 °C/,
+      /in paper at 74 °C/,
       /^Done: it probes tender/,
-      /12 C, light wind/,
+      /12 °C, light wind/,
     ]) {
       expect(screen.getByRole('button', { name: word })).toBeTruthy();
     }
@@ -45,9 +45,9 @@ describe('the planning sentence', () => {
     act(() => {
       useSettings.setState({ units: { temperature: 'F', mass: 'lb' } });
     });
-    expect(screen.getByRole('button', { name: /^Pit: 250 F/ })).toBeTruthy();
+    expect(screen.getByRole('button', { name: /^Pit: 250 °F/ })).toBeTruthy();
     press(/^Pit/);
-    fireEvent.press(await screen.findByRole('radio', { name: /^275 F/ }));
+    fireEvent.press(await screen.findByRole('radio', { name: /^275 °F/ }));
     expect(usePlanDraft.getState().fires.bosun!.pitC).toBe(135);
   });
 

@@ -60,10 +60,10 @@ it('tells two meats on two pits in one sentence, each with its own words', async
     /^Meat 1: 1 mutton shoulder/,
     /^Meat 2: 1 chicken/,
     /^Wrap of the chicken: left unwrapped/,
-    /^Done of the chicken: the middle reads 74 C/,
+    /^Done of the chicken: the middle reads 74 °C/,
     /^Before and after of the chicken: salted ahead, rested under loose foil/,
     /^Cooker 2: Clay Jar/,
-    /^Pit of the Bosun: 121 C/,
+    /^Pit of the Bosun: 121 °C/,
   ]) {
     expect(screen.getByRole('button', { name })).toBeTruthy();
   }
@@ -143,7 +143,7 @@ describe('pieces on the grate', () => {
     down('Enter');
     expect(lie().turned ?? false).toBe(before!.lengthM > before!.widthM);
     for (let i = 0; i < 30; i++) down('ArrowRight');
-    expect(screen.getByText(/Not there: over the fire/)).toBeTruthy();
+    expect(screen.getByText(/Not there: that is over the fire/)).toBeTruthy();
     expect(lie().x).toBeLessThan(0.2);
     await press('Lay them out for me');
     expect(usePlanDraft.getState().meats[0]!.lie).toBeNull();
@@ -184,7 +184,7 @@ describe('saved plans', () => {
     expect(sent[1]!.path).not.toBe('/api/plans/k');
     await press('Delete');
     expect(sent).toHaveLength(2);
-    await press('Really delete');
+    await press('Delete');
     await waitFor(() => expect(sent[2]).toMatchObject({ path: '/api/plans/k', method: 'DELETE' }));
     await press('Open Harvest supper');
     const draft = usePlanDraft.getState();

@@ -88,7 +88,7 @@ const recordPaths = (): Json => ({
       summary: 'Bring such an archive into a server without cooks: all of it, or nothing',
       body: { required: true, content: { 'application/zip': { schema: { type: 'string' } } } },
       answers: {
-        '201': answer('It is in', OBJECT),
+        '201': answer('Imported', OBJECT),
         '409': problem('This server has cooks already'),
         '413': problem('It is too large'),
       },

@@ -158,7 +158,7 @@ export interface CookState {
 export interface SavedPlan {
   /** Its id. */
   id: string;
-  /** What it is called. */
+  /** Name. */
   name: string;
   /** Whether it is starred. */
   favourite: boolean;
@@ -180,7 +180,7 @@ export interface Shelf {
 export interface CookSummary {
   /** Its id. */
   id: string;
-  /** What it is called. */
+  /** Name. */
   name: string;
   /** The pit it is cooked on, as its owner calls it. */
   pitName: string;
@@ -219,7 +219,7 @@ export type Role = 'cook' | 'helper' | 'looker';
 export interface Device {
   /** Its id. */
   id: string;
-  /** What it is called. */
+  /** Name. */
   device: string;
   /** Who uses it. */
   name: string;

@@ -221,7 +221,7 @@ export type {
 } from './afterwards/meatTime';
 export type { JudgedOf, NoteSubject, PieceVerdict, WeighedThing } from './log/verdictKinds';
 export type { Afterwards, CookVerdict, NextTimeNote } from './afterwards/verdicts';
-export { shiftOf, type CurrentShift, type Offer } from './log/shift';
+export type { CurrentShift, Offer } from './log/shift';
 export type { CookNow, PieceNow } from './now/cookNow';
 export type { CookRecord, KnownCook } from './now/knownCook';
 export type { Forecasts } from './now/lookAhead';

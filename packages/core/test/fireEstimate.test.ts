@@ -149,7 +149,7 @@ describe('the estimate of a fire', () => {
   const NOW = 240;
   const t = truth(1.7, 1.15, NOW + 30);
 
-  it('expects the pit of half an hour on within 4 C, in a pit that its owner does not know', () => {
+  it('expects the pit of half an hour on within 4 °C, in a pit that its owner does not know', () => {
     const grate = t.grate.filter((r) => r.atMin <= NOW);
     expect(Math.abs(halfHourOn(grate, NOW) - t.pitC[NOW + 30]!)).toBeLessThan(4);
     // With a look at the dial each half hour only, within 6 C.

@@ -128,7 +128,7 @@ it('warns of steam while it is wrapped in foil, before it is opened', () => {
   expect(ribs([]).cautions).not.toContain('foil-steam');
 });
 
-it('warns of sugar from 135 C on, firmly from 150 C on', () => {
+it('warns of sugar from 135 °C on, firmly from 150 °C on', () => {
   const sauced = (pitC: number) =>
     ribs([{ atMin: 100, do: 'sauce', meat: 'a' }], {}, pitC).cautions.filter((c) =>
       c.startsWith('sugar'),
@@ -145,7 +145,7 @@ it('warns of sugar from 135 C on, firmly from 150 C on', () => {
 });
 
 describe('what may harm', () => {
-  it('counts the minutes between 5 and 60 C and names what is not intact', () => {
+  it('counts the minutes between 5 and 60 °C and names what is not intact', () => {
     const slow = { cut: 'pork-shoulder', massKg: 4 };
     const cook = (part: Partial<MeatSpec>) =>
       first({ ...held(95, { ...slow, ...part }), untilMin: 1400 });

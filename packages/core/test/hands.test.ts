@@ -50,7 +50,7 @@ describe('somebody beside a fan', () => {
 
 describe('somebody beside a basket', () => {
   it.each([2, 6, 9])(
-    'tops it up while its coals still carry it: ten hours at 135 C in a wind of %d m/s, and hardly ever cold',
+    'tops it up while its coals still carry it: ten hours at 135 °C in a wind of %d m/s, and hardly ever cold',
     (windMps) => {
       const usual = pit('kettle-57', [], { untilMin: 690 });
       const scenario: Scenario = {

@@ -14,7 +14,7 @@ export const JUDGED_NAMES: Readonly<Record<JudgedOf, string>> = {
 /** A cook's verdict in a few words; empty where nothing was said. */
 export const cookVerdictWords = (verdict: CookVerdict): string => {
   if (!verdict) return '';
-  if (verdict.asWished) return 'As wished';
+  if (verdict.asWished) return 'As wanted';
   return capital(verdict.faults.map((v) => PIECE_VERDICT_NAMES[v].toLowerCase()).join(', '));
 };
 

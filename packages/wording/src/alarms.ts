@@ -34,6 +34,6 @@ export function alarmWords(a: Alarm, { pit, jobs, pieceName, cause }: AlarmConte
     case 'job-due':
       return jobs.find((j) => j.id === a.jobId)?.inWords ?? 'A job is due';
     case 'no-reading':
-      return 'No thermometer has told anything of late';
+      return 'No thermometer has sent a reading lately';
   }
 }

@@ -14,7 +14,7 @@ export function cautionWords(id: CautionId, units: Units): string {
     case 'hot-ash':
       return 'Ash hides embers for days. Metal bin with a lid, away from the house.';
     case 'not-safe-yet':
-      return 'When it is called done, its centre has not been hot enough for long enough to be safe by the table for intact cuts. Tell who eats it; the very young, the old, the pregnant and the ill should not.';
+      return 'When it is called done, its centre has not been hot enough for long enough to be safe by the table for intact cuts. Say so to everyone who eats it; the very young, the old, the pregnant and the ill should not.';
     case 'not-safe-poultry':
       return `Poultry is safe at ${at(74)} in its thickest part, and not before. Check it there with a second thermometer.`;
     case 'not-safe-minced':
@@ -45,18 +45,18 @@ export const CAUTION_SOURCES: Readonly<Record<CautionId, string>> = {
   'carbon-monoxide': 'common practice; local fire and building codes come first',
   'hot-ash': 'common practice; local codes come first',
   'not-safe-yet':
-    'USDA FSIS safe minimum temperatures (62.8 C and 3 min rest) and Appendix A, from memory',
+    'USDA FSIS safe minimum temperatures (62.8 °C and 3 min rest) and Appendix A, from memory',
   'not-safe-poultry':
-    'USDA FSIS safe minimum temperatures (73.9 C), from memory; local codes come first',
+    'USDA FSIS safe minimum temperatures (73.9 °C), from memory; local codes come first',
   'not-safe-minced':
-    'USDA FSIS safe minimum temperatures (71.1 C), from memory; local codes come first',
+    'USDA FSIS safe minimum temperatures (71.1 °C), from memory; local codes come first',
   'lingers-surface': 'common practice (4 hours), limits from USDA consumer advice, from memory',
   'lingers-opened': 'common practice (4 hours), limits from USDA consumer advice, from memory',
   'lingers-centre': 'common practice; limits from USDA consumer advice, from memory',
   'cools-slowly': 'FDA Food Code 3-501.14, from memory; local codes come first',
   'foil-steam': 'common practice',
-  'sugar-browns': 'common practice (from 135 C on)',
-  'sugar-burns': 'common practice (from 150 C on)',
+  'sugar-browns': 'common practice (from 135 °C on)',
+  'sugar-burns': 'common practice (from 150 °C on)',
   'start-warm': 'USDA consumer advice, from memory',
-  'hot-hold': 'FDA Food Code 3-501.16 (57 C) and USDA consumer advice (60 C), from memory',
+  'hot-hold': 'FDA Food Code 3-501.16 (57 °C) and USDA consumer advice (60 °C), from memory',
 };

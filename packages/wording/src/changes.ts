@@ -22,7 +22,7 @@ export function changeWords(change: ChangeOption, planned: ChangeOption | undefi
     const by = before - mine;
     parts.push(
       Math.abs(by) < SAME.min
-        ? 'about as soon as planned'
+        ? 'about as planned'
         : `${spanOfTime(Math.abs(Math.round(by / 5) * 5))} ${by > 0 ? 'sooner' : 'later'} than planned`,
     );
   }

@@ -40,7 +40,7 @@ export function causeWords(cause: Cause, pit: RequestPit): string {
     case 'coming-up':
       return hasFan ? 'The fan brings it up.' : 'On its way up.';
     case 'no-reading':
-      return 'Nobody has read the pit of late. Log what a thermometer says.';
+      return 'There is no recent reading of the pit. Log what a thermometer shows.';
     case 'fire-out':
       return 'Nothing in the pit is warm: the fire is out, or the probe has fallen off. Look, and light it again.';
     case 'fuel-nearly-gone':

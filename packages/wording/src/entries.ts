@@ -29,9 +29,9 @@ export function entryWords(e: Entry, telling: Telling = UNKNOWN): string {
     case 'serve-at':
       return 'Serving time moved';
     case 'hand-over':
-      return `Watch offered to ${e.to}`;
+      return `Shift offered to ${e.to}`;
     case 'take-watch':
-      return 'Watch taken';
+      return 'Shift taken';
     case 'verdict':
       return `Verdict: ${PIECE_VERDICT_NAMES[e.verdict].toLowerCase()}`;
     case 'next-time':

@@ -28,15 +28,15 @@ function partsOf(fault: Fault, pit: RequestPit): { what: string; look: string } 
       return {
         what: 'too little air gets in',
         look: hasFan
-          ? 'See that nothing lies before the fan and that its flap swings.'
-          : `See that the ${intake} and the ${exhaust} stand as logged and nothing lies before them.`,
+          ? 'Check that nothing blocks the fan and that its flap swings.'
+          : `Check that the ${intake} and the ${exhaust} are set as logged and that nothing blocks them.`,
       };
     case 'air-too-much':
       return {
         what: 'more air gets in than the vents let in',
         look: hasFan
-          ? 'See that every door sits tight; a leak feeds the fire past the fan.'
-          : `See that the lid sits tight and the ${intake} stands as logged.`,
+          ? 'Check that every door closes tightly; a leak feeds the fire past the fan.'
+          : `Check that the lid sits tight and the ${intake} is set as logged.`,
       };
     case 'lid-left-open':
       return {
@@ -79,8 +79,8 @@ function partsOf(fault: Fault, pit: RequestPit): { what: string; look: string } 
       };
     case 'fan-stuck':
       return {
-        what: 'the fan does not do what it is told',
-        look: 'See that it has power, turns, and is set to the right heat.',
+        what: 'the fan does not follow its setting',
+        look: 'Check that it has power, turns, and is set to the right heat.',
       };
     case 'grease-flare':
       return {

@@ -20,15 +20,17 @@ export function foodOutcomeWords(o: FoodOutcome, others: string, units: Units): 
   const delay = before === undefined || after === undefined ? null : after - before;
   return [
     mostK < SMALL.dipK
-      ? 'The pit hardly feels it.'
+      ? 'The pit hardly notices.'
       : `The pit falls by about ${spanWords(mostK, units)}${backWords(backMin)}.`,
     delay === null
-      ? `When the ${others} is done cannot be told.`
+      ? `When the ${others} will be done is not known.`
       : Math.abs(delay) < SMALL.delayMin
         ? `The ${others} is done as before.`
         : `The ${others} is done about ${spanOfTime(5 * Math.round(Math.abs(delay) / 5))} ${delay > 0 ? 'later' : 'sooner'}.`,
     ...(o.fuelMin === null
       ? []
-      : [`It takes the fuel of about ${spanOfTime(5 * Math.ceil(o.fuelMin / 5))} of this fire.`]),
+      : [
+          `It takes as much fuel as about ${spanOfTime(5 * Math.ceil(o.fuelMin / 5))} of this fire.`,
+        ]),
   ];
 }

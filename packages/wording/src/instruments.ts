@@ -39,15 +39,17 @@ export function toldWords(spot: WireSpot, value: number, units: Units): string {
 
 /** When it was heard last, and its battery: `12 s ago, battery 80 %`. */
 export function heardWords(heardAt: number | null, battery: number | null, nowMs: number): string {
-  if (heardAt === null) return 'Not heard yet';
+  if (heardAt === null) return 'No reading yet';
   const s = Math.max(0, Math.round((nowMs - heardAt) / 1000));
   const ago = s < 90 ? `${s} s ago` : `${spanOfTime(s / 60)} ago`;
-  return battery === null ? `Heard ${ago}` : `Heard ${ago}, battery ${Math.round(100 * battery)} %`;
+  return battery === null
+    ? `Last reading ${ago}`
+    : `Last reading ${ago}, battery ${Math.round(100 * battery)} %`;
 }
 
 /** Kinds of instruments. */
 export const INSTRUMENT_NAMES = {
-  wire: 'Tells by wire',
+  wire: 'Connected',
   'leave-in': 'Probe that stays in, read by hand',
   'instant-read': 'Quick thermometer',
   dial: 'Dial',

@@ -12,7 +12,7 @@ import { countWords, inHundred, spanWords } from './quantities';
 const FIGURE_NAMES: Readonly<Record<LearnedKey, string>> = {
   leakCm2: 'Leaks',
   wallLossFactor: 'Heat lost through the skin',
-  spreadFactor: 'How fast fire walks',
+  spreadFactor: 'How fast the fire spreads',
   openings: 'Openings of its vents',
   wind: 'Wind that reaches it',
 };
@@ -36,7 +36,7 @@ function figureWords(key: LearnedKey, { times, sdLn }: LearnedFigure): string {
 function biasWords({ probeBiasK, probeBiasSdK }: LearnedPit, units: Units): string {
   return Math.abs(probeBiasK) > probeBiasSdK
     ? `Its thermometer reads about ${spanWords(Math.abs(probeBiasK), units)} too ${probeBiasK > 0 ? 'much' : 'little'}, give or take ${spanWords(1.28 * probeBiasSdK, units)}. Ice water and boiling water settle it.`
-    : 'What its thermometer is off by, these cooks do not tell: check it in ice water and boiling water.';
+    : 'These cooks do not show how far off its thermometer is: check it in ice water and boiling water.';
 }
 
 /** What the dial in its lid reads beside the grate. */
@@ -53,7 +53,7 @@ export function learnedLines(learned: LearnedPit, units: Units): string[] {
     biasWords(learned, units),
     ...(learned.dome ? [domeWords(learned.dome, units)] : []),
     ...(untold.length > 0
-      ? [`These cooks tell little of: ${untold.join(', ')}. That stays near the usual.`]
+      ? [`These cooks say little about: ${untold.join(', ')}. That stays near the usual.`]
       : []),
   ];
 }
@@ -62,7 +62,7 @@ export function learnedLines(learned: LearnedPit, units: Units): string[] {
 export function cookFitWords({ beforeK, afterK, leftOut }: CookFit, units: Units): string {
   if (leftOut === 'few-readings' || beforeK === null || afterK === null)
     return 'left out: too few readings';
-  const fit = `its readings lie ${spanWords(beforeK, units)} from the pit as it was thought, ${spanWords(afterK, units)} from it as learned`;
+  const fit = `its readings lie ${spanWords(beforeK, units)} from the earlier figures of the pit, ${spanWords(afterK, units)} from the learned ones`;
   return leftOut === 'odd' ? `left out, it does not go with the others: ${fit}` : fit;
 }
 

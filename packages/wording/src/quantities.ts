@@ -1,13 +1,13 @@
 /** Quantities as a person says them, in the user's units, rounded to what a person can set or weigh. */
 import { fromC, fromKg, roundTo, spanFromK, type Units } from '@ostrin/core';
 
-/** A temperature, C, in whole degrees: `121 C` or `250 F`. */
+/** A temperature, C, in whole degrees: `121 °C` or `250 °F`. */
 export const temperatureWords = (c: number, units: Units): string =>
-  `${Math.round(fromC(c, units.temperature))} ${units.temperature}`;
+  `${Math.round(fromC(c, units.temperature))} °${units.temperature}`;
 
-/** A difference of temperature, K, in whole degrees: `8 C` or `14 F`. */
+/** A difference of temperature, K, in whole degrees: `8 °C` or `14 °F`. */
 export const spanWords = (k: number, units: Units): string =>
-  `${Math.round(spanFromK(k, units.temperature))} ${units.temperature}`;
+  `${Math.round(spanFromK(k, units.temperature))} °${units.temperature}`;
 
 /** A mass, kg, to 50 g or a tenth of a pound: `2.5 kg` or `5.5 lb`. */
 export function massWords(kg: number, units: Units): string {

@@ -29,7 +29,7 @@ export function jobReason(
   }
   if (job.id === 'hold') {
     const { intake } = ventedPit(plan.request.pits[0]!).scales;
-    return `Closing down before the target lets the pit settle into the band instead of running past it. The setting is the one, told ${STEP_WORDS[intake.way]}, that the simulated pit settled nearest to the target with, in your weather.`;
+    return `Closing down before the target lets the pit settle into the band instead of running past it. The setting, in steps ${STEP_WORDS[intake.way]}, that the simulated pit settled nearest to the target with, in your weather.`;
   }
   if (job.id === 'meat-on') {
     return 'The smoke of the first chunk has thinned by now. Cold meat takes more smoke, so it goes on straight from the fridge.';

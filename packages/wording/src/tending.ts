@@ -21,7 +21,7 @@ export { entryWords } from './entries';
 export { foodOutcomeWords } from './food';
 export { faultName, suspectedWords } from './faults';
 export { afterOffWords } from './afterOff';
-export { burnStepWords, LEAK_TEST, SEASONING } from './testBurn';
+export { burnStepWords, LEAK_TEST, seasoningWords } from './testBurn';
 export { wordAddedFood } from './addedFood';
 export { offPlanWords } from './offPlan';
 export { cookFitWords, learnedFrom, learnedLines } from './learned';

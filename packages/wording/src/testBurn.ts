@@ -1,5 +1,6 @@
 /** A test burn, the leak test and seasoning in words (common practice). */
-import { spanOfTime } from './quantities';
+import type { Units } from '@ostrin/core';
+import { spanOfTime, temperatureWords } from './quantities';
 
 /** What to look for before the first fire. */
 export const LEAK_TEST: readonly string[] = [
@@ -9,13 +10,16 @@ export const LEAK_TEST: readonly string[] = [
   'A rope gasket or food-safe silicone shuts what should be shut. Not the vents, and not the drain.',
 ];
 
-/** What is done with a pit that never had a fire. */
-export const SEASONING: readonly string[] = [
-  'Wash out oil and dust of its making, and let it dry.',
+/** What is done with a pit that never had a fire: its hours at a heat, C. */
+const SEASON_C = { from: 120, to: 150 } as const;
+
+/** How a pit that never had a fire is made ready. */
+export const seasoningWords = (units: Units): string[] => [
+  'Wash out oil and dust from its making, and let it dry.',
   'A thin coat of cooking oil on bare steel inside and on the grates; none on enamel or ceramic.',
-  'Steel: two hours at 120 to 150 C, vents half open, until it stops smoking.',
-  'Ceramic: slowly, an hour under 150 C the first time, so that it dries and does not crack.',
-  'Outdoors, away from walls and overhanging wood. Nothing is eaten from it that day. What its maker says goes first.',
+  `Steel: two hours at ${temperatureWords(SEASON_C.from, units)} to ${temperatureWords(SEASON_C.to, units)}, vents half open, until it stops smoking.`,
+  `Ceramic: slowly, an hour under ${temperatureWords(SEASON_C.to, units)} the first time, so that it dries and does not crack.`,
+  'Outdoors, away from walls and overhanging wood. Eat nothing from it that day. The instructions of its maker come first.',
 ];
 
 /** One setting of a burn: `After 45 min: in ¼, out ½`. */

@@ -126,7 +126,7 @@ function speaksOfItsOwn(plan: Plan, { wish, preset }: Case): void {
   const unwanted = [
     ...foreign,
     /NaN|undefined|null|Infinity|  /,
-    temperature === 'F' ? /\d ?C\b/ : /\d ?F\b/,
+    temperature === 'F' ? /\d ?°?C\b/ : /\d ?°?F\b/,
     mass === 'lb' ? /\d ?(?:kg|g|cm|ml)\b/ : /\d ?(?:lb|oz|in)\b(?! )/,
   ];
   // One expectation a plan: thousands of them would take longer than the plans.

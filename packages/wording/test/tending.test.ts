@@ -122,8 +122,8 @@ it('advises each move in the parts and the fuel of its pit, with what comes of i
         const words = moveWords(advice(move), pit, units);
         expectOwnParts(words, pit);
         const effect = effectWords(advice(move), units);
-        expect(effect).toContain(units === C ? '104 C' : '219 F');
-        expect(effect).not.toMatch(units === C ? /\d F\b/ : /\d C\b/);
+        expect(effect).toContain(units === C ? '104 °C' : '219 °F');
+        expect(effect).not.toMatch(units === C ? /\d °F\b/ : /\d °C\b/);
       }
     }
   }
@@ -161,8 +161,8 @@ it('tells looks, changes and rests', () => {
     fuelTimes: 1.6,
   };
   const planned = { ...hotter, id: 'as-planned', readyMin: [480, 500, 520], fuelTimes: 1 } as const;
-  expect(changeName(hotter, C)).toBe('Finish hot: 190 C');
-  expect(changeName(hotter, F)).toBe('Finish hot: 374 F');
+  expect(changeName(hotter, C)).toBe('Finish hot: 190 °C');
+  expect(changeName(hotter, F)).toBe('Finish hot: 374 °F');
   expect(changeWords(hotter, { ...planned, logs: [], readyMin: [480, 500, 520] })).toBe(
     '1 h 20 sooner than planned · 60 % of its weight left · bark set · burns about 1.6 times the fuel an hour',
   );
@@ -179,7 +179,7 @@ it('tells looks, changes and rests', () => {
     afterOffWords(off, min * 60_000, (ms) => `${ms / 3_600_000} h`, C);
   expect(at(2)).toMatch(/Let it stand open for 10 min more/);
   expect(at(30)).toMatch(
-    /Resting .* for 30 min now; rested 1 h\. About 2 h its middle falls under 60 C/,
+    /Resting .* for 30 min now; rested 1 h\. About 2 h its middle falls under 60 °C/,
   );
   expect(at(130)).toMatch(/not held any more/);
 });
@@ -188,9 +188,9 @@ it('tells why a piece is early or late, with its figures', () => {
   const words = (byMin: number, because: OffPlan['because'], more: Partial<OffPlan> = {}): string =>
     offPlanWords({ byMin, pitOffK: 0, thickerFraction: null, because, sure: 0.95, ...more }, C);
   expect(words(71, 'colder-pit', { pitOffK: -6 })).toBe(
-    'About 1 h 10 later than planned: the pit has run 6 C under its target on average.',
+    'About 1 h 10 later than planned: the pit has run 6 °C under its target on average.',
   );
-  expect(words(-40, 'hotter-pit', { pitOffK: 5 })).toMatch(/40 min earlier .* 5 C over/);
+  expect(words(-40, 'hotter-pit', { pitOffK: 5 })).toMatch(/40 min earlier .* 5 °C over/);
   expect(words(60, 'thicker-piece', { thickerFraction: 0.08, sure: 0.8 })).toBe(
     'About 1 h later than planned: probably because by its probe the piece is about 8 % thicker than was planned.',
   );
@@ -200,8 +200,8 @@ it('tells why a piece is early or late, with its figures', () => {
 });
 
 it('tells instruments and what they disagree about', () => {
-  expect(heardWords(null, null, 0)).toBe('Not heard yet');
-  expect(heardWords(0, 0.82, 12_000)).toBe('Heard 12 s ago, battery 82 %');
+  expect(heardWords(null, null, 0)).toBe('No reading yet');
+  expect(heardWords(0, 0.82, 12_000)).toBe('Last reading 12 s ago, battery 82 %');
   const d: Disagreement = {
     byK: 9,
     between: ['a', 'b'],
@@ -209,7 +209,7 @@ it('tells instruments and what they disagree about', () => {
     boilsC: 95,
   };
   expect(disagreementWords(d, C)).toBe(
-    'a reads 9 C more than b. Trust b: it was checked and the other was not. Ice water reads 0 C and boiling water here 95 C: hold both into it to settle it.',
+    'a reads 9 °C more than b. Trust b: it was checked and the other was not. Ice water reads 0 °C and boiling water here 95 °C: hold both into it to settle it.',
   );
-  expect(disagreementWords(d, F)).toMatch(/16 F more .* 32 F .* 203 F/);
+  expect(disagreementWords(d, F)).toMatch(/16 °F more .* 32 °F .* 203 °F/);
 });

@@ -41,8 +41,8 @@ function sentences(value: unknown): string[] {
 
 describe('quantities', () => {
   it('are said as people say them', () => {
-    expect(temperatureWords(121, C_KG)).toBe('121 C');
-    expect(temperatureWords(121, F_LB)).toBe('250 F');
+    expect(temperatureWords(121, C_KG)).toBe('121 °C');
+    expect(temperatureWords(121, F_LB)).toBe('250 °F');
     expect(massWords(2.52, C_KG)).toBe('2.5 kg');
     expect(massWords(2.5, F_LB)).toBe('5.5 lb');
     expect(smallMassWords(60, F_LB)).toBe('2 oz');
@@ -158,7 +158,7 @@ describe('a log', () => {
   it('tells actions in the reader’s units and the pit’s own vents', () => {
     const pit = ventedPit(request().pits[0]!);
     const telling = { units: F_LB, pit };
-    expect(actionWords({ do: 'set-target', targetC: 121 }, telling)).toBe('Target 250 F');
+    expect(actionWords({ do: 'set-target', targetC: 121 }, telling)).toBe('Target 250 °F');
     const vents = { do: 'set-vents', intakeFraction: 0.25, exhaustFraction: 0.5 } as const;
     expect(actionWords(vents, telling)).toBe('Bowl vent ¼, lid vent ½');
     const split = { do: 'add-fuel', fuel: 'splits', pieces: 1, massKg: 1, lit: false } as const;

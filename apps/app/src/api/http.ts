@@ -24,7 +24,7 @@ export const useSignedOut = create<{ out: boolean }>(() => ({ out: false }));
 /** The server could not be reached. */
 export class ServerUnreachable extends Error {
   constructor() {
-    super('The server does not answer. It must be running on this machine.');
+    super('The server does not answer. Is it running on this machine?');
   }
 }
 

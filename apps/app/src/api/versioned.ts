@@ -24,7 +24,7 @@ export interface RecordKind<T> {
 }
 
 const BOTH_CHANGED =
-  'It was changed elsewhere at the same time. What is shown now is from there; yours was not stored.';
+  'This was changed on another device at the same time. You now see that version; your change was not saved.';
 
 /** A write can be overtaken so often before it gives up. */
 const MOST_TRIES = 4;
@@ -47,8 +47,8 @@ export async function storeVersioned<T>(
     } catch (error) {
       if (!(error instanceof HttpError) || error.status !== 412 || tries >= MOST_TRIES) throw error;
       const theirs = error.problem.current as Versioned<T> | null;
-      if (!before) throw new ChangedElsewhere('There is one of that name already: choose another.');
-      if (!theirs) throw new ChangedElsewhere('It was deleted elsewhere in the meantime.');
+      if (!before) throw new ChangedElsewhere('That name is already taken: choose another.');
+      if (!theirs) throw new ChangedElsewhere('It was deleted on another device in the meantime.');
       const merged = mergeFields(kind.fields(before), kind.fields(wanted), kind.fields(theirs));
       if (!merged.ok) throw new ChangedElsewhere(BOTH_CHANGED, merged.conflicts);
       wanted = kind.withFields(theirs, merged.fields);

@@ -21,8 +21,8 @@ const QrCode = lazyComponent(() => import('./QrCode'));
 /** Roles as a person reads them. */
 export const ROLE_WORDS: Readonly<Record<Role, { label: string; note: string }>> = {
   cook: { label: 'Cook', note: 'plans, logs, changes everything' },
-  helper: { label: 'Helper', note: 'logs and takes the watch, deletes nothing' },
-  looker: { label: 'Looker', note: 'reads only' },
+  helper: { label: 'Helper', note: 'logs and takes shifts, deletes nothing' },
+  looker: { label: 'Viewer', note: 'reads only' },
 };
 /** What is typed into a terminal: in the text face a hyphen closes up to the word before it. */
 const COMMAND = { fontFamily: 'monospace' };
@@ -38,7 +38,7 @@ export function HouseScreen() {
         <Title>Phones</Title>
       </View>
       {access.isError ? (
-        <Notice tone="warn" title="The server could not be asked">
+        <Notice tone="warn" title="The server could not be reached">
           {access.error.message}
         </Notice>
       ) : null}
@@ -47,7 +47,7 @@ export function HouseScreen() {
         <View className="gap-2">
           <Heading>Other phones</Heading>
           <Paragraph>
-            Only this machine reaches the yard now. To open it to the phones on your home network,
+            Only this machine can reach the yard now. To open it to the phones on your home network,
             stop the server and start it with the line below. It then shows an address, a QR code
             and a passcode.
           </Paragraph>
@@ -79,11 +79,11 @@ function MyName({ asked }: { asked: string | null }) {
       <Paragraph>
         {me
           ? `What you log here is signed ${me}.`
-          : 'It stands beside what you log, and the watch is handed over by it.'}
+          : 'It appears beside what you log, and shifts are handed over by name.'}
       </Paragraph>
       {asked === null ? (
         <Button
-          label={me ? 'Change your name' : 'Say who you are'}
+          label={me ? 'Change your name' : 'Enter your name'}
           testID="my-name"
           onPress={() => setOpen(true)}
         />
@@ -109,7 +109,7 @@ function Addresses({ addresses, secure }: { addresses: readonly string[]; secure
   const [first] = addresses;
   return (
     <View className="gap-3">
-      <Heading>Where it is found</Heading>
+      <Heading>Address of this yard</Heading>
       {first ? (
         <>
           <Paragraph>
@@ -241,8 +241,8 @@ function Missing() {
   return (
     <Notice tone="plain" title="What this phone cannot do here" testID="missing">
       The page came unencrypted from another machine, so the browser does not let it be installed or
-      opened without the server. Everything else works. It takes encryption: start the server with
-      “--tls” and let this phone trust the certificate that its sign-in page offers.
+      opened without the server. Everything else works. For that it needs encryption: start the
+      server with “--tls” and let this phone trust the certificate that its sign-in page offers.
     </Notice>
   );
 }

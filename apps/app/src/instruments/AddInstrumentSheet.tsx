@@ -69,9 +69,9 @@ export function AddInstrumentSheet({ pits, taken, onAdded, onClose }: Props) {
         value={kind}
         onChange={setKind}
       />
-      {pits.length === 0 ? <Note>Add the pit that it hangs in first, in the yard.</Note> : null}
+      {pits.length === 0 ? <Note>First add the pit it belongs to, in the yard.</Note> : null}
       <Choice
-        label="At which pit"
+        label="Which pit"
         columns={2}
         options={pits.map((p) => ({ value: p, label: p }))}
         value={pitName}

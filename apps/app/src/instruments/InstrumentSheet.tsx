@@ -47,7 +47,7 @@ export function InstrumentSheet({ instrument, onClose }: Props) {
       </Paragraph>
       {save.isError ? <Notice tone="warn" title={save.error.message} /> : null}
       {instrument.channels.length === 0 && byWire ? (
-        <Note>Its channels stand here once it has told something. Give it its token first.</Note>
+        <Note>Its channels appear here once it has sent a reading. Give it its token first.</Note>
       ) : null}
       {instrument.channels.map((c) => (
         <ChannelPart
@@ -62,9 +62,9 @@ export function InstrumentSheet({ instrument, onClose }: Props) {
         onChange={(part) => save.mutate({ base: instrument, record: { ...instrument, ...part } })}
       />
       {byWire ? <TokenPart id={instrument.id} /> : null}
-      <Heading>Take it out</Heading>
+      <Heading>Export</Heading>
       <Button
-        label={sure ? 'Yes, take it out' : 'Take this instrument out'}
+        label={sure ? 'Yes, remove it' : 'Remove this instrument'}
         onPress={() =>
           sure ? remove.mutate(instrument.id, { onSuccess: onClose }) : setSure(true)
         }
@@ -142,7 +142,7 @@ function Upkeep({ instrument, onChange }: UpkeepProps) {
         <>
           <Note>
             {batteryChangedAt === undefined
-              ? 'Nobody said when its battery was changed.'
+              ? 'The last battery change was not recorded.'
               : `Battery changed ${dayOf(localOf(batteryChangedAt, deviceZone))}.`}
           </Note>
           <Button
@@ -167,7 +167,7 @@ function TokenPart({ id }: { id: string }) {
       <Heading>Token</Heading>
       {token ? (
         <>
-          <Paragraph>Write it into the instrument now: it is not shown again.</Paragraph>
+          <Paragraph>Enter it in the instrument now: it is not shown again.</Paragraph>
           <Text selectable testID="token" className="text-ink text-[16px]" style={COMMAND}>
             {token}
           </Text>
@@ -178,8 +178,8 @@ function TokenPart({ id }: { id: string }) {
         </>
       ) : (
         <Paragraph>
-          With it an instrument tells its readings, over HTTP or MQTT. A new token makes the one
-          before void.
+          An instrument uses it to send its readings, over HTTP or MQTT. A new token makes the one
+          before it invalid.
         </Paragraph>
       )}
       {make.isError ? <Notice tone="warn" title={make.error.message} /> : null}

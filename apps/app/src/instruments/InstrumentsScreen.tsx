@@ -48,8 +48,8 @@ export function InstrumentsScreen() {
           </Notice>
         ) : null}
         <Paragraph>
-          What tells its readings by wire, and what you read by hand. Each is checked in ice water
-          and in boiling water now and then.
+          Connected thermometers and sensors, and those you read by hand. Check each in ice water
+          and in boiling water from time to time.
         </Paragraph>
         <Disagreements instruments={list} />
         <SideBySide instruments={list} />
@@ -95,11 +95,11 @@ function Boiling() {
     <View className="gap-2">
       <Heading>Boiling water</Heading>
       <Paragraph>
-        {`A thermometer is checked in ice water, ${temperatureWords(0, units)}, and in boiling water, ${temperatureWords(boilsC, units)} ${hPa === null ? 'at the height of your yard above the sea' : 'under the pressure that you told'}:`}
+        {`A thermometer is checked in ice water, ${temperatureWords(0, units)}, and in boiling water, ${temperatureWords(boilsC, units)} ${hPa === null ? 'at the altitude of your yard' : 'at the air pressure you entered'}:`}
       </Paragraph>
       <YardHeight />
       <NameField
-        label="Pressure of the air here now, hPa, as a barometer that is not set to sea level tells it"
+        label="Air pressure here now, hPa, from a barometer that is not adjusted to sea level"
         value={text}
         onChange={typed}
         example="965"

@@ -75,7 +75,7 @@ export function SideBySide({ instruments }: { instruments: readonly Versioned<In
     <Fold label="Two probes side by side" testID="side-by-side">
       <View className="gap-2 pb-2">
         <Paragraph>
-          Lay both tips together, or both into the same water, and wait a minute.
+          Hold both tips together, or put both in the same water, and wait a minute.
         </Paragraph>
         <TitledChoice
           label="The one you trust"

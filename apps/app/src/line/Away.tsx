@@ -11,7 +11,9 @@ export function Away() {
   const path = usePathname();
   if (!lost || path === '/tend') return null;
   const taps =
-    waiting > 0 ? `, and ${countWords(waiting, 'tap waits', 'taps wait')} to be sent` : '';
+    waiting > 0
+      ? `, and ${countWords(waiting, 'tap is waiting', 'taps are waiting')} to be sent`
+      : '';
   return (
     <Bar
       tone="plain"

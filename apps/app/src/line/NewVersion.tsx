@@ -18,7 +18,7 @@ export function NewVersion() {
       text={
         outdated
           ? `The server is of another version than this page. Nothing is read or sent until it is loaded again.${kept}`
-          : `A newer version is here. It is taken when you want it.${kept}`
+          : `A newer version is ready. Load it when it suits you.${kept}`
       }
     >
       {outdated ? null : <Button label="Later" onPress={() => setLater(true)} />}

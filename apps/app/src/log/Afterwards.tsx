@@ -24,11 +24,11 @@ export function Afterwards({ cook }: { cook: CookView }) {
     });
   return (
     <View className="px-5 gap-3 max-w-[720px]">
-      <Fold label="Rename or delete it" testID="afterwards">
+      <Fold label="Rename or delete" testID="afterwards">
         <View className="gap-3 pb-2">
-          <NameField label="What it is called" value={name} longest={LONGEST} onChange={setName} />
+          <NameField label="Name" value={name} longest={LONGEST} onChange={setName} />
           <Button
-            label="Keep this name"
+            label="Save the name"
             disabled={!name.trim() || name.trim() === cook.name}
             onPress={() => rename.mutate({ id: cook.id, name: name.trim() })}
           />

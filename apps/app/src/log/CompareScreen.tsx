@@ -67,7 +67,7 @@ function Compared({ views }: { views: readonly CookView[] }) {
         <Title>{`${cooks.length} cooks compared`}</Title>
         <Legend cooks={cooks} />
         <TitledChoice
-          label="Laid beside each other by"
+          label="Line them up by"
           columns={3}
           options={ALIGNMENTS}
           value={by}
@@ -76,7 +76,7 @@ function Compared({ views }: { views: readonly CookView[] }) {
         <SmallText>
           {`Thick: the pit. Thin: the middle of the first piece. ${
             by === 'clock'
-              ? 'Times of the day.'
+              ? 'Time of day.'
               : `Hours after ${by === 'lighting' ? 'lighting' : 'the meat went on'}.`
           }${data.bands.length === 0 ? ' Their bands differ and are not drawn.' : ''}`}
         </SmallText>
@@ -117,7 +117,7 @@ function Differences({ cooks }: { cooks: readonly ComparedCook[] }) {
   const units = useSettings((s) => s.units);
   const rows = useMemo(() => comparedRows(cooks, units), [cooks, units]);
   return (
-    <View className="px-5 gap-1 max-w-[760px]" role="table" aria-label="The cooks in figures">
+    <View className="px-5 gap-1 max-w-[760px]" role="table" aria-label="Figures">
       <Heading>What differs</Heading>
       <View role="row" className="flex-row gap-2 py-1">
         <Text role="columnheader" className="font-sans text-soot text-[14px] w-[84px]" />
@@ -158,7 +158,7 @@ function Differences({ cooks }: { cooks: readonly ComparedCook[] }) {
 /** Why a difference cannot be told. */
 const NOT_TOLD: Readonly<Record<NotTold, string>> = {
   'not-logged': 'One of the two logs does not say when its first piece went on and came off.',
-  'never-done': 'A piece would never have been done in the pit of one of them.',
+  'never-done': 'In the pit of one of these cooks the piece would never have been done.',
 };
 
 /** What makes each cook longer or shorter on the grate than the first, as far as the engine can tell. */
@@ -175,7 +175,7 @@ function Explained({ cooks, id }: { cooks: readonly ComparedCook[]; id: string }
   return (
     <View className="px-5 gap-3 max-w-[760px]" testID="explained">
       <Heading>What explains it</Heading>
-      {busy ? <Paragraph>Laying each piece into the other pits.</Paragraph> : null}
+      {busy ? <Paragraph>Simulating each piece in the other pits.</Paragraph> : null}
       {failure ? (
         <Notice tone="warn" title="This could not be worked out">
           {failure}

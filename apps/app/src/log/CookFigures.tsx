@@ -95,8 +95,8 @@ function Why({ cook, of }: Pick<Props, 'cook' | 'of'>) {
       />
       <SmallText>
         {why.causes === 'never-done'
-          ? 'In the pit as it was read this piece would not have been done: it came off before that.'
-          : 'Worked out by laying the piece once more into the air as planned and into the air as it was read.'}
+          ? 'By the readings of the pit this piece would not have been done: it came off before that.'
+          : 'Worked out by simulating the piece again, once in the planned pit and once in the pit as it was read.'}
       </SmallText>
     </View>
   );
@@ -107,7 +107,7 @@ function Times({ cook, times }: { cook: CookView; times: HandFigures['times'] })
   const zone = cook.plan.request.timeZone;
   if (times.length === 0) return null;
   return (
-    <Fold label="Every time, planned and true" testID="all-times">
+    <Fold label="Planned and actual times" testID="all-times">
       {times.map(({ jobId, planned, actual }) => (
         <View key={jobId} className="flex-row items-baseline gap-3 border-b border-rule py-2">
           <Text className="font-sans text-ink text-[16px] leading-[21px] flex-1">

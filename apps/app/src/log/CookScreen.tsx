@@ -154,7 +154,7 @@ function Reopen({ cook }: { cook: CookView }) {
   return (
     <View className="px-5 max-w-[720px]">
       <Button
-        label="Finished too early: go on with this cook"
+        label="Finished too early: continue this cook"
         testID="reopen"
         onPress={() => void reopen()}
       />
@@ -174,7 +174,7 @@ function TakeOut({ id }: { id: string }) {
   };
   return (
     <View className="px-5 gap-2 max-w-[720px]">
-      <Heading>Take it out</Heading>
+      <Heading>Export</Heading>
       <View className="flex-row flex-wrap gap-2">
         <Button label="Readings, CSV" onPress={() => save(ROUTES.readingsCsv(id))} />
         <Button label="Actions, CSV" onPress={() => save(ROUTES.actionsCsv(id))} />

@@ -65,7 +65,7 @@ export function ForeignDetails({ file, readings, zone }: Props) {
     <View className="gap-4">
       <Heading>What was it?</Heading>
       <NameField
-        label="What it is called"
+        label="Name"
         value={cook.name}
         longest={LONGEST_NAME}
         onChange={(name) => set({ name })}
@@ -83,17 +83,17 @@ export function ForeignDetails({ file, readings, zone }: Props) {
       <Amounts cook={whole} onChange={set} />
       <Times cook={whole} readings={readings} onChange={set} />
       <SmallText>
-        {`Ostrin plans such a cook backwards from when it came off, so that it has something to be compared with. Times in ${zone}.`}
+        {`Ostrin plans this cook backwards from when it came off, so that there is a plan to compare it with. Times in ${zone}.`}
       </SmallText>
       {problem || state.failure ? (
-        <Notice tone="warn" title={problem ?? 'Nothing was brought in'}>
+        <Notice tone="warn" title={problem ?? 'Nothing was imported'}>
           {problem ? undefined : state.failure}
         </Notice>
       ) : null}
       <Button
         kind="primary"
         label={
-          state.share === null ? 'Bring it in' : `Planning it, ${Math.round(100 * state.share)} %`
+          state.share === null ? 'Import it' : `Planning it, ${Math.round(100 * state.share)} %`
         }
         testID="bring-in"
         disabled={problem !== null || state.share !== null}
@@ -132,7 +132,7 @@ function Amounts({ cook, onChange }: PartProps) {
       />
       <Subhead>The pit was to be held at</Subhead>
       <TemperatureStepper
-        label="The pit was to be held at"
+        label="Target of the pit"
         c={cook.pitC}
         range={PIT_C}
         onChange={(pitC) => onChange({ pitC })}

@@ -65,7 +65,7 @@ function Table({
     <ScrollView className="flex-1" contentContainerClassName="p-5 gap-6 max-w-[760px]">
       <View className="gap-1">
         <BackLink href="/log" label="All cooks" />
-        <Title>Bring in a cook</Title>
+        <Title>Import a cook</Title>
         <SmallText>{file.name}</SmallText>
       </View>
       <Preview read={read} zone={mapping.zone} />
@@ -80,8 +80,8 @@ function Table({
           zone={mapping.zone}
         />
       ) : (
-        <Notice tone="warn" title="Nothing can be read like this">
-          Say above which column holds the times, and how they are written.
+        <Notice tone="warn" title="The file cannot be read this way">
+          Choose above which column holds the times, and how they are written.
         </Notice>
       )}
     </ScrollView>
@@ -100,7 +100,7 @@ function Preview({ read: { readings, skipped }, zone }: { read: TableRead; zone:
   const clock = (r: ReadingRow): string => clockAndDay(localOf(r.at, zone));
   return (
     <View className="gap-1" testID="preview">
-      <Heading>As it is read</Heading>
+      <Heading>Preview</Heading>
       <Paragraph>
         {readings.length === 0
           ? 'No reading yet.'
@@ -138,15 +138,15 @@ function StartDay({
   };
   return (
     <View className="gap-1">
-      <Subhead>It began at</Subhead>
+      <Subhead>Started at</Subhead>
       <TextInput
-        aria-label="It began at"
+        aria-label="Started at"
         value={text}
         maxLength={16}
         onChangeText={typed}
         className="min-h-[52px] rounded-lg border border-edge bg-sheet px-4 font-slab text-[20px] text-ink"
       />
-      <SmallText>Day and clock, such as 2027-05-15T07:00.</SmallText>
+      <SmallText>Date and time, such as 2027-05-15T07:00.</SmallText>
     </View>
   );
 }

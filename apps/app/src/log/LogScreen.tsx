@@ -69,7 +69,7 @@ export function LogScreen() {
             ) : null}
             {cooks.data?.length === 0 ? (
               <Text className="font-sans text-ink text-[16px]">
-                No cooks yet. The first one you finish is kept here with its whole strip.
+                No cooks yet. The first one you finish appears here with its whole strip.
               </Text>
             ) : null}
             {(cooks.data?.length ?? 0) >= SEARCHED_FROM ? (

@@ -119,13 +119,13 @@ export function NextTime({ cook, of }: { cook: CookView; of: CookLog }) {
               {`${note.about === 'pit' ? cook.pitName : cutOf(note.cut!).name}: ${note.text}`}
             </Text>
             <Button
-              label="Take it back"
-              accessibilityLabel={`Take it back: ${note.text}`}
+              label="Remove"
+              accessibilityLabel={`Remove: ${note.text}`}
               onPress={() => void of.write({ kind: 'undo', target: note.id })}
             />
           </View>
         ))}
-        <Paragraph>What you write here comes up in the next plan of that pit or cut.</Paragraph>
+        <Paragraph>What you write here appears in the next plan for that pit or cut.</Paragraph>
         {asks(notesOf(cook))}
       </View>
       <View className="gap-2">

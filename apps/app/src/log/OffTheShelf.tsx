@@ -32,7 +32,7 @@ export function OffTheShelf({ cook, of, givenKg }: Props) {
   const done = of.log.lines.some((l) => l.jobId === TAKEN_OFF);
   const burntKg = Math.max(0, givenKg - fuelLeftKg);
   const said = `${massWords(burntKg, units)} of ${CHARCOALS[fuel].name}`;
-  if (done) return <SmallText>What it burnt is off the shelf.</SmallText>;
+  if (done) return <SmallText>The fuel it burnt has been taken off the shelf.</SmallText>;
   const take = (): void => {
     const massKg = Math.max(0, Number((stock.massKg - burntKg).toFixed(3)));
     const fuelOnHand = shelf.fuelOnHand.map((s) => (s.fuel === fuel ? { ...s, massKg } : s));

@@ -54,7 +54,7 @@ export function OwnWays() {
   const of = (name: string, way: LearnedWay | null, words: (w: LearnedWay) => string): string[] =>
     way ? [`${name}: ${words(way)}`] : [];
   const lines = [
-    ...of('Your patience', ways.patienceK, (w) => patienceWords(w, units)),
+    ...of('How often you adjust', ways.patienceK, (w) => patienceWords(w, units)),
     ...ways.cuts.flatMap(({ cut, trimFraction, yieldFraction }) => [
       ...of(capital(cutOf(cut).name), trimFraction, trimWords),
       ...of(capital(cutOf(cut).name), yieldFraction, yieldWords),
@@ -70,8 +70,8 @@ export function OwnWays() {
         <Paragraph key={line}>{line}</Paragraph>
       ))}
       <SmallText>
-        Weigh your pieces and the charcoal that is left, on the page of a finished cook: what you
-        trim, what comes off the fire and how fast your fuel burns stand here then.
+        Weigh your pieces and the leftover charcoal on the page of a finished cook: what you trim,
+        what comes off the fire and how fast your fuel burns then appear here.
       </SmallText>
     </View>
   );

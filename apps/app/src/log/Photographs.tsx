@@ -29,7 +29,7 @@ export function Photographs({ cookId }: { cookId: string }) {
           ))}
         </View>
       ) : (
-        <Paragraph>None yet. They are kept without the place where they were taken.</Paragraph>
+        <Paragraph>None yet. Photographs are kept without their location.</Paragraph>
       )}
       {mayAdd && kept.length < MOST_PHOTOGRAPHS ? (
         <FileButton

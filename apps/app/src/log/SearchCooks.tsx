@@ -17,8 +17,8 @@ const SORTS = [
 
 const VERDICTS: readonly { value: VerdictWish; label: string }[] = [
   { value: '', label: 'Every verdict' },
-  { value: 'as-wished', label: 'As wished' },
-  { value: 'not-as-wished', label: 'Not as wished' },
+  { value: 'as-wished', label: 'As wanted' },
+  { value: 'not-as-wished', label: 'Not as wanted' },
   { value: 'none', label: 'None yet' },
 ];
 

@@ -91,7 +91,7 @@ export function TableColumns({ table, mapping, onChange }: Props) {
             testID={`column-${i}`}
           >
             <Choice
-              label={`What ${name} tells`}
+              label={`What ${name} holds`}
               columns={2}
               options={ROLES}
               value={mapping.roles[i]!}

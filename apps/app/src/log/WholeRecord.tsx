@@ -53,19 +53,19 @@ function BringIn() {
   return (
     <>
       <FileButton
-        label={bring.isPending ? 'Reading' : 'Bring in such a ZIP'}
-        name="Archive to bring in"
+        label={bring.isPending ? 'Reading' : 'Import such a ZIP'}
+        name="Archive to import"
         accept=".zip,application/zip"
         disabled={bring.isPending}
         testID="archive-file"
         onFiles={([file]) => bring.mutate(file!)}
       />
       {bring.error ? (
-        <Notice tone="warn" title="Nothing was brought in">
+        <Notice tone="warn" title="Nothing was imported">
           {bring.error.message}
         </Notice>
       ) : bring.data ? (
-        <Notice tone="plain" title="It is in">
+        <Notice tone="plain" title="Imported">
           {`${countWords(bring.data.cooks, 'cook', 'cooks')} and ${countWords(bring.data.pits, 'pit', 'pits')}.`}
         </Notice>
       ) : null}

@@ -61,7 +61,7 @@ export function fuelRows(
       'Fuel burnt',
       kg(all),
       `${kg(burntKg)} charcoal, ${kg(woodBurntKg)} wood; planned ${kg(plan.fires[0]!.neededKg)}${
-        weighedKg === null ? '' : ', by what was weighed back'
+        weighedKg === null ? '' : ', from the weighed leftovers'
       }`,
     ],
   ];
@@ -69,7 +69,7 @@ export function fuelRows(
     rows.push(['Burn rate', `${kg((all / burntOverMin) * 60)}/h`, 'from lighting to the meat off']);
   }
   if (weighedKg !== null) {
-    rows.push(['Fuel left', kg(weighedKg), `weighed; worked out from the log ${kg(unburntKg)}`]);
+    rows.push(['Fuel left', kg(weighedKg), `weighed; by the log ${kg(unburntKg)}`]);
   } else if (unburntKg < NOTHING_KG) rows.push(['Fuel left', 'none', 'all of it was burnt']);
   else if (saved) rows.push(['Fuel saved', kg(unburntKg), 'went out when the vents were shut']);
   else rows.push(['Fuel left', kg(unburntKg), 'still in the pit at the end of the log']);
@@ -103,7 +103,7 @@ export function handRows(f: HandFigures, zone: string, units: Units): Row[] {
 function looksWords({ times, seen, fallK, backMin, lostMin }: HandFigures['looks'], units: Units) {
   if (times === 0) return 'the lid stayed shut';
   if (fallK === null || backMin === null || lostMin === null) {
-    return 'readings do not show what they cost';
+    return 'the readings do not show their effect';
   }
   return `${seen === times ? 'each' : `${seen} of them seen:`} took the pit down ${spanWords(fallK, units)}, back in ${spanOfTime(backMin)}; together about ${spanOfTime(lostMin)} of cooking`;
 }

@@ -23,12 +23,12 @@ export function RefusedTaps() {
     <Bar
       tone="warn"
       testID="refused"
-      text={`${countWords(refused.length, 'tap was', 'taps were')} not taken into the log.`}
+      text={`${countWords(refused.length, 'tap was', 'taps were')} not added to the log.`}
     >
       <Button label="Decide" testID="refused-open" onPress={() => setOpen(true)} />
       {open ? (
-        <Sheet title="Not taken into the log" onClose={() => setOpen(false)}>
-          <Paragraph>Nothing is thrown away until you say so.</Paragraph>
+        <Sheet title="Not added to the log" onClose={() => setOpen(false)}>
+          <Paragraph>Nothing is discarded until you say so.</Paragraph>
           {refused.map((tap) => (
             <RefusedTap key={tap.seq} tap={tap} />
           ))}
@@ -62,7 +62,7 @@ function RefusedTap({ tap }: { tap: Tap }) {
       </Text>
       {confirmable ? (
         <Button
-          label={already ? 'No, it was done twice' : 'Into this log all the same'}
+          label={already ? 'No, it was done twice' : 'Log it anyway'}
           testID="refused-send"
           onPress={() => void decide(tap, 'send')}
         />
@@ -71,7 +71,7 @@ function RefusedTap({ tap }: { tap: Tap }) {
         <Button label="Keep it as a note" testID="refused-note" onPress={note} />
       )}
       <Button
-        label={already ? 'Yes, once is right' : 'Throw it away'}
+        label={already ? 'Yes, log it once' : 'Discard it'}
         testID="refused-discard"
         onPress={() => void decide(tap, 'discard')}
       />

@@ -20,7 +20,7 @@ export interface Tap {
   /** What the cook is called, to name it when it is no longer open. */
   cookName: string;
   entry: Entry;
-  /** Whether its writer was asked and wants it stored all the same. */
+  /** Whether its writer was asked and wants it stored anyway. */
   confirmed?: boolean;
   /** Set aside until its writer decides; null while it waits to be sent. */
   refused: Refusal | null;

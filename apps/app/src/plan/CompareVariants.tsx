@@ -30,7 +30,7 @@ export function CompareVariants({ plan, settled, others }: Props) {
       {open ? null : (
         <>
           <Paragraph>
-            Slower, faster, wrapped otherwise, fed more or less often, on another fire, on your
+            Slower, faster, wrapped differently, fed more or less often, on another fire, on your
             other pits: each planned for the same table.
           </Paragraph>
           <View className={wide ? 'w-[240px]' : ''}>

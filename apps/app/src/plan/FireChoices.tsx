@@ -27,7 +27,7 @@ export function Fire({ pitId, fire, preset }: { pitId: string; fire: DraftFire; 
       {fuel === 'splits' ? (
         <>
           <TitledChoice
-            label="A split each"
+            label="A split every"
             columns={3}
             options={[
               { value: 0, label: 'Best' },
@@ -77,7 +77,7 @@ export function Fire({ pitId, fire, preset }: { pitId: string; fire: DraftFire; 
 }
 
 const WATER_OPTIONS = [
-  { value: 'best', label: 'As holds it best', note: 'worked out for this pit and heat' },
+  { value: 'best', label: 'What holds best', note: 'worked out for this pit and heat' },
   {
     value: 'filled',
     label: 'Filled hot',
@@ -117,7 +117,7 @@ function Left({ pitId, fire, preset }: { pitId: string; fire: DraftFire; preset:
           value: roundTo(fromKg(kg, units.mass), 0.05),
           onType: (v) => set(toKg(v, units.mass)),
         }}
-        ends={{ low: 'All of it is bought new.', high: 'It holds no more.' }}
+        ends={{ low: 'All of it is new.', high: 'It holds no more.' }}
       />
       <Choice
         label="Share of full"

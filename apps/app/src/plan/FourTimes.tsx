@@ -66,7 +66,7 @@ export function FourTimes({ plan, settled, progress }: Props) {
       <View
         className="h-[3px] mt-2 bg-pad"
         role="progressbar"
-        aria-label="How far the plan is worked out"
+        aria-label="Progress of the plan"
         aria-valuenow={Math.round(progress * 100)}
       >
         {settled ? null : (

@@ -35,7 +35,7 @@ export function FromLastTime({ request }: { request: Request }) {
   if (notes.length === 0) return null;
   return (
     <View className="gap-2" testID="from-last-time">
-      <Subhead>You noted for next time</Subhead>
+      <Subhead>Your notes for next time</Subhead>
       {notes.slice(0, SHOWN).map((note) => (
         <Noted
           key={note.id}
@@ -87,8 +87,8 @@ function Noted({ note, zone, onDone }: NotedProps) {
       </View>
       {onDone ? (
         <Button
-          label="Done with it"
-          accessibilityLabel={`Done with it: ${note.text}`}
+          label="Dismiss"
+          accessibilityLabel={`Dismiss: ${note.text}`}
           onPress={() => void onDone(note)}
         />
       ) : null}

@@ -39,8 +39,8 @@ const ARROWS: Record<string, [number, number]> = {
   ArrowDown: [0, 1],
 };
 const WHY = {
-  'off-ground': 'Not there: over the fire, or over the edge. It stays where it was.',
-  touching: 'Not there: pieces lie a finger apart. It stays where it was.',
+  'off-ground': 'Not there: that is over the fire or over the edge. It stays where it was.',
+  touching: 'Not there: pieces need a finger of space between them. It stays where it was.',
 };
 const HOW = 'Drag a piece to lay it elsewhere, tap it to turn it.';
 

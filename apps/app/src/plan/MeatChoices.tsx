@@ -101,7 +101,7 @@ export function Mass({ meat }: MeatChoiceProps) {
       <Subhead>Price of a kilogram, raw</Subhead>
       <Stepper
         label="Price"
-        shown={perKg === 0 ? 'not told' : perKg.toFixed(2)}
+        shown={perKg === 0 ? 'not set' : perKg.toFixed(2)}
         onStep={(by) => setPrice(perKg + by)}
         canDown={perKg > 0}
         canUp
@@ -113,13 +113,13 @@ export function Mass({ meat }: MeatChoiceProps) {
       <Subhead>How many</Subhead>
       <Stepper
         label="Pieces"
-        shown={pieces === null ? 'as it takes' : countWords(pieces, 'piece', 'pieces')}
+        shown={pieces === null ? 'as many as needed' : countWords(pieces, 'piece', 'pieces')}
         onStep={(by) => change({ pieces: pieces === null ? 1 : pieces + by })}
         canDown={pieces !== null && pieces > 1}
         canUp={pieces === null || pieces < MOST_PIECES}
       />
       <Button
-        label="As many as the people take"
+        label="As many as the guests need"
         selected={pieces === null}
         onPress={() => change({ pieces: null })}
       />
@@ -129,7 +129,7 @@ export function Mass({ meat }: MeatChoiceProps) {
 
 const WRAP_OPTIONS: { value: WrapId; label: string; note: string }[] = [
   { value: 'none', label: 'Not wrapped', note: 'the hardest bark, the longest cook' },
-  { value: 'paper', label: 'Paper', note: 'breathes; keeps most of the bark' },
+  { value: 'paper', label: 'Paper', note: 'lets steam out; keeps most of the bark' },
   { value: 'foil', label: 'Foil', note: 'quickest, softest bark' },
   { value: 'boat', label: 'Foil boat', note: 'open above: bark on top, juice below' },
   { value: 'pan', label: 'Covered pan', note: 'with a cup of liquid; braises to the end' },
@@ -160,7 +160,7 @@ const SPRAY_OPTIONS = [
   {
     value: 'dry-spots',
     label: 'When dry spots show',
-    note: 'once the bark is firm, each 40 min; darker bark, later',
+    note: 'once the bark is firm, every 40 min; darker bark, ready later',
   },
   { value: 'twice', label: 'Once or twice', note: 'a little colour for little time' },
 ] as const satisfies readonly { value: SpraySchool | 'never'; label: string; note: string }[];

@@ -82,11 +82,11 @@ function Comes({ meat }: MeatChoiceProps) {
   return (
     <>
       <Choice
-        label="When it is there"
+        label="When it arrives"
         columns={2}
         options={[
-          { value: 'there', label: 'It is there', note: 'goes on when it suits' },
-          { value: 'late', label: 'It comes late', note: 'goes on when it has come' },
+          { value: 'there', label: 'Here already', note: 'goes on at the best time' },
+          { value: 'late', label: 'Arrives later', note: 'goes on once it is here' },
         ]}
         value={own === null ? 'there' : 'late'}
         onChange={(v) => change({ notBefore: v === 'there' ? null : ahead(LATE.firstMin) })}

@@ -75,7 +75,7 @@ function FirstPit() {
         value={save.isPending ? save.variables.pit.preset : ''}
         onChange={choose}
       />
-      <Note>It goes into your yard. Give it a name and its own measures there.</Note>
+      <Note>It is added to your yard. Give it a name and its own sizes there.</Note>
     </>
   );
 }
@@ -106,8 +106,8 @@ export function Pace({ at: { pit, fire } }: { at: DraftPit }) {
         range={PIT_C}
         onChange={set}
         ends={{
-          low: 'Cooler than that meat lies too long at heats where germs grow.',
-          high: 'Hotter than that is grilling, and no fire is planned for it here.',
+          low: 'Any cooler and the meat stays too long at temperatures where germs grow.',
+          high: 'Any hotter is grilling, and Ostrin plans no fire for that.',
         }}
       />
       <Choice
@@ -120,7 +120,7 @@ export function Pace({ at: { pit, fire } }: { at: DraftPit }) {
         value={fire.pitC}
         onChange={set}
       />
-      <Subhead>How far it may stray</Subhead>
+      <Subhead>Allowed swing</Subhead>
       <Stepper
         label="Band"
         shown={`± ${spanWords(bandK, units)}`}
@@ -133,7 +133,7 @@ export function Pace({ at: { pit, fire } }: { at: DraftPit }) {
         }}
         ends={{
           low: 'No fire of wood or charcoal is held closer than that.',
-          high: 'Wider than that is no pace any more.',
+          high: 'A wider band than that is no target any more.',
         }}
       />
       <SecondPace pitId={pit.id} fire={fire} />
@@ -148,7 +148,7 @@ export function Pace({ at: { pit, fire } }: { at: DraftPit }) {
 const SECOND = { downK: 14, upC: 190, lateC: 85 };
 
 const GAUGE_OPTIONS = [
-  { value: 'grate', label: 'A probe at the grate', note: 'what every figure here is about' },
+  { value: 'grate', label: 'A probe at the grate', note: 'all figures are given for it' },
   { value: 'lid-dial', label: 'The dial in the lid', note: 'what it should read is worked out' },
   {
     value: 'oven-thermometer',
@@ -230,7 +230,7 @@ export function Crew() {
   return (
     <>
       <Stepper
-        label="People on the watch"
+        label="People sharing the shifts"
         shown={n === 1 ? 'one' : String(n)}
         onStep={(by) => setCount(n + by)}
         canDown={n > 1}
@@ -247,7 +247,7 @@ export function Crew() {
           className="min-h-[52px] rounded-lg border border-edge bg-paper px-4 font-sans text-[17px] text-ink"
         />
       ))}
-      <Note>The hours are shared evenly and handed over where it is quiet.</Note>
+      <Note>The hours are shared evenly, with handovers at quiet times.</Note>
     </>
   );
 }

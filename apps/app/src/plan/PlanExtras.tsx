@@ -12,8 +12,8 @@ export const Watch = memo(function Watch({ plan }: { plan: Plan }) {
   const { visits, longestFreeMin, shifts } = plan.watch;
   return (
     <View className="gap-1">
-      <Heading>Your watch</Heading>
-      <Paragraph>{`${countWords(visits, 'visit', 'visits')}, longest free stretch ${spanOfTime(longestFreeMin)}.`}</Paragraph>
+      <Heading>Your shift</Heading>
+      <Paragraph>{`${countWords(visits, 'visit', 'visits')}, longest break ${spanOfTime(longestFreeMin)}.`}</Paragraph>
       {shifts.map((s) => (
         <Paragraph
           key={s.name}
@@ -23,7 +23,7 @@ export const Watch = memo(function Watch({ plan }: { plan: Plan }) {
         f.inBandFraction === undefined ? null : (
           <Paragraph
             key={f.pit}
-          >{`${plan.fires.length > 1 ? capital(pitName(plan, f.pit)) : 'The pit'} stands in its band about ${Math.round(100 * f.inBandFraction)} minutes of 100 once it has settled.`}</Paragraph>
+          >{`${plan.fires.length > 1 ? capital(pitName(plan, f.pit)) : 'The pit'} is in its band about ${Math.round(100 * f.inBandFraction)} minutes in 100 once it has settled.`}</Paragraph>
         ),
       )}
       <Paragraph>{`Chance of being late: about ${Math.round(plan.chanceLateFraction * 100)} in 100.`}</Paragraph>
@@ -44,10 +44,10 @@ export const Shopping = memo(function Shopping({ plan }: { plan: Plan }) {
         </View>
       ))}
       {plan.cost === null ? null : (
-        <Paragraph>{`To pay for fuel: ${plan.cost.toFixed(2)}. What it takes is worth ${(fuelWorth(plan) ?? 0).toFixed(2)}.`}</Paragraph>
+        <Paragraph>{`Fuel to buy: ${plan.cost.toFixed(2)}. The fuel it burns is worth ${(fuelWorth(plan) ?? 0).toFixed(2)}.`}</Paragraph>
       )}
       {plan.plate ? (
-        <Paragraph>{`A plate costs ${plan.plate.each.toFixed(2)}: ${plan.plate.meat.toFixed(2)} of meat${plan.plate.fuel === null ? '' : `, ${plan.plate.fuel.toFixed(2)} of fuel`}.`}</Paragraph>
+        <Paragraph>{`A plate costs ${plan.plate.each.toFixed(2)}: ${plan.plate.meat.toFixed(2)} for meat${plan.plate.fuel === null ? '' : `, ${plan.plate.fuel.toFixed(2)} for fuel`}.`}</Paragraph>
       ) : null}
       <Paragraph>{`Gives ${massWords(plan.cookedKg[0], units)} to ${massWords(plan.cookedKg[1], units)} cooked and off the bone.`}</Paragraph>
     </View>
@@ -59,7 +59,7 @@ const shelfWords = (s: Plan['shopping'][number]): string =>
   [
     s.onShelf ? `${s.onShelf} on the shelf` : '',
     s.buy ? (s.onShelf && !s.buy.startsWith('nothing') ? `buy ${s.buy}` : s.buy) : '',
-    s.cost ? `costs ${s.cost.toFixed(2)}` : '',
+    s.cost ? `${s.cost.toFixed(2)}` : '',
   ]
     .filter(Boolean)
     .join(' · ');
@@ -89,7 +89,7 @@ export const Cautions = memo(function Cautions({ plan }: { plan: Plan }) {
   if (plan.cautions.length === 0) return null;
   return (
     <View className="gap-2">
-      <Heading>What is safe</Heading>
+      <Heading>Food safety</Heading>
       {plan.cautions.map((c) => (
         <Paragraph key={c}>{c}</Paragraph>
       ))}

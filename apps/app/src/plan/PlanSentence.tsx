@@ -76,7 +76,7 @@ function weatherWords({ airC, nightC, windMps }: PlanDraft, units: Units): strin
 function fireWords(preset: string, fire: DraftFire): string {
   const { id, fuel } = fireOf(preset, fire.fireId);
   const { label } = fireChoiceWords(id);
-  const fed = fuel === 'splits' && fire.everyMin ? ` each ${fire.everyMin} min` : '';
+  const fed = fuel === 'splits' && fire.everyMin ? ` every ${fire.everyMin} min` : '';
   return `${label}${fed}, ${WOODS[fire.species].name}`;
 }
 
@@ -243,7 +243,7 @@ export function PlanSentence({ yard }: { yard: readonly PitRecord[] }) {
         />
         <Word
           label={
-            draft.crew.length > 1 ? `${draft.crew.length} share the watch` : 'One of us watches'
+            draft.crew.length > 1 ? `${draft.crew.length} share the shifts` : 'One person tends it'
           }
           says="Watch"
           after="."

@@ -31,12 +31,12 @@ import { Crew, Pace, WhichPit } from './PitChoices';
 
 const TITLES = {
   people: 'How many people',
-  serveAt: 'When they sit down',
+  serveAt: 'When you eat',
   cut: 'Which cut',
   mass: 'How heavy, and how many',
   pit: 'Which pit',
   fire: 'What it burns',
-  crew: 'Who keeps the watch',
+  crew: 'Who tends the fire',
   pace: 'How hot to hold the pit',
   wrap: 'Wrapped or not',
   done: 'When it is done',
@@ -178,7 +178,7 @@ function People() {
         canDown={people > PEOPLE_RANGE[0]}
         canUp={people < PEOPLE_RANGE[1]}
         typed={{ value: people, onType: (n) => set(Math.round(n)) }}
-        ends={{ low: 'One eats at least.', high: 'More than one table: plan it in parts.' }}
+        ends={{ low: 'At least one person.', high: 'More than one table: plan it in parts.' }}
       />
       <Choice
         label="People"
@@ -236,7 +236,7 @@ function ServeAt() {
         onChange={(t) => change({ serveAt: `${serveAt.slice(0, 10)}T${t}` })}
       />
       <TitledChoice
-        label="How sure to be on time"
+        label="How sure you want to be of being on time"
         columns={3}
         options={CHANCES}
         value={chance}
@@ -260,9 +260,9 @@ function Weather() {
         canDown={airC > -20}
         canUp={airC < 40}
       />
-      <Subhead>In the small hours</Subhead>
+      <Subhead>At night</Subhead>
       <Stepper
-        label="Air in the small hours"
+        label="Air at night"
         shown={nightC === null ? 'as by day' : temperatureWords(nightC, units)}
         onStep={(by) => change(withNight(airC, coldest + by))}
         canDown={coldest > -25}

@@ -64,14 +64,14 @@ function FirstStage({ meat }: MeatChoiceProps) {
           {
             value: 'open',
             label: `${spanOfTime(FIRST_STAGES.open.minutes)} in the open`,
-            note: 'until it stops steaming: it cooks on less',
+            note: 'until it stops steaming: it goes on cooking less',
           },
           {
             value: 'counter',
             label: `On the counter to ${temperatureWords(FIRST_STAGES.counter.untilCoreC, units)}`,
             note: 'for a hold of a night: it stops cooking, and keeps its slices',
           },
-          { value: 'in', label: 'Straight in', note: 'softer, and sooner too soft' },
+          { value: 'in', label: 'Straight in', note: 'softer, and too soft sooner' },
         ]}
         value={meat.restFirst ?? usual}
         onChange={(restFirst) => change({ restFirst })}
@@ -95,8 +95,8 @@ function HoldingHeat({ meat }: MeatChoiceProps) {
       stepK={1}
       onChange={(restC) => change({ restC })}
       ends={{
-        low: 'Under that it is not held hot.',
-        high: 'Over that it goes on cooking.',
+        low: 'Below that it is not held hot.',
+        high: 'Above that it goes on cooking.',
       }}
     />
   );
@@ -125,8 +125,8 @@ function RestFor({ meat }: MeatChoiceProps) {
       canDown={minutes > REST.shortMin}
       canUp={minutes < REST.mostMin}
       ends={{
-        low: 'Cut sooner, its juice runs out.',
-        high: 'Held longer than a day it is no fresh meal any more.',
+        low: 'If it is cut sooner, its juice runs out.',
+        high: 'After a day it is no longer a fresh meal.',
       }}
     />
   );

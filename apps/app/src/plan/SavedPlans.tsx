@@ -42,8 +42,8 @@ export function SavedPlans({ request, yard, onClose }: Props) {
     const { id, first, favourite } = naming;
     return (
       <FormSheet
-        title="What to call it"
-        fields={[wordsField('What to call it', MOST_LETTERS, { first, testID: 'plan-name' })]}
+        title="Name"
+        fields={[wordsField('Name', MOST_LETTERS, { first, testID: 'plan-name' })]}
         save="Save"
         saveID="plan-save"
         onSave={({ text }) => {
@@ -150,7 +150,7 @@ function SavedPlanRow({ plan, onOpen, onStar, onDouble, onRename, onDelete }: Sa
         <Button grow label="Rename" onPress={onRename} />
         <Button
           grow
-          label={sure ? 'Really delete' : 'Delete'}
+          label={sure ? 'Delete' : 'Delete'}
           onPress={() => (sure ? onDelete() : setSure(true))}
         />
       </View>

@@ -32,7 +32,7 @@ export function StartSheet({ lightAt, onStart, onClose }: Props) {
   return (
     <Sheet title="Which fire?" onClose={onClose}>
       <Heading>Your own</Heading>
-      <Paragraph>{`The real clock. You read your thermometers and tap what you do. Planned to be lit ${lightAt}. Is it lit?`}</Paragraph>
+      <Paragraph>{`A real fire by the real clock: you read your thermometers and log what you do. Planned lighting: ${lightAt}. Is it lit?`}</Paragraph>
       <Choice label="Is it lit" columns={3} options={LIT_AGO} value={ago} onChange={setAgo} />
       <Button
         kind="primary"
@@ -42,7 +42,8 @@ export function StartSheet({ lightAt, onStart, onClose }: Props) {
       />
       <Heading>Practice</Heading>
       <Paragraph>
-        A simulated pit with a thermometer and a clock of its own, which can run faster than life.
+        A simulated pit with a thermometer and a clock of its own, which can run faster than real
+        time.
       </Paragraph>
       <Button
         testID="start-practice"

@@ -38,7 +38,7 @@ export function TakeAlong({ plan, ready }: { plan: Plan; ready: boolean }) {
   }, [plan, ready]);
   return (
     <View className="gap-2" testID="take-along">
-      <Heading>Take it along</Heading>
+      <Heading>Export</Heading>
       <View className="flex-row gap-2">
         <Button grow label="Calendar" disabled={!ready} onPress={() => take(calendar)} />
         <Button grow label="Print" disabled={!ready} onPress={() => take(print)} />

@@ -30,7 +30,7 @@ export function VariantTable({ plan, rows, units }: Props) {
         ),
       )}
       <SmallText>
-        {`Late: with the coals in at its own time. ${wide ? 'Lit then' : 'Lit when this plan is'}: with the coals in at ${clockOf(plan.lightAt)} all the same.`}
+        {`Late: with the coals in at its own time. ${wide ? 'Lit then' : 'Lit with this plan'}: with the coals in at ${clockOf(plan.lightAt)} anyway.`}
       </SmallText>
     </>
   );
@@ -73,7 +73,7 @@ function VariantCard({ row, units }: { row: PlanVariant; units: Units }) {
           <Paragraph>{`Coals in ${clockAndDay(row.lightAt)}, ready ${clockOf(row.ready[0])}–${clockOf(row.ready[1])}, cooks ${spanOfTime(row.cookMin)}.`}</Paragraph>
           <SmallText>
             {[
-              `${massWords(row.fuelKg, units)} of fuel`,
+              `${massWords(row.fuelKg, units)} for fuel`,
               row.cost === null ? '' : `fuel for ${row.cost.toFixed(2)}`,
               row.plateCost === null ? '' : `a plate ${row.plateCost.toFixed(2)}`,
               `${row.visits} visits`,
@@ -82,7 +82,7 @@ function VariantCard({ row, units }: { row: PlanVariant; units: Units }) {
               row.bark === null ? '' : `bark ${barkWords(row.bark)}`,
               row.tenderness === null ? '' : `tender: ${tenderWords(row.tenderness)}`,
               `late ${inHundred(row.chanceLateFraction)}`,
-              `lit when this plan is: ${inHundred(row.lateIfLitAsPlannedFraction)}`,
+              `lit with this plan: ${inHundred(row.lateIfLitAsPlannedFraction)}`,
             ]
               .filter(Boolean)
               .join(' · ')}

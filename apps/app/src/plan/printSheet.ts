@@ -86,7 +86,7 @@ function sectionsOf(plan: Plan): Section[] {
       parts: [
         {
           items: [
-            `${countWords(plan.watch.visits, 'visit', 'visits')}, longest free stretch ${spanOfTime(plan.watch.longestFreeMin)}`,
+            `${countWords(plan.watch.visits, 'visit', 'visits')}, longest break ${spanOfTime(plan.watch.longestFreeMin)}`,
             ...plan.watch.shifts.map((s) => `${s.name}: ${when(s.from)} to ${when(s.to)}`),
           ],
         },

@@ -131,7 +131,7 @@ export const APPETITES = [
   { value: 220, label: 'Usual', note: '220 g a head' },
   { value: 300, label: 'Hearty', note: '300 g a head, little else' },
 ] as const;
-/** How sure to be on time. */
+/** How sure you want to be of being on time. */
 export const CHANCES = [
   { value: 0.8, label: '8 in 10', note: 'lit later' },
   { value: 0.9, label: '9 in 10', note: 'the usual' },

@@ -40,7 +40,7 @@ export function AddFoodSheet({ onClose }: SheetProps) {
   const units = useSettings((s) => s.units);
   const [cut, setCut] = useState<string | null>(null);
   return (
-    <Sheet title="Put other food on" onClose={onClose}>
+    <Sheet title="Add other food" onClose={onClose}>
       {cut === null ? (
         <>
           <Paragraph>What goes on? It lies beside what is on already.</Paragraph>
@@ -119,7 +119,7 @@ function Amount({ cut, units, onClose }: SheetProps & { cut: string; units: Unit
         ) : outcome ? (
           <OutcomeWords outcome={outcome} plan={plan} zeroMs={zeroMs} />
         ) : (
-          <Paragraph>Running it with and without.</Paragraph>
+          <Paragraph>Simulating the cook with it and without it.</Paragraph>
         )}
       </View>
       <Button

@@ -26,16 +26,16 @@ export function AdviceRow({ advice }: { advice: Advice }) {
       <Pressable
         role="button"
         testID="advice"
-        accessibilityLabel={`Advice: ${move}. What comes of it, and why`}
+        accessibilityLabel={`Advice: ${move}. Its effect, and why`}
         onPress={() => setOpen(true)}
         className="min-h-[48px] justify-center border-l-4 border-pit bg-sheet px-3 py-1 active:opacity-70"
       >
         <Text className="font-sans-bold text-ink text-[16px] leading-[20px]">{move}</Text>
-        <Text className="font-sans text-soot text-[14px] underline">What then, and why?</Text>
+        <Text className="font-sans text-soot text-[14px] underline">Effect and reason</Text>
       </Pressable>
       {open ? (
         <Sheet title={move} onClose={onClose}>
-          <Heading>What then</Heading>
+          <Heading>Effect</Heading>
           <Paragraph>{effectWords(advice, units)}</Paragraph>
           {leaves ? null : <Paragraph>{waitWords(advice)}</Paragraph>}
           <Heading>Why</Heading>
@@ -55,7 +55,7 @@ export function AdviceRow({ advice }: { advice: Advice }) {
               }}
             />
           )}
-          <Button label="Leave it for now" onPress={onClose} />
+          <Button label="Not now" onPress={onClose} />
         </Sheet>
       ) : null}
     </View>

@@ -32,14 +32,14 @@ export function AlarmSheet({ up, onClose }: Props) {
   const setAlarms = useSettings((s) => s.setAlarms);
   return (
     <Sheet title="Alarms" onClose={onClose}>
-      <Heading>Up now</Heading>
+      <Heading>Active now</Heading>
       {up.length === 0 ? <Paragraph>None.</Paragraph> : null}
       {up.map(({ alarm, words }) => (
         <Paragraph key={alarm.id}>{words}</Paragraph>
       ))}
-      <Heading>How they call</Heading>
+      <Heading>Sound and vibration</Heading>
       <Choice
-        label="How they call"
+        label="Sound and vibration"
         columns={2}
         options={[
           { value: 'both', label: 'Sound and vibrate' },
@@ -71,11 +71,11 @@ export function AlarmSheet({ up, onClose }: Props) {
       ))}
       <Note>
         {alarms.quietFrom === alarms.quietTo
-          ? 'No quiet hours: set two different times to have some.'
-          : 'In quiet hours only a fire that is out, or something that is wrong with it, calls.'}
+          ? 'No quiet hours: set two different times to have them.'
+          : 'In quiet hours only a fire that is out or in trouble raises an alarm.'}
       </Note>
       <Note>
-        {`A page can call only while it is open on a screen that is on: a locked phone stays silent.${canVibrate() ? '' : ' This browser cannot vibrate.'} A sound comes only after this page was touched once.`}
+        {`A page can sound an alarm only while it is open and the screen is on: a locked phone stays silent.${canVibrate() ? '' : ' This browser cannot vibrate.'} A sound comes only after this page was touched once.`}
       </Note>
     </Sheet>
   );

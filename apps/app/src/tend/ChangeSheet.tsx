@@ -75,13 +75,13 @@ export function ChangeSheet({ onClose }: { onClose: () => void }) {
   };
   const planned = options?.find((o) => o.id === 'as-planned');
   return (
-    <Sheet title="Change of mind" onClose={onClose}>
+    <Sheet title="Change the plan" onClose={onClose}>
       {failure ? (
         <Notice tone="warn" title="This could not be worked out">
           {failure}
         </Notice>
       ) : null}
-      {options || failure ? null : <Paragraph>Running every way from here on.</Paragraph>}
+      {options || failure ? null : <Paragraph>Simulating every option.</Paragraph>}
       {options?.map((o) => (
         <View key={o.id} className="gap-1 border-b border-rule py-2" testID={`change-${o.id}`}>
           <View className="flex-row justify-between gap-3">

@@ -12,7 +12,7 @@ export function ConnectionNotice({ timeZone }: { timeZone: string }) {
   const { taps, keeping } = useOutbox();
   const waiting = waitingOf(taps, cookId).length;
   const failing = taps.some((t) => t.failures > 1);
-  const waits = `${countWords(waiting, 'tap waits', 'taps wait')} to be sent.`;
+  const waits = `${countWords(waiting, 'tap is waiting', 'taps are waiting')} to be sent.`;
   return (
     <View className="gap-1">
       {connection === 'lost' ? (
@@ -22,12 +22,12 @@ export function ConnectionNotice({ timeZone }: { timeZone: string }) {
           }`}
         </Notice>
       ) : failing && waiting > 0 ? (
-        <Notice tone="warn" testID="failing" title="The server fails to store">
-          {`${waits} They are kept here and tried again.`}
+        <Notice tone="warn" testID="failing" title="The server cannot save">
+          {`${waits} They are kept here and sent again.`}
         </Notice>
       ) : null}
       {keeping === 'memory' && waiting > 0 ? (
-        <Notice tone="warn" testID="memory" title="This browser keeps nothing">
+        <Notice tone="warn" testID="memory" title="This browser saves nothing">
           {`Its storage is full or shut off. ${waits} Leave this page open until they are.`}
         </Notice>
       ) : null}

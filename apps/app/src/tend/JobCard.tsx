@@ -39,8 +39,8 @@ function notYetWords(job: PlanJob, plan: Plan, pitC: number | null, units: Units
   if (Math.abs(pitC - target) < NOT_YET_K) return null;
   const say = (c: number): string => `${Math.round(fromC(c, units.temperature))}°`;
   return pitC > target
-    ? `The pit reads ${say(pitC)}, planned is ${say(target)}. Let it come down first.`
-    : `The pit reads ${say(pitC)}, planned is ${say(target)}. Let it come up first.`;
+    ? `The pit reads ${say(pitC)}, the target is ${say(target)}. Let it come down first.`
+    : `The pit reads ${say(pitC)}, the target is ${say(target)}. Let it come up first.`;
 }
 
 export function JobCard({ onFinish, onList }: Props) {

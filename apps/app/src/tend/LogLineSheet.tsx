@@ -53,7 +53,7 @@ export function LogLineSheet({ line: logLine, plan, log, now, onClose }: Props) 
         }}
       />
       <Button
-        label="Take it back"
+        label="Remove"
         onPress={() => {
           void undo([logLine.id], now);
           onClose();

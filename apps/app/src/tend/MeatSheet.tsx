@@ -56,7 +56,7 @@ export function MeatSheet({ why, onClose }: Props) {
             <WrapOptions options={outlook.options} clock={clock} byFeel={doneByFeel(cut)} />
           ) : null}
           <View className="gap-1">
-            <Heading>What is safe</Heading>
+            <Heading>Food safety</Heading>
             <Paragraph>{safetyWords(outlook, cut.safetyKind, clock, units)}</Paragraph>
             {outlook.safety.cautions.map((c) => (
               <Paragraph key={c}>{cautionWords(c, units)}</Paragraph>

@@ -152,7 +152,7 @@ export function Reading({ onRun, onMeat }: Props) {
           ) : null}
           <Pressable
             role="button"
-            accessibilityLabel={`Meat${core ? ` ${degrees(core.c, units)}` : ''}: how it stands, wrapping, what is safe`}
+            accessibilityLabel={`Meat${core ? ` ${degrees(core.c, units)}` : ''}: progress, wrapping, food safety`}
             testID="meat-reading"
             onPress={onMeat}
             className="min-h-[48px] justify-center self-start active:opacity-70"

@@ -19,10 +19,11 @@ import type { Awake } from './useScreenAwake';
 
 /** What a locked phone cannot do is said, and what this browser grants. */
 const AWAKE_WORDS: Readonly<Record<Awake, string>> = {
-  kept: 'Kept on while this page is open. A locked phone shows and tells nothing.',
-  refused: 'This browser does not keep the screen on now. A locked phone shows and tells nothing.',
+  kept: 'Kept on while this page is open. A locked phone shows nothing and stays silent.',
+  refused:
+    'This browser does not keep the screen on now. A locked phone shows nothing and stays silent.',
   'unknown-here':
-    'This browser cannot keep the screen on: set that in the phone. A locked phone shows and tells nothing.',
+    'This browser cannot keep the screen on: set that in the phone. A locked phone shows nothing and stays silent.',
 };
 /** Serving is moved by a quarter of an hour at a time. */
 const QUARTER_MS = 15 * MINUTE_MS;
@@ -94,22 +95,22 @@ export function RunSheet({
       />
       {onChange ? (
         <>
-          <Heading>Change of mind</Heading>
+          <Heading>Change the plan</Heading>
           <Button label="Lower, hotter, wrap, oven" testID="change" onPress={onChange} />
         </>
       ) : null}
-      {onFood ? <Button label="Put other food on" testID="add-food" onPress={onFood} /> : null}
+      {onFood ? <Button label="Add other food" testID="add-food" onPress={onFood} /> : null}
       <Heading>Watch</Heading>
       <Text className="font-sans text-ink text-[16px] leading-[23px]">{watch}</Text>
-      <Button label="Take or hand over the watch" testID="watch" onPress={onWatch} />
+      <Button label="Take or hand over the shift" testID="watch" onPress={onWatch} />
       <Heading>Alarms</Heading>
-      <Button label="What calls, and how" testID="alarms" onPress={onAlarms} />
+      <Button label="Alarms and quiet hours" testID="alarms" onPress={onAlarms} />
       {practice ? (
         <>
           <Heading>Practice thermometer</Heading>
           <Text className="font-sans text-ink text-[16px] leading-[23px]">
             A simulated pit, a little different from the planned one. It does what you log. Its
-            clock can run faster than life.
+            clock can run faster than real time.
           </Text>
           <Choice
             label="Clock speed"
@@ -139,7 +140,7 @@ export function RunSheet({
       </Text>
       {meatOn && sure ? (
         <Text role="alert" className="font-sans-semi text-ink text-[16px] leading-[22px]">
-          The meat is still on the pit by the log. Log it off first, or finish all the same.
+          The meat is still on the pit by the log. Log it off first, or finish anyway.
         </Text>
       ) : null}
       <Button

@@ -76,7 +76,9 @@ export function TendCook({ plan, id }: Props) {
     pad: mayLog ? (
       <LogPad last={last} setLast={setLast} onEdit={correct} />
     ) : (
-      <Note>This phone may look, not log. A cook can change that under Yard, Phones.</Note>
+      <Note>
+        This phone can view but not log. A cook can change that under Yard, Phones and access.
+      </Note>
     ),
   };
   return (

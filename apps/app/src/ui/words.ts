@@ -8,7 +8,7 @@ const asDate = (local: string): Date => new Date(`${local}:00`);
 /** A text whose figures are not parted from their units at the end of a line. */
 export const keepUnitsTogether = (text: string): string =>
   text
-    .replace(/([\d½¼¾]) (?=(?:h|min|kg|g|lb|oz|C|F|cm|mm)\b)/g, '$1\u00a0')
+    .replace(/([\d½¼¾]) (?=(?:h|min|kg|g|lb|oz|°C|°F|cm|mm)\b)/g, '$1\u00a0')
     .replace(/(\dh|\d\u00a0h) (?=\d)/g, '$1\u00a0');
 
 /** The time zone of this device. */

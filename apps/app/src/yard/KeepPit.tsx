@@ -46,14 +46,9 @@ export function KeepPit({ pit }: { pit: Versioned<PitRecord> }) {
     <View className="gap-3 max-w-[720px]">
       <Fold label="Rename, copy, put away or delete it" testID="keep-pit">
         <View className="gap-3 pb-2">
-          <NameField
-            label="What it is called"
-            value={name}
-            longest={LONGEST_NAME}
-            onChange={setName}
-          />
+          <NameField label="Name" value={name} longest={LONGEST_NAME} onChange={setName} />
           <Button
-            label="Keep this name"
+            label="Save the name"
             disabled={!name.trim() || name.trim() === pit.name}
             onPress={() => change({ name: name.trim() })}
           />

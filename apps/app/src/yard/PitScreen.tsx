@@ -83,7 +83,7 @@ function PitPage({ pit }: { pit: Versioned<PitRecord> }) {
       {pit.kind && !pit.learned?.length ? (
         <View className="pb-4 max-w-[760px]">
           <Notice tone="plain" title="Little is known of it yet" testID="another-kind">
-            {`It is worked out as ${preset.name} of its sizes. Its card may well be off by 20 C and more until it has learned from its cooks: three tell most of it.`}
+            {`Its figures are those of ${preset.name} of its sizes. Its card can be 20 °C off or more until it has learned from its cooks: three are usually enough.`}
           </Notice>
         </View>
       ) : null}

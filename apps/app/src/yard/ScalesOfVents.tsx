@@ -48,7 +48,7 @@ export function ScalesOfVents({ pit, onTold }: Props) {
     ? SCALE_NAMES[scales.intake.way]
     : `${SCALE_NAMES[scales.intake.way]}, ${SCALE_NAMES[scales.exhaust.way].toLowerCase()}`;
   return (
-    <Fold label={`How its vents are told: ${now}`} testID="vent-scales">
+    <Fold label={`How its vents are measured: ${now}`} testID="vent-scales">
       <View className="gap-4 pb-3">
         {(['intake', 'exhaust'] as const).map((vent) => (
           <ScaleOfVent
@@ -75,7 +75,7 @@ function ScaleOfVent({ name, scale, onChange }: ScaleProps) {
     <View className="gap-2">
       <Text className="font-sans-semi text-ink text-[16px]">{name}</Text>
       <Choice
-        label={`${name}, how it is told`}
+        label={`${name}, how it is measured`}
         columns={2}
         options={WAYS.map((w) => ({ value: w, label: SCALE_NAMES[w] }))}
         value={scale.way}
@@ -132,7 +132,7 @@ function DialMarks(p: { name: string; dial: VentDial; onChange: (dial: VentDial)
       />
       {tooNear ? (
         <Text aria-live="polite" className="font-sans text-ink text-[14px]">
-          Shut and fully open must lie at least four such steps apart, or two settings would be told
+          Shut and fully open must lie at least four such steps apart, or two settings would look
           alike.
         </Text>
       ) : null}

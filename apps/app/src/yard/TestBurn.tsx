@@ -3,7 +3,7 @@ import type { PitRecord } from '@ostrin/contract/types';
 import { fromC, MILD_DAY, toC, type VentCard } from '@ostrin/core';
 import { BURN, burnSettings, burnTimes, loggedBurn, takesTestBurn } from '@ostrin/core/yard';
 import type { LoggedCook } from '@ostrin/core/learning';
-import { burnStepWords, LEAK_TEST, SEASONING } from '@ostrin/wording/tending';
+import { burnStepWords, LEAK_TEST, seasoningWords } from '@ostrin/wording/tending';
 import { useState } from 'react';
 import { TextInput, View } from 'react-native';
 import { WINDS } from '../store/planDraft';
@@ -57,7 +57,7 @@ export function TestBurn({ pit, card, onLearn }: Props) {
     <Fold label="A new pit: know it by one empty burn" testID="test-burn">
       <View className="gap-4 pb-3">
         <Checklist heading="Before the first fire: look for leaks" items={LEAK_TEST} />
-        <Checklist heading="A pit that never had a fire is seasoned first" items={SEASONING} />
+        <Checklist heading="A pit that never had a fire is seasoned first" items={seasoningWords(units)} />
         <Subhead>The burn</Subhead>
         <Paragraph>
           {`Nothing on the grate, its usual fire, full. Both vents open while it comes up; after ${times[0]} minutes the first setting. Each setting is left alone for an hour and read twice.`}

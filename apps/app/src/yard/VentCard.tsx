@@ -56,7 +56,7 @@ export function VentCardChart({ card, pit, width }: { card: Card; pit: PitRecord
       width={width}
       height={height}
       role="img"
-      aria-label="Vent settings against the temperature the pit settles at; the same figures stand in the table below"
+      aria-label="Vent settings against the temperature the pit settles at; the same figures are in the table below"
     >
       <Rect
         x={LABEL}

@@ -52,7 +52,7 @@ export function YardScreen() {
         <View className="gap-2">
           <Heading>Thermometers and sensors</Heading>
           <Button
-            label="What tells by wire"
+            label="Connected instruments"
             testID="instruments"
             onPress={() => router.navigate('/instruments')}
           />

@@ -40,7 +40,7 @@ export const FIGURES: readonly Figure[] = [
   },
   {
     key: 'spreadFactor',
-    name: 'How fast fire walks',
+    name: 'How fast the fire spreads',
     unit: '%',
     scale: 100,
     step: 5,

@@ -69,7 +69,7 @@ export function useLearned(pit: PitRecord) {
       const all = await Promise.all(ids.map(cookToLearn));
       const cooks = all.filter((c) => c.preset === pit.preset && tellsItsVents(c));
       if (cooks.length === 0) {
-        throw new Error('None of these cooks tells how its vents stood: nothing can be learned.');
+        throw new Error('None of these cooks recorded its vents: nothing can be learned.');
       }
       ask({ cooks });
     } catch (error) {

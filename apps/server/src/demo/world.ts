@@ -131,7 +131,7 @@ const harvestSupper = (planned: Planner): Story => ({
       kind: 'next-time',
       about: 'cut',
       cut: 'mutton-shoulder',
-      text: 'A small one dries out at 135 C: go slower, or wrap it in paper.',
+      text: 'A small one dries out at 135 °C: go slower, or wrap it in paper.',
     },
   ],
 });

@@ -27,7 +27,7 @@ export function careWords(facts: CareFacts, units: Units): JobWords {
           facts.school === 'twice'
             ? 'A mist all over, and shut again.'
             : 'Only where it is dry; where it still shines, leave it and shut again.'
-        }${facts.costMin === null ? '' : ` Each such look costs about ${spanOfTime(Math.max(1, Math.round(facts.costMin)))}.`}`,
+        }${facts.costMin === null ? '' : ` Each look costs about ${spanOfTime(Math.max(1, Math.round(facts.costMin)))}.`}`,
       };
     case 'bare':
       return {

@@ -74,7 +74,7 @@ export function wrapHow({ with: wrap, liquidKg, cut }: FactsOf<'wrap'>, units: U
   const side = handlingOf(cut).fatLeftMm === null ? '' : ', fat side up';
   switch (wrap) {
     case 'paper':
-      return `Two layers of warmed paper, tight so that no steam stands under it${side}.`;
+      return `Two layers of warmed paper, tight so that no steam collects under it${side}.`;
     case 'foil':
       return `Two layers of foil, tight: air in it steams the bark${side}${liquid ? `. ${liquid} goes in` : ''}.`;
     case 'boat':
@@ -107,7 +107,7 @@ const signWords = (sign: DoneSignId, units: Units): string => {
     case 'bend-cracks':
       return 'Lifted by one end the rack bends until its surface cracks, but it does not part.';
     case 'bone-ends':
-      return `Bone ends stand bare by ${thinWords(10, units)} to ${thinWords(25, units)}.`;
+      return `The bone ends show by ${thinWords(10, units)} to ${thinWords(25, units)}.`;
     case 'toothpick':
       return 'A toothpick goes in between the bones without a push.';
     case 'quivers':

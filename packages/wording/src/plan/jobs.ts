@@ -114,7 +114,7 @@ function gaugeWords(
   if (!gauge) return '';
   const onDial = (c: number): string => temperatureWords(c + gauge.lidOverK, units);
   return gauge.by === 'lid-dial'
-    ? ` The dial in the lid reads otherwise than the grate: ${onDial(closeAtC)} on it when you close down, about ${onDial(targetC)} once the pit has settled.`
+    ? ` The dial in the lid does not read the same as the grate: ${onDial(closeAtC)} on it when you close down, about ${onDial(targetC)} once the pit has settled.`
     : ' The oven thermometer lies beside the meat: read it through a quick look, a quarter of an hour after a change, for it is slow; each look costs heat.';
 }
 

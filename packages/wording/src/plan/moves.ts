@@ -25,6 +25,6 @@ export function firstMoveWords(pit: VentedPit, move: FirstMove): string {
       }
       return move.whenHigh
         ? `Look for air that gets in past the fan: a loose fitting, a lid that does not sit, the ${ventNames(pit.preset).exhaust} open too far.`
-        : 'Ash before the fan, or little fuel left: rake, and look at the charcoal.';
+        : 'Ash in front of the fan, or little fuel left: rake, and look at the charcoal.';
   }
 }

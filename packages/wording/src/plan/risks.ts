@@ -50,7 +50,7 @@ function risk(
           facts.first.do === 'other-splits'
             ? firstMoveWords(pit, facts.first)
             : `${firstMoveWords(pit, facts.first)} Then wait ${Math.round(facts.waitMin)} minutes before the next move.`,
-        why: `In ${inHundred(chance)} of 100 likely pits (other leaks, wind, thermometer).`,
+        why: `In ${inHundred(chance)} in 100 likely pits (other leaks, wind, thermometer).`,
       };
     case 'white-split':
       return {
@@ -81,7 +81,7 @@ function risk(
         move: facts.keep
           ? `Plan to hold it ${KEEP_WORDS[facts.keep.where]}: then ${facts.keep.inHundred} of 100 are in time and still good.`
           : `Slow its last hour down: close the vents a step when its middle is ${by(SLOW_DOWN_K)} short. Or serve sooner.`,
-        why: `In ${inHundred(chance)} of 100 likely cooks: pieces of one cut differ by ${spanOfTime(facts.spreadMin)}, and it waits well for ${waits} only.`,
+        why: `In ${inHundred(chance)} in 100 likely cooks: pieces of one cut differ by ${spanOfTime(facts.spreadMin)}, and it waits well for ${waits} only.`,
       };
     }
     case 'pan-dry':

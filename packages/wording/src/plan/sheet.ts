@@ -43,7 +43,7 @@ const withName = ({ by, detail }: PlanJob): string => (by ? `${by}. ${detail}` :
 function roundWords(round: readonly PlanJob[]): string {
   const [first, last] = [round[0]!, round.at(-1)!];
   const each = Math.round((last.atMin - first.atMin) / (round.length - 1));
-  return `${countWords(round.length, 'time', 'times')}, each ${spanOfTime(each)} until ${last.at.slice(11)}. ${first.detail}`;
+  return `${countWords(round.length, 'time', 'times')}, every ${spanOfTime(each)} until ${last.at.slice(11)}. ${first.detail}`;
 }
 
 /** A job in words, with the name of its pit where there are several. */
@@ -118,7 +118,7 @@ export function markdownOf(plan: Plan, title: string): string {
       list(h.lines),
     ]),
     '## Watch',
-    `${countWords(plan.watch.visits, 'visit', 'visits')}, longest free stretch ${spanOfTime(plan.watch.longestFreeMin)}.`,
+    `${countWords(plan.watch.visits, 'visit', 'visits')}, longest break ${spanOfTime(plan.watch.longestFreeMin)}.`,
     ...(plan.watch.shifts.length > 0
       ? [
           list(
@@ -136,7 +136,7 @@ export function markdownOf(plan: Plan, title: string): string {
     list(plan.risks.map((r) => `${r.sign}: ${r.move}`)),
     '## Plan B',
     list(plan.planB),
-    ...(plan.cautions.length > 0 ? ['## What is safe', list(plan.cautions)] : []),
+    ...(plan.cautions.length > 0 ? ['## Food safety', list(plan.cautions)] : []),
     '',
   ].join('\n\n');
 }

@@ -37,7 +37,7 @@ export function changeWords(change: VariantChange, units: Units): string {
     case 'pit-temperature':
       return `at ${temperatureWords(change.pitC, units)}`;
     case 'feed-interval':
-      return `fed each ${change.everyMin} min`;
+      return `fed every ${change.everyMin} min`;
     case 'fire':
       return `on ${fireChoiceWords(change.id).label}`;
     case 'pit':

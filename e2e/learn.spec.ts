@@ -28,7 +28,9 @@ test('a kamado that is not like a new one is learned, its card moves, and goes b
   await expect(page.getByText(/Replaying its 3 cooks .* \d+ %/)).toBeVisible();
   const proposal = page.getByTestId('proposal');
   await expect(proposal).toBeVisible();
-  await expect(proposal).toContainText(/Boat naming: its readings lie \d+\sC .*,\s?\d+\sC from it/);
+  await expect(proposal).toContainText(
+    /Boat naming: its readings lie \d+\s°C .*,\s?\d+\s°C from the learned/,
+  );
   await expect(proposal).toContainText(/ of the usual|about as usual/);
   const compared = page.getByRole('table', { name: 'Vent card before and after' });
   await expect(compared).not.toContainText('%');
@@ -70,7 +72,7 @@ test('the log is searched and sorted; a cook is renamed, deleted, and brought ba
 
   await rows.first().tap();
   await page.getByTestId('afterwards').tap();
-  await page.getByLabel('Name').fill('Ribs for the eight, twice as many');
+  await page.getByLabel('Name', { exact: true }).fill('Ribs for the eight, twice as many');
   await page.getByRole('button', { name: 'Save the name' }).tap();
   await expect(
     page.getByRole('heading', { name: 'Ribs for the eight, twice as many' }),
@@ -103,12 +105,12 @@ test('a pit of another kind is added with its sizes, renamed, copied, put away a
 
   // Two pits cannot have one name.
   await page.getByTestId('keep-pit').tap();
-  await page.getByLabel('Name').fill('Clay Jar');
+  await page.getByLabel('Name', { exact: true }).fill('Clay Jar');
   await page.getByRole('button', { name: 'Save the name' }).tap();
   await expect(
     page.getByRole('alert').filter({ hasText: 'the name of another pit' }),
   ).toBeVisible();
-  await page.getByLabel('Name').fill('the Can');
+  await page.getByLabel('Name', { exact: true }).fill('the Can');
   await page.getByRole('button', { name: 'Save the name' }).tap();
   await expect(page.getByRole('heading', { name: 'the Can' })).toBeVisible();
   await page.getByRole('button', { name: 'Make a copy' }).tap();

@@ -30,7 +30,11 @@ const DINNER = { id: 'dinner', name: 'Dinner' };
 
 /** What the server has: entries by cook, each once; and how it answers. */
 let stored: Map<string, Entry[]>;
-let answer: (cook: string, entry: Entry, body: { confirmed?: boolean }) => Promise<Response> | null;
+let answer: (
+  cook: string,
+  entry: Entry,
+  body: { entries: Entry[]; confirmed?: boolean },
+) => Promise<Response> | null;
 
 /**
  * Lets everything that is under way come to rest. A tab that found another one sending looks again after half a
@@ -59,9 +63,8 @@ beforeEach(() => {
     const said = answer(cook, body.entries[0]!, body);
     if (said) return said;
     const before = stored.get(cook) ?? [];
-    if (!before.some((e) => e.id === body.entries[0]!.id)) {
-      stored.set(cook, [...before, ...body.entries]);
-    }
+    const fresh = body.entries.filter((e) => !before.some((b) => b.id === e.id));
+    stored.set(cook, [...before, ...fresh]);
     return reply(201, { stored: [] });
   });
 });
@@ -106,6 +109,28 @@ it('keeps what two tabs log while the server is away, through a reload, and send
   await settle();
   expect(texts('lunch')).toEqual(['a1', 'b1', 'a2', 'b2', 'a3', 'b3']);
   expect(tab.useOutbox.getState().taps).toEqual([]);
+});
+
+it('sends many taps of a cook in one request, in order, and asks about each only where one is refused', async () => {
+  answer = down;
+  const { tab } = open();
+  await tab.keepEntries(LUNCH, [note('1'), note('2'), note('3')]);
+  await settle();
+  const asked: number[] = [];
+  answer = (_cook, _entry, { entries }) => {
+    asked.push(entries.length);
+    return null;
+  };
+  await tab.sendTaps();
+  await settle();
+  expect([asked, texts('lunch')]).toEqual([[3], ['1', '2', '3']]);
+  await tab.keepEntries(LUNCH, [note('4'), note('5')]);
+  answer = (_cook, _entry, { entries }) =>
+    entries.some((e) => e.kind === 'note' && e.text === '5') ? refuse(409, 'no') : null;
+  await tab.sendTaps();
+  await settle();
+  expect(texts('lunch')).toEqual(['1', '2', '3', '4']);
+  expect(tab.useOutbox.getState().taps.map((t) => t.refused?.status)).toEqual([409]);
 });
 
 it('never lets a refused tap go by itself, and lets the others pass', async () => {

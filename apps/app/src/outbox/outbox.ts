@@ -143,18 +143,38 @@ export function sendTaps(): Promise<void> {
 /** How the sending of one tap ended. */
 type Ended = 'sent' | 'set aside' | 'it waits' | 'this cook waits' | 'all wait';
 
+/** Taps that go in one request at most: the server's own limit is 200. */
+const MOST_TOGETHER = 100;
+
+/** Taps as they are sent: those of one cook together, in order, as long as none of them was confirmed on its own. */
+function together(taps: readonly Tap[]): Tap[][] {
+  const groups: Tap[][] = [];
+  for (const tap of taps) {
+    const last = groups.at(-1);
+    const joins =
+      last &&
+      last.length < MOST_TOGETHER &&
+      last[0]!.cookId === tap.cookId &&
+      !tap.confirmed &&
+      !last[0]!.confirmed;
+    if (joins) last.push(tap);
+    else groups.push([tap]);
+  }
+  return groups;
+}
+
 async function sendAll(): Promise<void> {
-  const taps = await allTaps();
+  const taps = (await allTaps()).filter((t) => t.refused === null);
   const stopped = new Set<string>();
   let left = false;
-  for (const tap of taps) {
-    if (tap.refused !== null) continue;
-    if (stopped.has(tap.cookId)) {
+  for (const group of together(taps)) {
+    const { cookId } = group[0]!;
+    if (stopped.has(cookId)) {
       left = true;
       continue;
     }
-    const ended = await sendOne(tap);
-    if (ended === 'this cook waits') stopped.add(tap.cookId);
+    const ended = await sendGroup(group);
+    if (ended === 'this cook waits') stopped.add(cookId);
     left ||= ended !== 'sent' && ended !== 'set aside';
     if (ended === 'all wait') break;
   }
@@ -170,18 +190,43 @@ async function sendAll(): Promise<void> {
   waitMs = Math.min(2 * waitMs, AGAIN_MS.most);
 }
 
-async function sendOne(tap: Tap): Promise<Ended> {
-  const { cookId, entry, confirmed } = tap;
+/** Sends taps of one cook in one request, and one by one where the server fails on them: one of them is the cause. */
+async function sendGroup(group: readonly Tap[]): Promise<Ended> {
+  if (group.length > 1) {
+    const ended = await send(group, (error) =>
+      isOfOneTap(error) ? null : notSent(group[0]!, error),
+    );
+    if (ended !== null) return ended;
+  }
+  let worst: Ended = 'sent';
+  for (const tap of group) {
+    const ended = await send([tap], (error) => notSent(tap, error));
+    if (ended === 'this cook waits' || ended === 'all wait') return ended;
+    if (ended === 'it waits') worst = ended;
+  }
+  return worst;
+}
+
+/** Whether a request failed by what is in it, and not because the server is away or busy. */
+const isOfOneTap = (error: unknown): boolean =>
+  error instanceof HttpError && !NOT_NOW.has(error.status);
+
+async function send<T>(
+  taps: readonly Tap[],
+  otherwise: (error: unknown) => T,
+): Promise<Ended | Awaited<T>> {
+  const { cookId, confirmed } = taps[0]!;
+  const entries = taps.map((t) => t.entry);
   try {
-    const body = { entries: [entry], ...(confirmed ? { confirmed } : {}) };
+    const body = { entries, ...(confirmed ? { confirmed } : {}) };
     await requestJson(ROUTES.entries(cookId), 'POST', body);
   } catch (error) {
-    return notSent(tap, error);
+    return await otherwise(error);
   }
-  // First it is known as sent, then it is let go: between the two it is in both places, never in none.
-  await listener.sent(cookId, [entry]);
-  await forgetTap(tap);
-  tellTabs({ type: 'sent', cookId, entries: [entry] });
+  // First they are known as sent, then they are let go: between the two they are in both places, never in none.
+  await listener.sent(cookId, entries);
+  for (const tap of taps) await forgetTap(tap);
+  tellTabs({ type: 'sent', cookId, entries });
   return 'sent';
 }
 

@@ -48,7 +48,7 @@ export function FourTimes({ plan, settled, progress }: Props) {
       <View
         className={`flex-row flex-wrap justify-between gap-x-3 gap-y-2 ${settled ? '' : 'opacity-60'}`}
       >
-        <Cell label="up by" value={up ? clockOf(up) : '–'} />
+        <Cell label="get up by" value={up ? clockOf(up) : '–'} />
         {several ? (
           <Cell label="sit down" value={clockOf(plan!.serveAt)} />
         ) : (

@@ -1,4 +1,5 @@
 /** Fuels: charcoals as bought and woods. A new fuel or wood is one entry here. */
+import { OXYGEN_IN_AIR } from '../air/moistAir';
 
 /** Charcoal as bought. Masses of `daf` are dry and ash-free. */
 export interface Charcoal {
@@ -117,8 +118,8 @@ export const WOOD_CHAR_ASH = 0.02;
 export const VOLATILES_HEAT =
   (DRY_WOOD_HEAT - WOOD_CHAR_YIELD * WOOD_CHAR_HEAT) / (1 - WOOD_CHAR_YIELD);
 
-/** Air that 1 kg of carbon needs, kg: O2 2.667 kg/kg over 0.232 in air (combustion textbooks). */
-export const STOICHIOMETRIC_AIR = 2.667 / 0.232;
+/** Air that 1 kg of carbon needs, kg: O2 2.667 kg/kg over its share in air (combustion textbooks). */
+export const STOICHIOMETRIC_AIR = 2.667 / OXYGEN_IN_AIR;
 
 /** Wood of smoke chunks and of splits where nobody chose one (common practice). */
 export const USUAL_CHUNK_WOOD: WoodId = 'cherry';

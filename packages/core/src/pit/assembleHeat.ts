@@ -1,5 +1,6 @@
 /** Puts the heat balance of a pit together from its layout, its air and what its fire does. */
 import {
+  boilingPointC,
   CP_GAS,
   vapourFilmResistance,
   saturationPressure,
@@ -254,12 +255,14 @@ function addPanBoiling(balance: HeatBalance, pit: PitState): void {
     wet *
     (stefanFlowKgPerM2S(saturationPressure(x), vapourPa, resistance, pressurePa) *
       terms.latentJPerKg +
-      BOIL_W_PER_M2K * smoothPositive(x - 100.5 * Math.pow(pressurePa / 101325, 0.27)));
+      BOIL_W_PER_M2K * smoothPositive(x - boilingPointC(pressurePa) - BOILS_OVER_K));
   terms.panW = watts(c);
   terms.panSlope = Math.max((watts(c + 0.2) - terms.panW) / 0.2, 0);
   addSink(balance, pit.pan, terms.panW, terms.panSlope, pit.tempK[pit.pan]! - pit.referenceK);
 }
 
+/** Water in a pan boils hard from so much over its boiling point on, K (from memory: nucleate boiling begins within 5 K). */
+const BOILS_OVER_K = 0.5;
 /** Past the boiling point all further heat goes into steam, W/m2K. */
 const BOIL_W_PER_M2K = 8000;
 const smoothPositive = (x: number): number => 0.5 * (x + Math.sqrt(x * x + 0.25));

@@ -215,6 +215,9 @@ function scaledParameters(cm: number, scale: number): CookerParameters {
   };
 }
 
+/** A kettle's grate is a little narrower than its bowl: 54.5 cm in one of 57 cm (common practice). */
+const GRATE_OF_BOWL = 0.956;
+
 /** A kettle of that diameter. */
 function kettle(cm: number, fullLoadKg: number): Preset {
   const s = cm / 57;
@@ -274,7 +277,7 @@ function kettle(cm: number, fullLoadKg: number): Preset {
     ],
     fanExhaustFraction: 0.25,
     hasFan: false,
-    grateDiameterM: Number((0.956 * (cm / 100)).toFixed(3)),
+    grateDiameterM: Number((GRATE_OF_BOWL * (cm / 100)).toFixed(3)),
   };
 }
 

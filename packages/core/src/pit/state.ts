@@ -1,5 +1,5 @@
 /** Everything that changes while a pit burns: one flat record, made once, stepped in place. */
-import { humidityRatio, pressureAt, saturationPressure } from '../air/moistAir';
+import { humidityRatio, OXYGEN_IN_AIR, pressureAt, saturationPressure } from '../air/moistAir';
 import { createDraughtNetwork, type DraughtNetwork } from '../air/draught';
 import { isSpent, type WoodParcel } from '../fire/woodParcel';
 import type { Arrangement, FuelPool } from '../fire/arrangement';
@@ -191,6 +191,9 @@ const openLedger = (lit: FuelPool, unlit: FuelPool, waterKg: number): Ledger => 
   waterGivenKg: waterKg,
 });
 
+/** Coals that have just been tipped in glow dull red, K (common practice: about 600 to 700 C); their own heat sets them at once. */
+const FIRST_COALS_K = 900;
+
 /** A cold pit with its fire just lit: the lit pieces glow, everything else is at air temperature. */
 export function createPitState(from: PitInitial): PitState {
   const { parameters: pit, lit, unlit } = from;
@@ -207,7 +210,7 @@ export function createPitState(from: PitInitial): PitState {
   });
   const pressurePa = pressureAt(from.altitudeM);
   const tempK = new Float64Array(nodes).fill(airK);
-  tempK[zones] = 900;
+  tempK[zones] = FIRST_COALS_K;
   const s: PitState = {
     parameters: pit,
     layout,
@@ -226,7 +229,7 @@ export function createPitState(from: PitInitial): PitState {
     referenceK: airK,
     pressurePa,
     layerExcessK: 80,
-    oxygen: new Float64Array(zones).fill(0.23),
+    oxygen: new Float64Array(zones).fill(OXYGEN_IN_AIR),
     humidity: humidityRatio(
       from.relativeHumidityFraction * saturationPressure(from.airC),
       pressurePa,
@@ -257,7 +260,7 @@ export function createPitState(from: PitInitial): PitState {
     smokeStrength: 1,
     flaming: 0,
     woodBurns: false,
-    previousStep: { coalK: airK, gasK: airK, oxygen: 0.23, dtS: 0 },
+    previousStep: { coalK: airK, gasK: airK, oxygen: OXYGEN_IN_AIR, dtS: 0 },
     ledger: openLedger(lit, unlit, pit.waterKg),
     workspace: createPitWorkspace(nodes),
   };

@@ -13,7 +13,7 @@ import {
 import { pitRows } from './run';
 
 /** One parameter that can be moved. */
-export interface MovableParameter {
+interface MovableParameter {
   name: string;
   move(factor: number): void;
 }
@@ -56,7 +56,7 @@ export function movableParameters(): MovableParameter[] {
   ];
 }
 
-export interface MovedRows {
+interface MovedRows {
   knob: string;
   factor: number;
   /** Share of the rows met before that are still met, and those that are not. */

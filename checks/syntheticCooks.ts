@@ -133,10 +133,7 @@ function windows(
 }
 
 /** Share of true times inside p10..p90 of the ensembles, over `each` cooks of every kind. */
-export function calibration(
-  each = 50,
-  members = 80,
-): { done: number; tender: number; cooks: number } {
+function calibration(each = 50, members = 80): { done: number; tender: number; cooks: number } {
   const random = seeded(20261123);
   let [done, tenderIn] = [0, 0];
   const inside = (t: number | null, [low, , high]: readonly number[]): number =>
@@ -155,7 +152,7 @@ export function calibration(
 }
 
 /** Errors of the middle of the window, min, and of the cook's length, at the start, halfway and two hours before. */
-export interface Assimilated {
+interface Assimilated {
   startMin: number[];
   halfwayMin: number[];
   twoHoursShare: number[];

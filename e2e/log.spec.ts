@@ -27,7 +27,7 @@ test('a verdict and a note for next time come up in the list and in the next pla
   await page.getByLabel(/Charcoal left in the cold pit/).fill('0,35');
   await page.getByTestId('afterwards-save').tap();
   await expect(page.getByText('Charcoal left, weighed: 0.35 kg.')).toBeVisible();
-  await expect(page.getByTestId('figures')).toContainText('by what was weighed back');
+  await expect(page.getByTestId('figures')).toContainText('from the weighed leftovers');
   // What was burnt goes off the shelf, once.
   const shelf = async (): Promise<number> => {
     const { fuelOnHand } = (await (await page.request.get('/api/shelf')).json()) as {

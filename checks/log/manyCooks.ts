@@ -4,7 +4,7 @@ import { randomUUID } from 'node:crypto';
 import { percentile, type MeasuredServer } from '../server/measured';
 
 /** What is put into the log. */
-export interface LogSize {
+interface LogSize {
   cooks: number;
   hours: number;
   /** Seconds from one reading to the next. */

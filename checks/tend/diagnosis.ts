@@ -34,7 +34,7 @@ const QUIET_MIN = { all: 420, again: 60 };
 const DRAWS = 3;
 
 /** What came of one cook with a fault. */
-export interface NamedCook {
+interface NamedCook {
   fault: Fault;
   /** What was named first after it began; null where nothing was. */
   named: Fault | null;

@@ -40,7 +40,7 @@ const STATION = { everyMin: 10, windShare: 0.15 };
 /** Changes the true cook at a whole minute; nothing of it is logged. */
 export type Meddle = (cook: Cook, atMin: number, felt: FeltAtGrate) => void;
 /** What a meddler may do to the probe at the grate. */
-export interface FeltAtGrate {
+interface FeltAtGrate {
   /** Replaces what it would feel, C; null leaves it. */
   at: ((c: number, airC: number) => number) | null;
 }

@@ -113,7 +113,7 @@ export const READ: EstimateInput = {
   nowMin: NOW_MIN,
 };
 
-export const REQUEST: Request = {
+const REQUEST: Request = {
   ostrin: 'request/1',
   serveAt: '2027-05-15T18:30',
   timeZone: 'UTC',

@@ -54,14 +54,14 @@ export class ActionDto {
   }
 }
 
-export class SetVentsDto extends ActionDto {
+class SetVentsDto extends ActionDto {
   @InRange(0, 1) intakeFraction!: number;
   @InRange(0, 1) exhaustFraction!: number;
 }
-export class LidOpenDto extends ActionDto {
+class LidOpenDto extends ActionDto {
   @InRange(1, 3600) seconds!: number;
 }
-export class DoorDto extends ActionDto {
+class DoorDto extends ActionDto {
   @InRange(0, 1) openFraction!: number;
   @Optional() @InRange(1, 86400) seconds?: number;
 }
@@ -73,7 +73,7 @@ const SPLIT_NAMES: readonly string[] = [
   ...Object.keys(WOODS).flatMap((w) => [w, `${w}-split`, `${w}-splits`]),
 ];
 
-export class AddFuelDto extends ActionDto {
+class AddFuelDto extends ActionDto {
   @Known([...Object.keys(CHARCOALS), ...SPLIT_NAMES]) fuel!: string;
   @Optional() @IsInt() @Min(1) @Max(300) pieces?: number;
   @Optional() @InRange(0.01, 30) massKg?: number;
@@ -104,33 +104,33 @@ export class AddFuelDto extends ActionDto {
     };
   }
 }
-export class AddWoodDto extends ActionDto {
+class AddWoodDto extends ActionDto {
   @Known(Object.keys(WOODS)) species!: WoodId;
   @InRange(5, 3000) massG!: number;
   @Optional() @InRange(0, 0.6) moistureFraction?: number;
 }
-export class RakeDto extends ActionDto {}
-export class FillWaterDto extends ActionDto {
+class RakeDto extends ActionDto {}
+class FillWaterDto extends ActionDto {
   @InRange(0.05, 20) massKg!: number;
 }
-export class SetTargetDto extends ActionDto {
+class SetTargetDto extends ActionDto {
   @InRange(40, 300) targetC!: number;
 }
-export class FanDto extends ActionDto {
+class FanDto extends ActionDto {
   @IsBoolean() on!: boolean;
 }
-export class MeatActionDto extends ActionDto {
+class MeatActionDto extends ActionDto {
   @IsString() @Length(1, 40) meat!: string;
 }
-export class WrapActionDto extends MeatActionDto {
+class WrapActionDto extends MeatActionDto {
   @Known(Object.keys(WRAPS)) with!: WrapId;
   /** Poured into a boat or pan. */
   @Optional() @InRange(0, 3) liquidKg?: number;
 }
-export class MoveDto extends MeatActionDto {
+class MoveDto extends MeatActionDto {
   @Known(PLACES) to!: Place;
 }
-export class OvenFinishDto extends MeatActionDto {
+class OvenFinishDto extends MeatActionDto {
   @InRange(60, 200) atC!: number;
 }
 

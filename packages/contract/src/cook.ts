@@ -39,7 +39,7 @@ export const Instant = (): PropertyDecorator => (target, property) => {
   Max(7258118399999)(target, property);
 };
 
-export const ENTRY_KINDS = [
+const ENTRY_KINDS = [
   'act',
   'note',
   'job',
@@ -58,7 +58,7 @@ export const ENTRY_KINDS = [
 ] as const;
 
 /** Any entry of the log; the kinds add what they say. */
-export class EntryDto {
+class EntryDto {
   @IsUUID() id!: string;
   @Instant() at!: number;
   @Optional() @IsString() @Length(1, 140) jobId?: string;
@@ -82,7 +82,7 @@ class NoteEntryDto extends EntryDto {
   @Length(1, 2000, { message: 'must have 1 to 2000 characters' })
   text!: string;
 }
-export const READ_SPOTS = ['dome', 'grate', 'meat'] as const;
+const READ_SPOTS = ['dome', 'grate', 'meat'] as const;
 
 class ReadEntryDto extends EntryDto {
   @IsIn(READ_SPOTS) spot!: (typeof READ_SPOTS)[number];
@@ -172,7 +172,7 @@ export class EntriesDto {
 }
 
 /** What burns: a real fire by the real clock, or a simulated one by a clock of its own. */
-export const COOK_FIRES = ['real', 'practice'] as const;
+const COOK_FIRES = ['real', 'practice'] as const;
 
 /** A cook to be begun. `startMs` is the minute 0 of its plan on the cook's own clock. */
 export class NewCookDto {
@@ -184,7 +184,7 @@ export class NewCookDto {
 }
 
 /** One of several cooks to be begun together, under an id of the caller's. */
-export class NamedNewCookDto extends NewCookDto {
+class NamedNewCookDto extends NewCookDto {
   @IsUUID() id!: string;
 }
 

@@ -5,7 +5,7 @@ import type { PitRecord, SavedPlan, Shelf } from './types';
 export type Fields = Readonly<Record<string, unknown>>;
 
 /** What comes of a merge: the fields, or those that both changed to something else. */
-export type Merged = { ok: true; fields: Fields } | { ok: false; conflicts: string[] };
+type Merged = { ok: true; fields: Fields } | { ok: false; conflicts: string[] };
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 

@@ -29,14 +29,14 @@ export const COMMON = {
   '500': problem('Something failed on our side; nothing was stored'),
 };
 export const MISSING = { '404': problem('There is none of that id') };
-export const INVALID = {
+const INVALID = {
   '400': problem('The body is not JSON'),
   '413': problem('The body is too large'),
   '415': problem('The body is not sent as application/json'),
   '422': problem('Some fields are not right; each is named'),
 };
 
-export interface Operation {
+interface Operation {
   summary: string;
   body?: Json;
   answers: Json;

@@ -120,7 +120,7 @@ const BEFORE_COOK_MS = 15 * DAY_MS;
 const AFTER_COOK_MS = 31 * DAY_MS;
 
 /** The times that an entry or a reading of a cook can have, epoch ms. */
-export const cookSpanMs = (startMs: number): readonly [number, number] => [
+const cookSpanMs = (startMs: number): readonly [number, number] => [
   startMs - BEFORE_COOK_MS,
   startMs + AFTER_COOK_MS,
 ];

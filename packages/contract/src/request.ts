@@ -59,7 +59,7 @@ export const FUEL_KINDS: readonly string[] = [...FUELS, 'chunks'];
 /** As many as a yard and its tables hold. */
 const MOST = { pits: 5, meats: 12, crew: 12, fuels: 20, cuts: 60 };
 
-export class RequestFireDto {
+class RequestFireDto {
   @Known(FUELS) fuel!: FuelId;
   @Optional() @Known(ARRANGEMENTS) arrangement?: ArrangementId;
   @Optional() @Known(Object.keys(WOODS)) species?: keyof typeof WOODS;
@@ -72,13 +72,13 @@ class ThenDto {
   @Nested(() => PaceWhenDto) @ExactlyOne('coreC', 'barkFirm') when!: PaceWhenDto;
 }
 
-export class PaceDto {
+class PaceDto {
   @InRange(80, 200) pitC!: number;
   @Optional() @InRange(1, 40) bandC: number = 8;
   @Optional() @Nested(() => ThenDto) then?: ThenDto;
 }
 
-export class RequestPitDto {
+class RequestPitDto {
   @IsString() @Length(1, 60) id!: string;
   @Optional() @IsString() @Length(1, 60) name?: string;
   @Optional() @Known(VENT_NOTATIONS) ventWay?: VentNotation;
@@ -94,18 +94,18 @@ export class RequestPitDto {
   @Nested(() => PaceDto) pace!: PaceDto;
 }
 
-export class PiecePlacementDto {
+class PiecePlacementDto {
   @InRange(-3, 3) x!: number;
   @InRange(-3, 3) y!: number;
   @Optional() @IsBoolean() turned?: boolean;
 }
 
 /** When a meat of a meal is done: as a scenario says it, or by its middle on the plate after the rest. */
-export class MealDoneDto extends DoneDto {
+class MealDoneDto extends DoneDto {
   @Optional() @InRange(40, 99) plateC?: number;
 }
 
-export class RequestMeatDto {
+class RequestMeatDto {
   @IsString() @Length(1, 40) id!: string;
   @Known(Object.keys(CUTS)) cut!: string;
   @Optional() @InRange(0.05, 12) massKg?: number;
@@ -137,12 +137,12 @@ export class PriceDto {
   @InRange(0, 10000) each!: number;
 }
 
-export class MeatPriceDto {
+class MeatPriceDto {
   @Known(Object.keys(CUTS)) cut!: string;
   @InRange(0, 10000) perKg!: number;
 }
 
-export class UnitsDto {
+class UnitsDto {
   @IsIn(['C', 'F']) temperature!: 'C' | 'F';
   @IsIn(['kg', 'lb']) mass!: 'kg' | 'lb';
 }

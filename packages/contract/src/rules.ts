@@ -108,7 +108,7 @@ export const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** What is known of a field that holds other documents: their class, and how many a list may have. */
-export interface NestedField {
+interface NestedField {
   /** The class; null where the entries of a list are of several. */
   type: (() => ClassConstructor<object>) | null;
   /** Most entries of a list; null for a single document. */

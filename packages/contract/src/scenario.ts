@@ -44,7 +44,7 @@ import {
   Optional,
 } from './rules';
 
-export const REST_PLACES = ['open', 'tented', 'counter', 'cool-box', 'warmer', 'oven'];
+const REST_PLACES = ['open', 'tented', 'counter', 'cool-box', 'warmer', 'oven'];
 const MOST_MINUTES = 2880;
 
 export class OverridesDto {
@@ -85,7 +85,7 @@ export class ChunkDto {
 }
 
 /** A fire. A snake says how it lies; others are weighed or counted; what is left out is as usual. */
-export class FireDto {
+class FireDto {
   @Known(ARRANGEMENTS) arrangement!: ArrangementId;
   @Known(Object.keys(CHARCOALS)) fuel!: keyof typeof CHARCOALS;
   @Optional() @IsInt() @Min(1) @Max(3) side?: number;
@@ -128,7 +128,7 @@ class SecondPaceDto {
   @Nested(() => PaceWhenDto) @ExactlyOne('coreC', 'barkFirm') when!: PaceWhenDto;
 }
 
-export class ControlDto {
+class ControlDto {
   @Known(['vents', 'fan', 'tended', 'held']) mode!: Control['mode'];
   @Optional() @InRange(40, 300) targetC?: number;
   @Optional() @Nested(() => SecondPaceDto) then?: SecondPaceDto;
@@ -137,7 +137,7 @@ export class ControlDto {
   @Optional() @InRange(0, 5) airSpeedMps?: number;
 }
 
-export class WhenDto {
+class WhenDto {
   @Optional() @InRange(0, 99) coreC?: number;
   @Optional() @InRange(0, MOST_MINUTES) atMin?: number;
   @Optional() @Equals(true) stalled?: true;

@@ -1,15 +1,4 @@
-import {
-  splitFeedsFor,
-  splitFeedOutcome,
-  charcoalFor,
-  MILD_DAY,
-  settlingMinutes,
-  settledAtC,
-  ventCard,
-  ventsFor,
-  type SteadyCase,
-} from '@ostrin/core/internals';
-import { pit, vents } from './scenarios';
+import { MILD_DAY, settledAtC, ventCard, ventsFor, type SteadyCase } from '@ostrin/core/internals';
 
 const finish = <T>(work: Generator<number, T>): { value: T; shares: number[] } => {
   const shares: number[] = [];
@@ -44,54 +33,6 @@ describe('vents for a target', () => {
     const { value } = finish(ventsFor(320, of('kettle-57')));
     expect(value.pairs).toEqual([]);
     expect(value.unreachable).toEqual({ high: true, settlesC: value.reachC[1] });
-  });
-});
-
-describe('fuel for so many hours', () => {
-  it('gives more for longer, lasts as long as asked, and says when it does not fit', () => {
-    const six = charcoalFor(6, of('kettle-57'), 0.25, 0.5);
-    const eight = charcoalFor(8, of('kettle-57'), 0.25, 0.5);
-    expect(eight.massKg).toBeGreaterThan(six.massKg);
-    expect(six.lastsHours).toBeGreaterThanOrEqual(6);
-    expect(six.lastsHours).toBeLessThan(6.6);
-    expect(six.arcDegrees).toBeGreaterThan(90);
-    const endless = charcoalFor(20, of('kettle-57'), 0.25, 0.5);
-    expect(endless.enough).toBe(false);
-    expect(endless.lastsHours).toBeLessThan(20);
-    const bowl = charcoalFor(9, of('kamado-46'), 0.085, 0.2);
-    expect(bowl.arcDegrees).toBeNull();
-    expect(bowl.lastsHours).toBeGreaterThanOrEqual(9);
-  });
-});
-
-describe('splits for a target', () => {
-  it('holds the mean with each way it offers, heavier where rarer', () => {
-    const { value } = finish(splitFeedsFor(135, of('offset-light')));
-    expect(value.length).toBeGreaterThan(2);
-    for (const f of value) {
-      const again = splitFeedOutcome(of('offset-light'), f, 1, 1);
-      expect(Math.abs(again.meanC - 135)).toBeLessThan(3);
-    }
-    const byInterval = [...value].sort((a, b) => a.intervalMin - b.intervalMin);
-    expect(byInterval.at(-1)!.massKg).toBeGreaterThan(byInterval[0]!.massKg);
-  });
-
-  it('offers nothing for a target no split reaches', () => {
-    expect(finish(splitFeedsFor(420, of('offset-heavy'))).value).toEqual([]);
-  });
-});
-
-describe('settling', () => {
-  it('takes a ceramic pit far longer to come down than a steel one', () => {
-    const down = (preset: string): number | null =>
-      settlingMinutes(
-        pit(preset, [vents(0, 0.4, 0.6), vents(120, 0.1, 0.25)], { untilMin: 480 }),
-        120,
-      );
-    const ceramic = down('kamado-46');
-    const steel = down('kettle-57');
-    expect(steel).not.toBeNull();
-    expect(ceramic ?? Infinity).toBeGreaterThan(steel!);
   });
 });
 

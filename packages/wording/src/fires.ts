@@ -43,7 +43,7 @@ export function splitWords(
 }
 
 /** What of a fire is lit before it is put in. */
-export const litWords = (fire: FireSpec, units: Units): string =>
+const litWords = (fire: FireSpec, units: Units): string =>
   charcoalWords(fire.fuel, fireLitKg(fire), units);
 
 /** How strongly a wood smokes, in words: a gram of oak is 1 (common practice). */
@@ -87,12 +87,7 @@ export function lightWords(pit: RequestPit, fire: FireSpec, units: Units): strin
 }
 
 /** How a fire is built, step by step. */
-export function buildWords(
-  pit: RequestPit,
-  fire: FireSpec,
-  onSplits: boolean,
-  units: Units,
-): string[] {
+function buildWords(pit: RequestPit, fire: FireSpec, onSplits: boolean, units: Units): string[] {
   const preset = presetOf(pit.cooker.preset);
   const parameters = pitWith(preset, pit.cooker.overrides);
   const overDeflector = preset.traits.meatPlacement === 'over-deflector';

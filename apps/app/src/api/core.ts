@@ -99,7 +99,7 @@ declare global {
 }
 
 /** Members of the ensemble behind a plan's windows. */
-export const PLAN_MEMBERS = globalThis.ostrinPlanMembers ?? 60;
+const PLAN_MEMBERS = globalThis.ostrinPlanMembers ?? 60;
 
 export interface PlanListener {
   onProgress(share: number): void;
@@ -119,7 +119,7 @@ export function askPlan(request: Request, nowMs: number, to: PlanListener): () =
   return () => listeners.delete(id);
 }
 
-export interface VariantsListener {
+interface VariantsListener {
   onRow(row: PlanVariant): void;
   onDone(): void;
   onFail(message: string): void;

@@ -2,7 +2,7 @@
 import type { LoggedCook, PitBefore } from '@ostrin/core/learning';
 import type { CookToLearn, FromWorker, LearnAnswer, ToLearnWorker } from './messages';
 
-export interface LearnListener {
+interface LearnListener {
   onProgress(share: number): void;
   onLearned(answer: LearnAnswer): void;
   onFail(message: string): void;

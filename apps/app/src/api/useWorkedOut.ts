@@ -1,7 +1,7 @@
 /** Something of past cooks that a worker works out, asked once for what it depends on. */
 import { useEffect, useState } from 'react';
 
-export interface WorkedOut<T> {
+interface WorkedOut<T> {
   /** Null until it is there, and where there is nothing to tell. */
   answer: T | null;
   /** Whether it is still being worked out. */

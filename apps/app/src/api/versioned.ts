@@ -4,7 +4,7 @@ import type { Versioned } from '@ostrin/contract/types';
 import { HttpError, requestJson } from './http';
 
 /** Somebody else changed the same fields: theirs stands, and ours was not stored. */
-export class ChangedElsewhere extends Error {
+class ChangedElsewhere extends Error {
   constructor(
     message: string,
     /** The fields that both changed. */

@@ -191,7 +191,7 @@ export function basketBlocks(shape: Grate, fire: PlannedFire): FirePiece[] {
 }
 
 /** A snake with its lit end and its chunks, as it lies round the rim. */
-export function snakeBlocks(fire: PlannedFire, diameterM: number): FirePiece[] {
+function snakeBlocks(fire: PlannedFire, diameterM: number): FirePiece[] {
   const { arcDegrees = 0, side = 2, layers = 2 } = fire;
   const radius = (diameterM / 2) * CENTRE_LINE_FRACTION;
   const slots = piecesPerRow(arcDegrees, diameterM);

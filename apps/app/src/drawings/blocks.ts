@@ -1,6 +1,6 @@
 /** Many blocks of one kind as one path: a fire has a hundred pieces, and a page that draws each for itself is slow. */
 
-export interface Block {
+interface Block {
   x: number;
   y: number;
   w: number;

@@ -6,7 +6,7 @@ import { CHUNK_M, type FirePiece } from './blocks';
 export const PIECE_M = 0.042;
 
 /** What holds a heap: its half width at a height over its floor, m, and how deep the picture's plane is cut, m. */
-export interface Holder {
+interface Holder {
   halfM: (heightM: number) => number;
   /** Volume up to a height, m3. */
   volumeM3: (heightM: number) => number;

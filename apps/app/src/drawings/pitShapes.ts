@@ -1,7 +1,7 @@
 /** Cookers from the side, in metres from the ground: one outline a family, from the pit's own measures. */
 import type { Family, CookerParameters } from '@ostrin/core';
 
-export interface PitShape {
+interface PitShape {
   /** Paths in m, y downward from the top of the picture. */
   skin: string[];
   inside: string[];

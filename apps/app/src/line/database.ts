@@ -20,7 +20,7 @@ interface Schema extends DBSchema {
   leases: { key: string; value: { name: string; holder: string; until: number } };
 }
 
-export type OwnDatabase = IDBPDatabase<Schema>;
+type OwnDatabase = IDBPDatabase<Schema>;
 
 let opened: Promise<OwnDatabase> | null = null;
 

@@ -11,7 +11,7 @@ const RETRY_MS = 1_500;
 const SILENT_MS = 25_000;
 const LOOK_MS = 5_000;
 
-export interface LineListener {
+interface LineListener {
   event(event: LiveEvent): void;
   state(state: LineState): void;
 }

@@ -4,7 +4,7 @@ import type { Entry } from '@ostrin/core';
 
 export type LineState = 'connecting' | 'live' | 'lost';
 
-export type TabMessage =
+type TabMessage =
   /** Taps were kept, sent or decided on. */
   | { type: 'taps' }
   /** Entries of a cook reached the server. */

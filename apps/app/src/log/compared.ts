@@ -148,7 +148,7 @@ function marksOf({ log }: ComparedCook, index: number, zero: number): Mark[] {
 }
 
 /** A figure of every cook. */
-export interface ComparedRow {
+interface ComparedRow {
   name: string;
   values: string[];
   /** Whether they differ. */

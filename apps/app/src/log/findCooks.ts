@@ -49,7 +49,7 @@ export const fireKey = ({ glance }: CookSummary): string =>
   glance ? `${glance.fire.arrangement} ${glance.fire.fuel}` : '';
 
 /** What was said of a cook, as it is looked for. */
-export const verdictKey = ({ glance }: CookSummary): VerdictWish =>
+const verdictKey = ({ glance }: CookSummary): VerdictWish =>
   glance?.verdict ? (glance.verdict.asWished ? 'as-wished' : 'not-as-wished') : 'none';
 
 /** The cooks that hold all the words in their name, pit or cut, and are as wished, in the wished order. */

@@ -98,7 +98,7 @@ export async function keepEntries(
 }
 
 /** What its writer can decide about a tap that was refused. */
-export type Decision = 'send' | 'discard' | { note: Entry };
+type Decision = 'send' | 'discard' | { note: Entry };
 
 /** Carries out what was decided about a refused tap. */
 export async function decide(tap: Tap, decision: Decision): Promise<void> {

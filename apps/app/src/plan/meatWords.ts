@@ -13,7 +13,7 @@ export const REST_NAMES: Readonly<Record<RestWhere, string>> = {
   oven: 'held in a low oven',
 };
 
-export const PREPARE_NAMES: Readonly<Record<NonNullable<DraftMeat['prepare']>, string>> = {
+const PREPARE_NAMES: Readonly<Record<NonNullable<DraftMeat['prepare']>, string>> = {
   season: 'seasoned before it goes on',
   'dry-brine': 'salted ahead',
   brine: 'brined',

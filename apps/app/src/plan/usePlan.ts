@@ -3,7 +3,7 @@ import type { Plan, Request } from '@ostrin/core';
 import { useEffect, useMemo, useState } from 'react';
 import { askPlan } from '../api/core';
 
-export interface PlanState {
+interface PlanState {
   plan: Plan | null;
   /** Whether `plan` is the full plan for the draft as it stands. */
   settled: boolean;

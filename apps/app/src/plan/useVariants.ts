@@ -4,7 +4,7 @@ import { type PlanVariant } from '@ostrin/wording';
 import { useEffect, useState } from 'react';
 import { askVariants } from '../api/core';
 
-export interface VariantsState {
+interface VariantsState {
   rows: PlanVariant[];
   done: boolean;
   failure: string | null;

@@ -8,7 +8,7 @@ import type { Tap } from '../outbox/tap';
 
 export type Connection = 'none' | LineState;
 
-export interface LiveState {
+interface LiveState {
   cookId: string | null;
   name: string;
   pitName: string;

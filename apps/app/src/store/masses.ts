@@ -2,7 +2,7 @@
 import { roundTo, type Cut } from '@ostrin/core';
 
 /** How finely a piece of a cut is weighed, kg. */
-export const massStep = (cut: Cut): number => (cut.massRange[1] < 1 ? 0.05 : 0.1);
+const massStep = (cut: Cut): number => (cut.massRange[1] < 1 ? 0.05 : 0.1);
 
 /** A mass one step lighter or heavier, within the cut's sensible range. */
 export function stepMass(cut: Cut, massKg: number, by: -1 | 1): number {

@@ -89,7 +89,7 @@ function knownOf({ learned, kind }: PitRecord): LearnedOfPit {
 }
 
 /** A pit as a request names it. */
-export function requestPit(pit: PitRecord, wish: DraftFire): RequestPit {
+function requestPit(pit: PitRecord, wish: DraftFire): RequestPit {
   const { fuel, arrangement } = fireOf(pit.preset, wish.fireId);
   return {
     id: pit.id,

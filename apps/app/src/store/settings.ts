@@ -8,7 +8,7 @@ import { v4 as newId } from 'uuid';
 export type Light = 'auto' | 'day' | 'night';
 
 /** How alarms call; quiet hours are `HH:mm`, none where both are the same. */
-export interface AlarmSettings {
+interface AlarmSettings {
   sound: boolean;
   vibrate: boolean;
   quietFrom: string;

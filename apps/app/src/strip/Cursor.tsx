@@ -20,10 +20,7 @@ interface Props {
 const NEAR_MS = 20 * 60_000;
 
 /** What a trace tells at a moment: the nearest value read, or straight between those expected; null where it tells nothing. */
-export function valueAt(
-  { past, future }: Pick<Trace, 'past' | 'future'>,
-  at: number,
-): number | null {
+function valueAt({ past, future }: Pick<Trace, 'past' | 'future'>, at: number): number | null {
   const known = (list: readonly Point[]): Point[] => list.filter((p) => p.c !== null);
   const read = known(past);
   const i = firstFrom(read, at, (p) => p.t);

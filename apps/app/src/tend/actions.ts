@@ -16,7 +16,7 @@ import {
 import { deedsOf, logDeeds, openLog, type Deed } from '../store/logging';
 
 /** Pieces that one tap on Fuel means until corrected. */
-export const FUEL_TAP_PIECES = 6;
+const FUEL_TAP_PIECES = 6;
 
 export type PadKey = 'read' | 'fuel' | 'vents' | 'lid' | 'meat' | 'note';
 
@@ -28,7 +28,7 @@ export const ventsNow = (log: Log): { intakeFraction: number; exhaustFraction: n
 const FEED_DUE_MIN = 20;
 
 /** The planned feed that is due at `at` (epoch ms), or overdue; null where none is. */
-export function feedDue(plan: Plan, log: Log, at: number): PlanJob | null {
+function feedDue(plan: Plan, log: Log, at: number): PlanJob | null {
   const lit = litAtMs(log);
   if (lit === null) return null;
   const next = jobsAhead(plan, log).find((j) => j.do === 'add-fuel');

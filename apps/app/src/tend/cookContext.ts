@@ -2,7 +2,7 @@
 import type { CookNow, Entry } from '@ostrin/core';
 import { createContext, useContext } from 'react';
 
-export interface TendedCook {
+interface TendedCook {
   cook: CookNow;
   /** Whether this device may log. */
   mayLog: boolean;

@@ -36,7 +36,7 @@ export const isQuietNow = (zone: string, from: string, to: string): boolean =>
   isQuiet(clockOf(localOf(Date.now(), zone)), from, to);
 
 /** Whether an hour of the day, `HH:mm`, lies in quiet hours, which may go past midnight; none where both are the same. */
-export function isQuiet(at: string, from: string, to: string): boolean {
+function isQuiet(at: string, from: string, to: string): boolean {
   if (from === to) return false;
   return from < to ? at >= from && at < to : at >= from || at < to;
 }

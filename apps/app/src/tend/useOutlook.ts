@@ -6,7 +6,7 @@ import { askOutlook } from '../api/core';
 /** Cook minutes between answers. */
 const EVERY_MIN = 5;
 
-export interface OutlookState {
+interface OutlookState {
   outlook: Outlook | null;
   failure: string | null;
 }

@@ -25,7 +25,7 @@ export interface Field {
   testID?: string;
 }
 
-export interface FormProps {
+interface FormProps {
   title: string;
   fields: readonly Field[];
   save: string;

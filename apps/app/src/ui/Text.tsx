@@ -8,9 +8,6 @@ const kept = (children: React.ReactNode): React.ReactNode =>
 export const Paragraph = ({ children }: { children: React.ReactNode }) => (
   <Text className="font-sans text-ink text-[16px] leading-[23px]">{kept(children)}</Text>
 );
-export const Bold = ({ children }: { children: React.ReactNode }) => (
-  <Text className="font-sans-bold">{children}</Text>
-);
 export const SmallText = ({ children }: { children: React.ReactNode }) => (
   <Text className="font-sans text-soot text-[14px] leading-[20px]">{kept(children)}</Text>
 );

@@ -1,7 +1,7 @@
 /** Phone or wide: the one breakpoint of the house. */
 import { useWindowDimensions } from 'react-native';
 
-export const WIDE_FROM = 900;
+const WIDE_FROM = 900;
 
 /** Size of the window and whether it is wide. */
 export function useLayout(): { width: number; height: number; wide: boolean } {

@@ -15,7 +15,7 @@ const subscribe = (changed: () => void): (() => void) => {
 };
 
 /** Whether it is night now. */
-export function useNight(): boolean {
+function useNight(): boolean {
   const light = useSettings((s) => s.light);
   const dark = useSyncExternalStore(subscribe, () => query()?.matches ?? false);
   return light === 'auto' ? dark : light === 'night';

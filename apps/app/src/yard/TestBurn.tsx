@@ -57,7 +57,10 @@ export function TestBurn({ pit, card, onLearn }: Props) {
     <Fold label="A new pit: know it by one empty burn" testID="test-burn">
       <View className="gap-4 pb-3">
         <Checklist heading="Before the first fire: look for leaks" items={LEAK_TEST} />
-        <Checklist heading="A pit that never had a fire is seasoned first" items={seasoningWords(units)} />
+        <Checklist
+          heading="A pit that never had a fire is seasoned first"
+          items={seasoningWords(units)}
+        />
         <Subhead>The burn</Subhead>
         <Paragraph>
           {`Nothing on the grate, its usual fire, full. Both vents open while it comes up; after ${times[0]} minutes the first setting. Each setting is left alone for an hour and read twice.`}

@@ -3,7 +3,7 @@ import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 
 /** Readings of one pit's burn by setting and by reading, C; and the day. */
-export interface BurnDraft {
+interface BurnDraft {
   readC: (number | null)[][];
   airC: number;
   windMps: number;

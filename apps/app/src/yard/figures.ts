@@ -23,7 +23,7 @@ const cm2 = (key: keyof CookerParameters, name: string, why: string): Figure => 
 });
 
 /** In the order in which they matter. Which of them a pit has, and their ranges, its preset says. */
-export const FIGURES: readonly Figure[] = [
+const FIGURES: readonly Figure[] = [
   cm2(
     'leakCm2',
     'Leaks',

@@ -7,7 +7,7 @@ export type ShelfFuel = FuelId | 'chunks';
 export const SHELF_FUELS: readonly ShelfFuel[] = ['briquette', 'lump', 'splits', 'chunks'];
 
 /** One fuel of the shelf; null where nobody said. */
-export interface ShelfItem {
+interface ShelfItem {
   massKg: number | null;
   bagKg: number | null;
   each: number | null;

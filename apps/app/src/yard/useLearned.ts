@@ -20,10 +20,10 @@ export function useCooksOf(pit: PitRecord): readonly CookSummary[] {
 }
 
 /** The figures that a pit had before anything was learned of it: learning begins there each time. */
-export const figuresBefore = ({ overrides, learned }: PitRecord): PitRecord['overrides'] =>
+const figuresBefore = ({ overrides, learned }: PitRecord): PitRecord['overrides'] =>
   learned?.[0]?.before ?? overrides;
 
-export type LearnState =
+type LearnState =
   | { kind: 'idle' }
   | { kind: 'working'; share: number; burn: boolean }
   | { kind: 'learned'; answer: LearnAnswer }

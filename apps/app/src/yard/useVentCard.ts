@@ -4,7 +4,7 @@ import type { PitRecord } from '@ostrin/contract/types';
 import { useEffect, useMemo, useState } from 'react';
 import { askVentCard } from '../api/core';
 
-export interface CardState {
+interface CardState {
   card: VentCard | null;
   progress: number;
   failure: string | null;

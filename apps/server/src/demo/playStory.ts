@@ -82,7 +82,7 @@ function trim(plan: Plan, recent: Reading[], vents: Vents): Vents | null {
 }
 
 /** A fresh id for every entry; passed in, so that a test can hold it still. */
-export type NewId = () => string;
+type NewId = () => string;
 
 /** The finished cook of a story. */
 export function playStory(story: Story, newId: NewId): CookDoc {

@@ -3,7 +3,7 @@ import express, { type RequestHandler, Router } from 'express';
 import { Problem } from './problems';
 
 /** What a body may be. */
-export interface BodyLimit {
+interface BodyLimit {
   /** Bytes. */
   bytes: number;
   /** Values of lists and objects taken together. */

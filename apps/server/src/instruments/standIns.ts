@@ -20,7 +20,7 @@ export const STAND_INS = ['thermometer', 'fan', 'station'] as const;
 export type StandInKind = (typeof STAND_INS)[number];
 
 /** What goes wrong; nothing does where all is left out. */
-export interface StandInFaults {
+interface StandInFaults {
   /** The first probe drifts by so much, K an hour. */
   driftKPerH?: number;
   /** Share of the packets that never come, 0 to 1. */
@@ -36,7 +36,7 @@ export interface StandInFaults {
 }
 
 /** How a stand-in runs. */
-export interface StandInRun {
+interface StandInRun {
   kind: StandInKind;
   /** When its fire was lit, epoch ms. */
   litMs: number;

@@ -5,7 +5,7 @@ import type { InstrumentStore } from '../store/instruments';
 import { COOKS_OF, PACKETS_OF } from './mqttTopics';
 
 /** A broker that runs. */
-export interface OwnBroker {
+interface OwnBroker {
   port: number;
   /** How the server itself connects. */
   url: string;

@@ -3,7 +3,7 @@ import { invalid } from '../http/problems';
 import sharp, { type Metadata, type Sharp } from 'sharp';
 
 /** Longest side that is kept, pixels. */
-export const LONGEST_SIDE = 2048;
+const LONGEST_SIDE = 2048;
 /** A picture of more pixels than this is not opened: a small file can unfold into one that fills the memory. */
 const MOST_PIXELS = 80_000_000;
 const QUALITY = 82;

@@ -6,7 +6,7 @@ import { bridgeTo, type BridgeParts } from '../live/mqttBridge';
 import type { Settings } from './settings';
 
 /** What runs of it. */
-export interface Mqtt {
+interface Mqtt {
   /** Port of our own broker; null where there is none. */
   port: number | null;
   stop(): Promise<void>;

@@ -39,7 +39,7 @@ export function withoutKeys(file: string): void {
 }
 
 /** The folder of nightly copies beside a database. */
-export const backupFolder = (file: string): string => path.join(path.dirname(file), 'backups');
+const backupFolder = (file: string): string => path.join(path.dirname(file), 'backups');
 
 /** Copies in a folder, the newest first, by their day. */
 function copiesIn(folder: string): { day: string; file: string }[] {

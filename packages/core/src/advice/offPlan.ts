@@ -16,7 +16,7 @@ export const OFF_PLAN_CAUSES = [
   'slower-piece',
   'faster-piece',
 ] as const;
-export type OffPlanCause = (typeof OFF_PLAN_CAUSES)[number];
+type OffPlanCause = (typeof OFF_PLAN_CAUSES)[number];
 
 /** How far off the plan the first piece is, and why. */
 export interface OffPlan {

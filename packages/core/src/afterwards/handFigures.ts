@@ -7,7 +7,7 @@ import type { ReadingRow } from '../instruments/readings';
 import { deedAtMs, deedsOfLine, litAtMs, type Log } from '../log/log';
 
 /** A time that was planned, and when it truly came. */
-export interface PlannedTime {
+interface PlannedTime {
   /** The job of the plan. */
   jobId: string;
   /** When it was planned, epoch ms. */
@@ -17,7 +17,7 @@ export interface PlannedTime {
 }
 
 /** What opening the pit cost. */
-export interface LooksCost {
+interface LooksCost {
   /** Times that the lid was opened. */
   times: number;
   /** Of them, those after which readings show what became of the pit. */

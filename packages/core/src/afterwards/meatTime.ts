@@ -115,8 +115,7 @@ function asPlanned(plan: CookToExplain['plan']): PieceOnGrate | null {
 }
 
 /** What may make one cook longer than another. */
-export const TIME_CAUSES = ['meat', 'pit', 'wrap', 'rest-of-it'] as const;
-export type TimeCause = (typeof TIME_CAUSES)[number];
+export type TimeCause = 'meat' | 'pit' | 'wrap' | 'rest-of-it';
 
 /** Minutes that a cause makes a cook longer; below 0: shorter. */
 export type MinutesByCause = Record<TimeCause, number>;

@@ -63,7 +63,7 @@ export function afterwardsOf(entries: readonly Entry[]): Afterwards {
 }
 
 /** What a verdict judges. */
-export const judgedOf = (verdict: PieceVerdict): JudgedOf =>
+const judgedOf = (verdict: PieceVerdict): JudgedOf =>
   (Object.keys(PIECE_VERDICTS) as JudgedOf[]).find((of) =>
     (PIECE_VERDICTS[of] as readonly PieceVerdict[]).includes(verdict),
   )!;

@@ -16,7 +16,7 @@ export interface Opening {
 }
 
 /** Sharp-edged orifice, fluid mechanics textbooks give 0.60-0.65. */
-export const DISCHARGE_COEFFICIENT = 0.62;
+const DISCHARGE_COEFFICIENT = 0.62;
 /** Pressure below which the square root is rounded off, Pa: keeps the slope finite at zero. */
 const SMOOTH_PA = 0.01;
 

@@ -4,7 +4,7 @@ import { clamp, kelvin } from '../quantity/units';
 /** Mass ratio water to dry air, 18.015 / 28.966 g/mol. */
 const MOLAR_RATIO = 0.621945;
 /** Specific gas constant of dry air, J/kgK. */
-export const R_AIR = 287.05;
+const R_AIR = 287.05;
 /** Specific heat of flue gas and air at 100-200 C, J/kgK (from memory, 1010-1080). */
 export const CP_GAS = 1050;
 /** Share of oxygen in dry air by mass (combustion textbooks). */

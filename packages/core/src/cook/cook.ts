@@ -50,7 +50,7 @@ export const STEP = {
 /** Below this much lit fuel (kg dry ash-free) the fire is out. */
 const OUT_KG = 0.012;
 /** How a cook may differ from its scenario with catalogue pieces. */
-export interface CookOptions {
+interface CookOptions {
   /** Changes each piece of meat (by order) from its catalogue. */
   variations?: PieceVariation[];
   /** The air at the grate where it is known: no pit is computed then. */

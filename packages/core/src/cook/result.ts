@@ -29,7 +29,7 @@ export const emptySeries = (places: readonly Place[]): ResultSeries => ({
 export const WHITE_G_PER_M3 = 2;
 
 /** Smoke as a pitmaster names it, from unburnt volatiles per m3 of exhaust. */
-export function smokeName(gPerM3: number, flaming: boolean, oxygen: number): Smoke {
+function smokeName(gPerM3: number, flaming: boolean, oxygen: number): Smoke {
   if (gPerM3 < 0.08) return 'clear';
   if (flaming && oxygen < 0.05) return 'dark';
   return gPerM3 < WHITE_G_PER_M3 ? 'thin-blue' : 'white';
@@ -127,7 +127,7 @@ export function resultOf(cook: Cook): Result {
 }
 
 /** Residuals of the energy and mass ledgers, as shares of what went in. */
-export function balanceOf(cook: Cook): Result['balance'] {
+function balanceOf(cook: Cook): Result['balance'] {
   const { pit } = cook;
   let massResidual = 0;
   for (const g of cook.pieces) {

@@ -9,7 +9,7 @@ import { heldNow } from './heldNow';
 import { deedsOfLine, type LogLine } from '../log/log';
 
 /** A reading of the pit, C, at an instant of the cook's clock, epoch ms; null where the probe was silent. */
-export interface PitReading {
+interface PitReading {
   /** Cook's clock, epoch ms. */
   at: number;
   /** Pit, C; null where the probe was silent. */
@@ -56,7 +56,7 @@ export interface Diagnosis {
 }
 
 /** What a diagnosis is made from. */
-export interface DiagnosisInput {
+interface DiagnosisInput {
   /** The plan of the pit; its first pit is the one that is tended. */
   plan: Pick<Plan, 'request' | 'guides'>;
   /** Readings, in order of time. */
@@ -94,7 +94,7 @@ const LOW_FUEL = 0.08;
 const BRING_UP_MIN = 45;
 
 /** Change in ten minutes before `nowMs` by a straight line through the latest readings, K; null with too few. */
-export function recentChangeK(readings: readonly PitReading[], nowMs: number): number | null {
+function recentChangeK(readings: readonly PitReading[], nowMs: number): number | null {
   const within = (minutes: number): { at: number; pitC: number }[] =>
     readings.filter(
       (r): r is { at: number; pitC: number } =>

@@ -33,11 +33,7 @@ const NOTHING_WRONG = 5;
 const WINDOW_MIN = { least: 5, before: 10 };
 
 /** Suspicions at `nowMin`, by their evidence, the likeliest first; empty where nothing speaks for any. */
-export function suspect(
-  estimator: FireEstimator,
-  news: FireNews,
-  nowMin = estimator.atMin,
-): Suspicion[] {
+function suspect(estimator: FireEstimator, news: FireNews, nowMin = estimator.atMin): Suspicion[] {
   const sinceMin = troubleSince(estimator, nowMin);
   if (sinceMin === null) return [];
   const past = estimator.past.findLast((p) => p.atMin <= sinceMin - WINDOW_MIN.before);
@@ -118,7 +114,7 @@ function settledMin({ pitC, scenario }: FireEstimator): number {
 }
 
 /** When readings began to leave what was expected, as known at `nowMin`, min after lighting; null while they have not. */
-export function troubleSince(estimator: FireEstimator, nowMin: number): number | null {
+function troubleSince(estimator: FireEstimator, nowMin: number): number | null {
   const { surprises, past } = estimator;
   const earliest = Math.max(past[0]?.atMin ?? Infinity, settledMin(estimator));
   const since: number[] = [];

@@ -23,7 +23,7 @@ const BEGINS_MIN = { before: 9, least: 3, latest: 20, few: 3 };
 const ERRORS = { freedom: 4, alike: 2 };
 
 /** One fault from one minute on, and what speaks for it. */
-export interface Trial {
+interface Trial {
   fault: Fault;
   sinceMin: number;
   evidence: number;
@@ -167,7 +167,7 @@ function weatherTrial(w: Window, station: readonly WeatherReading[]): Trial[] {
  * How badly the readings fit, with a fault's effect on them: less is better. How large errors are is not known better
  * than to a factor, so that it is the share of the misfit that counts (a multivariate t distribution).
  */
-export function misfit(w: Window, effect: readonly number[]): number {
+function misfit(w: Window, effect: readonly number[]): number {
   const c = w.covariance.clone();
   effect.forEach((e, i) => {
     if (e !== 0) c.set(i, i, c.get(i, i) + (EFFECT.shape * e) ** 2 + lateness(w.reads, effect, i));

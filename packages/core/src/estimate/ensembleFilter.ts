@@ -8,7 +8,7 @@
 import { mean } from '../quantity/statistics';
 
 /** A reading as the ensemble sees it. */
-export interface Sighting {
+interface Sighting {
   /** What was read. */
   value: number;
   /** One standard deviation of its error. */

@@ -13,7 +13,7 @@ export interface FeltTender {
 }
 
 /** A likely piece as the feel of it has it. */
-export interface FeltPiece {
+interface FeltPiece {
   /** How many times as long as drawn it takes to be tender. */
   times: number;
   /** How well it goes with what was felt, over 0 and up to 1. */

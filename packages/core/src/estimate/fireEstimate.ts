@@ -52,7 +52,7 @@ export interface FireNews {
 /** Readings are taken up each so many minutes, as the mean of what came in between. */
 export const SLOT_MIN = 5;
 /** Likely cooks that run along. */
-export const FIRE_MEMBERS = 24;
+const FIRE_MEMBERS = 24;
 /** Error of one reading, and what does not get smaller by reading more often, K. */
 const READING_SD_K = { one: 1.2, least: 0.6 };
 /** A dial in the lid is read by eye, K. */
@@ -95,7 +95,7 @@ export interface PastMembers {
 const PAST = { everyMin: 10, times: 6, oneIn: 2 };
 
 /** How far readings lay from what was expected. */
-export interface Surprise {
+interface Surprise {
   /** End of its slot, min after lighting. */
   atMin: number;
   /** Which thermometer, or the fan. */

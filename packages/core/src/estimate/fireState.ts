@@ -18,7 +18,7 @@ import {
 } from './fireMember';
 
 /** What is known of a fire now; triples are p10, p50 and p90 of the likely cooks. */
-export interface FireState {
+interface FireState {
   /** A true probe at the grate, C. */
   pitC: Triple;
   /** Charcoal left, glowing and not, kg as bought. */

@@ -14,7 +14,7 @@ import {
 } from './fireEstimate';
 
 /** What a fire's estimate is made from. Minutes after lighting. */
-export interface FireRecord {
+interface FireRecord {
   /** The pit and its fire as their owner thinks of them. */
   scenario: Scenario;
   /** What was done so far. */

@@ -8,7 +8,7 @@ const Z_STEP = 0.05;
 const FARTHEST_SD = 3.5;
 
 /** How a fit is run. */
-export interface FitOptions {
+interface FitOptions {
   /** Steps at most. */
   maxIterations: number;
   /** Step of the differences, sd; a noisy computation needs a longer one. */

@@ -40,7 +40,7 @@ export const ARRANGEMENTS: readonly ArrangementId[] = [
 ];
 
 /** A fire as it is built: how it lies, what is lit, what is not, and its mass as bought, kg. */
-export interface BuiltFire {
+interface BuiltFire {
   /** How the fire lies. */
   arrangement: Arrangement;
   /** Charcoal that glows. */

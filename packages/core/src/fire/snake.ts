@@ -6,7 +6,7 @@ import { dafFraction, type Charcoal } from '../fuel/catalogue';
 import type { Arrangement } from './arrangement';
 
 /** How a snake lies in its kettle. */
-export interface SnakeGeometry {
+interface SnakeGeometry {
   /** Rows side by side. */
   side: number;
   /** Rows one on another. */
@@ -23,7 +23,7 @@ export const CENTRE_LINE_FRACTION = 0.877;
 export const MAX_ARC_DEGREES = 330;
 
 /** Radius of the snake's centre line in a kettle of that diameter, m. */
-export const centreLineRadiusM = (kettleDiameterM: number): number =>
+const centreLineRadiusM = (kettleDiameterM: number): number =>
   (kettleDiameterM / 2) * CENTRE_LINE_FRACTION;
 
 /** Pieces that lie along one row over an arc. */

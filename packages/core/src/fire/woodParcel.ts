@@ -98,7 +98,7 @@ export interface WoodParcel {
 }
 
 /** How a parcel is made. */
-export interface ParcelSpec {
+interface ParcelSpec {
   /** A wood of the catalogue. */
   species: WoodId;
   /** Mass, kg. */

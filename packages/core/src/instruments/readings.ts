@@ -105,7 +105,7 @@ export function withHandReadings(
 }
 
 /** The dial in the lid reads so much more than the grate where nothing better is known, K (common practice: 8 to 25). */
-export const USUAL_DOME_OVER_GRATE_K = 14;
+const USUAL_DOME_OVER_GRATE_K = 14;
 
 /** The same readings with the dial's told as what they mean at the grate, where nothing is read there. */
 export const atTheGrate = (

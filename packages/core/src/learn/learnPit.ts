@@ -34,7 +34,7 @@ const OF_PIT = KEYS.length + 1;
 const FIRE_PACE_SD = 0.12;
 
 /** What a thermometer that nobody checked is off by, one sd, K (dials are off by 5 to 12). */
-export const UNCHECKED_SD_K = 6;
+const UNCHECKED_SD_K = 6;
 
 /** What the model leaves out of a pit's temperature, K: how far it stays off, and how that hangs together, min. */
 const MISFIT = { sdK: 8, forgetsMin: 60 };
@@ -161,7 +161,7 @@ function whitened(offs: readonly number[], readings: readonly UsedReading[]): nu
 }
 
 /** How sure a pit's thermometer is, and who is told how far the work is. */
-export interface LearnOptions {
+interface LearnOptions {
   /** What its thermometer may be off by, one sd, K; one that nobody checked when left out. */
   probeSdK?: number;
   /** Told the share done, 0 to 1, again and again. */

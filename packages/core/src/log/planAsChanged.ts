@@ -18,7 +18,7 @@ export const withFood = (scenario: Scenario, food: MeatSpec, onMin: number): Sce
 });
 
 /** Food that was added during a cook, with when it went on and was expected to be done, epoch ms. */
-export interface AddedFood {
+interface AddedFood {
   food: MeatSpec;
   onMs: number;
   offMs: number;

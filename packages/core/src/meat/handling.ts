@@ -48,7 +48,7 @@ export type ServingId =
   | 'carve-bird'
   | 'whole';
 
-export interface Handling {
+interface Handling {
   /** Fat left on after trimming, mm; null where there is no cap to trim. */
   fatLeftMm: number | null;
   /** What else is trimmed. */

@@ -16,7 +16,7 @@ import { WRAPS } from './wraps';
 /** Cells of a piece; halved or doubled, times change by less than a hundredth. */
 export const CELLS = 12;
 /** Share of the fat that ends in the drip tray when collagen is fully turned (fitted to the yields; 0.4-0.8 from memory). */
-export const RENDERING = { fat: 0.7 };
+const RENDERING = { fat: 0.7 };
 /** Collagen turns to gelatine above so many C, most of it within so many minutes at 93 C. */
 const COLLAGEN = { turnsFromC: 40, mostMin: 40 };
 const GAS_CONSTANT = 8.314;
@@ -27,7 +27,7 @@ const BARK = { crustM: 4e-4, browningMin: 22 };
 const BARK_SOFTENING = { most: 0.75, afterMin: 90, firmsTimes: 3 };
 
 /** How a piece may differ from its cut's usual one. */
-export interface PieceOptions {
+interface PieceOptions {
   /** Whole thickness through the thickest part; the cut's usual one when left out. */
   thicknessMm?: number;
   /** How the piece differs from the catalogue. */

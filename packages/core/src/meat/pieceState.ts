@@ -89,7 +89,7 @@ export interface Piece {
 }
 
 /** Arrays over the cells that are filled anew in every step. */
-export interface PieceWorkspace {
+interface PieceWorkspace {
   /** Below the diagonal, W/K. */
   lower: Float64Array;
   /** The diagonal, W/K. */

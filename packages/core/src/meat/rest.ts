@@ -13,7 +13,7 @@ const HEATED = {
   oven: { speed: 0.35, relative: 0.01 },
 } as const;
 /** A loose tent of foil: it keeps its own still, warm, damp air, share of the way from room to meat. */
-export const TENT = { share: 0.16, humidity: 0.01 };
+const TENT = { share: 0.16, humidity: 0.01 };
 
 /** Where a piece may rest. */
 export type RestWhere = 'open' | 'tented' | 'counter' | 'cool-box' | 'warmer' | 'oven';

@@ -46,12 +46,7 @@ export const FACE_CLOSURES = {
 const PAPER_SOAKS_KG_PER_M2 = 0.06;
 
 /** Convection from air to a piece of face area A, W/m2K: forced and natural joined by cubes. */
-export function convectionWPerM2K(
-  airC: number,
-  faceC: number,
-  speed: number,
-  areaM2: number,
-): number {
+function convectionWPerM2K(airC: number, faceC: number, speed: number, areaM2: number): number {
   const film = kelvin((airC + faceC) / 2);
   const conductivity = 0.0241 * Math.pow(film / 273.15, 0.81);
   const viscosity = 1.33e-5 * Math.pow(film / 273.15, 1.77);
@@ -65,7 +60,7 @@ export function convectionWPerM2K(
 }
 
 /** Radiation coefficient between face and walls, W/m2K. */
-export function radiationWPerM2K(wallC: number, faceC: number): number {
+function radiationWPerM2K(wallC: number, faceC: number): number {
   const a = kelvin(wallC);
   const b = kelvin(faceC);
   return FACE_CLOSURES.radiation * STEFAN_BOLTZMANN * (a * a + b * b) * (a + b);

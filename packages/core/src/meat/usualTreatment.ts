@@ -9,9 +9,9 @@ import type { WrapId } from './wraps';
 export const FRIDGE_C = 4;
 
 /** How a piece is called done. */
-export type DoneWhen = { coreC: number } | { tender: true } | { plateC: number };
+type DoneWhen = { coreC: number } | { tender: true } | { plateC: number };
 /** When it is wrapped. */
-export type WrapCondition = { coreC: number } | { stalled: true } | { barkSet: true };
+type WrapCondition = { coreC: number } | { stalled: true } | { barkSet: true };
 
 /** The schools of when to wrap that people belong to (common practice). */
 export const WRAP_SCHOOLS = {

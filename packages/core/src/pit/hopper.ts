@@ -57,7 +57,7 @@ function walls(parameters: CookerParameters) {
 }
 
 /** A hopper cooker laid out: fire, duct end and far end of the chamber; every wall has two skins. */
-export function hopperLayout(parameters: CookerParameters): Layout {
+function hopperLayout(parameters: CookerParameters): Layout {
   const { volumeM3, diameterM, lengthM } = parameters;
   return {
     zones: [

@@ -63,7 +63,7 @@ function walls(parameters: CookerParameters) {
 }
 
 /** A kamado laid out with its deflector in: fire bowl, grate, dome. */
-export function kamadoLayout(parameters: CookerParameters): Layout {
+function kamadoLayout(parameters: CookerParameters): Layout {
   const { volumeM3 } = parameters;
   return {
     zones: [

@@ -82,7 +82,7 @@ function walls({ fireWallM2, chamberWallM2, wallMm, diameterM }: CookerParameter
 }
 
 /** A kettle laid out: gas by the fire, in the dome and at the grate; bowl and lid. */
-export function kettleLayout(parameters: CookerParameters): Layout {
+function kettleLayout(parameters: CookerParameters): Layout {
   const d2 = (parameters.diameterM / 0.57) ** 2;
   const { volumeM3 } = parameters;
   const { metalFilm, metalAreaM2, grateViewM2 } = KETTLE;

@@ -13,7 +13,7 @@ const M2_PER_CM2 = 1e-4;
 export const WIND_AT = { low: 0.1, windward: 0.4, lee: -0.3, top: -0.25 } as const;
 
 /** Where an opening is: gas zone, height above the intake, m, wind pressure coefficient, gas column by zone, m. */
-export type OpeningPlace = readonly [
+type OpeningPlace = readonly [
   zone: number,
   heightM: number,
   windPressureCoefficient: number,
@@ -21,7 +21,7 @@ export type OpeningPlace = readonly [
 ];
 
 /** The openings of a cooker by their purpose. */
-export interface OpeningPlaces {
+interface OpeningPlaces {
   /** Where the intake is. */
   intake: OpeningPlace;
   /** Gaps with their share of all leaks; the shares sum to one. */

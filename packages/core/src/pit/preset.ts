@@ -40,7 +40,7 @@ export interface FireChoice {
 }
 
 /** How a cooker's vents are commonly first set to hold a temperature (common practice). */
-export interface HoldingHabit {
+interface HoldingHabit {
   /** Intake that holds `atC`, share of the handle's travel. */
   intake: number;
   /** The temperature that `intake` holds, C. */

@@ -12,7 +12,7 @@ import type { CookerParameters } from './parameters';
 import { createPitWorkspace, type PitWorkspace } from './workspace';
 
 /** Running totals for the energy and mass ledgers. J and kg since lighting. */
-export interface Ledger {
+interface Ledger {
   /** Heat released by burning. */
   releasedJ: number;
   /** Heat lost through the walls. */
@@ -147,7 +147,7 @@ export const nodeOf = (pit: PitState, surface: Surface): number =>
         : pit.inner[surface]!;
 
 /** What a pit is made from. Pools are taken over, not copied. */
-export interface PitInitial {
+interface PitInitial {
   /** Its parameters. */
   parameters: CookerParameters;
   /** Its layout. */
@@ -191,9 +191,8 @@ const openLedger = (lit: FuelPool, unlit: FuelPool, waterKg: number): Ledger => 
   waterGivenKg: waterKg,
 });
 
-/** Coals that have just been tipped in glow dull red, K (common practice: about 600 to 700 C); their own heat sets them at once. */
+/** Coals that were just tipped in glow dull red, K (common practice: 600 to 700 C). */
 const FIRST_COALS_K = 900;
-
 /** A cold pit with its fire just lit: the lit pieces glow, everything else is at air temperature. */
 export function createPitState(from: PitInitial): PitState {
   const { parameters: pit, lit, unlit } = from;

@@ -30,7 +30,7 @@ const LIT_KG: Readonly<Record<Exclude<ArrangementId, 'snake'>, number>> = {
   'coal-bed': Infinity,
   hopper: 0.25,
 };
-export const SNAKE_LIT_PIECES = 12;
+const SNAKE_LIT_PIECES = 12;
 /** Charcoal that an offset's fire is started on, share of what its firebox holds. */
 const COAL_BED_FRACTION = 0.32;
 

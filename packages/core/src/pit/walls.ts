@@ -1,7 +1,7 @@
 /** Walls as heat stores and conductances, from the inside out. */
 
 /** Heat capacity of steel per m2 and mm, J/K (7850 kg/m3, 470 J/kgK). */
-export const STEEL_J_PER_K_M2_MM = 7.85 * 470;
+const STEEL_J_PER_K_M2_MM = 7.85 * 470;
 
 /** Refractory ceramic of a kamado: conductivity W/mK (0.7-1.2), heat J/kgK, density kg/m3 (from memory). */
 export const CERAMIC = { conductivity: 0.9, heat: 900, density: 2200 } as const;

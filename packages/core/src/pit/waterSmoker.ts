@@ -52,7 +52,7 @@ function walls({ fireWallM2, chamberWallM2, wallMm, diameterM }: CookerParameter
 }
 
 /** A water smoker laid out: the fire below the pan, the grates above it, the dome. */
-export function waterSmokerLayout(parameters: CookerParameters): Layout {
+function waterSmokerLayout(parameters: CookerParameters): Layout {
   const { volumeM3 } = parameters;
   return {
     zones: [

@@ -12,7 +12,7 @@ import {
 import { CHAR } from '../fire/char';
 
 /** Most gas zones of any layout. */
-export const MAX_ZONES = 6;
+const MAX_ZONES = 6;
 
 /** Flows across the pit's boundary, by gas zone, kg/s. */
 export interface BoundaryFlows {
@@ -151,7 +151,7 @@ export interface HeatBalance {
 }
 
 /** The oxygen balance as a linear system: what leaves (matrix) and what comes (supply), kg/s of gas. */
-export interface OxygenBalance {
+interface OxygenBalance {
   /** What leaves. */
   matrix: Float64Array;
   /** What comes. */

@@ -10,7 +10,7 @@ import { numberOfMeat } from './request/amount';
 import { courseOf, servedMs } from './schedule/schedule';
 
 /** A job with its minute on the plan's clock. */
-export type ClockedJob = JobFigures & { clockMin: number };
+type ClockedJob = JobFigures & { clockMin: number };
 
 /** All jobs in order of time, and what each meat needs ahead of going on, min. */
 export function collectJobs(

@@ -29,7 +29,3 @@ export function localOf(epochMs: number, zone: string): string {
   const offset = tzOffset(zone, new Date(epochMs));
   return new Date(epochMs + offset * MINUTE_MS).toISOString().slice(0, 16);
 }
-
-/** Nearest instant on a grid of `minutes`. */
-export const roundEpoch = (epochMs: number, minutes: number): number =>
-  Math.round(epochMs / (minutes * MINUTE_MS)) * minutes * MINUTE_MS;

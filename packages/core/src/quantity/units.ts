@@ -3,8 +3,8 @@
  * unit is turned into ours and back only here.
  */
 
-export type TemperatureUnit = 'C' | 'F';
-export type MassUnit = 'kg' | 'lb';
+type TemperatureUnit = 'C' | 'F';
+type MassUnit = 'kg' | 'lb';
 
 /** The units a user reads and writes. */
 export interface Units {
@@ -17,9 +17,9 @@ export interface Units {
 export const METRIC: Units = { temperature: 'C', mass: 'kg' };
 
 /** 0 C in kelvin. Exact by definition of the Celsius scale. */
-export const ZERO_C_IN_K = 273.15;
+const ZERO_C_IN_K = 273.15;
 /** One avoirdupois pound in kilograms. Exact by international agreement (1959). */
-export const KG_PER_LB = 0.45359237;
+const KG_PER_LB = 0.45359237;
 /** Stefan-Boltzmann constant, W/m2K4 (CODATA). */
 export const STEFAN_BOLTZMANN = 5.670374e-8;
 /** Standard gravity, m/s2. Exact by convention. */

@@ -4,7 +4,7 @@
  */
 
 /** Minutes for 6.5 log in beef at a temperature, C (USDA FSIS Appendix A, from memory). */
-export const APPENDIX_A: readonly (readonly [number, number])[] = [
+const APPENDIX_A: readonly (readonly [number, number])[] = [
   [54.4, 112],
   [57.2, 36],
   [60, 12],

@@ -10,7 +10,7 @@ import { seeded, type Random } from '../quantity/random';
 import { ascending, quantile } from '../quantity/statistics';
 
 /** Relative spreads of a pit, of its day (air in K), and of a thermometer: what it is off and trembles by, K. */
-export interface PitVariationSd {
+interface PitVariationSd {
   /** Of its leaks, relative. */
   leakCm2: number;
   /** Of the heat lost through its walls, relative. */
@@ -61,7 +61,7 @@ const TRIMMED_PIT_SD: PitVariationSd = {
 };
 
 /** A scenario in another pit, on another day, and a way to look at it through another thermometer. */
-export interface LikelyPit {
+interface LikelyPit {
   /** The scenario that is simulated. */
   scenario: Scenario;
   /** What its thermometer is off by, K. */
@@ -121,7 +121,7 @@ export const drawLikelyCook = (
 });
 
 /** One of several workers that share an ensemble: it runs every `shares`th member from `share` on. */
-export interface EnsembleShare {
+interface EnsembleShare {
   /** Which of the shares, from 0. */
   share: number;
   /** How many there are. */

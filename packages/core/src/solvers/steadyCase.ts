@@ -104,7 +104,3 @@ export function settledC(pitC: readonly (number | null)[], everyMin: number): nu
 
 /** Length of a run that shows where a pit settles, min. */
 export const SETTLED_UNTIL_MIN = SETTLED_TO;
-
-/** Pieces that a mass of charcoal as bought comes to. */
-export const charcoalPieces = (fuel: keyof typeof CHARCOALS, kg: number): number =>
-  Math.round(kg / CHARCOALS[fuel].pieceKg);

@@ -11,7 +11,7 @@ import {
 } from './steadyCase';
 
 /** A pair of vents that settles at the target. */
-export interface VentPair {
+interface VentPair {
   /** Intake, 0 shut to 1 fully open. */
   intakeFraction: number;
   /** Exhaust, 0 shut to 1 fully open. */

@@ -15,7 +15,7 @@ export const TRIAL_MIN = 285;
 const TRIAL_SEEDS = [11, 12];
 
 /** How candidates are told apart. */
-export interface Selection {
+interface Selection {
   /** Candidates within this share of time of the best one are as good as it. */
   asGood: number;
   /** A pit that swings inside its band counts this share of time worse at an RMS of a whole band. */

@@ -35,7 +35,7 @@ export interface Grate {
 }
 
 /** A piece's ground. */
-export interface Footprint {
+interface Footprint {
   /** Length, m. */
   lengthM: number;
   /** Width, m. */
@@ -83,7 +83,7 @@ export function grateOf(preset: Preset, arrangement: ArrangementId): Grate {
 }
 
 /** Ground a piece covers, m2. */
-export function footprintM2(cut: Cut, massKg: number, thickness?: number): number {
+function footprintM2(cut: Cut, massKg: number, thickness?: number): number {
   const volume = massKg / meatDensity(cut.composition, 5);
   return volume / ((thickness ?? usualThicknessMm(cut, massKg)) / 1000);
 }

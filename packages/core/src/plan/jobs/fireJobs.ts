@@ -16,7 +16,7 @@ const LAYING_MIN = 40;
 const CHIMNEY_MIN = 20;
 
 /** When everything is off: at the earliest (1 in 10), and in the middle, min after lighting. */
-export interface OffTimes {
+interface OffTimes {
   /** At the earliest, 1 in 10. */
   firstMin: number;
   /** In the middle of the likely cooks. */

@@ -10,7 +10,7 @@ import { requestedMassKg } from '../request/amount';
 import type { Amount, Request, RequestMeat } from '../request/types';
 
 /** Where the heat comes from in a cooker decides which way the fat cap lies (common practice). */
-export function fatSideOf({ sideFirebox, reverseFlow, meatPlacement }: CookerTraits): FatSide {
+function fatSideOf({ sideFirebox, reverseFlow, meatPlacement }: CookerTraits): FatSide {
   if (sideFirebox) return reverseFlow ? 'down' : 'up-thick-end-to-fire';
   // Beside a fire in the same bowl it comes back from the lid; from under a deflector, a pan or a plate it rises.
   return meatPlacement === 'away-from-fire' ? 'up' : 'down';

@@ -11,7 +11,7 @@ const MOST = 3;
 const LID: PlanLog = { do: 'lid-open', seconds: USUAL_LID_S };
 
 /** Chunks that go on while the fire burns. */
-export interface SmokeAgain {
+interface SmokeAgain {
   chunk: WoodChunkSpec;
   /** The first one, min after lighting; one more each hour. */
   fromMin: number;

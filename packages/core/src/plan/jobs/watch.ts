@@ -11,7 +11,7 @@ export const isAtPit = (job: { do: string }): boolean => !NOT_AT_PIT.has(job.do)
 const ONE_VISIT_MIN = 6;
 
 /** Minutes at which somebody is at the pit, each visit once; minutes of the plan's clock. */
-export function visitMinutes(jobs: readonly { do: string; clockMin: number }[]): number[] {
+function visitMinutes(jobs: readonly { do: string; clockMin: number }[]): number[] {
   const times = jobs
     .filter(isAtPit)
     .map((j) => j.clockMin)

@@ -111,7 +111,7 @@ export interface Stock {
   /** How much there is, kg. */
   massKg: number;
 }
-export interface MeatPrice {
+interface MeatPrice {
   /** The cut. */
   cut: string;
   /** What a kilogram of it costs raw, in the user's own money. */

@@ -34,7 +34,7 @@ const LEARNT_OVER_MIN = 600;
 /** Pieces go on so many minutes apart, min. */
 const STEP_MIN = 5;
 
-export interface PitPlanOptions {
+interface PitPlanOptions {
   /** Likely cooks; 1 gives a rough answer. */
   members: number;
   /** Wanted chance of being on time, 0 to 1. */

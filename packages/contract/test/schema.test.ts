@@ -4,6 +4,7 @@ import { planDocument } from '@ostrin/wording';
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
+import { fieldTables } from '../../../scripts/fieldTables';
 import { schemaOf, SCHEMAS } from '../src/schema';
 import { kettle, request } from '../../core/test/scenarios';
 
@@ -41,4 +42,11 @@ it('takes what we write and refuses what is wrong', () => {
   expect(valid('plan', made)).toBe(true);
   expect(valid('cook', cook)).toBe(true);
   expect(valid('cook', { ...cook, readings: [{ at: 'now' }] })).toBe(false);
+});
+
+it('is what docs/fields.md explains, field by field', () => {
+  const text = readFileSync(path.resolve(__dirname, '../../../docs/fields.md'), 'utf8');
+  expect(fieldTables()).toBe(text);
+  // Most of what a plan holds is explained where it is defined.
+  expect(text).toMatch(/\| `lightAt` \| local time.* \| yes \| When the first fire is lit/);
 });

@@ -3,7 +3,6 @@ import { withWindTimes, type Weather } from '../air/weather';
 import type { Action } from '../scenario/actions';
 import type { Scenario } from '../scenario/scenario';
 import type { FireSpec } from '../fire/fireSpec';
-import { CHARCOALS } from '../fuel/catalogue';
 import { presetOf } from '../pit/catalogue';
 import type { CookerParameters } from '../pit/parameters';
 import { usualFire } from '../pit/usualFire';

@@ -37,7 +37,7 @@ const WORDS = [
   /^Fire/,
   /^Pit:/,
   /^Weather/,
-  /^Watch/,
+  /^Shifts/,
 ];
 
 for (const colorScheme of ['light', 'dark'] as const) {

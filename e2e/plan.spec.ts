@@ -14,7 +14,7 @@ test('a kettle through a cold night, taken along as a calendar that opens elsewh
   await change(page, /^People:/, '6');
   await change(page, /^Fire:/, /^A side basket of briquettes/, /^Oak,/);
   await change(page, /^Held|^Pit:/, /^135 °C/);
-  await change(page, /^Watch:/);
+  await change(page, /^Shifts:/);
   await page.getByRole('button', { name: /^Weather:/ }).click();
   for (let i = 0; i < 6; i++) {
     await page.getByRole('button', { name: 'Air at night: less' }).click();
@@ -47,19 +47,19 @@ test('a stick burner on splits: fed in rounds as often as is wished, watched in 
   await page.goto('/');
   await change(page, /^Cooker:/, /^Long Tom/);
   await change(page, /^Meat:/, /^Brisket/);
-  await page.getByRole('button', { name: /^Watch:/ }).click();
+  await page.getByRole('button', { name: /^Shifts:/ }).click();
   await page.getByRole('button', { name: 'People sharing the shifts: more' }).click();
   await done(page);
   await planned(page);
-  await expect(page.getByText(/times, each (20|45|50)\smin until/).first()).toBeVisible();
+  await expect(page.getByText(/times, every (20|45|50)\smin until/).first()).toBeVisible();
   // Slept longer, at a price that is told.
   await change(page, /^Fire:/, '60 min');
-  await expect(page.getByTestId('plan-sentence')).toContainText('splits each 60 min, cherry');
-  await expect(page.getByText(/^Then a split of .* each 1\sh, \d+ times\.$/)).toBeVisible();
+  await expect(page.getByTestId('plan-sentence')).toContainText('splits every 60 min, cherry');
+  await expect(page.getByText(/^Then a split of .* every 1\sh, \d+ times\.$/)).toBeVisible();
   await expect(page.getByText(/^The pit is in its band about \d+ minutes in 100/)).toBeVisible();
   await change(page, /^Fire:/, '45 min');
   await planned(page);
-  await expect(page.getByText(/^Second watch: \d\d:\d\d to \d\d:\d\d/)).toBeVisible();
+  await expect(page.getByText(/^Second shift: \d\d:\d\d to \d\d:\d\d/)).toBeVisible();
   await expect(page.getByText(/^cherry splits, seasoned: /)).toBeVisible();
   await expect(page.getByTestId('job-shop')).toContainText('cherry splits, seasoned');
   const { heading, pages } = await printed(page, context);

@@ -131,7 +131,7 @@ describe('round the answer', () => {
     );
     expect(screen.getByText(/^The pit is in its band about \d+ minutes in 100/)).toBeTruthy();
     expect(screen.getByText(/^Pell: \d\d:\d\d to \d\d:\d\d, \d+ visits?\.$/)).toBeTruthy();
-    expect(screen.getByText(/1 kg on the shelf · buy 1 bag of 4 kg · costs 6.50/)).toBeTruthy();
+    expect(screen.getByText(/1 kg on the shelf · buy 1 bag of 4 kg · 6.50/)).toBeTruthy();
     expect(screen.getByText(/^Fuel to buy: 6.50/)).toBeTruthy();
     expect(screen.getByText(/^Gives .* cooked and off the bone/)).toBeTruthy();
   });

@@ -61,7 +61,7 @@ describe('how large it is set', () => {
 describe('what it says', () => {
   it('tells fire, vents, jobs, watch and troubles of one pit', () => {
     const html = sheetHtml(one, 'Mutton for 8');
-    for (const heading of ['Fire and vents', 'Jobs', 'Watch', 'What could go wrong']) {
+    for (const heading of ['Fire and vents', 'Jobs', 'Shifts', 'What could go wrong']) {
       expect(html).toContain(`<h2>${heading}</h2>`);
     }
     expect(html).toContain('briquettes, 2 wide and 2 high');

@@ -191,7 +191,7 @@ export function feedingWords(pit: RequestPit, feeding: FeedingFigures, units: Un
       : charcoalWords(feeding.what, feeding.massKg, units);
   const often =
     feeding.count > 1
-      ? ` each ${spanOfTime(5 * Math.round(feeding.everyMin / 5))}, ${countWords(feeding.count, 'time', 'times')}`
+      ? ` every ${spanOfTime(5 * Math.round(feeding.everyMin / 5))}, ${countWords(feeding.count, 'time', 'times')}`
       : ', once';
   return `${each}${often}`;
 }

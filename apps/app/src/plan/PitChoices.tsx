@@ -8,7 +8,7 @@ import { useSavePit } from '../api/queries';
 import { COMMON_PIT, isCommonPit } from '../store/commonPit';
 import { usualPit, type DraftPit } from '../store/request';
 import { useSettings } from '../store/settings';
-import { BAND_K, PACES, PIT_C, usePlanDraft, WATCHES, type DraftFire } from '../store/planDraft';
+import { BAND_K, PACES, PIT_C, usePlanDraft, SHIFTS, type DraftFire } from '../store/planDraft';
 import { Choice, Stepper, TitledChoice } from '../ui/Choice';
 import { Note, Notice } from '../ui/Notice';
 import { TemperatureStepper } from '../ui/TemperatureStepper';
@@ -225,7 +225,7 @@ export function Crew() {
   const n = Math.max(crew.length, 1);
   const setCount = (count: number): void =>
     change({
-      crew: count === 1 ? [] : Array.from({ length: count }, (_, i) => crew[i] ?? WATCHES[i]!),
+      crew: count === 1 ? [] : Array.from({ length: count }, (_, i) => crew[i] ?? SHIFTS[i]!),
     });
   return (
     <>
@@ -234,15 +234,15 @@ export function Crew() {
         shown={n === 1 ? 'one' : String(n)}
         onStep={(by) => setCount(n + by)}
         canDown={n > 1}
-        canUp={n < WATCHES.length}
+        canUp={n < SHIFTS.length}
       />
       {crew.map((name, i) => (
         <TextInput
           key={i}
           value={name}
           maxLength={40}
-          aria-label={`Name of the ${WATCHES[i]!.toLowerCase()}`}
-          placeholder={WATCHES[i]}
+          aria-label={`Name of the ${SHIFTS[i]!.toLowerCase()}`}
+          placeholder={SHIFTS[i]}
           onChangeText={(text) => change({ crew: crew.map((c, k) => (k === i ? text : c)) })}
           className="min-h-[52px] rounded-lg border border-edge bg-paper px-4 font-sans text-[17px] text-ink"
         />

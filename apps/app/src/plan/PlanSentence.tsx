@@ -245,7 +245,7 @@ export function PlanSentence({ yard }: { yard: readonly PitRecord[] }) {
           label={
             draft.crew.length > 1 ? `${draft.crew.length} share the shifts` : 'One person tends it'
           }
-          says="Watch"
+          says="Shifts"
           after="."
           onPress={() => setOpen({ field: 'crew' })}
         />

@@ -82,7 +82,7 @@ function sectionsOf(plan: Plan): Section[] {
       jobs: linesOf(plan).map((l) => ({ at: when(l.at), what: l.inWords, how: l.detail })),
     },
     {
-      heading: 'Watch',
+      heading: 'Shifts',
       parts: [
         {
           items: [

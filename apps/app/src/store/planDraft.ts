@@ -147,7 +147,7 @@ export const FEEDS = [15, 20, 30, 45, 60] as const;
 /** Woods on offer: all that the engine knows. */
 export const SMOKE_WOODS = Object.keys(WOODS) as WoodId[];
 /** What the shifts of a shared watch are called until they have names. */
-export const WATCHES = ['First watch', 'Second watch', 'Third watch', 'Fourth watch'] as const;
+export const SHIFTS = ['First shift', 'Second shift', 'Third shift', 'Fourth shift'] as const;
 /** Winds in words, with the figure each stands for, m/s at 10 m. */
 export const WINDS = [
   { value: 0.5, label: 'calm' },

@@ -22,7 +22,7 @@ import {
   BAND_K,
   newMeat,
   USUAL_FIRE,
-  WATCHES,
+  SHIFTS,
   type DraftFire,
   type DraftMeat,
   type PlanDraft,
@@ -163,7 +163,7 @@ export function requestOf(
     weather: weatherOf(draft, altitudeM),
     chanceOnTimeFraction: draft.chance,
     ...(draft.crew.length > 1
-      ? { crew: draft.crew.map((name, i) => name.trim() || WATCHES[i]!) }
+      ? { crew: draft.crew.map((name, i) => name.trim() || SHIFTS[i]!) }
       : {}),
     ...(shelf?.fuelOnHand.length ? { fuelOnHand: shelf.fuelOnHand } : {}),
     ...meatPricesOf(draft),
@@ -229,7 +229,7 @@ export function draftOf(request: Request, yard: readonly PitRecord[]): PlanDraft
     meats,
     fires,
     ...dayAndNight(request.weather),
-    crew: (request.crew ?? []).slice(0, WATCHES.length),
+    crew: (request.crew ?? []).slice(0, SHIFTS.length),
     meatPrices: Object.fromEntries((request.meatPrices ?? []).map((p) => [p.cut, p.perKg])),
   };
 }

@@ -10,7 +10,7 @@ export const LANES: readonly { kind: MarkKind; name: string }[] = [
   { kind: 'vents', name: 'vents' },
   { kind: 'lid', name: 'lid' },
   { kind: 'meat', name: 'meat' },
-  { kind: 'watch', name: 'watch' },
+  { kind: 'watch', name: 'shift' },
   { kind: 'note', name: 'notes' },
 ];
 const LANE_HEIGHT = 27;

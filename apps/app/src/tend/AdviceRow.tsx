@@ -16,31 +16,31 @@ import { useCook } from './cookContext';
 export function AdviceRow({ advice }: { advice: Advice }) {
   const { cook, mayLog, onLogged } = useCook();
   const units = useSettings((s) => s.units);
-  const [open, setOpen] = useState(false);
+  // What was opened stays as it was read, though another answer comes meanwhile.
+  const [opened, setOpened] = useState<Advice | null>(null);
   const pit = pitOf(cook.plan);
   const move = moveWords(advice, pit, units);
-  const leaves = advice.move.do === 'leave';
-  const onClose = (): void => setOpen(false);
+  const onClose = (): void => setOpened(null);
   return (
     <View>
       <Pressable
         role="button"
         testID="advice"
         accessibilityLabel={`Advice: ${move}. Its effect, and why`}
-        onPress={() => setOpen(true)}
+        onPress={() => setOpened(advice)}
         className="min-h-[48px] justify-center border-l-4 border-pit bg-sheet px-3 py-1 active:opacity-70"
       >
         <Text className="font-sans-bold text-ink text-[16px] leading-[20px]">{move}</Text>
         <Text className="font-sans text-soot text-[14px] underline">Effect and reason</Text>
       </Pressable>
-      {open ? (
-        <Sheet title={move} onClose={onClose}>
+      {opened ? (
+        <Sheet title={moveWords(opened, pit, units)} onClose={onClose}>
           <Heading>Effect</Heading>
-          <Paragraph>{effectWords(advice, units)}</Paragraph>
-          {leaves ? null : <Paragraph>{waitWords(advice)}</Paragraph>}
+          <Paragraph>{effectWords(opened, units)}</Paragraph>
+          {opened.move.do === 'leave' ? null : <Paragraph>{waitWords(opened)}</Paragraph>}
           <Heading>Why</Heading>
           <Paragraph>{causeWords(cook.state.cause, pit)}</Paragraph>
-          {advice.logs.length === 0 ? null : (
+          {opened.logs.length === 0 ? null : (
             <Button
               kind="primary"
               testID="advice-do"
@@ -48,7 +48,7 @@ export function AdviceRow({ advice }: { advice: Advice }) {
               disabled={!mayLog}
               onPress={() => {
                 void logDeeds(
-                  advice.logs.map((action) => ({ body: { kind: 'act', action } })),
+                  opened.logs.map((action) => ({ body: { kind: 'act', action } })),
                   cook.nowMs,
                 ).then(onLogged);
                 onClose();

@@ -117,7 +117,7 @@ export function markdownOf(plan: Plan, title: string): string {
       `## ${plainMarkdown(capital(h.heading))}`,
       list(h.lines),
     ]),
-    '## Watch',
+    '## Shifts',
     `${countWords(plan.watch.visits, 'visit', 'visits')}, longest break ${spanOfTime(plan.watch.longestFreeMin)}.`,
     ...(plan.watch.shifts.length > 0
       ? [

@@ -16,7 +16,10 @@ export function demoDatabase() {
   const file = path.join(folder, `${day}-${nodeDigest().slice(0, 16)}.sqlite`);
   if (existsSync(file)) return file;
   mkdirSync(folder, { recursive: true });
-  for (const old of readdirSync(folder)) rmSync(path.join(folder, old));
+  // Runs that go on at the same time may still copy one of today.
+  for (const old of readdirSync(folder)) {
+    if (!old.startsWith(day)) rmSync(path.join(folder, old));
+  }
   const part = `${file}.${process.pid}`;
   run(process.execPath, ['apps/server/dist/writeDemo.js', part], { quiet: true });
   rmSync(`${part}-lock`, { force: true });

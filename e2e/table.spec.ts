@@ -40,9 +40,7 @@ test('the shelf is counted and priced, and plans buy what is missing', async ({ 
   ).toBeVisible();
   await page.goto('/');
   await planned(page);
-  await expect(
-    page.getByText(/0.5\skg on the shelf · buy 1 bag of 8\skg · 12.25/),
-  ).toBeVisible();
+  await expect(page.getByText(/0.5\skg on the shelf · buy 1 bag of 8\skg · 12.25/)).toBeVisible();
   await expect(page.getByText(/^Fuel to buy: 12.25/)).toBeVisible();
 });
 

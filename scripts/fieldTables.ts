@@ -89,7 +89,7 @@ export function fieldTables(): string {
   const meaning = meanings();
   const documents = Object.keys(SCHEMAS).map((name) => ({
     name,
-    schema: schemaOf(name) as Schema,
+    schema: schemaOf(name),
   }));
   const shared = new Map<string, Schema>();
   for (const { schema } of documents) {

@@ -129,3 +129,18 @@ describe('a cook now', () => {
     expect(() => leadPiece({ pieces: [] })).toThrow(/one piece at least/);
   });
 });
+
+it('expects what the reading says that was just typed in', () => {
+  const typed = [
+    [51, 124],
+    [56, 113],
+    [61, 103],
+  ].map(([min, c]) => entry(min!, { kind: 'read', spot: 'grate', c: c! }));
+  const expected = (entries: readonly Entry[]): number => {
+    const known = knownCook(record(entries, []));
+    return forecastsOf(forecastInputs(known, at(61), ['mutton'])).mutton!.pitC[0]!;
+  };
+  const now = expected([light, ...typed]);
+  expect(Math.abs(now - 103)).toBeLessThan(4);
+  expect(expected([light, ...typed.slice(0, 2)]) - now).toBeGreaterThan(5);
+});

@@ -1,5 +1,5 @@
 /** Everything that changes while a pit burns: one flat record, made once, stepped in place. */
-import { humidityRatio, OXYGEN_IN_AIR, pressureAt, saturationPressure } from '../air/moistAir';
+import { humidityRatio, pressureAt, saturationPressure } from '../air/moistAir';
 import { createDraughtNetwork, type DraughtNetwork } from '../air/draught';
 import { isSpent, type WoodParcel } from '../fire/woodParcel';
 import type { Arrangement, FuelPool } from '../fire/arrangement';
@@ -191,8 +191,8 @@ const openLedger = (lit: FuelPool, unlit: FuelPool, waterKg: number): Ledger => 
   waterGivenKg: waterKg,
 });
 
-/** Coals that were just tipped in glow dull red, K (common practice: 600 to 700 C). */
-const FIRST_COALS_K = 900;
+/** A pit just lit: dull red coals, K (common practice), and moist air, which has a little less oxygen than dry air's 0.232. */
+const JUST_LIT = { coalsK: 900, oxygen: 0.23 } as const;
 /** A cold pit with its fire just lit: the lit pieces glow, everything else is at air temperature. */
 export function createPitState(from: PitInitial): PitState {
   const { parameters: pit, lit, unlit } = from;
@@ -209,7 +209,7 @@ export function createPitState(from: PitInitial): PitState {
   });
   const pressurePa = pressureAt(from.altitudeM);
   const tempK = new Float64Array(nodes).fill(airK);
-  tempK[zones] = FIRST_COALS_K;
+  tempK[zones] = JUST_LIT.coalsK;
   const s: PitState = {
     parameters: pit,
     layout,
@@ -228,7 +228,7 @@ export function createPitState(from: PitInitial): PitState {
     referenceK: airK,
     pressurePa,
     layerExcessK: 80,
-    oxygen: new Float64Array(zones).fill(OXYGEN_IN_AIR),
+    oxygen: new Float64Array(zones).fill(JUST_LIT.oxygen),
     humidity: humidityRatio(
       from.relativeHumidityFraction * saturationPressure(from.airC),
       pressurePa,
@@ -259,7 +259,7 @@ export function createPitState(from: PitInitial): PitState {
     smokeStrength: 1,
     flaming: 0,
     woodBurns: false,
-    previousStep: { coalK: airK, gasK: airK, oxygen: OXYGEN_IN_AIR, dtS: 0 },
+    previousStep: { coalK: airK, gasK: airK, oxygen: JUST_LIT.oxygen, dtS: 0 },
     ledger: openLedger(lit, unlit, pit.waterKg),
     workspace: createPitWorkspace(nodes),
   };

@@ -79,7 +79,7 @@ test('food put on late beside splits: what it does is told before, and it has it
   await expect(outcome).toContainText(/Done \d\d:\d\d–\d\d:\d\d/, { timeout: 120_000 });
   await expect(outcome).toContainText(/The pit (falls|hardly)/);
   await expect(outcome).toContainText(/The brisket is done/);
-  await expect(outcome).toContainText(/fuel of about/);
+  await expect(outcome).toContainText(/as much fuel as about/);
   await page.getByTestId('put-food').click();
   await expect(page.getByTestId('last-tap')).toContainText('2 chickens put on');
   const chip = page.getByTestId(/^piece-whole-chicken/);

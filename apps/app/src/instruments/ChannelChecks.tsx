@@ -64,10 +64,10 @@ export function ChannelChecks({ channel: c, instrument, onChange }: Props) {
         canUp={c.offsetK < 30}
       />
       <View className="flex-row gap-2">
-        <Button grow label="Imported ice water now" onPress={() => check('ice', ICE_C)} />
+        <Button grow label="It is in ice water now" onPress={() => check('ice', ICE_C)} />
         <Button
           grow
-          label={`Imported boiling water now (${temperatureWords(boilsC, units)})`}
+          label={`It is in boiling water now (${temperatureWords(boilsC, units)})`}
           onPress={() => check('boiling', boilsC)}
         />
       </View>

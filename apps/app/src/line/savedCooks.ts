@@ -29,7 +29,7 @@ export async function rememberEntries(id: string, entries: readonly Entry[]): Pr
     }
     await tx.done;
   } catch {
-    // Imported memory, and on the server.
+    // It is in memory, and on the server.
   }
 }
 

@@ -25,7 +25,7 @@ import { Sheet } from '../ui/Sheet';
 import { Paragraph } from '../ui/Text';
 import { Subhead } from '../ui/Title';
 import { roughClock } from '../ui/words';
-import { useCook } from './cookContext';
+import { useTendedCook } from './cookContext';
 
 /** Pieces of one kind that are put on at once, at most. */
 const MOST_PIECES = 40;
@@ -61,7 +61,7 @@ export function AddFoodSheet({ onClose }: SheetProps) {
 
 /** How much of it, and what comes of that. */
 function Amount({ cut, units, onClose }: SheetProps & { cut: string; units: Units }) {
-  const { cook, mayLog, onLogged } = useCook();
+  const { cook, mayLog, onLogged } = useTendedCook();
   const { plan, zeroMs, nowMs } = cook;
   const [massKg, setMass] = useState(usualMassKg(cutOf(cut)));
   const [count, setCount] = useState(1);

@@ -11,10 +11,10 @@ import { Button } from '../ui/Button';
 import { Sheet } from '../ui/Sheet';
 import { Paragraph } from '../ui/Text';
 import { Heading } from '../ui/Title';
-import { useCook } from './cookContext';
+import { useTendedCook } from './cookContext';
 
 export function AdviceRow({ advice }: { advice: Advice }) {
-  const { cook, mayLog, onLogged } = useCook();
+  const { cook, mayLog, onLogged } = useTendedCook();
   const units = useSettings((s) => s.units);
   // What was opened stays as it was read, though another answer comes meanwhile.
   const [opened, setOpened] = useState<Advice | null>(null);

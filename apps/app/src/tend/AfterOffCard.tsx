@@ -5,13 +5,13 @@ import { afterOffWords } from '@ostrin/wording/tending';
 import { Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
 import { clockOf } from '../ui/words';
-import { useCook } from './cookContext';
+import { useTendedCook } from './cookContext';
 import { isMeatOn } from './useCookNow';
 import { pieceName } from '../store/names';
 
 /** Told while any piece rests; nothing before one came off. */
 export function AfterOffCard() {
-  const { cook } = useCook();
+  const { cook } = useTendedCook();
   const units = useSettings((s) => s.units);
   const { plan, log, forecast, litMs, nowMs } = cook;
   const off = afterOff(plan, log, forecast, litMs);

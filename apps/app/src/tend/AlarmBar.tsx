@@ -5,7 +5,7 @@ import { alarmWords } from '@ostrin/wording/tending';
 import { Text, View } from 'react-native';
 import { Button } from '../ui/Button';
 import type { Alarms } from './useAlarms';
-import { useCook } from './cookContext';
+import { useTendedCook } from './cookContext';
 import { pieceName } from '../store/names';
 
 /** An alarm of a cook in words. */
@@ -22,7 +22,7 @@ export const alarmText = (alarm: Alarm, { plan, state }: Pick<CookNow, 'plan' | 
   });
 
 export function AlarmBar({ alarms: { unseen, see } }: { alarms: Alarms }) {
-  const { cook } = useCook();
+  const { cook } = useTendedCook();
   const first = unseen[0];
   if (!first) return null;
   const words = alarmText(first, cook);

@@ -22,7 +22,7 @@ import { Sheet } from '../ui/Sheet';
 import { Paragraph } from '../ui/Text';
 import { roughClock } from '../ui/words';
 import { logAction, skipJob } from './actions';
-import { useCook } from './cookContext';
+import { useTendedCook } from './cookContext';
 
 /** What a kitchen oven is set to, C: usually (common practice), and between which it can be. */
 const OVEN_C = { usual: 135, least: 75, most: 200 } as const;
@@ -35,7 +35,7 @@ function steppedOvenC(c: number, by: -1 | 1, { temperature }: Units): number {
 }
 
 export function ChangeSheet({ onClose }: { onClose: () => void }) {
-  const { cook, mayLog, onLogged } = useCook();
+  const { cook, mayLog, onLogged } = useTendedCook();
   const units = useSettings((s) => s.units);
   const { plan, log, zeroMs, nowMs } = cook;
   const [options, setOptions] = useState<ChangeOption[] | null>(null);

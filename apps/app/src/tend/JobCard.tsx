@@ -10,7 +10,7 @@ import { Checklist } from '../ui/Checklist';
 import { useLayout } from '../ui/layout';
 import { Sheet } from '../ui/Sheet';
 import { doJob } from './actions';
-import { useCook } from './cookContext';
+import { useTendedCook } from './cookContext';
 
 interface Props {
   onFinish: () => void;
@@ -44,7 +44,7 @@ function notYetWords(job: PlanJob, plan: Plan, pitC: number | null, units: Units
 }
 
 export function JobCard({ onFinish, onList }: Props) {
-  const { cook, mayLog, onLogged } = useCook();
+  const { cook, mayLog, onLogged } = useTendedCook();
   const { jobs, nowMs, plan, forecast, pitC } = cook;
   const job = jobs[0]?.job ?? null;
   const { wide } = useLayout();

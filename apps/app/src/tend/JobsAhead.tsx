@@ -5,11 +5,11 @@ import { useSettings } from '../store/settings';
 import { signedLabel } from '../strip/fromCook';
 import { Heading } from '../ui/Title';
 import { clockOf } from '../ui/words';
-import { useCook } from './cookContext';
+import { useTendedCook } from './cookContext';
 import { readyNow } from './useCookNow';
 
 export function JobsAhead({ onEdit }: { onEdit: (entryId: string) => void }) {
-  const { cook } = useCook();
+  const { cook } = useTendedCook();
   const { plan, log, jobs } = cook;
   const units = useSettings((s) => s.units);
   const zone = plan.request.timeZone;

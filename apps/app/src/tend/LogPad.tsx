@@ -17,7 +17,7 @@ import { lazyComponent } from '../ui/lazyComponent';
 import { useTheme } from '../ui/theme';
 import { fuelTap, logAction, nextMeat, undo, type PadKey } from './actions';
 import { logDeeds } from '../store/logging';
-import { useCook } from './cookContext';
+import { useTendedCook } from './cookContext';
 import { NoteSheet } from './NoteSheet';
 import { usePadKeys } from './useKeys';
 import { VentSheet } from './VentSheet';
@@ -40,7 +40,7 @@ interface Props {
 }
 
 export function LogPad({ last, setLast, onEdit }: Props) {
-  const { plan, log, nowMs: now } = useCook().cook;
+  const { plan, log, nowMs: now } = useTendedCook().cook;
   const units = useSettings((s) => s.units);
   const theme = useTheme();
   const { wide } = useLayout();
@@ -146,7 +146,7 @@ interface SheetProps extends Pick<Props, 'setLast'> {
 
 /** The sheet of the pad that is open. */
 function PadSheet({ setLast, put, sheet, setSheet }: SheetProps) {
-  const { plan, log, nowMs: now } = useCook().cook;
+  const { plan, log, nowMs: now } = useTendedCook().cook;
   const onClose = (): void => setSheet(null);
   const putOnce = (action: PlanLog): void => {
     put(action);
@@ -189,7 +189,7 @@ function PadSheet({ setLast, put, sheet, setSheet }: SheetProps) {
 
 /** What was logged last, with its undo and its correction, for a while. */
 function LastTap({ last, setLast, onEdit }: Props) {
-  const { plan, log, nowMs: now } = useCook().cook;
+  const { plan, log, nowMs: now } = useTendedCook().cook;
   const units = useSettings((s) => s.units);
   const { wide } = useLayout();
   const shown = last.filter((e) => log.lines.some((l) => l.id === e.id));

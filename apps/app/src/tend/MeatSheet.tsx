@@ -10,7 +10,7 @@ import { Sheet } from '../ui/Sheet';
 import { Heading } from '../ui/Title';
 import { degrees, roughClock } from '../ui/words';
 import { logAction } from './actions';
-import { useCook } from './cookContext';
+import { useTendedCook } from './cookContext';
 import { useOutlook } from './useOutlook';
 import { WrapOptions } from './WrapOptions';
 
@@ -25,7 +25,7 @@ const Paragraph = ({ children }: { children: string }) => (
 );
 
 export function MeatSheet({ why, onClose }: Props) {
-  const { cook, onLogged } = useCook();
+  const { cook, onLogged } = useTendedCook();
   const { plan, log, zeroMs, nowMs } = cook;
   const input = cook.litMs === null ? null : leadInput(cook);
   const units = useSettings((s) => s.units);

@@ -5,10 +5,10 @@ import { ScrollView, Text, View } from 'react-native';
 import { pieceName } from '../store/names';
 import { useSettings } from '../store/settings';
 import { clockOf, degrees, roughClock } from '../ui/words';
-import { useCook } from './cookContext';
+import { useTendedCook } from './cookContext';
 
 export function PieceChips() {
-  const { plan, pieces, litMs, nowMs } = useCook().cook;
+  const { plan, pieces, litMs, nowMs } = useTendedCook().cook;
   const units = useSettings((s) => s.units);
   const zone = plan.request.timeZone;
   const window = ({ readyMin, offMs }: PieceNow): string => {

@@ -9,7 +9,7 @@ import { useSettings } from '../store/settings';
 import { useLayout } from '../ui/layout';
 import { clockOf, degrees, roughClock } from '../ui/words';
 import { BandScale } from './BandScale';
-import { useCook } from './cookContext';
+import { useTendedCook } from './cookContext';
 import { readyNow, sourceWords } from './useCookNow';
 
 interface Props {
@@ -65,7 +65,7 @@ export function lateMin(
 const LATE_MIN = 10;
 
 export function Reading({ onRun, onMeat }: Props) {
-  const { cook } = useCook();
+  const { cook } = useTendedCook();
   const { plan, readings, nowMs, litMs, state, serveMs } = cook;
   const live = useLive();
   const practice = live.fire === 'practice';

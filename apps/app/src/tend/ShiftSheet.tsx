@@ -11,7 +11,7 @@ import { Notice } from '../ui/Notice';
 import { Sheet } from '../ui/Sheet';
 import { Paragraph } from '../ui/Text';
 import { clockOf } from '../ui/words';
-import { useCook } from './cookContext';
+import { useTendedCook } from './cookContext';
 
 interface Props {
   plan: Plan;
@@ -124,7 +124,7 @@ function FireSheet({ text }: { text: string }) {
 export function ShiftOffer() {
   const me = useMe();
   const [open, setOpen] = useState(false);
-  const { shift, plan, nowMs: now } = useCook().cook;
+  const { shift, plan, nowMs: now } = useTendedCook().cook;
   const { offer } = shift;
   if (!offer || offer.from === me || (me !== '' && offer.to.toLowerCase() !== me.toLowerCase())) {
     return null;

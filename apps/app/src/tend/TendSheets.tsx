@@ -10,7 +10,7 @@ import { AddFoodSheet } from './AddFoodSheet';
 import { alarmText } from './AlarmBar';
 import { AlarmSheet } from './AlarmSheet';
 import { ChangeSheet } from './ChangeSheet';
-import { useCook } from './cookContext';
+import { useTendedCook } from './cookContext';
 import { JobsSheet } from './JobsSheet';
 import { LogLineSheet } from './LogLineSheet';
 import { MeatSheet } from './MeatSheet';
@@ -34,7 +34,7 @@ interface Props {
 }
 
 export function TendSheets({ open, setOpen, awake, alarms }: Props) {
-  const { cook, mayLog, onLogged } = useCook();
+  const { cook, mayLog, onLogged } = useTendedCook();
   const { plan, log, nowMs, litMs } = cook;
   const pitName = useLive((s) => s.pitName);
   const units = useSettings((s) => s.units);

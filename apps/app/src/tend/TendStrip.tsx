@@ -8,7 +8,7 @@ import type { Span } from '../strip/useStripView';
 import { useLayout } from '../ui/layout';
 import { useTheme } from '../ui/theme';
 import { useLive } from '../store/live';
-import { useCook } from './cookContext';
+import { useTendedCook } from './cookContext';
 
 /** Cook minutes shown on a phone: what was, and what comes. */
 const SPAN = { pastMin: 130, aheadMin: 90 };
@@ -41,7 +41,7 @@ interface Props {
 
 /** The strip of the cook under way; nothing where there is no room for it. */
 export function TendStrip({ advice, width, height, onMark }: Props) {
-  const { plan, log, readings, forecast, nowMs, zeroMs } = useCook().cook;
+  const { plan, log, readings, forecast, nowMs, zeroMs } = useTendedCook().cook;
   const startMs = useLive((s) => s.startMs);
   const units = useSettings((s) => s.units);
   const theme = useTheme();

@@ -13,7 +13,7 @@ interface TendedCook {
 export const CookContext = createContext<TendedCook | null>(null);
 
 /** The cook of this page. Throws outside it. */
-export function useCook(): TendedCook {
+export function useTendedCook(): TendedCook {
   const tended = useContext(CookContext);
   if (!tended) throw new Error('there is no cook on this page');
   return tended;

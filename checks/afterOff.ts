@@ -1,4 +1,5 @@
 /** What a piece does after it came off: how far it climbs, and what a night in a low oven does to it. */
+import { onlyPiece } from '@ostrin/core';
 import { simulate, type MeatResult } from '@ostrin/core/internals';
 import { heldCook, heldMeat } from './heldCook';
 import { COMMON, part, row, type Row } from './types';
@@ -45,7 +46,7 @@ function ovenRow(): Row {
     done: { coreC: 93 },
     rest: { where: 'oven', minutes: 22 * 60, atC: 77 },
   });
-  const m: MeatResult = simulate({ ...scenario, untilMin: 2700 }).meats[0]!;
+  const m: MeatResult = onlyPiece(simulate({ ...scenario, untilMin: 2700 }));
   const from = m.doneAtMin ?? 0;
   const to = m.massKg.findLastIndex((v) => v !== null);
   const over = (series: readonly (number | null)[]): number =>

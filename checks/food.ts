@@ -1,4 +1,5 @@
 /** Published values of food and its safety, against what whole cooks of the engine say. */
+import { onlyPiece } from '@ostrin/core';
 import {
   type CautionId,
   createPiece,
@@ -83,7 +84,7 @@ function safeRow(
   limit: number,
   meat: Partial<MeatSpec> & { cut: string; massKg: number },
 ): Row {
-  const m = simulate(heldCook(140, meat)).meats[0]!;
+  const m = onlyPiece(simulate(heldCook(140, meat)));
   const at = m.safeAtMin;
   return row(
     id,
@@ -101,26 +102,31 @@ function safeRow(
 }
 
 function safetyRows(): Row[] {
-  const rare = simulate(
-    heldCook(135, {
-      cut: 'rib-roast',
-      massKg: 2.3,
-      done: { coreC: 50 },
-      rest: { where: 'tented', minutes: 20 },
-    }),
-  ).meats[0]!;
-  const long = (where: 'cool-box' | 'counter'): MeatResult =>
+  const rare = onlyPiece(
     simulate(
       heldCook(135, {
-        cut: 'chuck',
-        massKg: 1.2,
-        done: { coreC: 90 },
-        rest: { where, minutes: 720 },
+        cut: 'rib-roast',
+        massKg: 2.3,
+        done: { coreC: 50 },
+        rest: { where: 'tented', minutes: 20 },
       }),
-    ).meats[0]!;
+    ),
+  );
+  const long = (where: 'cool-box' | 'counter'): MeatResult =>
+    onlyPiece(
+      simulate(
+        heldCook(135, {
+          cut: 'chuck',
+          massKg: 1.2,
+          done: { coreC: 90 },
+          rest: { where, minutes: 720 },
+        }),
+      ),
+    );
   const [box, counter] = [long('cool-box'), long('counter')];
-  const slow = simulate(heldCook(75, { cut: 'pork-shoulder', massKg: 4, injected: true }))
-    .meats[0]!;
+  const slow = onlyPiece(
+    simulate(heldCook(75, { cut: 'pork-shoulder', massKg: 4, injected: true })),
+  );
   const yes = (what: string, value: number) => ({ what, value, low: 1, high: 1, digits: 0 });
   return [
     safeRow('P-min-poultry', 73.9, { cut: 'whole-chicken', massKg: 1.6 }),

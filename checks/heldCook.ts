@@ -1,4 +1,5 @@
 /** A piece in a held pit: what the rows on meat are cooked in. */
+import { onlyPiece } from '@ostrin/core';
 import { simulate, type MeatResult, type MeatSpec, type Scenario } from '@ostrin/core/internals';
 
 /** One piece `a`, from 4 C unless it says otherwise, on from the first minute for 16 hours. */
@@ -20,7 +21,7 @@ export function heldCook(
 
 /** What becomes of the piece. */
 export const heldMeat = (...of: Parameters<typeof heldCook>): MeatResult =>
-  simulate(heldCook(...of)).meats[0]!;
+  onlyPiece(simulate(heldCook(...of)));
 
 /** Hours until the core first reads `c`; null when never. */
 export function hoursTo(m: MeatResult, c: number): number | null {

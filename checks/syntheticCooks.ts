@@ -2,6 +2,7 @@
  * Synthetic cooks whose truth differs from the model in kind: twice the grid, a pit that drifts, a probe that
  * reads wrong and sits off the middle, a piece of another shape and cover than its cut's.
  */
+import { onlyPiece } from '@ostrin/core';
 import {
   type Action,
   advance,
@@ -55,7 +56,7 @@ const usual = ({ pitC, meat }: Kind): Scenario => ({
 /** What the model expects of a kind, and its cook no longer than twice that: later nothing is compared. */
 function expectedOf(kind: Kind): { traced: PitTrace; scenario: Scenario } {
   const trace = tracePit(usual(kind), UNTIL_MIN);
-  const { doneAtMin, tenderAtMin } = trace.result.meats[0]!;
+  const { doneAtMin, tenderAtMin } = onlyPiece(trace.result);
   const central = Math.max(doneAtMin ?? UNTIL_MIN, tenderAtMin ?? 0);
   return {
     traced: trace,
@@ -196,7 +197,7 @@ export function assimilation(cooks = 100, members = 20): Assimilated {
 
 /** The scenario as far as it was done: a wrap that has happened is an act and no rule any more. */
 function soFar(scenario: Scenario, wrappedAtMin: number | null, nowMin: number): Scenario {
-  const { id, wrap } = scenario.meats[0]!;
+  const { id, wrap } = onlyPiece(scenario);
   const wraps = (atMin: number): Action[] =>
     wrap ? [{ atMin, do: 'wrap', meat: id, with: wrap.with }] : [];
   const wrapped = wrappedAtMin !== null && wrappedAtMin <= nowMin;

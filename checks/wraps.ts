@@ -1,4 +1,5 @@
 /** Trade practice: what wraps do, large pieces and small, from 4 C in a held pit unless said (rows M12 to M20). */
+import { onlyPiece } from '@ostrin/core';
 import {
   createPiece,
   CUTS,
@@ -75,7 +76,7 @@ function orderRow(): Row {
         const wrapped = wrap === 'none' ? {} : { wrap: { with: wrap, when: at } };
         return (
           hoursTo(
-            simulate({ ...heldCook(pitC, { cut, massKg, ...wrapped }), untilMin: 1500 }).meats[0]!,
+            onlyPiece(simulate({ ...heldCook(pitC, { cut, massKg, ...wrapped }), untilMin: 1500 })),
             93,
           ) ?? 25
         );
@@ -122,8 +123,8 @@ function largeRows(): Row[] {
     ...heldCook(pitC, { cut: 'brisket', massKg: 6, ...wrap }),
     untilMin: 1320,
   });
-  const paper = simulate(long(107, { wrap: { with: 'paper', when: { coreC: 74 } } })).meats[0]!;
-  const bare = simulate(long(121, {})).meats[0]!;
+  const paper = onlyPiece(simulate(long(107, { wrap: { with: 'paper', when: { coreC: 74 } } })));
+  const bare = onlyPiece(simulate(long(121, {})));
   return [
     row('M14', 'pork shoulder 3.8 kg, foil at 71 °C', COMMON, [
       part('93 °C at 107 °C h', foil(107), 8, 12),

@@ -1,4 +1,5 @@
 /** How much better a pit is known after one, three and five logged cooks: where it settles, and what its plans are worth. */
+import { planOnePit, onlyPiece } from '@ostrin/core';
 import {
   biasAt,
   createSimulatedOperator,
@@ -23,7 +24,6 @@ import {
   type Scenario,
   type SplitFeed,
 } from '@ostrin/core/internals';
-import { planDocument } from '@ostrin/wording';
 import { loggedCook, someDay, type TruePit } from './loggedTruth';
 import { wishFor } from './wish';
 
@@ -177,7 +177,7 @@ function insideShare(
 /** Plans a supper for the pit as it is known, and cooks it in the true one by that plan. */
 function planAndCook(pit: TruePit, learned: LearnedPit | null): { rmsK: number; onTime: boolean } {
   const { request, litAndOn } = wishFor(pit, learned);
-  const plan = planDocument(request, litAndOn.asked);
+  const plan = planOnePit(request, litAndOn.asked);
   const { scenario, onMin, latestMin, targetC } = litAndOn.of(plan);
   const truth: Scenario = {
     ...scenario,
@@ -190,7 +190,7 @@ function planAndCook(pit: TruePit, learned: LearnedPit | null): { rmsK: number; 
     () => 0,
   );
   const { result } = runUntilDone(truth, { operator });
-  const done = result.meats[0]!.doneAtMin ?? Infinity;
+  const done = onlyPiece(result).doneAtMin ?? Infinity;
   const until = Math.min(done, result.minutes.at(-1)!);
   const offs = result.pitC.flatMap((c, i) => {
     const at = result.minutes[i]!;

@@ -1,4 +1,5 @@
 /** A supper that is wished on a pit, as its owner knows it, and what its plan comes to. */
+import { onlyPiece } from '@ostrin/core';
 import {
   epochOf,
   HOUR_MS,
@@ -63,7 +64,7 @@ export function wishFor(pit: TruePit, learned: LearnedPit | null) {
       control: { mode: preset.hasFan ? 'fan' : 'vents', targetC: 121 },
       actions: [
         { atMin: onMin, do: 'lid-open', seconds: 60 },
-        { atMin: onMin, do: 'meat-on', meat: planned.meats[0]!.id },
+        { atMin: onMin, do: 'meat-on', meat: onlyPiece(planned).id },
       ],
       untilMin: 1500,
       everyMin: 1,

@@ -1,5 +1,5 @@
 /** A log of many cooks: how long its list, one of its cooks and a comparison take beside an empty log, and its room. */
-import { MINUTE_MS, type Entry, type Plan } from '@ostrin/core';
+import { leadMeat, MINUTE_MS, type Entry, type PitPlan } from '@ostrin/core';
 import { randomUUID } from 'node:crypto';
 import { percentile, type MeasuredServer } from '../server/measured';
 
@@ -17,14 +17,14 @@ const FIRST_START = Date.UTC(2024, 0, 1, 6);
 const DAYS_APART = 2;
 
 /** A cook of the past: jobs done, vents moved each forty minutes, a note each two hours, readings all the time. */
-function pastCook(plan: Plan, number: number, { hours, everyS }: LogSize): object {
+function pastCook(plan: PitPlan, number: number, { hours, everyS }: LogSize): object {
   const startMs = FIRST_START + number * DAYS_APART * 24 * 60 * MINUTE_MS;
   const at = (min: number): number => startMs + Math.round(min * MINUTE_MS);
   const entries: Entry[] = [];
   const add = (min: number, part: object): void => {
     entries.push({ id: randomUUID(), at: at(min), ...part } as Entry);
   };
-  const meat = plan.scenarios[0]!.meats[0]!.id;
+  const meat = leadMeat(plan).id;
   const act = (min: number, action: object, jobId?: string): void =>
     add(min, { kind: 'act', action, ...(jobId ? { jobId } : {}) });
   act(0, { do: 'set-vents', intakeFraction: 1, exhaustFraction: 1 }, 'light');
@@ -73,7 +73,7 @@ async function medianMs(ask: () => Promise<unknown>): Promise<number> {
 }
 
 /** Fills a server's log and measures it. */
-export async function manyCooks(server: MeasuredServer, plan: Plan, size: LogSize) {
+export async function manyCooks(server: MeasuredServer, plan: PitPlan, size: LogSize) {
   const list = (): Promise<number> => medianMs(() => server.ask('GET', '/api/cooks'));
   const emptyListMs = await list();
   const emptyBytes = server.databaseBytes();

@@ -1,4 +1,5 @@
 /** Cooks a request in its true pit: by its plan, by rules of thumb, and by an operator without either. */
+import { onlyPiece, onlyPit, plan } from '@ostrin/core';
 import {
   charcoalKg,
   createSimulatedOperator,
@@ -21,7 +22,6 @@ import {
   type Request,
   type Scenario,
 } from '@ostrin/core/internals';
-import { planDocument } from '@ostrin/wording';
 import { ruleOfThumbOperator } from './ruleOfThumb';
 import { askedMs, type Case } from './requests';
 
@@ -74,19 +74,19 @@ const RULE_EARLY_MIN = 90;
 
 /** Meat on by rule of thumb, min after lighting: so long after the pit has come up. */
 const ruleOnMin = (request: Request): number =>
-  presetOf(request.pits[0]!.cooker.preset).bringUp.minutes + 15;
+  presetOf(onlyPit(request).cooker.preset).bringUp.minutes + 15;
 
 function ruleServeMin(request: Request): number {
-  const meat = request.meats[0]!;
+  const meat = onlyPiece(request);
   const hours = RULE_HOURS[meat.cut as keyof typeof RULE_HOURS];
-  const each = request.pits[0]!.pace.pitC > STEADY_FROM_C ? hours.steady : hours.slow;
+  const each = onlyPit(request).pace.pitC > STEADY_FROM_C ? hours.steady : hours.slow;
   const cook = 60 * each * (meat.cut === 'spare-ribs' ? 1 : meat.massKg!);
   return ruleOnMin(request) + cook + RULE_EARLY_MIN;
 }
 
 /** The fire as rules of thumb build it. */
 function ruleFire(request: Request): FireSpec {
-  const { cooker, fire } = request.pits[0]!;
+  const { cooker, fire } = onlyPit(request);
   const preset = presetOf(cooker.preset);
   const usual = usualFire(preset, fire.arrangement);
   if (fire.fuel === 'splits') return usual;
@@ -103,7 +103,7 @@ function methodOfPlan(made: Plan): Method {
   const lit = epochOf(made.lightAt, zone);
   const min = (local: string): number => (epochOf(local, zone) - lit) / MINUTE_MS;
   const [planned, policy] = [made.fires[0]!, made.guides[0]!];
-  const { pitC } = made.request.pits[0]!.pace;
+  const { pitC } = onlyPit(made.request).pace;
   const splits = planned.feeding.filter((f) => f.what === 'splits');
   const charcoal = planned.feeding.filter((f) => f.what !== 'splits');
   const fed = (list: typeof splits): number => list.reduce((kg, f) => kg + f.massKg * f.count, 0);
@@ -120,10 +120,10 @@ function methodOfPlan(made: Plan): Method {
 
 /** One way in the true pit. */
 function runMethod(request: Request, way: Method, seed: number): MethodOutcome {
-  const { pace } = request.pits[0]!;
+  const { pace } = onlyPit(request);
   const { cooker } = way;
   const preset = presetOf(cooker.preset);
-  const meat = request.meats[0]!;
+  const meat = onlyPiece(request);
   const scenario: Scenario = {
     ostrin: 'scenario/1',
     cooker,
@@ -157,7 +157,7 @@ function runMethod(request: Request, way: Method, seed: number): MethodOutcome {
   const variations = [drawPieceVariation(random)];
   const operator = drawn.withItsProbe(way.operator(drawn.scenario));
   const { result, endMin } = runUntilDone(drawn.scenario, { operator, variations });
-  const ready = result.meats[0]!.doneAtMin ?? LONGEST_MIN;
+  const ready = onlyPiece(result).doneAtMin ?? LONGEST_MIN;
   const from = Math.max(SETTLED.lit, way.onMin + SETTLED.loaded);
   const judged = result.pitC.slice(from, ready + 1).map((c) => (c ?? 0) - pace.pitC);
   const sumSquares = (of: number[]): number => of.reduce((sum, k) => sum + k * k, 0);
@@ -207,13 +207,13 @@ export type MethodName = (typeof METHODS)[number];
 /** All three ways of one case, in the same pit, with the same piece and thermometer. */
 export function runAllMethods(c: Case): Record<MethodName, MethodOutcome> {
   const { request } = c;
-  const { pitC } = request.pits[0]!.pace;
-  const { preset } = request.pits[0]!.cooker;
+  const { pitC } = onlyPit(request).pace;
+  const { preset } = onlyPit(request).cooker;
   const nowMs = askedMs(request);
   const seed = seedFrom(c.truth);
   const fire = ruleFire(request);
   const thumb = {
-    cooker: request.pits[0]!.cooker,
+    cooker: onlyPit(request).cooker,
     fire,
     onMin: ruleOnMin(request),
     serveMin: ruleServeMin(request),
@@ -221,7 +221,7 @@ export function runAllMethods(c: Case): Record<MethodName, MethodOutcome> {
     stackedKg: Infinity,
   };
   return {
-    plan: runMethod(request, methodOfPlan(planDocument(request, { nowMs, members: 60 })), seed),
+    plan: runMethod(request, methodOfPlan(plan(request, { nowMs, members: 60 })), seed),
     rules: runMethod(
       request,
       { ...thumb, operator: () => ruleOfThumbOperator(preset, fire, pitC) },

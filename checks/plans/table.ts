@@ -1,4 +1,5 @@
 /** The sixty cases pooled: by family and over all, each way beside the others. */
+import { onlyPiece, onlyPit } from '@ostrin/core';
 import { mean, quantile, type Family } from '@ostrin/core/internals';
 import { runAllMethods, METHODS, type MethodName, type MethodOutcome } from './methods';
 import { cases, SEED } from './requests';
@@ -54,8 +55,8 @@ export function pool(went: readonly MethodOutcome[]): Pooled {
 /** Runs all cases of a seed; `told` hears of each as it is done. */
 export function measure(seed = SEED, told?: (row: Row) => void) {
   const rows = cases(seed).map((c) => {
-    const { cooker, pace, fire } = c.request.pits[0]!;
-    const meat = c.request.meats[0]!;
+    const { cooker, pace, fire } = onlyPit(c.request);
+    const meat = onlyPiece(c.request);
     const row: Row = {
       id: c.id,
       family: c.family,

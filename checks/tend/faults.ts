@@ -1,4 +1,5 @@
 /** Faults put into true cooks: other sizes and other ways than the ones that the engine reckons with. */
+import { onlyPit } from '@ostrin/core';
 import {
   heatUp,
   presetOf,
@@ -43,7 +44,7 @@ const during =
 
 /** Whether a pit of a case can have a fault at all. */
 export function canHave({ request }: Case, fault: Fault): boolean {
-  const pit = request.pits[0]!;
+  const pit = onlyPit(request);
   const preset = presetOf(pit.cooker.preset);
   const { parameters } = preset;
   const splits = pit.fire.fuel === 'splits';

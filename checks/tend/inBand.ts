@@ -2,6 +2,7 @@
  * How much of a cook its pit stays in the band, in one true pit: by the plan's own jobs alone, by rules of thumb, and by
  * the advice. Counted from the first time the pit reached its band and its meat was on until the meat is done.
  */
+import { leadMeat, pitOf } from '@ostrin/core';
 import {
   actionsOfJobs,
   adviseNow,
@@ -10,7 +11,7 @@ import {
   type Action,
   type Observation,
   type Operator,
-  type Plan,
+  type PitPlan,
   type ProbeReading,
   type Scenario,
 } from '@ostrin/core/internals';
@@ -38,13 +39,13 @@ const FEED_DUE_MIN = 25;
 const INNER = 0.6;
 
 /** The jobs of a plan, at their minutes; meat is put on and taken off by the cook itself. */
-const jobsOf = (plan: Plan): Action[] =>
+const jobsOf = (plan: PitPlan): Action[] =>
   actionsOfJobs(plan.jobs)
     .filter((a) => !('meat' in a))
     .map((a) => ({ ...a, atMin: Math.max(a.atMin, 0) }));
 
 /** Does what the plan's jobs say, when they say it. */
-function planOperator(plan: Plan, jobs = jobsOf(plan)): Operator {
+function planOperator(plan: PitPlan, jobs = jobsOf(plan)): Operator {
   return {
     setTarget: () => undefined,
     decide: ({ atMin }) => jobs.filter((a) => Math.floor(a.atMin) === atMin),
@@ -52,14 +53,14 @@ function planOperator(plan: Plan, jobs = jobsOf(plan)): Operator {
 }
 
 /** Does the same, and what is advised besides, with the wait that the advice asks for. */
-function adviceOperator(scenario: Scenario, plan: Plan, owners: Scenario): Operator {
+function adviceOperator(scenario: Scenario, plan: PitPlan, owners: Scenario): Operator {
   const jobs = jobsOf(plan);
   const byPlan = planOperator(plan, jobs);
   const followed = new FollowedFire();
   const readings: ProbeReading[] = [];
   const done: Action[] = [...scenario.actions];
-  const { pitC: target, bandC } = plan.request.pits[0]!.pace;
-  const onSplits = plan.request.pits[0]!.fire.fuel === 'splits';
+  const { pitC: target, bandC } = pitOf(plan).pace;
+  const onSplits = pitOf(plan).fire.fuel === 'splits';
   const everyMin = ASKED_MIN[onSplits ? 'splits' : 'charcoal'];
   let waitUntil = 0;
   let reached = false;
@@ -75,6 +76,7 @@ function adviceOperator(scenario: Scenario, plan: Plan, owners: Scenario): Opera
           ahead: jobs.filter((a) => a.atMin > atMin),
           nowMin: atMin,
           readings,
+          piece: leadMeat(plan).id,
           members: 4,
           seed: 5,
         },
@@ -118,10 +120,10 @@ function adviceOperator(scenario: Scenario, plan: Plan, owners: Scenario): Opera
   };
 }
 
-function operatorOf(way: Way, owners: Scenario, truth: Scenario, plan: Plan): Operator {
+function operatorOf(way: Way, owners: Scenario, truth: Scenario, plan: PitPlan): Operator {
   if (way === 'planOnly') return planOperator(plan);
   if (way === 'advice') return adviceOperator(truth, plan, owners);
-  return ruleOfThumbOperator(truth.cooker.preset, truth.fire!, plan.request.pits[0]!.pace.pitC);
+  return ruleOfThumbOperator(truth.cooker.preset, truth.fire!, pitOf(plan).pace.pitC);
 }
 
 /** Tends one case in one way. */

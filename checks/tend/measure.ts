@@ -1,4 +1,5 @@
 /** How well a fire and its meat are known from their readings, in true cooks that no model of ours can be exactly. */
+import { leadMeat, onlyPit } from '@ostrin/core';
 import {
   actionsOfJobs,
   createFireEstimator,
@@ -130,6 +131,7 @@ function doneAtHalfTime(t: TrueCook, halfMin: number): readonly [number, number,
     ahead: jobs.filter((a) => a.atMin > halfMin || (a.do === 'wrap' && !wrapped)),
     nowMin: halfMin,
     readings: known,
+    piece: leadMeat(t.plan).id,
     members: DONE_MEMBERS,
     seed: 5,
   }).readyMin;
@@ -151,7 +153,7 @@ export function measureCook(c: Case, n: number): Measured {
     if (estimator.atMin === halfMin) fuelKg = mean(estimator.members.map(memberFuelKg));
   });
   const hand = errorsOf(t, byHand(t), true, () => undefined);
-  const onSplits = c.request.pits[0]!.fire.fuel === 'splits';
+  const onSplits = onlyPit(c.request).fire.fuel === 'splits';
   const trueKg = t.trueFuelKg[2 * halfMin]!;
   const window = t.doneMin === null ? null : doneAtHalfTime(t, halfMin);
   return {

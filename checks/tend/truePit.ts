@@ -1,4 +1,5 @@
 /** The true pit of a case: its plan, and a pit, a day and splits that its owner does not know. */
+import { planOnePit, onlyPit } from '@ostrin/core';
 import {
   epochOf,
   MINUTE_MS,
@@ -9,12 +10,11 @@ import {
   type Action,
   type Cook,
   type Operator,
-  type Plan,
+  type PitPlan,
   type Random,
   type Scenario,
   type Weather,
 } from '@ostrin/core/internals';
-import { planDocument } from '@ostrin/wording';
 import { askedMs, type Case } from '../plans/requests';
 
 export const LONGEST_MIN = 1500;
@@ -38,7 +38,7 @@ const KNOWN = new Map();
 
 /** The plan of a case, its scenario as nobody has touched it yet, and when its meat goes on, min after lighting. */
 export interface PlannedCase {
-  plan: Plan;
+  plan: PitPlan;
   scenario: Scenario;
   onMin: number;
 }
@@ -48,11 +48,11 @@ export function planOf(c: Case): PlannedCase {
   // Called done by temperature: tenderness shows only by feel, temperature on a probe.
   const meats = c.request.meats.map((m) => ({ ...m, done: { coreC: DONE_C } }));
   const request = { ...c.request, meats };
-  const plan = planDocument(request, { nowMs: askedMs(request), members: 8, knownPolicies: KNOWN });
+  const plan = planOnePit(request, { nowMs: askedMs(request), members: 8, knownPolicies: KNOWN });
   const litMs = epochOf(plan.lightAt, request.timeZone);
   const onMin = Math.round((epochOf(plan.meatOnAt[0]!, request.timeZone) - litMs) / MINUTE_MS);
-  const planned = plan.scenarios[0]!;
-  const { pitC } = request.pits[0]!.pace;
+  const planned = plan.scenarios[0];
+  const { pitC } = onlyPit(request).pace;
   const preset = presetOf(planned.cooker.preset);
   return {
     plan,

@@ -2,6 +2,7 @@
  * A true cook that the estimate's own model cannot be: gusts that hang together, splits of any moisture, fire of
  * another pace, twice the meat grid, thermometers that lag, are off, tremble and fall silent.
  */
+import { onlyPit } from '@ostrin/core';
 import {
   advance,
   celsius,
@@ -17,7 +18,7 @@ import {
   type Action,
   type Cook,
   type Operator,
-  type Plan,
+  type PitPlan,
   type Random,
   type Scenario,
   type WeatherReading,
@@ -48,7 +49,7 @@ interface FeltAtGrate {
 /** How a true cook differs from one that goes as planned. */
 export interface TruthOptions {
   /** Tends it instead of the plan's own policy. */
-  operator?: (scenario: Scenario, plan: Plan) => Operator;
+  operator?: (scenario: Scenario, plan: PitPlan) => Operator;
   /** Something that goes wrong. */
   meddle?: Meddle;
   /** What is really done where the log says `a`. */
@@ -62,7 +63,7 @@ export interface TruthOptions {
 /** What the record of a true cook holds. Minutes after lighting. */
 export interface TrueCook {
   /** The plan that it was cooked by. */
-  plan: Plan;
+  plan: PitPlan;
   /** The scenario as planned: nothing done yet, the owner's figures of the pit. */
   scenario: Scenario;
   targetC: number;
@@ -134,7 +135,7 @@ class Thermometers {
 /** Cooks one case in its true pit, tended by its plan's policy, and writes down what its thermometers said. */
 export function trueCook(c: Case, made: PlannedCase, options: TruthOptions = {}): TrueCook {
   const { plan, scenario, onMin } = made;
-  const { pitC: targetC, bandC } = c.request.pits[0]!.pace;
+  const { pitC: targetC, bandC } = onlyPit(c.request).pace;
   const random = seeded(seedFrom(c.truth));
   const truth = trueScenario(made, random);
   const thermometers = new Thermometers(random);

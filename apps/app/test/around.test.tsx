@@ -1,6 +1,6 @@
 /** A piece that comes late, and what stands round the plan. */
-import { METRIC, type Plan, type WeatherFromHour } from '@ostrin/core';
-import { planDocument } from '@ostrin/wording';
+import { METRIC, type WeatherFromHour } from '@ostrin/core';
+import { type WordedPlan, planDocument } from '@ostrin/wording';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { Cautions, Risks, Shopping, Watch } from '../src/plan/PlanExtras';
 import { Jobs } from '../src/plan/Jobs';
@@ -101,7 +101,7 @@ it('feeds splits as often as was chosen, and only splits', async () => {
 });
 
 describe('round the answer', () => {
-  let made: Plan;
+  let made: WordedPlan;
   beforeAll(() => {
     const draft = { ...FIRST, crew: ['Pell', 'Anka'] };
     const shelf = {

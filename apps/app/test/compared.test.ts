@@ -14,7 +14,7 @@ function cook(name: string, litMs: number, onAfterMin: number): CookView {
   const entry = (min: number, action: object, jobId?: string): Entry =>
     ({ id: `e${n++}`, at: at(min), kind: 'act', action, ...(jobId ? { jobId } : {}) }) as Entry;
   const plan = PLAN;
-  const meat = plan.request.meats[0]!.id;
+  const meat = plan.request.meats[0].id;
   return {
     ostrin: 'cook/1',
     id: name,

@@ -46,14 +46,13 @@ function fireIn(preset: string, part: Partial<PlannedFire> = {}, splits = false)
             fromMin: 30,
             toMin: 480,
             count: 11,
-            inWords: '',
           },
         ]
       : [],
     reserveKg: 0.5,
     neededKg: 2,
     leftKg: 0.5,
-    inWords: [],
+    hourPieces: null,
     ...part,
   };
 }

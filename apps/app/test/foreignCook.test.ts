@@ -1,7 +1,6 @@
 /** A cook out of another program's readings: what is guessed of it, and the document that comes of it. */
 import { readCookDoc } from '@ostrin/contract';
-import { foldLog, litAtMs, METRIC, MINUTE_MS, type ReadingRow } from '@ostrin/core';
-import { planDocument } from '@ostrin/wording';
+import { planOnePit, foldLog, litAtMs, METRIC, MINUTE_MS, type ReadingRow } from '@ostrin/core';
 import { v4 as newId } from 'uuid';
 import {
   docOfForeign,
@@ -52,7 +51,7 @@ const cook: ForeignCook = {
 };
 
 it('becomes a cook that the server takes, with its three times and no vent made up', () => {
-  const plan = planDocument(requestOfForeign(cook, METRIC), {
+  const plan = planOnePit(requestOfForeign(cook, METRIC), {
     nowMs: cook.litMs - 3 * 86_400_000,
     members: 1,
   });

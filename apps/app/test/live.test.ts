@@ -1,4 +1,4 @@
-import type { Entry, Plan } from '@ostrin/core';
+import type { Entry, PitPlan } from '@ostrin/core';
 import { cookClockMs, mergeReadings, useLive } from '../src/store/live';
 import type { CookView } from '../src/api/queries';
 
@@ -9,7 +9,7 @@ const view = (part: Partial<CookView> = {}): CookView => ({
   name: 'Lunch',
   pitName: 'the Bosun',
   startMs: 0,
-  plan: {} as Plan,
+  plan: {} as PitPlan,
   entries: [],
   readings: [],
   finishedAt: null,

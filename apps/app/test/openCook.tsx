@@ -1,7 +1,6 @@
 /** A plan and an open cook of its own for each test of the pages. */
-import { METRIC, type CookNow, type Entry } from '@ostrin/core';
+import { planOnePit, METRIC, type CookNow, type Entry } from '@ostrin/core';
 import { cookNow, knownCook } from '@ostrin/core/tending';
-import { planDocument } from '@ostrin/wording';
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import type { ReactNode } from 'react';
 import { requestOf } from '../src/store/request';
@@ -14,7 +13,7 @@ import { BOSUN } from './help';
 
 const DRAFT_DAY = Date.UTC(2027, 4, 14);
 export const wish = requestOf({ ...firstDraft(DRAFT_DAY, 'UTC') }, [BOSUN], METRIC);
-export const PLAN = planDocument(wish, { nowMs: 0, members: 1 });
+export const PLAN = planOnePit(wish, { nowMs: 0, members: 1 });
 export const T0 = Date.UTC(2027, 4, 15, 8);
 
 /** Lets what was touched be kept. */

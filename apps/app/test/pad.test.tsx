@@ -1,5 +1,4 @@
-import { METRIC, foldLog, type Entry } from '@ostrin/core';
-import { planDocument } from '@ostrin/wording';
+import { planOnePit, METRIC, foldLog, type Entry } from '@ostrin/core';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { useState } from 'react';
 import { useSettings } from '../src/store/settings';
@@ -137,7 +136,7 @@ describe('a tap on Fuel', () => {
       },
     ],
   };
-  const made = planDocument(offset, { nowMs: 0, members: 1 });
+  const made = planOnePit(offset, { nowMs: 0, members: 1 });
   const feeds = made.jobs.filter((j) => j.do === 'add-fuel');
   const at = (min: number): number => T0 + min * 60_000;
   const lit = async (): Promise<void> => {

@@ -1,6 +1,6 @@
 /** The printed page: set as large as it stands on one page, told whole, safe to put into HTML. */
-import { METRIC, type Plan, type Request } from '@ostrin/core';
-import { planDocument } from '@ostrin/wording';
+import { METRIC, type Request } from '@ostrin/core';
+import { type WordedPlan, planDocument } from '@ostrin/wording';
 import fc from 'fast-check';
 import { pointsFor, sheetHtml } from '../src/plan/printSheet';
 import { requestOf } from '../src/store/request';
@@ -16,7 +16,7 @@ const TOM = {
   ventWay: 'fingers',
 } as const;
 const SLIP = firstDraft(NOW, 'UTC');
-const planned = (request: Request): Plan => planDocument(request, { nowMs: NOW, members: 1 });
+const planned = (request: Request): WordedPlan => planDocument(request, { nowMs: NOW, members: 1 });
 const one = planned(requestOf(SLIP, [BOSUN], METRIC));
 const two = planned(
   requestOf(

@@ -1,4 +1,5 @@
-import { METRIC, cutOf, piecesPerMeat } from '@ostrin/core';
+import { jobWords } from '@ostrin/wording';
+import { pitOf, METRIC, cutOf, piecesPerMeat } from '@ostrin/core';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { PlanSentence } from '../src/plan/PlanSentence';
 import { useSettings } from '../src/store/settings';
@@ -102,7 +103,10 @@ describe('the job card', () => {
       </OnCook>,
     );
     expect(screen.getByRole('alert')).toHaveTextContent(/reads 260°.*come down first/);
-    expect(screen.getByText(/^Also due: /)).toHaveTextContent(wrap!.inWords, { exact: false });
+    expect(screen.getByText(/^Also due: /)).toHaveTextContent(
+      jobWords(wrap!.facts, pitOf(PLAN), METRIC).inWords,
+      { exact: false },
+    );
     fireEvent.press(screen.getByTestId('jobs-list'));
     expect(list).toHaveBeenCalled();
   });

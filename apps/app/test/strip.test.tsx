@@ -1,5 +1,13 @@
-import { actionsOf, jobMs, epochOf, foldLog, METRIC, MINUTE_MS, type Entry } from '@ostrin/core';
-import { planDocument } from '@ostrin/wording';
+import {
+  planOnePit,
+  actionsOf,
+  jobMs,
+  epochOf,
+  foldLog,
+  METRIC,
+  MINUTE_MS,
+  type Entry,
+} from '@ostrin/core';
 import { forecast } from '@ostrin/core/internals';
 import { render, screen } from '@testing-library/react-native';
 import { requestOf } from '../src/store/request';
@@ -12,7 +20,7 @@ import { DAY } from '../src/ui/tokens';
 import { BOSUN } from './help';
 
 const UNITS = { temperature: 'C', mass: 'kg' } as const;
-const PLAN = planDocument(requestOf(firstDraft(Date.UTC(2027, 4, 14), 'UTC'), [BOSUN], UNITS), {
+const PLAN = planOnePit(requestOf(firstDraft(Date.UTC(2027, 4, 14), 'UTC'), [BOSUN], UNITS), {
   nowMs: 0,
   members: 2,
 });
@@ -33,9 +41,10 @@ const READINGS = Array.from({ length: 240 }, (_, i) => ({
   coreC: i < 70 ? null : i / 5,
 }));
 const FORECAST = forecast({
-  scenario: PLAN.scenarios[0]!,
+  scenario: PLAN.scenarios[0],
   done: actionsOf(LOG, T0),
   ahead: [],
+  piece: 'mutton',
   nowMin: 120,
   readings: READINGS.map((r) => ({ ...r, atMin: (r.at - T0) / MINUTE_MS })),
   members: 1,

@@ -1,6 +1,6 @@
 /** One draft with several meats, courses and pits; saved plans; pieces laid by hand. */
-import { METRIC, type Plan } from '@ostrin/core';
-import { onePit, planDocument } from '@ostrin/wording';
+import { onePit, METRIC } from '@ostrin/core';
+import { type WordedPlan, planDocument } from '@ostrin/wording';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
 import { Answer } from '../src/plan/PlanAnswer';
@@ -84,7 +84,7 @@ it('tells two meats on two pits in one sentence, each with its own words', async
 });
 
 describe('the answer for two pits', () => {
-  let whole: Plan;
+  let whole: WordedPlan;
   beforeAll(() => {
     whole = planDocument(requestOf(TWO, YARD, METRIC), { nowMs: NOW - 86_400_000, members: 1 });
   });

@@ -1,5 +1,5 @@
 /** `ostrin bench --log`: a log of five hundred cooks of twelve hours, read each thirty seconds. */
-import { planDocument } from '@ostrin/wording';
+import { planOnePit } from '@ostrin/core';
 import { manyCooks } from '../../../checks/log/manyCooks';
 import { request } from '../../../packages/core/test/scenarios';
 import { onServer } from './onServer';
@@ -10,7 +10,7 @@ const rounded = (value: number): number => Number(value.toFixed(1));
 
 /** The measured log, with what is asked of it. */
 export async function benchLog() {
-  const plan = planDocument(request(), { nowMs: 0, members: 60 });
+  const plan = planOnePit(request(), { nowMs: 0, members: 60 });
   const measured = await onServer(3, (server) => manyCooks(server, plan, SIZE));
   const got = Object.fromEntries(
     Object.entries(measured).map(([key, value]) => [key, rounded(value)]),

@@ -1,9 +1,9 @@
 /** `ostrin bench --server`: the server under kills, bad requests, many watchers and a night's sleep. */
+import { planOnePit } from '@ostrin/core';
 import { request } from '../../../packages/core/test/scenarios';
 import { fuzzRuns } from '../../../checks/server/fuzz';
 import { killRuns } from '../../../checks/server/kills';
 import { loadRuns } from '../../../checks/server/load';
-import { planDocument } from '@ostrin/wording';
 import { onServer } from './onServer';
 
 const RUNS = { kills: 200, requests: 20_000, loadMs: 15_000 };
@@ -12,7 +12,7 @@ const SEED = 20270515;
 
 /** All parts, with what is asked of each. */
 export async function benchServer(seed = SEED) {
-  const plan = planDocument(request(), { nowMs: 0, members: 1 });
+  const plan = planOnePit(request(), { nowMs: 0, members: 1 });
   const load = await onServer(0, (server) => loadRuns(server, plan, RUNS.loadMs));
   const fuzz = await onServer(1, (server) => fuzzRuns(server, plan, RUNS.requests, seed));
   const kills = await onServer(2, (server) => killRuns(server, plan, RUNS.kills, seed));

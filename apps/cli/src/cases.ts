@@ -1,5 +1,7 @@
 /** What the bench runs: a 14 h cook with one shoulder in every preset, and a plan. */
 import {
+  onlyPiece,
+  onlyPit,
   feedActions,
   MAX_ARC_DEGREES,
   presetOf,
@@ -104,7 +106,7 @@ export const HELD: Scenario = {
 const TRACED = tracePit(HELD, UNTIL_MIN);
 const NOW_MIN = 300;
 const READINGS = TRACED.pitC
-  .map((pitC, atMin) => ({ atMin, pitC, coreC: TRACED.result.meats[0]!.coreC[atMin]! - 2 }))
+  .map((pitC, atMin) => ({ atMin, pitC, coreC: onlyPiece(TRACED.result).coreC[atMin]! - 2 }))
   .filter((r) => r.atMin <= NOW_MIN && r.atMin % 5 === 0);
 export const READ: EstimateInput = {
   scenario: HELD,
@@ -156,7 +158,7 @@ export const REQUESTS: Readonly<Record<string, Request>> = Object.fromEntries(
     `${preset}-${fuel}`,
     {
       ...REQUEST,
-      pits: [{ ...REQUEST.pits[0]!, cooker: { preset, overrides: {} }, fire: { fuel } }],
+      pits: [{ ...onlyPit(REQUEST), cooker: { preset, overrides: {} }, fire: { fuel } }],
     },
   ]),
 );

@@ -57,7 +57,7 @@ it('plans a request and its scenario is one that simulate takes', async () => {
 
 it('plans as asked now, or at the time it is told', async () => {
   const problems = async (...more: string[]): Promise<string[]> => {
-    const frozen = { ...request().meats[0]!, frozen: true };
+    const frozen = { ...request().meats[0], frozen: true };
     const { out } = await run('plan', request({ meats: [frozen] }), ...more);
     return (JSON.parse(out) as { problems: { field: string }[] }).problems.map((p) => p.field);
   };

@@ -66,7 +66,7 @@ it('lists a finished cook at a glance, anew after every verdict; one that cannot
   const listed = async (of: string) =>
     ((await call(cooks())).json as { id: string; glance: any }[]).find((c) => c.id === of)!.glance;
   expect(await listed(id)).toMatchObject({ verdict: null, cuts: ['mutton-shoulder'] });
-  const meat = planFor().request.meats[0]!.id;
+  const meat = planFor().request.meats[0].id;
   const at = Date.UTC(2027, 4, 15, 20);
   const say = (verdict: string) =>
     call(cooks(`/${id}/entries`), 'POST', {

@@ -1,6 +1,5 @@
 /** A real server on a scratch database. */
-import { type Plan, type Request } from '@ostrin/core';
-import { planDocument } from '@ostrin/wording';
+import { type PitPlan, planOnePit, type Plan, type Request } from '@ostrin/core';
 import { randomUUID } from 'node:crypto';
 import { copyFileSync, mkdtempSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
@@ -19,14 +18,14 @@ export function demoCopy(): string {
   return file;
 }
 
-const plans = new Map<string, Plan>();
+const plans = new Map<string, PitPlan>();
 
 /** A plan for a wish, made once. */
-export function planFor(part: Partial<Request> = {}): Plan {
+export function planFor(part: Partial<Request> = {}): PitPlan {
   const key = JSON.stringify(part);
-  const known = plans.get(key) ?? planDocument(request(part), { nowMs: 0, members: 1 });
+  const known = plans.get(key) ?? planOnePit(request(part), { nowMs: 0, members: 1 });
   plans.set(key, known);
-  return JSON.parse(JSON.stringify(known)) as Plan;
+  return JSON.parse(JSON.stringify(known)) as PitPlan;
 }
 
 /** Worker threads are dear to start: all servers of a test file share them. */

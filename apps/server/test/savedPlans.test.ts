@@ -34,7 +34,7 @@ it('keeps a plan, renames it, puts favourites first and lets one go', async () =
 it('refuses a plan that cannot be, naming the field, and keeps what was there', async () => {
   const id = randomUUID();
   await call(plans(id), 'PUT', SUPPER);
-  const meat = { ...request().meats[0]!, pit: 'nowhere', lie: [{ x: 9, y: 0 }] };
+  const meat = { ...request().meats[0], pit: 'nowhere', lie: [{ x: 9, y: 0 }] };
   const bad = await call(plans(id), 'PUT', {
     name: ' ',
     favourite: 'yes',

@@ -44,7 +44,7 @@ const mean = (values: (number | null)[]): number => {
 it('has a pit of its own: near the planned one, not the same, and the same each time', () => {
   const a = trueScenario(ID, plan);
   expect(a).toEqual(trueScenario(ID, plan));
-  expect(a.scenario.cooker.overrides).not.toEqual(plan.scenarios[0]!.cooker.overrides);
+  expect(a.scenario.cooker.overrides).not.toEqual(plan.scenarios[0].cooker.overrides);
   const { wallLossFactor, leakCm2 } = a.scenario.cooker.overrides;
   expect(wallLossFactor).toBeGreaterThan(0.7);
   expect(wallLossFactor).toBeLessThan(1.4);
@@ -56,7 +56,7 @@ it('reads the air until the fire is lit, and nothing of meat in the fridge', () 
   const readings = until([], 60);
   expect(readings).toHaveLength(140);
   expect(mean(readings.map((r) => r.pitC))).toBeCloseTo(
-    weatherAt(plan.scenarios[0]!.weather, 0).airC,
+    weatherAt(plan.scenarios[0].weather, 0).airC,
     0,
   );
   expect(readings.every((r) => r.coreC === null)).toBe(true);

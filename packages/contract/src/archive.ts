@@ -4,9 +4,10 @@ import { Equals, IsUUID } from 'class-validator';
 import { Instant } from './cook';
 import { readInstrument } from './instrument';
 import type { FieldProblem } from './problems';
-import { plainOf, readPit } from './read';
+import { isObject, plainOf } from './plain';
+import { readPit } from './read';
 import { readSavedPlan, readShelf } from './savedPlans';
-import { InRange, isObject, NestedList } from './rules';
+import { InRange, NestedList } from './rules';
 import type { InstrumentRecord, PhotographRecord, PitRecord, SavedPlan, Shelf } from './types';
 import { invalid, validate, type Checked } from './validate';
 

@@ -1,6 +1,6 @@
 /** A plan as a calendar (RFC 5545) with alarms. Loaded only when somebody takes a plan along. */
-import { epochOf, MINUTE_MS, type Plan } from '@ostrin/core';
-import { linesOf } from '@ostrin/wording';
+import { epochOf, MINUTE_MS } from '@ostrin/core';
+import { linesOf, type WordedPlan } from '@ostrin/wording';
 import { createEvents, type EventAttributes } from 'ics';
 
 /** A job takes so many minutes in the calendar, and its alarm rings so many before it. */
@@ -8,7 +8,7 @@ const EVENT_MIN = 10;
 const ALARM_MIN = 5;
 
 /** The calendar's text. `stamp` is when it was made, epoch ms. Throws Error when a line cannot be told. */
-export function calendarOf(plan: Plan, title: string, stamp: number): string {
+export function calendarOf(plan: WordedPlan, title: string, stamp: number): string {
   const zone = plan.request.timeZone;
   const events = linesOf(plan).map((line, i): EventAttributes => {
     const startMs = Math.round(epochOf(line.at, zone) / MINUTE_MS) * MINUTE_MS;

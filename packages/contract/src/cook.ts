@@ -12,7 +12,6 @@ import {
   type WeighedThing,
 } from '@ostrin/core';
 import { NOTE_SUBJECTS, PIECE_VERDICTS, WEIGHED_THINGS } from '@ostrin/core/afterwards';
-import { Type } from 'class-transformer';
 import {
   Equals,
   IsBoolean,
@@ -25,12 +24,21 @@ import {
   Max,
   MaxLength,
   Min,
-  ValidateNested,
 } from 'class-validator';
 import { ACTION_TYPES, ActionDto } from './actions';
 import { PlanDto } from './plan';
 import { MeatDto } from './scenario';
-import { InRange, KindList, Known, Nested, NestedList, Numbers, Optional, OrNull } from './rules';
+import {
+  InRange,
+  KindList,
+  KindOf,
+  Known,
+  Nested,
+  NestedList,
+  Numbers,
+  Optional,
+  OrNull,
+} from './rules';
 
 /** Epoch milliseconds in the years 2000 to 2199. */
 export const Instant = (): PropertyDecorator => (target, property) => {
@@ -43,6 +51,7 @@ const ENTRY_KINDS = [
   'act',
   'note',
   'job',
+  'skip',
   'read',
   'look',
   'undo',
@@ -69,13 +78,7 @@ class EntryDto {
 }
 
 class ActEntryDto extends EntryDto {
-  @ValidateNested()
-  @Type(() => ActionDto, {
-    discriminator: { property: 'do', subTypes: [...ACTION_TYPES] },
-    keepDiscriminatorProperty: true,
-  })
-  @Nested(() => ActionDto)
-  action!: ActionDto;
+  @KindOf(() => ActionDto, 'do', ACTION_TYPES) action!: ActionDto;
 }
 class NoteEntryDto extends EntryDto {
   @IsString()
@@ -150,6 +153,7 @@ const KINDS = [
   { name: 'act', value: ActEntryDto },
   { name: 'note', value: NoteEntryDto },
   { name: 'job', value: EntryDto },
+  { name: 'skip', value: EntryDto },
   { name: 'read', value: ReadEntryDto },
   { name: 'look', value: LookEntryDto },
   { name: 'finish', value: EntryDto },

@@ -5,6 +5,7 @@
 import Papa from 'papaparse';
 import type { FieldProblem } from './problems';
 import type { Checked } from './validate';
+import { exportedCook } from './exported';
 import { readCookDoc } from './readCook';
 import type { CookDoc, Reading } from './types';
 import { entryWords } from '@ostrin/wording/tending';
@@ -46,7 +47,7 @@ const readingCells = ({ at, pitC, coreC, domeC, fanDuty, meatC, weather }: Readi
 
 /** Actions, one row each, with a first row for the cook itself (its name, pit, start and plan). */
 export function actionsCsv(cook: CookDoc): string {
-  const { entries, readings: _readings, ...head } = cook;
+  const { entries, readings: _readings, ...head } = exportedCook(cook);
   const rows = [
     [cook.id, iso(cook.startMs), 'cook', '', `Cook: ${cook.name}`, JSON.stringify(head)],
     ...entries.map((e) => {

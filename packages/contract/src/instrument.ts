@@ -6,8 +6,8 @@ import { Allow, IsIn, IsInt, IsISO8601, IsString, Length, Matches } from 'class-
 import Papa from 'papaparse';
 import { Instant } from './cook';
 import type { FieldProblem } from './problems';
-import { InRange, isObject, NestedList, Numbers, Optional, OrNull } from './rules';
-import { plainOf } from './read';
+import { InRange, NestedList, Numbers, Optional, OrNull } from './rules';
+import { isObject, plainOf } from './plain';
 import { INSTRUMENT_KINDS, MOST_CHECKS, type InstrumentKind, type InstrumentRecord } from './types';
 import { invalid, validate, type Checked } from './validate';
 

@@ -1,8 +1,36 @@
 /** The plan document, as a cook keeps it and an import brings it back. */
 import 'reflect-metadata';
-import { ARRANGEMENTS, CHARCOALS, PLACES, type FuelId, type Place } from '@ostrin/core';
-import { Equals, IsInt, IsString, Length, Max, MaxLength, Min } from 'class-validator';
+import {
+  ARRANGEMENTS,
+  CAUTION_IDS,
+  CHARCOALS,
+  PLACES,
+  type CautionId,
+  type FuelId,
+  type JobFacts,
+  type Place,
+} from '@ostrin/core';
+import {
+  Equals,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsString,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator';
 import { ACTION_TYPES, ActionDto } from './actions';
+import {
+  PlannedHoldDto,
+  PreparationDto,
+  ProblemDto,
+  RiskDto,
+  SHOPPING_TYPES,
+  ShoppingDto,
+} from './planCards';
+import { JobFactsOf, MovesDto } from './planFacts';
 import { ControlPolicyDto } from './policy';
 import { RequestDto } from './request';
 import {
@@ -39,7 +67,6 @@ class FeedingDto {
   @InRange(0, 4320) fromMin!: number;
   @InRange(0, 4320) toMin!: number;
   @InRange(0, 1000) count!: number;
-  @IsString() @MaxLength(200) inWords!: string;
 }
 
 class PlannedFireDto {
@@ -65,7 +92,8 @@ class PlannedFireDto {
   @Optional() @InRange(0, 200) reserveKg: number = 0;
   @Optional() @InRange(0, 200) neededKg: number = 0;
   @Optional() @InRange(0, 200) leftKg: number = 0;
-  @Optional() @ShortTexts(400) inWords: string[] = [];
+  @OrNull() @InRange(0, 1000) hourPieces!: number | null;
+  @Optional() @ShortTexts(400) asWritten?: string[];
 }
 
 class PlanVentsDto {
@@ -74,20 +102,9 @@ class PlanVentsDto {
   @InRange(0, 1) intakeFraction!: number;
   @InRange(0, 1) exhaustFraction!: number;
   @InRange(-50, 600) settlesC!: number;
-  @IsString() @MaxLength(200) inWords!: string;
-  @Optional() @IsString() @MaxLength(200) ifHigh?: string;
-  @Optional() @IsString() @MaxLength(200) ifLow?: string;
-}
-
-class ChecklistDto {
-  @IsString() @MaxLength(80) heading!: string;
-  @ShortTexts(400) items!: string[];
-}
-
-class PreparationDto {
-  @IsString() @Length(1, 40) meat!: string;
-  @IsString() @MaxLength(120) heading!: string;
-  @ShortTexts(400) lines!: string[];
+  @OrNull() @InRange(40, 300) fanTargetC!: number | null;
+  @IsBoolean() first!: boolean;
+  @OrNull() @Nested(() => MovesDto) moves!: MovesDto | null;
 }
 
 class PlanJobDto {
@@ -95,9 +112,7 @@ class PlanJobDto {
   @LocalTime() at!: string;
   @InRange(-20160, 4320) atMin!: number;
   @IsString() @MaxLength(40) do!: string;
-  @IsString() @MaxLength(200) inWords!: string;
-  @IsString() @MaxLength(600) detail!: string;
-  @Optional() @Nested(() => ChecklistDto) checklist?: ChecklistDto;
+  @JobFactsOf() facts!: JobFacts;
   @KindList(() => ActionDto, 'do', ACTION_TYPES, 10) logs!: ActionDto[];
   @Optional() @Series(2) spanMin?: [number, number];
   @Optional() @IsString() @MaxLength(60) pit?: string;
@@ -140,31 +155,10 @@ class WatchDto {
   @Optional() @NestedList(() => ShiftDto, 12) shifts: ShiftDto[] = [];
 }
 
-class ShoppingDto {
-  @IsString() @MaxLength(200) item!: string;
-  @IsString() @MaxLength(200) amount!: string;
-  @Optional() @IsString() @MaxLength(200) onShelf?: string;
-  @Optional() @IsString() @MaxLength(200) buy?: string;
-  @Optional() @InRange(0, 1000000) cost?: number;
-}
-
 class PlateDto {
   @InRange(0, 1000000) meat!: number;
   @OrNull() @InRange(0, 1000000) fuel!: number | null;
   @InRange(0, 1000000) each!: number;
-}
-
-class RiskDto {
-  @IsString() @MaxLength(400) sign!: string;
-  @IsString() @MaxLength(400) move!: string;
-  @Optional() @InRange(0, 1) chanceFraction?: number;
-  @Optional() @IsString() @MaxLength(400) why?: string;
-}
-
-class ProblemDto {
-  @IsString() @MaxLength(200) field!: string;
-  @IsString() @MaxLength(400) message!: string;
-  @IsString() @MaxLength(400) instead!: string;
 }
 
 class OutcomeDto {
@@ -189,7 +183,7 @@ class ExpectedDto {
   @Optional() @NestedList(() => OtherCoreDto, 12) others?: OtherCoreDto[];
 }
 
-/** `plan/1`. */
+/** `plan/1` as figures: sentences are made when it is shown, printed or exported (`liftPlan` reads past them). */
 export class PlanDto {
   @Equals('plan/1', { message: 'must be "plan/1"' }) ostrin!: 'plan/1';
   @Nested(() => RequestDto) request!: RequestDto;
@@ -203,22 +197,22 @@ export class PlanDto {
   @Series(2) cookedKg!: [number, number];
   @NestedList(() => PlannedFireDto, 5) fires!: PlannedFireDto[];
   @NestedList(() => PlanVentsDto, 200) vents!: PlanVentsDto[];
-  @Optional() @NestedList(() => PreparationDto, 12) preparation?: PreparationDto[];
-  @Optional() @NestedList(() => PreparationDto, 12) holds?: PreparationDto[];
+  @NestedList(() => PreparationDto, 12) preparation!: PreparationDto[];
+  @NestedList(() => PlannedHoldDto, 12) holds!: PlannedHoldDto[];
   @NestedList(() => PlanJobDto, 600) jobs!: PlanJobDto[];
   // Left out by documents from before they were kept, as those marked optional further down.
   @Optional() @NestedList(() => AmountDto, 12) amounts: AmountDto[] = [];
   @Optional() @NestedList(() => GratePlanDto, 5) grates: GratePlanDto[] = [];
   @Optional() @NestedList(() => ControlPolicyDto, 5) guides: ControlPolicyDto[] = [];
   @Nested(() => WatchDto) watch!: WatchDto;
-  @NestedList(() => ShoppingDto, 50) shopping!: ShoppingDto[];
+  @KindList(() => ShoppingDto, 'kind', SHOPPING_TYPES, 50) shopping!: ShoppingDto[];
   @Optional() @Nested(() => PlateDto) plate?: PlateDto;
   @NestedList(() => RiskDto, 20) risks!: RiskDto[];
   @Optional() @Nested(() => OutcomeDto) outcome?: OutcomeDto;
   @NestedList(() => ProblemDto, 20) problems!: ProblemDto[];
-  @Optional() @ShortTexts(400) cautions: string[] = [];
+  @ShortTexts(40) @IsIn(CAUTION_IDS, { each: true }) cautionIds!: CautionId[];
+  @Optional() @ShortTexts(400) writtenCautions?: string[];
   @OrNull() @InRange(0, 10000000) cost: number | null = null;
-  @Optional() @ShortTexts(400) planB: string[] = [];
   @Nested(() => ExpectedDto) expected!: ExpectedDto;
   @Optional() @NestedList(() => ExpectedDto, 5) expectedOf?: ExpectedDto[];
   @NestedList(() => ScenarioDto, 5) scenarios!: ScenarioDto[];

@@ -8,15 +8,13 @@ import {
   type Scenario,
   type VentScales,
 } from '@ostrin/core';
+import { plainOf } from './plain';
 import type { FieldProblem } from './problems';
 import { validate, invalid, type Checked } from './validate';
 import { meatProblems } from './readRequest';
 import { ScenarioDto, toScenario } from './scenario';
 import { PitDto } from './pit';
 import type { PitRecord, PitVersion } from './types';
-
-/** Class instances as plain data, without undefined fields. */
-export const plainOf = <T>(value: unknown): T => JSON.parse(JSON.stringify(value)) as T;
 
 /** A `scenario/1` document. */
 export function readScenario(plain: unknown): Checked<Scenario> {

@@ -1,59 +1,32 @@
 /** Cooks and their logs from outside, checked whole. */
-import { DAY_MS, entryProblem, LOOKS, type Entry, type Plan, type PlanLog } from '@ostrin/core';
+import { DAY_MS, entryProblem, LOOKS, type Entry, type PitPlan, type PlanLog } from '@ostrin/core';
 import { CookDocDto, EntriesDto, NewCookDto, NewCooksDto } from './cook';
-import type { PlanDto } from './plan';
 import type { FieldProblem } from './problems';
-import { amountGiven, plainOf, scenarioProblems } from './read';
-import { toScenario } from './scenario';
+import { isObject, plainOf } from './plain';
+import { amountGiven } from './read';
+import { planOf, planProblems, withFigures } from './readPlan';
 import type { CookDoc, CookFire } from './types';
 import { validate, invalid, type Checked } from './validate';
 
-function planProblems(dto: PlanDto, field: string): FieldProblem[] {
-  const problems: FieldProblem[] = [];
-  const some = (list: unknown[], name: string): void => {
-    if (list.length === 0)
-      problems.push({ field: `${field}.${name}`, message: 'must have at least one entry' });
-  };
-  // A cook is one pit's.
-  const one = (list: unknown[], name: string): void => {
-    if (list.length !== 1)
-      problems.push({ field: `${field}.${name}`, message: 'must have one entry' });
-  };
-  one(dto.scenarios, 'scenarios');
-  one(dto.fires, 'fires');
-  some(dto.ready, 'ready');
-  some(dto.jobs, 'jobs');
-  some(dto.meatOnAt, 'meatOnAt');
-  one(dto.request.pits, 'request.pits');
-  some(dto.request.meats, 'request.meats');
-  if (dto.scenarios.length === 1) {
-    problems.push(
-      ...scenarioProblems(toScenario(dto.scenarios[0]!)).map((p) => ({
-        field: `${field}.scenarios[0].${p.field}`,
-        message: p.message,
-      })),
-    );
-  }
-  return problems;
-}
-
-/** A plan that was found good, with its scenarios as the engine takes them. */
-const planOf = (dto: PlanDto): Plan =>
-  plainOf<Plan>({ ...dto, scenarios: dto.scenarios.map(toScenario) });
+/** Cooks to begin together with their plans as figures. */
+const allWithFigures = (plain: unknown): unknown =>
+  isObject(plain) && Array.isArray(plain.cooks)
+    ? { ...plain, cooks: plain.cooks.map(withFigures) }
+    : plain;
 
 /** A cook to begin: what it is called, on which pit, and its plan. */
 export interface NewCook {
   id: string;
   name: string;
   pitName: string;
-  plan: Plan;
+  plan: PitPlan;
   /** What burns; a practice fire when left out. */
   fire?: CookFire;
 }
 
 /** Cooks to begin together, no two on one pit. */
 export function readNewCooks(plain: unknown): Checked<NewCook[]> {
-  const checked = validate(NewCooksDto, plain);
+  const checked = validate(NewCooksDto, allWithFigures(plain));
   if (!checked.ok) return checked;
   const { cooks } = checked.value;
   const problems: FieldProblem[] = [];
@@ -78,7 +51,7 @@ export function readNewCooks(plain: unknown): Checked<NewCook[]> {
 
 /** One cook to begin, under an id that stands elsewhere. */
 export function readNewCook(plain: unknown): Checked<Omit<NewCook, 'id'>> {
-  const checked = validate(NewCookDto, plain);
+  const checked = validate(NewCookDto, withFigures(plain));
   if (!checked.ok) return checked;
   const problems = planProblems(checked.value.plan, 'plan');
   return problems.length > 0 ? invalid(problems) : { ok: true, value: beginning(checked.value) };
@@ -95,7 +68,7 @@ const beginning = ({ name, pitName, plan, fire }: NewCookDto): Omit<NewCook, 'id
 /** A cook as far as new entries of its log depend on it. */
 export interface LoggedCook {
   startMs: number;
-  plan: Pick<Plan, 'scenarios'>;
+  plan: Pick<PitPlan, 'scenarios'>;
   /** The log so far. */
   entries: readonly Entry[];
 }
@@ -254,7 +227,7 @@ function deedProblems(deed: PlanLog, meats: ReadonlySet<string>, field: string):
 
 /** A whole `cook/1` document. */
 export function readCookDoc(plain: unknown): Checked<CookDoc> {
-  const checked = validate(CookDocDto, plain);
+  const checked = validate(CookDocDto, withFigures(plain));
   if (!checked.ok) return checked;
   const problems = planProblems(checked.value.plan, 'plan');
   if (problems.length > 0) return invalid(problems);

@@ -16,6 +16,7 @@ import {
 } from 'class-validator';
 import { Type, type ClassConstructor } from 'class-transformer';
 import { applyAll } from './compose';
+import { isObject } from './plain';
 
 function rule(
   name: string,
@@ -37,8 +38,18 @@ function rule(
 /** May be left out; what is given, null too, has to keep the other rules. */
 export const Optional = (): PropertyDecorator => ValidateIf((_, value) => value !== undefined);
 
+/** Fields that may be null, by the class that declares them. */
+const nullFields = new Map<object, string[]>();
+
 /** May be null, or left out. */
-export const OrNull = IsOptional;
+export const OrNull = (): PropertyDecorator =>
+  applyAll(IsOptional(), (target, property) => {
+    nullFields.set(target, [...(nullFields.get(target) ?? []), String(property)]);
+  });
+
+/** The fields that may be null, with the name of the class that declares them. */
+export const fieldsOrNull = (): { cls: string; fields: readonly string[] }[] =>
+  [...nullFields].map(([target, fields]) => ({ cls: target.constructor.name, fields }));
 
 /** A finite number between two bounds, both allowed. */
 export const InRange = (low: number, high: number): PropertyDecorator =>
@@ -102,10 +113,6 @@ export const Numbers = (
       ),
     `must have numbers from ${low} to ${high} under names of up to ${longest} letters, 32 at most`,
   );
-
-/** Whether a value is an object with fields, neither null nor a list. */
-export const isObject = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** What is known of a field that holds other documents: their class, and how many a list may have. */
 interface NestedField {
@@ -171,6 +178,22 @@ export const KindList = (
   applyAll(
     listOfObjects(null, most),
     ValidateNested({ each: true }),
+    Type(base, {
+      discriminator: { property, subTypes: [...kinds] },
+      keepDiscriminatorProperty: true,
+    }),
+  );
+
+/** A nested document of several classes, told apart by one of its fields. */
+export const KindOf = (
+  base: () => ClassConstructor<object>,
+  property: string,
+  kinds: readonly Kind[],
+): PropertyDecorator =>
+  applyAll(
+    remember({ type: null, most: null }),
+    rule('nestedObject', isObject, 'must be an object'),
+    ValidateNested(),
     Type(base, {
       discriminator: { property, subTypes: [...kinds] },
       keepDiscriminatorProperty: true,

@@ -85,7 +85,7 @@ export class ChunkDto {
 }
 
 /** A fire. A snake says how it lies; others are weighed or counted; what is left out is as usual. */
-class FireDto {
+export class FireDto {
   @Known(ARRANGEMENTS) arrangement!: ArrangementId;
   @Known(Object.keys(CHARCOALS)) fuel!: keyof typeof CHARCOALS;
   @Optional() @IsInt() @Min(1) @Max(3) side?: number;
@@ -137,7 +137,7 @@ class ControlDto {
   @Optional() @InRange(0, 5) airSpeedMps?: number;
 }
 
-class WhenDto {
+export class WhenDto {
   @Optional() @InRange(0, 99) coreC?: number;
   @Optional() @InRange(0, MOST_MINUTES) atMin?: number;
   @Optional() @Equals(true) stalled?: true;

@@ -7,6 +7,7 @@ import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import { CookDocDto } from './cook';
 import { PlanDto } from './plan';
+import { fieldsOrNull } from './rules';
 import { RequestDto } from './request';
 import { ScenarioDto } from './scenario';
 // Bodies of the API, so that their classes are known.
@@ -55,28 +56,18 @@ export function schemaDefinitions(prefix = '#/$defs/'): Record<string, Json> {
     const properties = all[document]!.properties as Json;
     properties.weather = { anyOf: [one, { type: 'array', items: one, minItems: 1 }] };
   }
-  // A thermometer that says nothing says null.
-  const reading = all.ReadingDto!.properties as Record<string, Json>;
-  for (const key of ['pitC', 'coreC']) reading[key] = { ...reading[key], type: ['number', 'null'] };
-  // What a policy or a plan may leave open says null too.
-  for (const [name, keys] of Object.entries(NULLABLE_FIELDS)) {
-    const properties = all[name]!.properties as Record<string, Json>;
-    for (const key of keys) {
-      const { type, $ref } = properties[key] as { type?: string; $ref?: string };
-      properties[key] = $ref
-        ? { anyOf: [{ $ref }, { type: 'null' }] }
-        : { ...properties[key], type: [type, 'null'] };
-    }
+  for (const { cls, fields } of fieldsOrNull()) {
+    const properties = all[cls]!.properties as Record<string, Json>;
+    for (const field of fields) properties[field] = orNull(properties[field]!);
   }
   return all;
 }
 
-/** Fields that may be null, by class. */
-const NULLABLE_FIELDS: Readonly<Record<string, readonly string[]>> = {
-  ControlPolicyDto: ['exhaustPerIntake', 'feed', 'topUp', 'chunks'],
-  PlanDto: ['cost'],
-  OutcomeDto: ['bark', 'tenderness'],
-};
+/** The schema of a value that may also be null. */
+function orNull(schema: Json): Json {
+  if ('$ref' in schema || 'enum' in schema) return { anyOf: [schema, { type: 'null' }] };
+  return { ...schema, type: [schema.type, 'null'] };
+}
 
 /** The schema of one document, with the definitions it needs. */
 export function schemaOf(name: string): Json {

@@ -1,6 +1,7 @@
 /** How large a document may be: looked at before anything in it is read. */
 import type { ClassConstructor } from 'class-transformer';
-import { isObject, nestedFieldsOf } from './rules';
+import { isObject } from './plain';
+import { nestedFieldsOf } from './rules';
 import { placeIn, type FieldProblem } from './problems';
 
 /** Documents are nested this deep at most; the deepest of ours, a cook with its plan, is nine. */

@@ -5,7 +5,7 @@ import type {
   Glance,
   InstrumentCheck,
   CookerParameters,
-  Plan,
+  PitPlan,
   Price,
   ReadingRow,
   Request,
@@ -40,7 +40,7 @@ export interface CookDoc {
   /** What burns; a practice fire when left out. */
   fire?: CookFire;
   /** The plan of its pit. */
-  plan: Plan;
+  plan: PitPlan;
   /** The log, in the order in which it was written. */
   entries: Entry[];
   /** Readings, in order of time. */

@@ -222,7 +222,7 @@ describe('request/1', () => {
         request({
           pits: [
             {
-              ...request().pits[0]!,
+              ...request().pits[0],
               cooker: { preset: 'offset-heavy', overrides: {} },
               fire: { fuel, everyMin },
             },
@@ -246,7 +246,7 @@ describe('request/1', () => {
 
   it('takes a piece that comes late, but not after it is eaten', () => {
     const coming = (notBefore: string) =>
-      readRequest(request({ meats: [{ ...request().meats[0]!, notBefore }] }));
+      readRequest(request({ meats: [{ ...request().meats[0], notBefore }] }));
     expect(coming('2027-05-15T09:00').ok).toBe(true);
     expect(fields(coming('2027-05-15T18:30'))).toEqual(['meats[0].notBefore']);
     expect(fields(coming('at nine'))).toEqual(['meats[0].notBefore']);

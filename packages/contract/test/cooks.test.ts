@@ -2,8 +2,7 @@
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { randomUUID } from 'node:crypto';
-import { type Entry } from '@ostrin/core';
-import { planDocument } from '@ostrin/wording';
+import { planOnePit, type Entry } from '@ostrin/core';
 import { entryWords } from '@ostrin/wording/tending';
 import {
   actionsCsv,
@@ -18,7 +17,7 @@ import {
 import { request } from '../../core/test/scenarios';
 import { fields, LOGGED } from './help';
 
-const made = planDocument(request(), { nowMs: 0, members: 1 });
+const made = planOnePit(request(), { nowMs: 0, members: 1 });
 const start = Date.UTC(2027, 4, 15, 7);
 
 function cook(entries: Entry[] = [], readings: CookDoc['readings'] = []): CookDoc {

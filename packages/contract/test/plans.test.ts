@@ -1,8 +1,8 @@
 /** Plans of every family as documents: taken by the server as they are, described by their schema, carried by a calendar. */
 import Ajv2020 from 'ajv/dist/2020';
 import ICAL from 'ical.js';
-import { epochOf, PRESETS, type Plan, type Request } from '@ostrin/core';
-import { linesOf, planDocument } from '@ostrin/wording';
+import { epochOf, PRESETS, type Request } from '@ostrin/core';
+import { type WordedPlan, linesOf, planDocument } from '@ostrin/wording';
 import { readNewCook, readRequest } from '../src';
 import { calendarOf } from '../src/calendar';
 import { schemaOf } from '../src/schema';
@@ -52,7 +52,7 @@ const wish = (preset: string): Request => ({
 const valid = new Ajv2020({ strict: false }).compile(schemaOf('plan'));
 
 describe.each(Object.keys(PRESETS))('a plan for %s', (preset) => {
-  let made: Plan;
+  let made: WordedPlan;
   beforeAll(() => {
     const read = readRequest(JSON.parse(JSON.stringify(wish(preset))));
     if (!read.ok) throw new Error(JSON.stringify(read.problems));

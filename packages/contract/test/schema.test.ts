@@ -1,4 +1,5 @@
 import Ajv from 'ajv/dist/2020';
+import { getMetadataStorage } from 'class-validator';
 import { planDocument } from '@ostrin/wording';
 
 import { randomUUID } from 'node:crypto';
@@ -12,6 +13,11 @@ const valid = (name: string, document: unknown): boolean =>
   new Ajv({ strict: false, validateFormats: false }).compile(schemaOf(name))(
     JSON.parse(JSON.stringify(document)),
   );
+
+/** What class-validator keeps, by class. */
+interface Stored {
+  validationMetadatas: Map<unknown, { target: { name: string } }[]>;
+}
 
 it('is what docs/schema holds', () => {
   for (const name of Object.keys(SCHEMAS)) {
@@ -49,4 +55,13 @@ it('is what docs/fields.md explains, field by field', () => {
   expect(fieldTables()).toBe(text);
   // Most of what a plan holds is explained where it is defined.
   expect(text).toMatch(/\| `lightAt` \| local time.* \| yes \| When the first fire is lit/);
+});
+
+it('knows every class by a name of its own', () => {
+  const classes = new Map<string, Set<unknown>>();
+  for (const metas of (getMetadataStorage() as unknown as Stored).validationMetadatas.values())
+    for (const { target } of metas)
+      classes.set(target.name, (classes.get(target.name) ?? new Set()).add(target));
+  const shared = [...classes].filter(([name, of]) => of.size > 1 && name !== 'Timed');
+  expect(shared.map(([name]) => name)).toEqual([]);
 });

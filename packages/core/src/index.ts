@@ -70,7 +70,37 @@ export {
 } from './pit/ventNotation';
 export { waysOut } from './plan/advice/risks';
 export { holdsByFan } from './plan/fire/designFire';
-export type { FatSide, KitId, PreparationFigures } from './plan/document/preparation';
+export type { FatSide, KitId, Preparation } from './plan/document/preparation';
+export { leadMeat, pitOf } from './plan/document/pitPlan';
+export type {
+  Expected,
+  Feeding,
+  GratePlan,
+  Plan,
+  PlanJob,
+  PlanLog,
+  PlanVents,
+  PlannedFire,
+  PlannedHold,
+  Problem,
+  Risk,
+  WrittenCard,
+} from './plan/document/plan';
+export type { PitPlan } from './plan/document/pitPlan';
+export type {
+  AsWritten,
+  CardWords,
+  FirstMove,
+  JobFacts,
+  JobWords,
+  ProblemFacts,
+  ProblemWords,
+  RiskFacts,
+  RiskWords,
+  Shopping,
+  ShoppingWords,
+  WayOut,
+} from './plan/document/facts';
 export type { PlanOptions } from './plan/assemble';
 export {
   compareVariants,
@@ -78,37 +108,11 @@ export {
   type VariantFigures,
   type VariantSources,
 } from './plan/compare/variants';
-export type {
-  FeedingFigures,
-  FireFigures,
-  HoldFigures,
-  FirstMove,
-  JobFacts,
-  PlanFigures,
-  RiskFacts,
-  RiskFigures,
-  ShoppingFigures,
-  VentFigures,
-  WayOut,
-} from './plan/document/figures';
-export type { ProblemFacts, ProblemFigures } from './plan/document/problems';
-export type {
-  Expected,
-  GratePlan,
-  Plan,
-  PlanJob,
-  PlanLog,
-  PlannedFire,
-  PlanVents,
-  Problem,
-  Risk,
-  Shopping,
-} from './plan/document/plan';
 export { designFire } from './plan/fire/designFire';
 export type { TunedPolicy } from './plan/fire/tunePolicy';
 export { type Grate, grateOf, type PlacedPiece, placementProblem } from './plan/grate/grate';
-export { fuelWorth, shoppingOf } from './plan/jobs/shopping';
-export { watchOf } from './plan/jobs/watch';
+export { fuelWorth } from './plan/jobs/shopping';
+export { onePit, planOnePit } from './plan/onePit';
 export { plan, planSteps } from './plan/plan';
 export { numberOfMeat, piecesPerMeat } from './plan/request/amount';
 export type {
@@ -119,7 +123,8 @@ export type {
   RequestPit,
   Stock,
 } from './plan/request/types';
-export { courseOf, servedMs } from './plan/schedule/schedule';
+export { onlyPit, pitFor } from './plan/request/pitFor';
+export { onlyPiece } from './scenario/result';
 export { seeded, seedFrom } from './quantity/random';
 export { mean, quantile } from './quantity/statistics';
 export { DAY_MS, epochOf, HOUR_MS, knownZone, localOf, MINUTE_MS } from './quantity/time';
@@ -135,7 +140,7 @@ export {
   toKg,
   type Units,
 } from './quantity/units';
-export { type CautionId, SUGAR_C, sugarCaution } from './safety/cautions';
+export { CAUTION_IDS, type CautionId, SUGAR_C, sugarCaution } from './safety/cautions';
 export { TOO_SOFT } from './plan/schedule/hold';
 export { GAUGES, type Gauge } from './plan/request/types';
 export { HOLD_ABOVE_C } from './cook/foodSafety';

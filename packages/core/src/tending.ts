@@ -18,6 +18,6 @@ export { feltTender, hasTwoMuscles, smokeLooks, tenderVerdicts, wrapByBarkMs } f
 export { OFF_PLAN_CAUSES, offPlan, type OffPlan } from './advice/offPlan';
 export { planAsChanged } from './log/planAsChanged';
 export { withoutRules } from './forecast/remainingScenario';
-export { cookNow, forecastInputs, leadInput, pitOf } from './now/cookNow';
+export { cookNow, forecastInputs, leadInput } from './now/cookNow';
 export { knownCook, leadPiece } from './now/knownCook';
 export { wantsAdvice } from './now/wantsAdvice';

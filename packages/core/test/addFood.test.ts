@@ -1,5 +1,6 @@
 /** Food that is added to a cook: what it does to the pit, and what the log, the plan and its jobs make of it. */
 import {
+  type Scenario,
   actionsOf,
   addedFoods,
   deedAtMs,
@@ -69,9 +70,9 @@ describe('food in the log', () => {
     action: { do: 'set-vents', intakeFraction: 1, exhaustFraction: 1 },
   };
   const add: Entry = { id: 'f', at: 180 * MIN, kind: 'add-food', food, offAt: 270 * MIN };
-  const plan = { request: request(), scenarios: [INPUT.scenario], jobs: [] };
+  const plan = { request: request(), scenarios: [INPUT.scenario] as [Scenario], jobs: [] };
   const ids = (entries: Entry[]): string[] =>
-    planAsChanged(plan, foldLog(entries)).scenarios[0]!.meats.map((m) => m.id);
+    planAsChanged(plan, foldLog(entries)).scenarios[0].meats.map((m) => m.id);
 
   it('goes on under an open lid, is a piece of the plan, and is gone when it is taken back', () => {
     const log = foldLog([light, add]);
@@ -83,8 +84,10 @@ describe('food in the log', () => {
     expect(ids([light, add])).toEqual(['a', 'hens']);
     const changed = planAsChanged(plan, log);
     expect(changed.request.meats.at(-1)).toMatchObject({ id: 'hens', pieces: 1, massKg: 1.6 });
-    expect(changed.scenarios[0]!.untilMin).toBeGreaterThanOrEqual(180 + 720);
-    expect(changed.jobs).toMatchObject([{ id: 'off hens', atMin: 270, food: { id: 'hens' } }]);
+    expect(changed.scenarios[0].untilMin).toBeGreaterThanOrEqual(180 + 720);
+    expect(changed.jobs).toMatchObject([
+      { id: 'off hens', atMin: 270, logs: [{ do: 'meat-off', meat: 'hens' }] },
+    ]);
     const undo: Entry = { id: 'u', at: 181 * MIN, kind: 'undo', target: 'f' };
     expect(ids([light, add, undo])).toEqual(['a']);
   });

@@ -110,7 +110,7 @@ describe('a finished cook', () => {
     expect(f.looks.times).toBe(1);
     // An unwrapped shoulder stalls between 60 and 85 C, as the engine's own piece did.
     const [scenario] = plan.scenarios;
-    const own = simulate({ ...scenario!, untilMin: offMin }).meats[0]!.stall!;
+    const own = simulate({ ...scenario, untilMin: offMin }).meats[0]!.stall!;
     expect(Math.abs((f.stall!.from - ZERO) / MINUTE_MS - own.fromMin)).toBeLessThan(3);
     expect(Math.abs((f.stall!.to - ZERO) / MINUTE_MS - own.toMin)).toBeLessThan(3);
   });

@@ -28,7 +28,7 @@ import { request } from './scenarios';
 
 const T0 = Date.UTC(2027, 4, 15, 8);
 const MIN = 60_000;
-const FIRST = request().meats[0]!.id;
+const FIRST = request().meats[0].id;
 
 describe('alarms', () => {
   const flat = (c: number): Forecast['pitC'] => Array<number>(20).fill(c);

@@ -1,5 +1,6 @@
 /** What is worked out of a meat before the fire: its card, and what a plate costs. */
 import {
+  type Request,
   chunkCount,
   CUTS,
   handlingOf,
@@ -11,7 +12,7 @@ import { request } from './scenarios';
 import { NOW, pitWith, wish } from './help/wish';
 
 describe('the card of a piece', () => {
-  const card = (meat: Partial<RequestMeat>, pits = request().pits) => {
+  const card = (meat: Partial<RequestMeat>, pits: Request['pits'] = request().pits) => {
     const asked = wish(meat, { pits });
     return preparationOf(asked, plan(asked, { nowMs: NOW, members: 1 }).amounts)[0]!;
   };
@@ -68,7 +69,7 @@ describe('the cost of a plate', () => {
   it('buys less where charcoal is left from last time', () => {
     const [pit] = request().pits;
     const kgOf = (leftKg: number): number => {
-      const part = { pits: [{ ...pit!, fire: { ...pit!.fire, leftKg } }], fuelOnHand: [] };
+      const part = { pits: [{ ...pit, fire: { ...pit.fire, leftKg } }], fuelOnHand: [] };
       const made = plan(wish({}, part), { nowMs: NOW, members: 1 });
       const line = made.shopping.find((s) => s.kind === 'fuel' && s.fuel === 'briquette');
       return line?.kind === 'fuel' ? line.kg : NaN;

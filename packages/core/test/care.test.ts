@@ -5,14 +5,14 @@ import {
   remainingScenario,
   simulate,
   withoutRules,
-  type PlanFigures,
+  type Plan,
   type Request,
   type RequestMeat,
 } from '@ostrin/core/internals';
 import { held, request } from './scenarios';
 import { NOW, pitWith, wish } from './help/wish';
 
-const jobsOf = (meat: Partial<RequestMeat>, part?: Partial<Request>): PlanFigures['jobs'] =>
+const jobsOf = (meat: Partial<RequestMeat>, part?: Partial<Request>): Plan['jobs'] =>
   plan(wish(meat, part), { nowMs: NOW, members: 4 }).jobs;
 
 describe('what is done to a piece by its rules', () => {
@@ -141,16 +141,16 @@ describe('the jobs at its fire and its grate', () => {
   it('let uneven pieces change places, the slowest nearer to the fire', () => {
     const usual = request();
     const meats = [2, 3.6].map((massKg, i) => ({
-      ...usual.meats[0]!,
+      ...usual.meats[0],
       id: `m${i}`,
       massKg,
       pieces: 1,
     }));
     const kettle = [
-      { ...usual.pits[0]!, fire: { fuel: 'briquette', arrangement: 'side-basket' } },
+      { ...usual.pits[0], fire: { fuel: 'briquette', arrangement: 'side-basket' } },
     ] as const;
     const even = [2, 2].map((massKg, i) => ({
-      ...usual.meats[0]!,
+      ...usual.meats[0],
       id: `m${i}`,
       massKg,
       pieces: 1,
@@ -228,7 +228,7 @@ describe('a second pace', () => {
   it('makes a piece that is finished hot ready sooner', () => {
     const hot = paced('kettle-57', 'briquette', { pitC: 180, when: { coreC: 70 } }, 121);
     const slow = paced('kettle-57', 'briquette', undefined, 121);
-    const took = (p: PlanFigures): number =>
+    const took = (p: Plan): number =>
       p.jobs.find((j) => j.id === 'off')!.atMin - p.jobs.find((j) => j.id === 'meat-on')!.atMin;
     expect(took(hot)).toBeLessThan(took(slow) - 15);
   });

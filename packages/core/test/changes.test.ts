@@ -1,5 +1,6 @@
 /** Changes of mind: each is run before it is chosen, and the plan follows what was chosen. */
 import {
+  type Scenario,
   changeOptions,
   FollowedFire,
   foldLog,
@@ -65,10 +66,14 @@ describe('a plan as changed', () => {
     action: { do: 'set-target', targetC },
     ...(jobId ? { jobId } : {}),
   });
-  const plan = { request: request(), scenarios: [], jobs: [] };
+  const plan = {
+    request: request(),
+    scenarios: [MUTTON_UNDER_WAY.scenario] as [Scenario],
+    jobs: [],
+  };
   const target = (entries: Entry[]): number =>
-    planAsChanged(plan, foldLog(entries)).request.pits[0]!.pace.pitC;
-  const planned = plan.request.pits[0]!.pace.pitC;
+    planAsChanged(plan, foldLog(entries)).request.pits[0].pace.pitC;
+  const planned = plan.request.pits[0].pace.pitC;
 
   it('has the last target that was set by hand, and not the one that a fan was lit with', () => {
     expect(target([])).toBe(planned);

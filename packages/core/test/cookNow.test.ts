@@ -1,6 +1,7 @@
 /** What is known of a cook at any instant, from its record alone. */
 import fc from 'fast-check';
 import {
+  planOnePit,
   cookNow,
   forecastInputs,
   forecastsOf,
@@ -8,22 +9,19 @@ import {
   leadInput,
   leadPiece,
   MINUTE_MS,
-  plan,
   type CookRecord,
   type Entry,
   type EntryBody,
-  type Plan,
   type ReadingRow,
 } from '@ostrin/core/internals';
 import { request } from './scenarios';
 
 const T0 = Date.UTC(2027, 4, 15, 5);
-const MEAT = request().meats[0]!;
-// Words are made elsewhere: nothing here reads them.
-const PLAN = plan(request({ meats: [MEAT, { ...MEAT, id: 'second', massKg: 1.8 }] }), {
+const MEAT = request().meats[0];
+const PLAN = planOnePit(request({ meats: [MEAT, { ...MEAT, id: 'second', massKg: 1.8 }] }), {
   nowMs: T0 - 86_400_000,
   members: 1,
-}) as unknown as Plan;
+});
 
 let n = 0;
 const entry = (atMin: number, body: EntryBody, jobId?: string): Entry => ({

@@ -7,7 +7,7 @@ import {
   plan,
   weatherAt,
   weatherFromLighting,
-  type PlanFigures,
+  type Plan,
   type Weather,
   type WeatherFromHour,
 } from '@ostrin/core/internals';
@@ -17,7 +17,7 @@ const ZONE = 'Europe/Ljubljana';
 const NOW = Date.UTC(2027, 4, 14, 6);
 const MILD = request().weather as Weather;
 const from = (at: string, airC: number): WeatherFromHour => ({ ...MILD, at, airC });
-const planned = (weather: Weather | WeatherFromHour[], members = 1): PlanFigures =>
+const planned = (weather: Weather | WeatherFromHour[], members = 1): Plan =>
   plan(request({ weather }), { nowMs: NOW, members });
 
 it('holds at each minute what was told last for that hour, over the change of clocks too', () => {
@@ -68,11 +68,11 @@ it('gives each pit of a table the hours of its own fire', () => {
   const made = plan(
     request({
       weather,
-      pits: [bosun!, { ...bosun!, id: 'second' }],
+      pits: [bosun, { ...bosun, id: 'second' }],
       meats: [
-        mutton!,
+        mutton,
         {
-          ...mutton!,
+          ...mutton,
           id: 'bird',
           cut: 'whole-chicken',
           massKg: 1.6,

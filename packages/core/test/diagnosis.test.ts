@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import {
+  planOnePit,
   diagnose,
   type Entry,
   foldLog,
   fuelUse,
-  plan,
   presetOf,
   PRESETS,
 } from '@ostrin/core/internals';
@@ -16,7 +16,7 @@ const act = (id: string, min: number, action: object, jobId?: string): Entry =>
   ({ id, at: T0 + min * MIN, kind: 'act', action, ...(jobId ? { jobId } : {}) }) as Entry;
 
 const LIT = act('lit', 0, { do: 'set-vents', intakeFraction: 1, exhaustFraction: 1 }, 'light');
-const made = plan(request(), { nowMs: T0, members: 1 });
+const made = planOnePit(request(), { nowMs: T0, members: 1 });
 const at = T0 + 320 * MIN;
 const series = (endC: number, perMin: number, count = 640) =>
   Array.from({ length: count }, (_, i) => ({
@@ -120,9 +120,9 @@ it('the move for a pit that is high never opens a vent, and for one that is low 
       fc.double({ min: 0.1, max: 1, noNaN: true }),
       fc.constantFrom(...Object.keys(PRESETS)),
       (intakeFraction, exhaustFraction, preset) => {
-        const pit = { ...made.request.pits[0]!, cooker: { preset, overrides: {} } };
+        const pit = { ...made.request.pits[0], cooker: { preset, overrides: {} } };
         const { fuel } = presetOf(preset).fire;
-        const on = {
+        const on: typeof made = {
           ...made,
           guides: [],
           request: { ...made.request, pits: [{ ...pit, fire: { fuel } }] },
@@ -180,7 +180,7 @@ it('the diagnosis comes up until the band was reached, and not for ever', () => 
 
 it('the diagnosis asks splits for another split and a damper, a fan for its leaks', () => {
   const on = (preset: string, fuel: 'splits' | 'briquette') => {
-    const pit = { ...request().pits[0]!, cooker: { preset, overrides: {} }, fire: { fuel } };
+    const pit = { ...request().pits[0], cooker: { preset, overrides: {} }, fire: { fuel } };
     return { request: request({ pits: [pit] }), guides: [] };
   };
   const lit = foldLog([LIT]).lines;
@@ -218,11 +218,11 @@ it('the diagnosis waits with advice until there is a fire and a reading', () => 
 
 describe('the fuel of a cook', () => {
   const pit = {
-    ...request().pits[0]!,
+    ...request().pits[0],
     cooker: { preset: 'offset-light', overrides: {} },
     fire: { fuel: 'splits', species: 'oak' } as const,
   };
-  const made = plan(request({ pits: [pit] }), { nowMs: T0, members: 1 });
+  const made = planOnePit(request({ pits: [pit] }), { nowMs: T0, members: 1 });
   const split = { do: 'add-fuel', fuel: 'splits', pieces: 1, massKg: 0.5, lit: false };
   const fed = Array.from({ length: 12 }, (_, i) => act(`s${i}`, 25 + 30 * i, split));
   const end: Entry = { id: 'end', at: T0 + 400 * MIN, kind: 'finish' };
@@ -233,7 +233,7 @@ describe('the fuel of a cook', () => {
     expect(use.woodGivenKg).toBeGreaterThan(0.7 * 12 * 0.5);
     expect(use.woodBurntKg).toBeGreaterThan(0.8 * use.woodGivenKg);
     expect(use.woodBurntKg).toBeLessThanOrEqual(use.woodGivenKg);
-    expect(use.charcoalGivenKg).toBeCloseTo(made.fires[0]!.massKg, 1);
+    expect(use.charcoalGivenKg).toBeCloseTo(made.fires[0].massKg, 1);
     expect(use.charcoalBurntKg).toBeGreaterThan(0);
     expect(use.saved).toBe(false);
   });

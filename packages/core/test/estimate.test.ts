@@ -153,6 +153,7 @@ describe('the outlook of a piece', () => {
       ],
       nowMin,
       readings: [],
+      piece: 'a',
       members: 6,
       seed: 5,
     });
@@ -187,7 +188,16 @@ it('says wrapped, unwrapped, resting and rested as the log has it', () => {
   const on = { atMin: 0, do: 'meat-on', meat: 'a' } as const;
   const phaseAt = (nowMin: number, ...more: Action[]): string => {
     const done = [on, ...more];
-    const input = { scenario, done, ahead: [], nowMin, readings: [], members: 2, seed: 1 };
+    const input = {
+      scenario,
+      done,
+      ahead: [],
+      nowMin,
+      readings: [],
+      piece: 'a',
+      members: 2,
+      seed: 1,
+    };
     return meatOutlook(input).phase;
   };
   const wrap = { atMin: 200, do: 'wrap', meat: 'a', with: 'foil' } as const;

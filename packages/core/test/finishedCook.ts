@@ -5,7 +5,7 @@ import {
   type CookToExplain,
   type Entry,
   type EntryBody,
-  type Plan,
+  type PitPlan,
   type ReadingRow,
   type Scenario,
 } from '@ostrin/core/internals';
@@ -26,7 +26,7 @@ export const act = (atMin: number, action: object, jobId?: string): Entry =>
 export function cookOf(
   part: Partial<Scenario>,
   { massKg = 2, wrapAtMin = null as number | null, offMin = null as number | null } = {},
-): { cook: CookToExplain; plan: Plan; offMin: number } {
+): { cook: CookToExplain; plan: PitPlan; offMin: number } {
   const base = kettle({ untilMin: 900, ...part });
   const meat = {
     id: 'm',
@@ -68,8 +68,8 @@ export function cookOf(
   const plan = {
     request: {
       ...rest,
-      pits: [{ ...pits[0]!, pace: { pitC: 121, bandC: 8 } }],
-      meats: [{ ...meats[0]!, id: 'm', cut: 'pork-shoulder' }],
+      pits: [{ ...pits[0], pace: { pitC: 121, bandC: 8 } }],
+      meats: [{ ...meats[0], id: 'm', cut: 'pork-shoulder' }],
       timeZone: 'UTC',
     },
     scenarios: [{ ...scenario, everyMin: 1 }],
@@ -81,7 +81,7 @@ export function cookOf(
       { id: 'meat-on', at: '2027-05-15T05:25' },
       { id: 'off', at: '2027-05-15T13:00' },
     ],
-  } as unknown as Plan;
+  } as unknown as PitPlan;
   return { cook: { plan, entries, readings }, plan, offMin: off };
 }
 const withoutMinute = ({ atMin: _atMin, ...action }: { atMin: number }): object => action;

@@ -167,7 +167,7 @@ it('looks only for what a pit can have, in every cooker', () => {
 
 describe('advice', () => {
   const wish = request();
-  const setup = designFire(wish.pits[0]!);
+  const setup = designFire(wish.pits[0]);
   const policy = habitPolicy(setup.preset, setup.fire, 121, false);
   const adviceAt = (intake: number) => {
     const done = [...DONE, vents(60, intake, 0.5)];

@@ -12,8 +12,7 @@ const job = (id: string, atMin: number, rest: Pick<PlanJob, 'do' | 'logs'>): Pla
   id,
   at: '',
   atMin,
-  inWords: '',
-  detail: '',
+  facts: { kind: 'turn-grate' },
   ...rest,
 });
 const plan: Parameters<typeof forecastInput>[1] = {
@@ -40,7 +39,7 @@ describe('what the core is asked about a cook under way', () => {
     expect(ahead).toEqual([
       { do: 'set-vents', intakeFraction: 0.2, exhaustFraction: 0.5, atMin: 90 },
     ]);
-    expect(bandK).toBe(plan.request.pits[0]!.pace.bandC);
+    expect(bandK).toBe(plan.request.pits[0].pace.bandC);
   });
 
   it('leaves out what was done', () => {

@@ -1,5 +1,6 @@
 /** Learning a pit from its cooks: what they tell is found, what they do not stays as usual. */
 import {
+  planOnePit,
   advance,
   ANOTHER_KIND_SD,
   celsius,
@@ -209,7 +210,7 @@ describe('a plan for a pit that is known', () => {
     const usual = request();
     const planned = (part: object) =>
       plan(
-        { ...usual, pits: [{ ...usual.pits[0]!, ...part }] },
+        { ...usual, pits: [{ ...usual.pits[0], ...part }] },
         { nowMs: Date.UTC(2027, 4, 12, 12), members: 24 },
       );
     const known = { leakCm2: 0.05, wallLossFactor: 0.02, spreadFactor: 0.02 };
@@ -249,12 +250,12 @@ describe('what is learned beside its figures', () => {
   it('is how much of the wind reaches it: plans use that, and learning again begins with the day itself', () => {
     const usual = request();
     const weather = { ...MILD_DAY, windMps: 6 };
-    const made = plan(
-      { ...usual, weather, pits: [{ ...usual.pits[0]!, windTimes: 0.5, domeOverGrateK: 21 }] },
+    const made = planOnePit(
+      { ...usual, weather, pits: [{ ...usual.pits[0], windTimes: 0.5, domeOverGrateK: 21 }] },
       { nowMs: Date.UTC(2027, 4, 12, 12), members: 1 },
     );
     const wind = (of: Scenario): number => [of.weather].flat()[0]!.windMps;
-    expect(wind(made.scenarios[0]!)).toBe(3);
+    expect(wind(made.scenarios[0])).toBe(3);
     const light = { id: 'a', at: 0, jobId: 'light', kind: 'job' } as const;
     const logged = loggedCookOf('x', made, foldLog([light]), [])!;
     expect(wind(logged.scenario)).toBe(6);
@@ -263,7 +264,7 @@ describe('what is learned beside its figures', () => {
   it('is as wide for a pit of another kind as nothing of the catalogue is', () => {
     const usual = request();
     const spread = (known?: typeof ANOTHER_KIND_SD): number => {
-      const pits = [{ ...usual.pits[0]!, ...(known ? { known } : {}) }];
+      const pits = [{ ...usual.pits[0], ...(known ? { known } : {}) }];
       const made = plan({ ...usual, pits }, { nowMs: Date.UTC(2027, 4, 12, 12), members: 40 });
       return made.fires[0]!.inBandFraction!;
     };

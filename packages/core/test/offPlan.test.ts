@@ -4,12 +4,12 @@ import { request } from './scenarios';
 
 const T0 = Date.UTC(2027, 4, 15, 8);
 const MIN = 60_000;
-const FIRST = request().meats[0]!.id;
+const FIRST = request().meats[0].id;
 
 describe('off the plan', () => {
   const wish = request();
   const plan = { request: wish, jobs: [{ id: 'off', atMin: 540 }] };
-  const { pitC } = wish.pits[0]!.pace;
+  const { pitC } = wish.pits[0].pace;
   const log = foldLog([{ id: 'on', at: T0, kind: 'act', action: { do: 'meat-on', meat: FIRST } }]);
   const at = (offK: number, ready: number, thickness?: { times: number; sure: number }) =>
     offPlan(

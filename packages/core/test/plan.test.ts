@@ -7,13 +7,13 @@ import {
   runLikelyPit,
   settledC,
   simulate,
-  type PlanFigures,
+  type Plan,
   type Request,
 } from '@ostrin/core/internals';
 import { request } from './scenarios';
 
 const NOW = Date.UTC(2027, 4, 14, 12);
-const quick = (part: Parameters<typeof request>[0] = {}, members = 8): PlanFigures =>
+const quick = (part: Parameters<typeof request>[0] = {}, members = 8): Plan =>
   plan(request(part), { nowMs: NOW, members });
 
 const pitOf = (preset: string, fuel: 'lump' | 'briquette' | 'splits', pitC: number) => ({
@@ -78,9 +78,9 @@ describe('a plan', () => {
   });
 
   it('takes longer for a heavier piece, in the cold, and bare', () => {
-    const minutes = (q: PlanFigures): number =>
+    const minutes = (q: Plan): number =>
       (epochOf(q.ready[0]!.p50, 'UTC') - epochOf(q.meatOnAt[0]!, 'UTC')) / 60000;
-    const meat = request().meats[0]!;
+    const meat = request().meats[0];
     const heavy = quick({ meats: [{ ...meat, massKg: 3.6, pieces: 1 }] });
     const bare = quick({ meats: [{ ...meat, wrap: { with: 'none' } }] });
     expect(minutes(heavy)).toBeGreaterThan(minutes(p));
@@ -105,21 +105,20 @@ it.each([
   ['bullet-47', 'briquette', 110],
   ['hopper-fan', 'briquette', 121],
 ] as const)(
-  'plans for other pits and tables plans for other pits and tables holds %s on %s near %i C when its scenario is run',
+  'a plan for %s on %s holds the pit near %i °C when its scenario is run',
   (preset, fuel, pitC) => {
     const p = quick({ people: 4, pits: [pitOf(preset, fuel, pitC)] });
     expect(p.problems).toEqual([]);
     const run = simulate(p.scenarios[0]!);
     expect(Math.abs(settledC(run.pitC, 1) - pitC)).toBeLessThan(8);
     expect(run.meats[0]!.doneAtMin).not.toBeNull();
-    expect(p.fires[0]!.spec).toEqual(p.scenarios[0]!.fire);
     expect(p.vents.length).toBeGreaterThan(0);
     expect(p.fires[0]!.feeding.some((f) => f.what === 'splits')).toBe(fuel === 'splits');
   },
 );
 
 it('plans for other pits and tables has several pieces of two cuts ready together and an early treat for itself', () => {
-  const meat = request().meats[0]!;
+  const meat = request().meats[0];
   // Which of two pieces that take about as long goes on first, few likely cooks do not tell.
   const asked: Partial<Request> = {
     people: 12,
@@ -152,7 +151,7 @@ it('plans for other pits and tables has several pieces of two cuts ready togethe
 });
 
 it('plans for other pits and tables plans two pits for one table, each with its own fire and jobs', () => {
-  const meat = request().meats[0]!;
+  const meat = request().meats[0];
   const p = quick({
     pits: [pitOf('kettle-57', 'briquette', 121), pitOf('kamado-46', 'lump', 135)],
     meats: [
@@ -169,8 +168,8 @@ it('plans for other pits and tables plans two pits for one table, each with its 
 
 it('lends what it knows of a fire to another pit of the same kind, and not its name', () => {
   const knownPolicies = new Map();
-  const planned = (id: string): PlanFigures =>
-    plan(request({ pits: [{ ...request().pits[0]!, id, name: `the ${id}` }] }), {
+  const planned = (id: string): Plan =>
+    plan(request({ pits: [{ ...request().pits[0], id, name: `the ${id}` }] }), {
       nowMs: NOW,
       members: 2,
       knownPolicies,
@@ -203,7 +202,7 @@ it('plans for other pits and tables costs what its prices say, less what is on t
 });
 
 it('plans for other pits and tables puts salting before the fire and refuses a frozen piece for today', () => {
-  const meat = request().meats[0]!;
+  const meat = request().meats[0];
   const salted = quick({ meats: [{ ...meat, prepare: 'dry-brine' }] });
   const salt = salted.jobs.find((j) => j.do === 'prepare')!;
   const on = salted.jobs.find((j) => j.id === 'meat-on')!;

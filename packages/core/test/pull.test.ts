@@ -32,7 +32,7 @@ describe('a roast that is wanted at a temperature on the plate', () => {
     expect(done.plateC).toBeGreaterThanOrEqual(52);
     expect(done.plateC).toBeLessThanOrEqual(54);
     const meat = {
-      ...request().meats[0]!,
+      ...request().meats[0],
       cut: 'rib-roast',
       massKg: 2.3,
       wrap: { with: 'none' } as const,

@@ -1,5 +1,6 @@
 /** Scenarios shared by tests. */
 import {
+  type PitRequest,
   feedActions,
   MILD_DAY,
   presetOf,
@@ -84,7 +85,9 @@ export function held(pitC: number, meat: Partial<Scenario['meats'][number]> = {}
   });
 }
 
-/** A request for mutton; parts may be replaced. */
+/** A request for mutton; parts may be replaced, its one pit by several. */
+export function request(part?: Partial<PitRequest>): PitRequest;
+export function request(part: Partial<Request>): Request;
 export function request(part: Partial<Request> = {}): Request {
   return {
     ostrin: 'request/1',
@@ -129,6 +132,7 @@ export const MUTTON_UNDER_WAY: ForecastInput = {
     { atMin: 40, do: 'lid-open', seconds: 60 },
     { atMin: 40, do: 'meat-on', meat: 'a' },
   ],
+  piece: 'a',
   ahead: [],
   nowMin: 240,
   readings: Array.from({ length: 48 }, (_, i) => ({

@@ -45,7 +45,7 @@ describe('when to light', () => {
   });
 
   it('holds big pieces for hours, thin ones and roasts not', () => {
-    const meat = request().meats[0]!;
+    const meat = request().meats[0];
     const box = maxHoldMin(meat);
     expect(box).toBeGreaterThanOrEqual(240);
     expect(maxHoldMin({ ...meat, cut: 'spare-ribs', massKg: 1.2 })).toBeLessThan(box);
@@ -57,7 +57,7 @@ describe('when to light', () => {
 });
 
 it('thaws and salts before the fire, in that order', () => {
-  const meat = { ...request().meats[0]!, frozen: true, prepare: 'dry-brine' as const };
+  const meat = { ...request().meats[0], frozen: true, prepare: 'dry-brine' as const };
   const { jobs, leadMin } = prepareJobs(meat, 2, 30, (j) => j);
   expect(leadMin).toBe(60 * (thawHours(2.5) + 14));
   expect(jobs.map((j) => j.id)).toEqual(['salt', 'thaw']);
@@ -71,7 +71,7 @@ it('gets nobody up at night to salt, brine or thaw', () => {
   expect(beforeBed(at('2027-05-15T22:30'), 0, zone)).toBe(30);
   expect(beforeBed(at('2027-05-15T06:00'), 0, zone)).toBe(0);
   expect(beforeBed(at('2027-05-15T04:00'), at('2027-05-15T02:00'), zone)).toBe(0);
-  const meat = { ...request().meats[0]!, frozen: true, prepare: 'brine' as const };
+  const meat = { ...request().meats[0], frozen: true, prepare: 'brine' as const };
   const plain = prepareJobs(meat, 1, 0, (j) => j);
   const kind = prepareJobs(
     meat,

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  planOnePit,
   actionsOf,
   alreadyLogged,
   atTheGrate,
@@ -13,7 +14,6 @@ import {
   lastPieceReading,
   litAtMs,
   type Log,
-  plan,
   simulate,
   summarise,
   withHandReadings,
@@ -158,7 +158,7 @@ describe('the forecast', () => {
       pitC: truth.pitC[atMin]! + pitK,
       coreC: truth.meats[0]!.coreC[Math.max(Math.round(30 + (atMin - 30) * pace), 0)] ?? null,
     }));
-  const base = { scenario, done, ahead: [], nowMin: 180, members: 6, seed: 4 };
+  const base = { scenario, done, ahead: [], nowMin: 180, piece: 'a', members: 6, seed: 4 };
 
   it('starts at the reading and stays inside its own fan', () => {
     const f = forecast({ ...base, readings: readings(6) });
@@ -235,7 +235,7 @@ describe('serving at another time', () => {
 });
 
 describe('the next job', () => {
-  const figures = plan(request(), { nowMs: T0 - 864e5, members: 2 });
+  const figures = planOnePit(request(), { nowMs: T0 - 864e5, members: 2 });
   const jobs = figures.jobs.map((j) => ({ ...j, inWords: j.id, detail: '' }));
   const made = { ...figures, jobs };
   const clock = { zeroMs: T0, forecast: null };
@@ -261,14 +261,14 @@ describe('the next job', () => {
       expect(ids(foldLog([]), look.atMin + 20)).toContain(look.id);
       expect(ids(foldLog([]), look.atMin + 40)).not.toContain(look.id);
     }
-    const skip: Entry = { id: 's', at: T0, kind: 'note', text: 'Skipped', jobId: 'meat-on' };
+    const skip: Entry = { id: 's', at: T0, kind: 'skip', jobId: 'meat-on' };
     expect(ids(foldLog([skip]), 0)).not.toContain('meat-on');
   });
 });
 
 describe('the summary', () => {
   it('weighs time in band, fuel and what was planned', () => {
-    const p = plan(request(), { nowMs: T0 - 864e5, members: 1 });
+    const p = planOnePit(request(), { nowMs: T0 - 864e5, members: 1 });
     const log = foldLog([
       LIT,
       act('on', 30, { do: 'meat-on', meat: 'mutton' }),

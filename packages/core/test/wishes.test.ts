@@ -13,13 +13,13 @@ import {
   type PlacedPiece,
   plan,
   presetOf,
-  type PlanFigures,
+  type Plan,
 } from '@ostrin/core/internals';
 import { ventScale } from './help/ventScale';
 import { request } from './scenarios';
 
 const NOW = Date.UTC(2027, 4, 14, 12);
-const quick = (part: Parameters<typeof request>[0] = {}, members = 8): PlanFigures =>
+const quick = (part: Parameters<typeof request>[0] = {}, members = 8): Plan =>
   plan(request(part), { nowMs: NOW, members });
 
 describe('a wish that cannot be met', () => {
@@ -46,7 +46,7 @@ describe('a wish that cannot be met', () => {
   });
 
   it('says so when the fire cannot get there', () => {
-    const pit = request().pits[0]!;
+    const pit = request().pits[0];
     const cooker = { preset: 'kettle-57', overrides: { intakeCm2: 5, exhaustCm2: 5, leakCm2: 2 } };
     const hot = quick({ pits: [{ ...pit, cooker, pace: { pitC: 180, bandC: 8 } }] });
     expect(hot.problems.map((x) => x.field)).toContain('pits[0].pace.pitC');
@@ -56,8 +56,8 @@ describe('a wish that cannot be met', () => {
   });
 
   it('says how large a piece is that does not fit, and what to do', () => {
-    const pit = { ...request().pits[0]!, cooker: { preset: 'kettle-47', overrides: {} } };
-    const meat = { ...request().meats[0]!, cut: 'brisket', massKg: 9 };
+    const pit = { ...request().pits[0], cooker: { preset: 'kettle-47', overrides: {} } };
+    const meat = { ...request().meats[0], cut: 'brisket', massKg: 9 };
     const problem = quick({ pits: [pit], meats: [meat] }).problems[0]!;
     expect(problem.field).toBe('meats[0].massKg');
     const { facts } = problem;
@@ -66,7 +66,7 @@ describe('a wish that cannot be met', () => {
   });
 
   it('throws for names outside the catalogues', () => {
-    const meat = { ...request().meats[0]!, cut: 'shoe' };
+    const meat = { ...request().meats[0], cut: 'shoe' };
     expect(() => quick({ meats: [meat] })).toThrow(RangeError);
   });
 });
@@ -141,8 +141,8 @@ describe('amounts and vents', () => {
 });
 
 it('shops for the wood of each pit', () => {
-  const pit = request().pits[0]!;
-  const meat = request().meats[0]!;
+  const pit = request().pits[0];
+  const meat = request().meats[0];
   const tom = {
     id: 'tom',
     cooker: { preset: 'offset-heavy', overrides: {} },

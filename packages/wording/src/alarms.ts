@@ -1,6 +1,7 @@
 /** Alarms in words, short enough for the top of a phone. */
-import type { Alarm, Cause, PlanJob, RequestPit } from '@ostrin/core';
+import type { Alarm, Cause, PlanJob, RequestPit, Units } from '@ostrin/core';
 import { faultName } from './faults';
+import { jobWords } from './plan/jobs';
 import { spanOfTime } from './quantities';
 
 /** What the words of an alarm hang on. */
@@ -11,10 +12,11 @@ export interface AlarmContext {
   pieceName: (id: string) => string;
   /** The cause that is named now. */
   cause: Cause;
+  units: Units;
 }
 
 /** What an alarm tells. */
-export function alarmWords(a: Alarm, { pit, jobs, pieceName, cause }: AlarmContext): string {
+export function alarmWords(a: Alarm, { pit, jobs, pieceName, cause, units }: AlarmContext): string {
   const soon = a.inMin < 1 ? 'now' : `in ${spanOfTime(a.inMin)}`;
   switch (a.code) {
     case 'fire-out':
@@ -31,8 +33,10 @@ export function alarmWords(a: Alarm, { pit, jobs, pieceName, cause }: AlarmConte
       return `${pieceName(a.meat!)}: done ${soon}`;
     case 'near-wrap':
       return `${pieceName(a.meat!)}: time to wrap ${soon}`;
-    case 'job-due':
-      return jobs.find((j) => j.id === a.jobId)?.inWords ?? 'A job is due';
+    case 'job-due': {
+      const job = jobs.find((j) => j.id === a.jobId);
+      return job ? jobWords(job.facts, pit, units).inWords : 'A job is due';
+    }
     case 'no-reading':
       return 'No thermometer has sent a reading lately';
   }

@@ -14,6 +14,8 @@ export function entryWords(e: Entry, telling: Telling = UNKNOWN): string {
       return `Note: ${e.text}`;
     case 'job':
       return 'Job done';
+    case 'skip':
+      return 'Job skipped';
     case 'read':
       return readWords(e, telling.units);
     case 'look':

@@ -3,24 +3,26 @@ import {
   foldLog,
   lastVents,
   localOf,
-  METRIC,
+  pitOf,
   type Diagnosis,
   type Entry,
   type Forecast,
   type LogLine,
-  type Plan,
+  type PitPlan,
   type DueJob,
   type Units,
 } from '@ostrin/core';
 import { causeWords, TREND_WORDS } from './diagnosis';
 import { actionWords, foodWords, readWords } from './log';
 import { lookWords } from './looks';
+import { jobWords } from './plan/jobs';
+import { riskWords } from './plan/risks';
 import { capital, temperatureWords } from './quantities';
 import { settingWords, ventedPit } from './vents';
 
 /** What is known of the cook that is handed over. */
 export interface FireNow {
-  plan: Plan;
+  plan: PitPlan;
   /** What the pit is called. */
   pitName: string;
   entries: readonly Entry[];
@@ -42,22 +44,24 @@ const LAST_LINES = 3;
 const SIGNS = 2;
 
 /** What a line of the log says was done: a deed in words, or the job it did. */
-function doneWords(l: LogLine, plan: Plan): string {
+function doneWords(l: LogLine, plan: PitPlan, units: Units): string {
   if (l.body.kind === 'note') return l.body.text;
   if (l.body.kind === 'look') return lookWords(l.body);
-  if (l.body.kind === 'read') return readWords(l.body, plan.request.units ?? METRIC);
-  if (l.body.kind === 'add-food') return foodWords(l.body.food, plan.request.units ?? METRIC);
+  if (l.body.kind === 'read') return readWords(l.body, units);
+  if (l.body.kind === 'add-food') return foodWords(l.body.food, units);
   if (l.body.kind === 'act') {
-    const telling = { units: plan.request.units ?? METRIC, pit: ventedPit(plan.request.pits[0]!) };
+    const telling = { units, pit: ventedPit(pitOf(plan)) };
     return actionWords(l.body.action, telling);
   }
-  return plan.jobs.find((j) => j.id === l.jobId)?.inWords ?? 'a job';
+  const job = plan.jobs.find((j) => j.id === l.jobId);
+  const words = job ? jobWords(job.facts, pitOf(plan), units).inWords : 'a job';
+  return l.body.kind === 'skip' ? `skipped: ${words}` : words;
 }
 
 /** The sheet as lines of text, one thing a line. */
 export function fireSheet(fire: FireNow): string {
   const { plan, pitName, entries, pitC, coreC, state, forecast, ready, jobs, units } = fire;
-  const pit = plan.request.pits[0]!;
+  const pit = pitOf(plan);
   const vented = ventedPit(pit);
   const log = foldLog(entries);
   const { pitC: target, bandC } = pit.pace;
@@ -75,10 +79,17 @@ export function fireSheet(fire: FireNow): string {
     ...(left == null ? [] : [`Fuel left: about ${Math.round(left * 100)} % of the load.`]),
     ...(coreC === null ? [] : [`Meat: ${temperatureWords(coreC, units)} in the middle.`]),
     `${capital(ready)}, served at ${log.serveMs === null ? plan.serveAt.slice(11) : clock(log.serveMs)}.`,
-    ...jobs.slice(0, NEXT_JOBS).map(({ job, ms }) => `Next: ${clock(ms)} ${job.inWords}.`),
-    ...plan.risks.slice(0, SIGNS).map((r) => `Look for: ${r.sign}. ${capital(r.move)}`),
+    ...jobs
+      .slice(0, NEXT_JOBS)
+      .map(({ job, ms }) => `Next: ${clock(ms)} ${jobWords(job.facts, pit, units).inWords}.`),
+    ...plan.risks
+      .slice(0, SIGNS)
+      .map((r) => riskWords(r, vented, units))
+      .map((r) => `Look for: ${r.sign}. ${capital(r.move)}`),
     ...log.lines
       .slice(-LAST_LINES)
-      .map((l) => `Done at ${clock(l.at)}: ${doneWords(l, plan)}${l.by ? `, ${l.by}` : ''}.`),
+      .map(
+        (l) => `Done at ${clock(l.at)}: ${doneWords(l, plan, units)}${l.by ? `, ${l.by}` : ''}.`,
+      ),
   ].join('\n');
 }

@@ -9,9 +9,9 @@ import {
   splitThicknessCm,
   WOODS,
   type CharcoalId,
-  type FeedingFigures,
-  type FireFigures,
+  type Feeding,
   type FireSpec,
+  type PlannedFire,
   type RequestPit,
   type Units,
   type WoodId,
@@ -160,7 +160,7 @@ function buildWords(pit: RequestPit, fire: FireSpec, onSplits: boolean, units: U
 }
 
 /** How a snake is made to last while it burns, for whoever needs more than was planned. */
-function lengthenWords({ spec, hourPieces }: FireFigures): string[] {
+function lengthenWords({ hourPieces }: PlannedFire, spec: FireSpec): string[] {
   if (spec.arrangement !== 'snake' || hourPieces === null) return [];
   const pieces = spec.fuel === 'lump' ? 'pieces of lump' : CHARCOALS[spec.fuel].name;
   return [
@@ -169,22 +169,27 @@ function lengthenWords({ spec, hourPieces }: FireFigures): string[] {
 }
 
 /** What is done with what lies in the pit from last time. */
-const fromLastWords = ({ fuel, massKg, fromLastKg }: FireFigures, units: Units): string[] =>
+const fromLastWords = ({ fuel, massKg, fromLastKg }: PlannedFire, units: Units): string[] =>
   fromLastKg === undefined
     ? []
     : [
         `Stir the ${massWords(fromLastKg, units)} from last time, shake its ash out, and top it up with ${charcoalWords(fuel, massKg - fromLastKg, units)}: together they are what follows.`,
       ];
 
-/** All steps of a planned fire. */
-export const plannedFireWords = (pit: RequestPit, fire: FireFigures, units: Units): string[] => [
+/** All steps of a planned fire; `spec` is the fire as it is built. */
+export const plannedFireWords = (
+  pit: RequestPit,
+  fire: PlannedFire,
+  spec: FireSpec,
+  units: Units,
+): string[] => [
   ...fromLastWords(fire, units),
-  ...buildWords(pit, fire.spec, pit.fire.fuel === 'splits', units),
-  ...lengthenWords(fire),
+  ...buildWords(pit, spec, pit.fire.fuel === 'splits', units),
+  ...lengthenWords(fire, spec),
 ];
 
 /** A round of feeding: `12 briquettes each 1 h, 3 times`. */
-export function feedingWords(pit: RequestPit, feeding: FeedingFigures, units: Units): string {
+export function feedingWords(pit: RequestPit, feeding: Feeding, units: Units): string {
   const each =
     feeding.what === 'splits'
       ? `a split of ${splitWords(pit, feeding.massKg, pit.fire.species, units)}`

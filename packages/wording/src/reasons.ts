@@ -1,5 +1,12 @@
 /** Why a job is planned, and why at that time, in words. */
-import type { Forecast, Plan, PlanJob, Units, VentScale } from '@ostrin/core';
+import {
+  pitOf,
+  type Forecast,
+  type PitPlan,
+  type PlanJob,
+  type Units,
+  type VentScale,
+} from '@ostrin/core';
 import { behindWords } from './meat';
 import { spanOfTime } from './quantities';
 import { ventedPit } from './vents';
@@ -16,7 +23,7 @@ const STEP_WORDS: Readonly<Record<VentScale['way'], string>> = {
 /** The figures behind a job's time, and how sure they are. */
 export function jobReason(
   job: PlanJob,
-  plan: Plan,
+  plan: PitPlan,
   forecast: Forecast | null,
   units: Units,
 ): string {
@@ -28,7 +35,7 @@ export function jobReason(
     return `In 8 of 10 of ${cooks} this came between ${early} and ${spanOfTime(job.spanMin[1])} after lighting.${now}`;
   }
   if (job.id === 'hold') {
-    const { intake } = ventedPit(plan.request.pits[0]!).scales;
+    const { intake } = ventedPit(pitOf(plan)).scales;
     return `Closing down before the target lets the pit settle into the band instead of running past it. The setting, in steps ${STEP_WORDS[intake.way]}, that the simulated pit settled nearest to the target with, in your weather.`;
   }
   if (job.id === 'meat-on') {

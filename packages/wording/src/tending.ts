@@ -22,6 +22,5 @@ export { foodOutcomeWords } from './food';
 export { faultName, suspectedWords } from './faults';
 export { afterOffWords } from './afterOff';
 export { burnStepWords, LEAK_TEST, seasoningWords } from './testBurn';
-export { wordAddedFood } from './addedFood';
 export { offPlanWords } from './offPlan';
 export { cookFitWords, learnedFrom, learnedLines } from './learned';

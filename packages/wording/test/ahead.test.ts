@@ -5,20 +5,19 @@ import {
   HOUR_MS,
   localOf,
   MINUTE_MS,
-  type Plan,
   type Request,
   shopJob,
   shopMs,
 } from '@ostrin/core/internals';
-import { planDocument } from '@ostrin/wording';
+import { planDocument, type WordedPlan } from '@ostrin/wording';
 import { request } from '../../core/test/scenarios';
 
 const ZONE = 'Europe/Ljubljana';
 const NOW = epochOf('2027-05-13T09:00', ZONE);
-const MEAT = request().meats[0]!;
-const planned = (part: Partial<Request> = {}, members = 24): Plan =>
+const MEAT = request().meats[0];
+const planned = (part: Partial<Request> = {}, members = 24): WordedPlan =>
   planDocument(request(part), { nowMs: NOW, members });
-const job = (p: Plan, id: string) => p.jobs.find((j) => j.id === id)!;
+const job = (p: WordedPlan, id: string) => p.jobs.find((j) => j.id === id)!;
 
 describe('shopping', () => {
   it('is done in shop hours, an hour before anything needs it, and never in the past', () => {
@@ -125,7 +124,7 @@ describe('a piece that comes late', () => {
 });
 
 describe('a piece that cannot wait', () => {
-  const bird = (where: 'tented' | 'warmer'): Plan =>
+  const bird = (where: 'tented' | 'warmer'): WordedPlan =>
     planned({
       people: 6,
       meats: [

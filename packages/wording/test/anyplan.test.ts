@@ -1,6 +1,7 @@
 /** Whatever is wished for, a plan is whole: in order, finite, within its pit, and its scenario can be run. */
 import fc from 'fast-check';
 import {
+  onePit,
   CUTS,
   cutOf,
   epochOf,
@@ -15,13 +16,12 @@ import {
   usualDone,
   usualRest,
   usualWrap,
-  type Plan,
   type Request,
   type RequestMeat,
   type RequestPit,
   type Weather,
 } from '@ostrin/core/internals';
-import { linesOf, markdownOf, onePit, planDocument } from '@ostrin/wording';
+import { linesOf, markdownOf, planDocument, type WordedPlan } from '@ostrin/wording';
 
 const ZONE = 'Europe/Ljubljana';
 const SERVE = '2027-05-15T18:30';
@@ -129,7 +129,7 @@ function numbersOf(value: unknown, path = ''): [string, number][] {
   return Object.entries(value).flatMap(([k, v]) => numbersOf(v, `${path}.${k}`));
 }
 
-function whole(made: Plan, request: Request): void {
+function whole(made: WordedPlan, request: Request): void {
   for (const [path, v] of numbersOf(made)) {
     if (!Number.isFinite(v)) throw new Error(`${path} is ${v}`);
   }
@@ -193,7 +193,7 @@ it('is whole for any pits, meats and weather, with its likely cooks, and comes a
       for (const fire of made.fires) {
         const part = onePit(made, fire.pit);
         expect(part.jobs.every((j) => j.do !== 'shop')).toBe(true);
-        const scenario = part.scenarios[0]!;
+        const scenario = part.scenarios[0];
         // After three hours, or when a short cook is done and its fire about to be shut.
         const doneMin = Math.max(...part.ready.map((r) => minutesAfter(part.lightAt, r.p50)));
         const run = simulate({ ...scenario, untilMin: Math.min(180, Math.floor(doneMin)) });

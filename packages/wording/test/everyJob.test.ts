@@ -8,13 +8,12 @@ import {
   usualDone,
   usualRest,
   WRAPS,
-  type Plan,
   type Preset,
   type Request,
   type Units,
   type WrapId,
 } from '@ostrin/core/internals';
-import { planDocument, ventNames } from '../src';
+import { planDocument, ventNames, type WordedPlan } from '../src';
 import { ventScale } from '../../core/test/help/ventScale';
 import { request } from '../../core/test/scenarios';
 
@@ -86,7 +85,7 @@ const cases: fc.Arbitrary<Case> = fc
   });
 
 /** Everything that a plan says of its jobs. */
-const saidOf = (plan: Plan): string[] => [
+const saidOf = (plan: WordedPlan): string[] => [
   ...plan.jobs.flatMap((j) => [
     j.inWords,
     j.detail,
@@ -120,7 +119,7 @@ function foreignParts(preset: Preset, { pits: [pit] }: Request, arrangement: str
 }
 
 /** What a plan says, sentence by sentence, in the words of its own pit and the units of its reader. */
-function speaksOfItsOwn(plan: Plan, { wish, preset }: Case): void {
+function speaksOfItsOwn(plan: WordedPlan, { wish, preset }: Case): void {
   const foreign = foreignParts(preset, wish, plan.fires[0]!.arrangement);
   const { temperature, mass } = wish.units!;
   const unwanted = [
@@ -133,11 +132,11 @@ function speaksOfItsOwn(plan: Plan, { wish, preset }: Case): void {
   expect(saidOf(plan).filter((sentence) => unwanted.some((w) => w.test(sentence)))).toEqual([]);
 }
 
-function inOrder({ jobs }: Plan): void {
+function inOrder({ jobs }: WordedPlan): void {
   for (let i = 1; i < jobs.length; i++) expect(jobs[i]!.at >= jobs[i - 1]!.at).toBe(true);
 }
 
-function fitsAPhone({ jobs }: Plan): void {
+function fitsAPhone({ jobs }: WordedPlan): void {
   for (const { checklist } of jobs) {
     if (!checklist) continue;
     expect(checklist.items.length).toBeGreaterThan(0);

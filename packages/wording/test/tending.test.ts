@@ -1,5 +1,5 @@
 /** What is said of a cook under way, over every preset: no part, unit or fuel that this pit or this user does not have. */
-import { PRESETS, presetOf, type Advice, type Fault, type RequestPit } from '@ostrin/core';
+import { METRIC, PRESETS, presetOf, type Advice, type Fault, type RequestPit } from '@ostrin/core';
 import {
   ALARM_CODES,
   FAULTS,
@@ -135,7 +135,8 @@ it('tells every alarm in one short line', () => {
       const alarm: Alarm = { id: code, code, inMin: 12, side: 'below', meat: 'a', jobId: 'wrap' };
       const words = alarmWords(alarm, {
         pit,
-        jobs: [{ id: 'wrap', inWords: 'Wrap it' } as never],
+        jobs: [{ id: 'wrap', facts: { kind: 'turn-grate' } } as never],
+        units: METRIC,
         pieceName: () => 'Shoulder 1',
         cause: { code: 'suspected', fault: 'air-short', sure: 0.9, sinceMs: 0 },
       });

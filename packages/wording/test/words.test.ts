@@ -98,7 +98,7 @@ describe('a plan in somebody else’s units and notation', () => {
   const notations = fc.constantFrom(...VENT_NOTATIONS);
   const pits = fc.constantFrom('kettle-57', 'offset-heavy', 'offset-heavy-reverse', 'hopper-fan');
   const wish = (preset: string, ventWay: (typeof VENT_NOTATIONS)[number]): Request => {
-    const pit = request().pits[0]!;
+    const pit = request().pits[0];
     const fuel = presetOf(preset).fireChoices[0]!.fuel;
     return request({
       units: F_LB,
@@ -156,7 +156,7 @@ describe('a plan in somebody else’s units and notation', () => {
 
 describe('a log', () => {
   it('tells actions in the reader’s units and the pit’s own vents', () => {
-    const pit = ventedPit(request().pits[0]!);
+    const pit = ventedPit(request().pits[0]);
     const telling = { units: F_LB, pit };
     expect(actionWords({ do: 'set-target', targetC: 121 }, telling)).toBe('Target 250 °F');
     const vents = { do: 'set-vents', intakeFraction: 0.25, exhaustFraction: 0.5 } as const;
@@ -193,7 +193,7 @@ describe('a diagnosis', () => {
     for (const id of Object.keys(PRESETS)) {
       const preset = presetOf(id);
       const pit = {
-        ...request().pits[0]!,
+        ...request().pits[0],
         cooker: { preset: id, overrides: {} },
         fire: { fuel: preset.fireChoices[0]!.fuel },
       };

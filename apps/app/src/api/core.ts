@@ -18,6 +18,7 @@ import type {
   VariantSources,
   Outlook,
   SteadyCase,
+  PitPlan,
   Plan,
   Request,
   VentCard,
@@ -196,7 +197,7 @@ export const askAdvice = (question: AdviseQuestion): Promise<Advice | null> =>
 
 /** Asks what became of the fuel of a cook; null before its fire was lit. `nowMs`: the cook's clock. */
 export const askFuelUse = (
-  plan: Pick<Plan, 'scenarios'>,
+  plan: Pick<PitPlan, 'scenarios'>,
   log: Log,
   nowMs: number,
 ): Promise<FuelUse | null> => ask({ kind: 'fuel-use', plan, log, nowMs });

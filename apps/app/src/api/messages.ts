@@ -19,6 +19,7 @@ import type {
   VariantSources,
   Outlook,
   SteadyCase,
+  PitPlan,
   Plan,
   Request,
   VentCard,
@@ -50,7 +51,7 @@ export type ToTendWorker =
   | { id: number; kind: 'changes'; input: ForecastInput; question: ChangeQuestion }
   | { id: number; kind: 'food'; input: ForecastInput; wish: FoodWish }
   | { id: number; kind: 'advise'; question: AdviseQuestion }
-  | { id: number; kind: 'fuel-use'; plan: Pick<Plan, 'scenarios'>; log: Log; nowMs: number }
+  | { id: number; kind: 'fuel-use'; plan: Pick<PitPlan, 'scenarios'>; log: Log; nowMs: number }
   // Questions about cooks that are over.
   | { id: number; kind: 'why-late'; cook: CookToExplain; ready: WhyLateOf }
   | { id: number; kind: 'compare-times'; cooks: CookToExplain[] };
@@ -64,7 +65,7 @@ export interface WhyLateOf {
 /** A finished cook as the worker that learns gets it. */
 export interface CookToLearn {
   id: string;
-  plan: Pick<Plan, 'scenarios' | 'request'>;
+  plan: Pick<PitPlan, 'scenarios' | 'request'>;
   log: Log;
   readings: ReadingRow[];
 }

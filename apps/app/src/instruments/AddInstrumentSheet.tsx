@@ -36,7 +36,8 @@ const FIRST_CHANNELS: Readonly<Record<InstrumentKind, Channel[]>> = {
 
 export function AddInstrumentSheet({ pits, taken, onAdded, onClose }: Props) {
   const [name, setName] = useState('');
-  const [pitName, setPitName] = useState(pits[0] ?? '');
+  const [firstPit = ''] = pits;
+  const [pitName, setPitName] = useState(firstPit);
   const [kind, setKind] = useState<InstrumentKind>('wire');
   const save = useSaveInstrument();
   const add = (): void => {

@@ -1,5 +1,6 @@
 /** A past cook in figures beside its plan: how it was held, what it burnt, every time, and why it was early or late. */
-import { epochOf, localOf, MINUTE_MS, type ReadingRow } from '@ostrin/core';
+import { jobWords } from '@ostrin/wording';
+import { pitOf, epochOf, localOf, MINUTE_MS, type ReadingRow } from '@ostrin/core';
 import { handFigures, summarise, type HandFigures } from '@ostrin/core/afterwards';
 import { soMuchLater } from '@ostrin/wording/afterwards';
 import { useMemo } from 'react';
@@ -105,13 +106,18 @@ function Why({ cook, of }: Pick<Props, 'cook' | 'of'>) {
 /** Every job of the plan that was done: when it was planned, and when it came. */
 function Times({ cook, times }: { cook: CookView; times: HandFigures['times'] }) {
   const zone = cook.plan.request.timeZone;
+  const { units } = useSettings();
+  const wordsOf = (id: string): string => {
+    const { facts } = cook.plan.jobs.find((j) => j.id === id)!;
+    return jobWords(facts, pitOf(cook.plan), units).inWords;
+  };
   if (times.length === 0) return null;
   return (
     <Fold label="Planned and actual times" testID="all-times">
       {times.map(({ jobId, planned, actual }) => (
         <View key={jobId} className="flex-row items-baseline gap-3 border-b border-rule py-2">
           <Text className="font-sans text-ink text-[16px] leading-[21px] flex-1">
-            {cook.plan.jobs.find((j) => j.id === jobId)!.inWords}
+            {wordsOf(jobId)}
           </Text>
           <Text className="font-sans text-soot text-[16px] w-[48px]">
             {clockOf(localOf(planned, zone))}

@@ -1,6 +1,7 @@
 /** One past cook: its figures beside the plan, its whole strip, its log, and taking it out. */
 import { ROUTES } from '@ostrin/contract/types';
 import {
+  leadMeat,
   cutOf,
   finishOf,
   HOUR_MS,
@@ -69,7 +70,7 @@ function Cook({ cook }: { cook: CookView }) {
   const to = Math.max(last, from + 60 * MINUTE_MS) + BESIDE_MS;
   const readings = useMemo(() => readUntil(cook, log, to), [cook, log, to]);
   const data = useStripOfCook(cook, log, readings, [from, to]);
-  const cut = cutOf(cook.plan.request.meats[0]!.cut);
+  const cut = cutOf(leadMeat(cook.plan).cut);
   const { pieces, request } = cook.plan;
   return (
     <ScrollView className="flex-1" contentContainerClassName="pb-8 gap-6">

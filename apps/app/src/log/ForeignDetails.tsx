@@ -1,6 +1,6 @@
 /** What was cooked, on which pit and when: beside readings that say nothing of it. */
-import { cutOf, localOf, MINUTE_MS, type Plan, type ReadingRow } from '@ostrin/core';
-import { massWords, spanOfTime } from '@ostrin/wording';
+import { onePit, cutOf, localOf, MINUTE_MS, type Plan, type ReadingRow } from '@ostrin/core';
+import { wordPlan, massWords, spanOfTime } from '@ostrin/wording';
 import { router } from 'expo-router';
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
@@ -184,10 +184,14 @@ function useBringIn(cook: ForeignCook, readings: readonly ReadingRow[], file: st
   };
   const keep = (plan: Plan): void => {
     if (plan.problems.length > 0) {
-      fail(plan.problems.map((p) => p.message).join('. '));
+      fail(
+        wordPlan(plan, units)
+          .problems.map((p) => p.message)
+          .join('. '),
+      );
       return;
     }
-    store.mutate(docOfForeign(cook, plan, readings, file, newId), {
+    store.mutate(docOfForeign(cook, onePit(plan, cook.pit.id), readings, file, newId), {
       onSuccess: ({ id }) => router.replace(`/log/${id}`),
       onError: (error) => fail(error.message),
     });

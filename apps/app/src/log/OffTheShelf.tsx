@@ -26,7 +26,7 @@ export function OffTheShelf({ cook, of, givenKg }: Props) {
   const save = useSaveShelf();
   const role = useRole();
   const { fuelLeftKg } = of.after;
-  const fuel: CharcoalId = cook.plan.fires[0]!.fuel;
+  const fuel: CharcoalId = cook.plan.fires[0].fuel;
   const stock = shelf?.fuelOnHand.find((s) => s.fuel === fuel);
   if (role !== 'cook' || fuelLeftKg === null || !shelf || !stock) return null;
   const done = of.log.lines.some((l) => l.jobId === TAKEN_OFF);

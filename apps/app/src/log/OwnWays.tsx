@@ -31,7 +31,7 @@ async function burnOf(id: string): Promise<BurnOfCook | null> {
   if (!use || fuelLeftKg === null) return null;
   const { charcoalGivenKg, charcoalBurntKg } = use;
   return {
-    fuel: cook.plan.fires[0]!.fuel,
+    fuel: cook.plan.fires[0].fuel,
     givenKg: charcoalGivenKg,
     leftKg: fuelLeftKg,
     burntKg: charcoalBurntKg,

@@ -1,5 +1,8 @@
 /** Two to four cooks beside each other: their traces on one paper, and their figures in columns. */
 import {
+  leadMeat,
+  pitOf,
+  onlyPiece,
   cutOf,
   deedAtMs,
   foldLog,
@@ -123,7 +126,7 @@ export function comparedStrip(
 
 /** The band that all of them were to be held in; null where they differ. */
 function sharedBand(cooks: readonly ComparedCook[]): [number, number] | null {
-  const paces = cooks.map((c) => c.cook.plan.request.pits[0]!.pace);
+  const paces = cooks.map((c) => pitOf(c.cook.plan).pace);
   const { pitC, bandC } = paces[0]!;
   return paces.every((p) => p.pitC === pitC && p.bandC === bandC)
     ? [pitC - bandC, pitC + bandC]
@@ -170,21 +173,21 @@ export function comparedRows(cooks: readonly ComparedCook[], units: Units): Comp
 function givenCells({ cook, log }: ComparedCook, units: Units): Cells {
   const { plan } = cook;
   const { request } = plan;
-  const meat = request.meats[0]!;
-  const scenario = plan.scenarios[0]!;
+  const meat = leadMeat(plan);
+  const [scenario] = plan.scenarios;
   const weather = weatherAt(scenario.weather, 0);
   const wrapped = log.lines.flatMap(({ body }) =>
     body.kind === 'act' && body.action.do === 'wrap' ? [body.action.with] : [],
   )[0];
-  const { pitC } = request.pits[0]!.pace;
+  const { pitC } = pitOf(plan).pace;
   return [
     ['Day', dayOf(localOf(cook.startMs, request.timeZone))],
     ['Pit', cook.pitName],
-    ['Fire', fireKindWords(plan.fires[0]!)],
+    ['Fire', fireKindWords(plan.fires[0])],
     ['Air', temperatureWords(weather.airC, units)],
     ['Wind', windWords(weather.windMps, units)],
     ['Meat', `${plan.pieces} ${cutOf(meat.cut).short}`],
-    ['Mass of a piece', massWords(scenario.meats[0]!.massKg, units)],
+    ['Mass of a piece', massWords(onlyPiece(scenario).massKg, units)],
     ['Wrapped in', wrapped && wrapped !== 'none' ? WRAPS[wrapped].name : 'nothing'],
     ['Target', temperatureWords(pitC, units)],
   ];

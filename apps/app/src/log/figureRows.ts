@@ -1,11 +1,12 @@
 /** The figures of a cook in words, row by row: those that people work out by hand. */
 import {
+  pitOf,
   localOf,
   MINUTE_MS,
   toKg,
   type FuelUse,
   type Log,
-  type Plan,
+  type PitPlan,
   type Units,
 } from '@ostrin/core';
 import type { CookFigures, HandFigures } from '@ostrin/core/afterwards';
@@ -16,8 +17,8 @@ import { clockOf } from '../ui/words';
 export type Row = [name: string, value: string, beside: string];
 
 /** How the pit was held. */
-export function pitRows(f: CookFigures, plan: Plan, units: Units): Row[] {
-  const { pitC } = plan.request.pits[0]!.pace;
+export function pitRows(f: CookFigures, plan: PitPlan, units: Units): Row[] {
+  const { pitC } = pitOf(plan).pace;
   return [
     [
       'Time in band',
@@ -47,7 +48,7 @@ const NOTHING_KG = 0.05;
 /** Fuel burnt, how fast, and what was left of it; `weighedKg` is what was weighed back, where somebody did. */
 export function fuelRows(
   use: FuelUse,
-  plan: Plan,
+  plan: PitPlan,
   burntOverMin: number | null,
   weighedKg: number | null,
   units: Units,
@@ -60,7 +61,7 @@ export function fuelRows(
     [
       'Fuel burnt',
       kg(all),
-      `${kg(burntKg)} charcoal, ${kg(woodBurntKg)} wood; planned ${kg(plan.fires[0]!.neededKg)}${
+      `${kg(burntKg)} charcoal, ${kg(woodBurntKg)} wood; planned ${kg(plan.fires[0].neededKg)}${
         weighedKg === null ? '' : ', from the weighed leftovers'
       }`,
     ],

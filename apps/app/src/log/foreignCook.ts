@@ -6,7 +6,7 @@ import {
   MINUTE_MS,
   type Entry,
   type EntryBody,
-  type Plan,
+  type PitPlan,
   type ReadingRow,
   type Request,
   type Units,
@@ -95,7 +95,7 @@ export function requestOfForeign(of: ForeignCook, units: Units): Request {
 /** The cook as a document: its readings, the three times that are known, and where it came from; no vent is made up. */
 export function docOfForeign(
   of: ForeignCook,
-  plan: Plan,
+  plan: PitPlan,
   readings: readonly ReadingRow[],
   file: string,
   newId: () => string,
@@ -106,7 +106,7 @@ export function docOfForeign(
     ...(jobId ? { jobId } : {}),
     ...body,
   });
-  const meats = plan.scenarios[0]!.meats.map((m) => m.id);
+  const meats = plan.scenarios[0].meats.map((m) => m.id);
   const each = (at: number, what: 'meat-on' | 'meat-off', jobId: string): Entry[] =>
     meats.map((meat) => entry(at, { kind: 'act', action: { do: what, meat } }, jobId));
   const end = Math.max(of.offMs, readings.at(-1)?.at ?? 0);

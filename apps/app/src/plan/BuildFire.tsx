@@ -1,6 +1,13 @@
 /** The fire to build, drawn to scale, and the vents to set, in the pit's own units: of a plan for one pit. */
-import { METRIC, pitWith, presetOf, type Plan, type VentName } from '@ostrin/core';
-import { massWords, openingWords, spanOfTime, ventNames, ventedPit } from '@ostrin/wording';
+import { METRIC, pitWith, presetOf, pitOf, type VentName } from '@ostrin/core';
+import {
+  massWords,
+  openingWords,
+  spanOfTime,
+  ventNames,
+  ventedPit,
+  type WordedPitPlan,
+} from '@ostrin/wording';
 import { View } from 'react-native';
 import { Vent } from '../drawings/Vent';
 import { lazyComponent } from '../ui/lazyComponent';
@@ -22,10 +29,10 @@ const DRAWN_PX = 340;
 const SLOTS: readonly VentName[] = ['bottom-slot', 'firebox-damper', 'slots'];
 const round15 = (minutes: number): number => Math.floor(minutes / 15) * 15;
 
-export function BuildFire({ plan }: { plan: Plan }) {
+export function BuildFire({ plan }: { plan: WordedPitPlan }) {
   const units = plan.request.units ?? METRIC;
-  const fire = plan.fires[0]!;
-  const { cooker } = plan.request.pits[0]!;
+  const [fire] = plan.fires;
+  const { cooker } = pitOf(plan);
   const parameters = pitWith(presetOf(cooker.preset), cooker.overrides);
   return (
     <View className="gap-2">
@@ -59,8 +66,8 @@ export function BuildFire({ plan }: { plan: Plan }) {
 }
 
 /** The first setting drawn, the others told, and what to try first when it is off. */
-export function SetVents({ plan }: { plan: Plan }) {
-  const pit = ventedPit(plan.request.pits[0]!);
+export function SetVents({ plan }: { plan: WordedPitPlan }) {
+  const pit = ventedPit(pitOf(plan));
   const { preset } = pit;
   const names = ventNames(preset);
   const [first, ...later] = plan.vents;

@@ -1,13 +1,13 @@
 /** The jobs in order of time; rounds of feeding in one line each. */
-import { epochOf, localOf, MINUTE_MS, type Plan, type PlanJob } from '@ostrin/core';
-import { linesOf } from '@ostrin/wording';
+import { epochOf, localOf, MINUTE_MS, type PlanJob } from '@ostrin/core';
+import { linesOf, type WordedPlan } from '@ostrin/wording';
 import { Text, View } from 'react-native';
 import { Fold } from '../ui/Fold';
 import { SmallText } from '../ui/Text';
 import { Heading } from '../ui/Title';
 import { clockAndDay, clockOf, dayOf, keepUnitsTogether } from '../ui/words';
 
-export function Jobs({ plan }: { plan: Plan }) {
+export function Jobs({ plan }: { plan: WordedPlan }) {
   const lines = linesOf(plan);
   return (
     <View>
@@ -56,7 +56,7 @@ export function Jobs({ plan }: { plan: Plan }) {
 }
 
 /** The 8-in-10 span of a job as clock times: the job's own time is in the middle of it. */
-function spanText(plan: Plan, job: PlanJob): string {
+function spanText(plan: WordedPlan, job: PlanJob): string {
   const zone = plan.request.timeZone;
   const lit = epochOf(job.at, zone) - job.atMin * MINUTE_MS;
   const say = (min: number): string => clockOf(localOf(lit + Math.round(min) * MINUTE_MS, zone));

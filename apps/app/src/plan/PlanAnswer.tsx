@@ -1,8 +1,9 @@
 /** The plan on the page: the cook as expected, the fire, the vents, the jobs, and on a phone all that goes with it. */
-import { type VariantSources, type Plan } from '@ostrin/core';
-import { onePit, pitName } from '@ostrin/wording';
+import { onePit, type PitPlan, type VariantSources } from '@ostrin/core';
+import { pitName, wordPlan, type WordedPitPlan, type WordedPlan } from '@ostrin/wording';
 import { memo, useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { useSettings } from '../store/settings';
 import { useLayout } from '../ui/layout';
 import { Choice } from '../ui/Choice';
 import { Heading } from '../ui/Title';
@@ -22,13 +23,13 @@ const Jobs = memo(AllJobs);
 
 /** The plan and the part of the pit that is shown; and how many parts of the page take a new one up in turn. */
 interface Now {
-  plan: Plan;
-  part: Plan;
+  plan: WordedPlan;
+  part: WordedPitPlan;
 }
 const PARTS = 5;
 
 interface Props {
-  plan: Plan;
+  plan: WordedPlan;
   /** Whether it is the full plan for the draft as it stands. */
   settled: boolean;
   /** What to compare it with. */
@@ -39,7 +40,11 @@ export function Answer({ plan, settled, others }: Props) {
   const { wide } = useLayout();
   const [wanted, setWanted] = useState('');
   const pit = plan.fires.find((f) => f.pit === wanted)?.pit ?? plan.fires[0]!.pit;
-  const now = useMemo(() => ({ plan, part: onePit(plan, pit) }), [plan, pit]);
+  const { units } = useSettings();
+  const now = useMemo(
+    () => ({ plan, part: wordPlan(onePit(plan, pit), units) }),
+    [plan, pit, units],
+  );
   const [fire, vents, strip, jobs, around] = useStaggered(now, PARTS) as [Now, Now, Now, Now, Now];
   const pits =
     plan.fires.length > 1 ? (
@@ -88,14 +93,14 @@ export function Answer({ plan, settled, others }: Props) {
 }
 
 /** Before the fire and after it: a card for each meat. */
-const MeatCards = ({ plan }: { plan: Plan }) => (
+const MeatCards = ({ plan }: { plan: WordedPlan }) => (
   <>
     <Cards heading="Before the fire" cards={plan.preparation} name="prepare" />
     <Cards heading="While it waits" cards={plan.holds} name="hold" />
   </>
 );
 
-const Expected = memo(({ plan }: { plan: Plan }) => (
+const Expected = memo(({ plan }: { plan: PitPlan }) => (
   <View className="gap-2">
     <Heading>The cook as expected</Heading>
     <PlanStrip plan={plan} />

@@ -1,6 +1,13 @@
 /** What goes with a plan besides its fire and its jobs: the watch, the shopping, what could go wrong, what is safe. */
-import { fuelWorth, METRIC, type Plan } from '@ostrin/core';
-import { capital, countWords, massWords, pitName, spanOfTime } from '@ostrin/wording';
+import { fuelWorth, METRIC } from '@ostrin/core';
+import {
+  capital,
+  countWords,
+  massWords,
+  pitName,
+  spanOfTime,
+  type WordedPlan,
+} from '@ostrin/wording';
 import { memo } from 'react';
 import { Text, View } from 'react-native';
 import { Heading } from '../ui/Title';
@@ -8,7 +15,7 @@ import { clockOf } from '../ui/words';
 import { Paragraph, SmallText } from '../ui/Text';
 
 /** When somebody must be there, and who. */
-export const Watch = memo(function Watch({ plan }: { plan: Plan }) {
+export const Watch = memo(function Watch({ plan }: { plan: WordedPlan }) {
   const { visits, longestFreeMin, shifts } = plan.watch;
   return (
     <View className="gap-1">
@@ -32,7 +39,7 @@ export const Watch = memo(function Watch({ plan }: { plan: Plan }) {
 });
 
 /** What it takes, what is there, what to buy. */
-export const Shopping = memo(function Shopping({ plan }: { plan: Plan }) {
+export const Shopping = memo(function Shopping({ plan }: { plan: WordedPlan }) {
   const units = plan.request.units ?? METRIC;
   return (
     <View className="gap-1">
@@ -55,7 +62,7 @@ export const Shopping = memo(function Shopping({ plan }: { plan: Plan }) {
 });
 
 /** What of it is there, what to buy, and what that costs at the user's own prices. */
-const shelfWords = (s: Plan['shopping'][number]): string =>
+const shelfWords = (s: WordedPlan['shopping'][number]): string =>
   [
     s.onShelf ? `${s.onShelf} on the shelf` : '',
     s.buy ? (s.onShelf && !s.buy.startsWith('nothing') ? `buy ${s.buy}` : s.buy) : '',
@@ -65,7 +72,7 @@ const shelfWords = (s: Plan['shopping'][number]): string =>
     .join(' · ');
 
 /** The likeliest troubles, and plan B. */
-export const Risks = memo(function Risks({ plan }: { plan: Plan }) {
+export const Risks = memo(function Risks({ plan }: { plan: WordedPlan }) {
   return (
     <View className="gap-2">
       <Heading>What could go wrong</Heading>
@@ -85,7 +92,7 @@ export const Risks = memo(function Risks({ plan }: { plan: Plan }) {
 });
 
 /** What is not safe about eating it as planned; nothing where there is nothing to say. */
-export const Cautions = memo(function Cautions({ plan }: { plan: Plan }) {
+export const Cautions = memo(function Cautions({ plan }: { plan: WordedPlan }) {
   if (plan.cautions.length === 0) return null;
   return (
     <View className="gap-2">

@@ -3,7 +3,7 @@ import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 import type { PitRecord } from '@ostrin/contract/types';
 import { METRIC } from '@ostrin/core';
-import { cautionWords } from '@ostrin/wording';
+import { cautionWords, wordPlan } from '@ostrin/wording';
 import { usePits, useShelf } from '../api/queries';
 import { isCommonPit, yardOrCommon } from '../store/commonPit';
 import { variantSourcesOf, requestOf } from '../store/request';
@@ -74,13 +74,15 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
   );
   // The shelf is waited for, so that nothing is planned twice; without it, plans have no costs.
   const { plan, settled, progress, failure } = usePlan(shelf.isLoading ? null : request);
+  const worded = useMemo(() => plan && wordPlan(plan, units), [plan, units]);
   // A new answer is long to draw: touches go first.
-  const drawn = useDeferredValue(plan);
-  const still = settled && drawn === plan;
+  const drawn = useDeferredValue(worded);
+  const still = settled && drawn === worded;
   const others = useMemo(() => variantSourcesOf(draft, yard), [draft, yard]);
   const [sheet, setSheet] = useState<'saved' | 'add' | null>(null);
   const { wide } = useLayout();
-  const blocked = plan !== null && settled && plan.problems.length > 0;
+  const problems = settled ? (worded?.problems ?? []) : [];
+  const blocked = problems.length > 0;
   const close = (): void => setSheet(null);
   const head = (
     <>
@@ -98,13 +100,11 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
           {failure}
         </Notice>
       ) : null}
-      {blocked
-        ? plan.problems.map((p) => (
-            <Notice key={p.field + p.message} tone="warn" title={p.message}>
-              {p.instead}
-            </Notice>
-          ))
-        : null}
+      {problems.map((p) => (
+        <Notice key={p.field + p.message} tone="warn" title={p.message}>
+          {p.instead}
+        </Notice>
+      ))}
       {sheet === 'saved' ? <SavedPlans request={request} yard={yard} onClose={close} /> : null}
       {sheet === 'add' ? <PlanSheet opened={{ field: 'add' }} yard={yard} onClose={close} /> : null}
     </>
@@ -160,11 +160,7 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
       </ScrollView>
       {wide ? null : (
         <View className="border-t border-rule bg-paper px-5 py-2">
-          <StartCook
-            plan={plan}
-            ready={settled && !blocked}
-            why={blocked ? plan.problems[0]!.message : undefined}
-          />
+          <StartCook plan={plan} ready={settled && !blocked} why={problems[0]?.message} />
         </View>
       )}
     </View>

@@ -1,5 +1,5 @@
 /** The cook as it is expected, on the strip: the pit in its band, the path of this cut, the jobs at their minutes. */
-import { epochOf, foldLog, METRIC, MINUTE_MS, type Plan } from '@ostrin/core';
+import { epochOf, foldLog, METRIC, MINUTE_MS, type PitPlan } from '@ostrin/core';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { stripData } from '../strip/fromCook';
@@ -12,7 +12,7 @@ const NOTHING_YET = foldLog([]);
 const MARGIN_MIN = { before: 50, after: 30 };
 const HEIGHT = { down: 560, across: 430 };
 
-export function PlanStrip({ plan }: { plan: Plan }) {
+export function PlanStrip({ plan }: { plan: PitPlan }) {
   const theme = useTheme();
   const { wide } = useLayout();
   const [width, setWidth] = useState(0);

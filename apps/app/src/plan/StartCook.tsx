@@ -1,6 +1,6 @@
 /** Begins the cook: one for every pit of the plan. */
-import { MINUTE_MS, type Plan } from '@ostrin/core';
-import { capital, onePit, pitName } from '@ostrin/wording';
+import { MINUTE_MS, onePit, type Plan } from '@ostrin/core';
+import { capital, pitName } from '@ostrin/wording';
 import { router } from 'expo-router';
 import { useRef, useState } from 'react';
 import { Text, View } from 'react-native';

@@ -1,6 +1,5 @@
 /** The plan taken along: calendar with alarms, one printed page, Markdown, JSON. */
-import { type Plan } from '@ostrin/core';
-import { markdownOf } from '@ostrin/wording';
+import { markdownOf, type WordedPlan } from '@ostrin/wording';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { fileOf, titleOf } from '../store/names';
@@ -9,7 +8,7 @@ import { Heading } from '../ui/Title';
 import { save } from '../ui/save';
 import { Paragraph, SmallText } from '../ui/Text';
 
-export function TakeAlong({ plan, ready }: { plan: Plan; ready: boolean }) {
+export function TakeAlong({ plan, ready }: { plan: WordedPlan; ready: boolean }) {
   const [failure, setFailure] = useState<string | null>(null);
   const title = titleOf(plan);
   const file = fileOf(plan);

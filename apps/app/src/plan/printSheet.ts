@@ -1,6 +1,6 @@
 /** One printed page: fire, vents, jobs. It is laid out in a frame of its own, so that the page itself stays as it is. */
-import { cutOf, type Plan } from '@ostrin/core';
-import { countWords, linesOf, pitName, spanOfTime } from '@ostrin/wording';
+import { cutOf } from '@ostrin/core';
+import { countWords, linesOf, pitName, spanOfTime, type WordedPlan } from '@ostrin/wording';
 import { clockAndDay, clockOf } from '../ui/words';
 
 /** Sizes of type it is set in, pt: the largest in which all of it stands on one page. */
@@ -54,7 +54,7 @@ interface Section {
 }
 
 /** What the page says, in order. */
-function sectionsOf(plan: Plan): Section[] {
+function sectionsOf(plan: WordedPlan): Section[] {
   // The day is told where it is not the day of the meal.
   const when = (at: string): string =>
     at.slice(0, 10) === plan.serveAt.slice(0, 10) ? clockOf(at) : clockAndDay(at);
@@ -115,7 +115,7 @@ const piecesOf = (sections: readonly Section[]): Piece[] =>
   ]);
 
 /** The page as HTML. */
-export function sheetHtml(plan: Plan, title: string): string {
+export function sheetHtml(plan: WordedPlan, title: string): string {
   const whole = sectionsOf(plan);
   const ready = plan.ready
     .map(
@@ -157,7 +157,7 @@ export function sheetHtml(plan: Plan, title: string): string {
 const PRINT_ID = 'print-sheet';
 
 /** What the browser's own print command prints is that page too. Returns how to stop. */
-export function printAs(plan: Plan, title: string): () => void {
+export function printAs(plan: WordedPlan, title: string): () => void {
   if (typeof document === 'undefined') return () => undefined;
   const before = (): void => {
     const sheet = document.createElement('div');
@@ -187,7 +187,7 @@ export function printAs(plan: Plan, title: string): () => void {
 }
 
 /** Opens the print dialogue with that page. */
-export function printSheet(plan: Plan, title: string): void {
+export function printSheet(plan: WordedPlan, title: string): void {
   const frame = document.createElement('iframe');
   frame.style.display = 'none';
   frame.title = title;

@@ -1,6 +1,6 @@
 /** The cook under way as this window knows it: what the server has of it, and whether the line is up. */
 import type { ClockState, CookFire, LiveEvent, Reading } from '@ostrin/contract/types';
-import { mergedRows, type Entry, type Plan } from '@ostrin/core';
+import { mergedRows, type Entry, type PitPlan } from '@ostrin/core';
 import { create } from 'zustand';
 import type { CookView } from '../api/queries';
 import type { LineState } from '../line/tabs';
@@ -14,7 +14,7 @@ interface LiveState {
   pitName: string;
   startMs: number;
   fire: CookFire;
-  plan: Plan | null;
+  plan: PitPlan | null;
   entries: Entry[];
   readings: Reading[];
   clock: ClockState | null;

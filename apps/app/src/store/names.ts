@@ -11,8 +11,8 @@ export function titleOf({ request }: { request: Request }): string {
 }
 
 /** What its files are called, without ending. */
-export const fileOf = (plan: Plan): string =>
-  `${plan.serveAt.slice(0, 10)}-${plan.request.meats[0]!.cut}`;
+export const fileOf = ({ serveAt, request: { meats } }: Plan): string =>
+  [serveAt.slice(0, 10), ...new Set(meats.map((m) => m.cut))].join('-');
 
 /** An id for a name: plain letters, not yet taken. */
 export function idFor(name: string, taken: readonly { id: string }[]): string {

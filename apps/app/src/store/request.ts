@@ -1,5 +1,6 @@
 /** Between the draft and the request document, both ways. */
 import {
+  pitFor,
   ANOTHER_KIND_SD,
   BARE_LAST_MIN,
   type Request,
@@ -241,7 +242,7 @@ function draftMeatOf(
   before: readonly DraftMeat[],
 ): DraftMeat {
   const usual = newMeat(m.cut, null, before);
-  const pitId = m.pit ?? request.pits[0]!.id;
+  const pitId = m.pit ?? pitFor(request, undefined).id;
   return {
     ...usual,
     id: m.id,

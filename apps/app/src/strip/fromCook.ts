@@ -2,19 +2,22 @@
 import type { Reading } from '@ostrin/contract/types';
 
 import {
+  pitOf,
   type Forecast,
   type Log,
   type LogLine,
-  type Plan,
+  type PitPlan,
   MINUTE_MS,
   type Units,
   cutOf,
   jobMs,
+  leadMeat,
   jobsAhead,
   litAtMs,
 } from '@ostrin/core';
 import {
   type VentedPit,
+  jobWords,
   actionWords,
   lookWords,
   foodWords,
@@ -96,8 +99,8 @@ function ventsLabel(
 }
 
 /** What a log line is called on the strip of its plan. */
-export function lineLabel(logLine: LogLine, plan: Plan, units: Units): string {
-  const pit = ventedPit(plan.request.pits[0]!);
+export function lineLabel(logLine: LogLine, plan: PitPlan, units: Units): string {
+  const pit = ventedPit(pitOf(plan));
   if (logLine.body.kind === 'act') {
     const a = logLine.body.action;
     if (logLine.jobId === 'light') return 'fire lit';
@@ -108,11 +111,12 @@ export function lineLabel(logLine: LogLine, plan: Plan, units: Units): string {
   if (logLine.body.kind === 'add-food') return foodWords(logLine.body.food, units);
   if (logLine.body.kind === 'read') return readWords(logLine.body, units).toLowerCase();
   if (logLine.body.kind === 'look') return lookWords(logLine.body).toLowerCase();
+  if (logLine.body.kind === 'skip') return `${shortJob(logLine.jobId ?? '') ?? 'job'}: skipped`;
   return shortJob(logLine.jobId ?? '') ?? 'job done';
 }
 
 /** The same with who wrote it, where that is known. */
-export const signedLabel = (logLine: LogLine, plan: Plan, units: Units): string =>
+export const signedLabel = (logLine: LogLine, plan: PitPlan, units: Units): string =>
   logLine.by
     ? `${lineLabel(logLine, plan, units)}, ${logLine.by}`
     : lineLabel(logLine, plan, units);
@@ -128,8 +132,8 @@ const lineKind = (logLine: LogLine): MarkKind =>
 
 /** The bands of a cook: of its first pace, of each other one that was set, and of the one that is still planned. */
 function bandsOf(plan: StripInput['plan'], log: Log, zero: number): BandSpan[] {
-  const { pitC, bandC } = plan.request.pits[0]!.pace;
-  const control = plan.scenarios[0]?.control;
+  const { pitC, bandC } = pitOf(plan).pace;
+  const control = plan.scenarios[0].control;
   const around = (from: number, c: number): BandSpan => ({ from, bandC: [c - bandC, c + bandC] });
   const set = log.lines.flatMap(({ at, body, jobId }) =>
     body.kind === 'act' && body.action.do === 'set-target' && jobId !== 'light'
@@ -140,7 +144,7 @@ function bandsOf(plan: StripInput['plan'], log: Log, zero: number): BandSpan[] {
     const action = job.id === 'second-pace' && job.logs.find((a) => a.do === 'set-target');
     return action ? [around(zero + job.atMin * MINUTE_MS, action.targetC)] : [];
   });
-  const first = control && 'targetC' in control ? (control.targetC ?? pitC) : pitC;
+  const first = 'targetC' in control ? (control.targetC ?? pitC) : pitC;
   return [around(0, first), ...set, ...planned];
 }
 
@@ -154,7 +158,7 @@ export function stripData(input: StripInput): StripData {
   const bands = bandsOf(plan, log, zero);
   const past = (valueOf: (r: Reading) => number | null): Point[] =>
     sampled(readings, { ...input, spans: SPANS, timeOf: (r) => r.at, valueOf });
-  const name = cutOf(plan.request.meats[0]!.cut).short;
+  const name = cutOf(leadMeat(plan).cut).short;
   const meat: Trace = {
     key: 'meat',
     label: name,
@@ -188,13 +192,13 @@ export function stripData(input: StripInput): StripData {
     ghosts,
     marks: [
       ...doneMarks(log, plan, units),
-      ...(now === null ? [] : plannedMarks(plan, log, zero, now, forecast)),
+      ...(now === null ? [] : plannedMarks(plan, log, zero, now, forecast, units)),
     ],
   };
 }
 
 /** What was logged, one remark a line. */
-function doneMarks(log: Log, plan: Plan, units: Units): Mark[] {
+function doneMarks(log: Log, plan: PitPlan, units: Units): Mark[] {
   // A reading by hand is a point of its trace, not a remark.
   return log.lines
     .filter((l) => l.body.kind !== 'read')
@@ -209,18 +213,22 @@ function doneMarks(log: Log, plan: Plan, units: Units): Mark[] {
 }
 
 function plannedMarks(
-  plan: Plan,
+  plan: PitPlan,
   log: Log,
   zero: number,
   now: number,
   forecast: Forecast | null,
+  units: Units,
 ): Mark[] {
-  const byFeel = 'tender' in plan.request.meats[0]!.done;
+  const byFeel = 'tender' in leadMeat(plan).done;
   return jobsAhead(plan, log).map((j) => ({
     key: `job-${j.id}`,
     t: Math.max(jobMs(plan, j, { zeroMs: zero, forecast, serveMs: log.serveMs }), now),
     kind: j.id.startsWith('trim-') ? 'vents' : (KIND_OF[j.do] ?? 'note'),
-    label: j.id === 'check' && !byFeel ? 'read the middle' : (shortJob(j.id) ?? j.inWords),
+    label:
+      j.id === 'check' && !byFeel
+        ? 'read the middle'
+        : (shortJob(j.id) ?? jobWords(j.facts, pitOf(plan), units).inWords),
     done: false,
   }));
 }

@@ -7,7 +7,7 @@ import {
   type Expected,
   type Forecast,
   type Log,
-  type Plan,
+  type PitPlan,
   type Units,
 } from '@ostrin/core';
 import type { Theme } from '../ui/tokens';
@@ -15,7 +15,7 @@ import type { FanPoint, Ghost, Point, Trace } from './model';
 
 /** What a strip of a cook is made from. */
 export interface StripInput {
-  plan: Plan;
+  plan: PitPlan;
   startMs: number;
   log: Log;
   readings: readonly Reading[];
@@ -133,7 +133,7 @@ export function otherTraces(
 
 /** Pit and first piece as the plan had them, to stand behind what happened. */
 export function planGhosts(
-  { expected }: Plan,
+  { expected }: PitPlan,
   zero: number,
   { from, to, now }: Pick<StripInput, 'from' | 'to' | 'now'>,
   theme: Theme,

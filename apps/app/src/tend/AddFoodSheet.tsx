@@ -1,5 +1,7 @@
 /** Food that is not in the plan: which, how heavy, what comes of it, and one touch to put it on. */
 import {
+  leadMeat,
+  pitOf,
   cutOf,
   MINUTE_MS,
   usualMassKg,
@@ -7,7 +9,7 @@ import {
   type FoodOutcome,
   type Units,
 } from '@ostrin/core';
-import { leadInput, pitOf } from '@ostrin/core/tending';
+import { leadInput } from '@ostrin/core/tending';
 import { capital, massWords } from '@ostrin/wording';
 import { foodOutcomeWords } from '@ostrin/wording/tending';
 import { useEffect, useMemo, useState } from 'react';
@@ -141,7 +143,7 @@ function OutcomeWords({
   const units = useSettings((s) => s.units);
   const at = (min: number): string => roughClock(zeroMs + min * MINUTE_MS, plan.request.timeZone);
   const { readyMin } = outcome;
-  const others = cutOf(plan.request.meats[0]!.cut).short;
+  const others = cutOf(leadMeat(plan).cut).short;
   return (
     <>
       <Text className="font-sans-bold text-ink text-[17px]">

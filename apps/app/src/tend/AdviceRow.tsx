@@ -1,6 +1,5 @@
 /** The move that is advised now, in one line; a touch shows what comes of it, why, and does it. */
-import type { Advice } from '@ostrin/core';
-import { pitOf } from '@ostrin/core/tending';
+import { pitOf, type Advice } from '@ostrin/core';
 import { causeWords } from '@ostrin/wording';
 import { effectWords, moveWords, waitWords } from '@ostrin/wording/tending';
 import { useState } from 'react';

@@ -1,19 +1,24 @@
 /** The alarm that matters most now, over everything else, until somebody has seen it. */
-import type { Alarm, CookNow } from '@ostrin/core';
-import { pitOf } from '@ostrin/core/tending';
+import { pitOf, type Alarm, type CookNow, type Units } from '@ostrin/core';
 import { alarmWords } from '@ostrin/wording/tending';
 import { Text, View } from 'react-native';
 import { Button } from '../ui/Button';
 import type { Alarms } from './useAlarms';
 import { useTendedCook } from './cookContext';
+import { useSettings } from '../store/settings';
 import { pieceName } from '../store/names';
 
 /** An alarm of a cook in words. */
-export const alarmText = (alarm: Alarm, { plan, state }: Pick<CookNow, 'plan' | 'state'>): string =>
+export const alarmText = (
+  alarm: Alarm,
+  { plan, state }: Pick<CookNow, 'plan' | 'state'>,
+  units: Units,
+): string =>
   alarmWords(alarm, {
     pit: pitOf(plan),
     jobs: plan.jobs,
     cause: state.cause,
+    units,
     pieceName: (id) =>
       pieceName(
         plan,
@@ -23,9 +28,10 @@ export const alarmText = (alarm: Alarm, { plan, state }: Pick<CookNow, 'plan' | 
 
 export function AlarmBar({ alarms: { unseen, see } }: { alarms: Alarms }) {
   const { cook } = useTendedCook();
+  const units = useSettings((s) => s.units);
   const first = unseen[0];
   if (!first) return null;
-  const words = alarmText(first, cook);
+  const words = alarmText(first, cook, units);
   return (
     <View
       role="alert"

@@ -1,12 +1,14 @@
 /** The jobs of all fires that burn, by time: whichever pit they are at. */
 import { ROUTES, type CookSummary } from '@ostrin/contract/types';
-import { foldLog, jobsByTime, litAtMs, MINUTE_MS } from '@ostrin/core';
-import { capital } from '@ostrin/wording';
+import { MINUTE_MS, pitOf, type Units } from '@ostrin/core';
+import { cookNow, knownCook } from '@ostrin/core/tending';
+import { capital, jobWords } from '@ostrin/wording';
 import { useQueries } from '@tanstack/react-query';
 import { Pressable, Text } from 'react-native';
 import { requestJson } from '../api/http';
 import type { CookView } from '../api/queries';
 import { cookClockMs } from '../store/live';
+import { useSettings } from '../store/settings';
 import { Note } from '../ui/Notice';
 import { Sheet } from '../ui/Sheet';
 import { useTick } from '../ui/useTick';
@@ -23,6 +25,7 @@ interface Props {
 
 export function AllJobsSheet({ cooks, onPick, onClose }: Props) {
   useTick(10_000);
+  const units = useSettings((s) => s.units);
   const all = useQueries({
     queries: cooks.map(({ id }) => ({
       queryKey: ['cook', id],
@@ -30,7 +33,7 @@ export function AllJobsSheet({ cooks, onPick, onClose }: Props) {
     })),
   });
   const rows = all
-    .flatMap(({ data }) => (data ? jobsOf(data) : []))
+    .flatMap(({ data }) => (data ? jobsOf(data, units) : []))
     .sort((a, b) => a.inMin - b.inMin);
   return (
     <Sheet title="Jobs at all fires" onClose={onClose}>
@@ -58,17 +61,14 @@ export function AllJobsSheet({ cooks, onPick, onClose }: Props) {
 }
 
 /** The next jobs of one fire, by its own clock. */
-function jobsOf({ id, pitName, plan, entries, clock, startMs }: CookView) {
-  const log = foldLog(entries);
+function jobsOf({ pitName, clock, ...record }: CookView, units: Units) {
   const nowMs = cookClockMs({ clock, clockAt: clock.realMs }, Date.now());
-  const zeroMs = litAtMs(log) ?? Math.max(startMs, nowMs);
-  return jobsByTime(plan, log, { zeroMs, forecast: null, serveMs: log.serveMs }, nowMs)
-    .slice(0, MOST_OF_ONE)
-    .map(({ job, ms }) => ({
-      key: `${id}/${job.id}`,
-      cookId: id,
-      pitName,
-      words: job.inWords,
-      inMin: (ms - nowMs) / MINUTE_MS,
-    }));
+  const { id, plan, jobs } = cookNow(knownCook(record), {}, nowMs);
+  return jobs.slice(0, MOST_OF_ONE).map(({ job, ms }) => ({
+    key: `${id}/${job.id}`,
+    cookId: id,
+    pitName,
+    words: jobWords(job.facts, pitOf(plan), units).inWords,
+    inMin: (ms - nowMs) / MINUTE_MS,
+  }));
 }

@@ -1,5 +1,6 @@
 /** A change of mind: every way from here on with its ready window and cost, and one touch to choose it. */
 import {
+  pitOf,
   clamp,
   fromC,
   MINUTE_MS,
@@ -8,7 +9,7 @@ import {
   type ChangeOption,
   type Entry,
 } from '@ostrin/core';
-import { leadInput, pitOf } from '@ostrin/core/tending';
+import { leadInput } from '@ostrin/core/tending';
 import { temperatureWords } from '@ostrin/wording';
 import { changeName, changeWords } from '@ostrin/wording/tending';
 import { useEffect, useState } from 'react';

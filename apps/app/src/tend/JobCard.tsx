@@ -1,6 +1,5 @@
 /** The next job: what, when, and one tap to say it is done. */
-import { fromC, MINUTE_MS, type Plan, type PlanJob, type Units } from '@ostrin/core';
-import { pitOf } from '@ostrin/core/tending';
+import { pitOf, fromC, MINUTE_MS, type PitPlan, type PlanJob, type Units } from '@ostrin/core';
 import { jobReason, spanOfTime } from '@ostrin/wording';
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
@@ -11,6 +10,7 @@ import { useLayout } from '../ui/layout';
 import { Sheet } from '../ui/Sheet';
 import { doJob } from './actions';
 import { useTendedCook } from './cookContext';
+import { useJobWords } from './useJobWords';
 
 interface Props {
   onFinish: () => void;
@@ -33,7 +33,12 @@ export function due(minutes: number): string {
 const NOT_YET_K = 20;
 
 /** What is to be said before meat goes on a pit that is far from its pace. */
-function notYetWords(job: PlanJob, plan: Plan, pitC: number | null, units: Units): string | null {
+function notYetWords(
+  job: PlanJob,
+  plan: PitPlan,
+  pitC: number | null,
+  units: Units,
+): string | null {
   if (job.do !== 'meat-on' || pitC === null) return null;
   const target = pitOf(plan).pace.pitC;
   if (Math.abs(pitC - target) < NOT_YET_K) return null;
@@ -51,6 +56,7 @@ export function JobCard({ onFinish, onList }: Props) {
   const units = useSettings((s) => s.units);
   const [why, setWhy] = useState(false);
   const [later, setLater] = useState(0);
+  const wordsOf = useJobWords();
   if (!job) {
     return (
       <View className="rounded-xl border-2 border-ink bg-sheet p-3 gap-2">
@@ -59,6 +65,7 @@ export function JobCard({ onFinish, onList }: Props) {
       </View>
     );
   }
+  const words = wordsOf(job);
   const minutes = (jobs[0]!.ms - nowMs) / MINUTE_MS + later;
   const alsoDue = jobs.slice(1).filter((j) => j.ms <= nowMs + ALSO_MIN * MINUTE_MS);
   const notYet = notYetWords(job, plan, pitC, units);
@@ -70,7 +77,7 @@ export function JobCard({ onFinish, onList }: Props) {
           aria-level={2}
           className="font-slab-semi text-ink text-[20px] leading-[24px] flex-1"
         >
-          {job.inWords}
+          {words.inWords}
         </Text>
         <Text testID="job-due" className="font-slab-bold text-ink text-[20px]">
           {due(minutes)}
@@ -85,7 +92,7 @@ export function JobCard({ onFinish, onList }: Props) {
           numberOfLines={wide ? 6 : 2}
           className="font-sans text-soot text-[14px] leading-[19px]"
         >
-          {job.detail}
+          {words.detail}
         </Text>
       )}
       <View className={`flex-row gap-2 ${wide ? 'flex-wrap' : ''}`}>
@@ -108,7 +115,7 @@ export function JobCard({ onFinish, onList }: Props) {
           />
         </View>
         <View className="flex-1">
-          <Button tall label={job.checklist ? 'How?' : 'Why?'} onPress={() => setWhy(true)} />
+          <Button tall label={words.checklist ? 'How?' : 'Why?'} onPress={() => setWhy(true)} />
         </View>
       </View>
       {wide ? null : (
@@ -120,15 +127,15 @@ export function JobCard({ onFinish, onList }: Props) {
         >
           <Text numberOfLines={1} className="font-sans-semi text-ink text-[15px] underline">
             {alsoDue.length > 0
-              ? `Also due: ${alsoDue.map((j) => j.job.inWords).join('; ')}`
+              ? `Also due: ${alsoDue.map((j) => wordsOf(j.job).inWords).join('; ')}`
               : `All ${jobs.length} jobs ahead`}
           </Text>
         </Pressable>
       )}
       {why ? (
-        <Sheet title={job.inWords} onClose={() => setWhy(false)}>
-          <Text className="font-sans text-ink text-[16px] leading-[23px]">{job.detail}</Text>
-          {job.checklist ? <Checklist {...job.checklist} /> : null}
+        <Sheet title={words.inWords} onClose={() => setWhy(false)}>
+          <Text className="font-sans text-ink text-[16px] leading-[23px]">{words.detail}</Text>
+          {words.checklist ? <Checklist {...words.checklist} /> : null}
           <Text className="font-sans text-ink text-[16px] leading-[23px]">
             {jobReason(job, plan, forecast, units)}
           </Text>

@@ -1,17 +1,19 @@
 /** Wide screens: the jobs to come, the meat, and the log. */
-import { cutOf, localOf } from '@ostrin/core';
+import { cutOf, leadMeat, localOf } from '@ostrin/core';
 import { Pressable, Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
 import { signedLabel } from '../strip/fromCook';
 import { Heading } from '../ui/Title';
 import { clockOf } from '../ui/words';
 import { useTendedCook } from './cookContext';
+import { useJobWords } from './useJobWords';
 import { readyNow } from './useCookNow';
 
 export function JobsAhead({ onEdit }: { onEdit: (entryId: string) => void }) {
   const { cook } = useTendedCook();
   const { plan, log, jobs } = cook;
   const units = useSettings((s) => s.units);
+  const wordsOf = useJobWords();
   const zone = plan.request.timeZone;
   const time = (ms: number): string => clockOf(localOf(ms, zone));
   return (
@@ -21,7 +23,9 @@ export function JobsAhead({ onEdit }: { onEdit: (entryId: string) => void }) {
         {jobs.slice(1).map(({ job, ms }) => (
           <View key={job.id} className="flex-row gap-3 border-b border-rule py-2">
             <Text className="font-slab-semi text-ink text-[17px] w-[50px]">{time(ms)}</Text>
-            <Text className="font-sans-semi text-ink text-[16px] flex-1">{job.inWords}</Text>
+            <Text className="font-sans-semi text-ink text-[16px] flex-1">
+              {wordsOf(job).inWords}
+            </Text>
           </View>
         ))}
       </View>
@@ -29,7 +33,7 @@ export function JobsAhead({ onEdit }: { onEdit: (entryId: string) => void }) {
         <Heading>Meat</Heading>
         <View className="flex-row justify-between py-1">
           <Text className="font-sans-bold text-ink text-[16px]">
-            {cutOf(plan.request.meats[0]!.cut).name}
+            {cutOf(leadMeat(plan).cut).name}
           </Text>
           <Text className="font-slab-semi text-ink text-[16px]">{readyNow(cook)}</Text>
         </View>

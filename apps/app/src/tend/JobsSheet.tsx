@@ -1,21 +1,24 @@
 /** All jobs to come on a phone, with what is done to each. */
-import { localOf, type DueJob, type Plan, type PlanJob } from '@ostrin/core';
+import { localOf, type PlanJob } from '@ostrin/core';
 import { Text, View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Sheet } from '../ui/Sheet';
 import { clockOf } from '../ui/words';
+import { useTendedCook } from './cookContext';
+import { useJobWords } from './useJobWords';
 
 interface Props {
-  plan: Plan;
-  jobs: readonly DueJob[];
-  now: number;
-  mayLog: boolean;
   onDone: (job: PlanJob) => void;
   onSkip: (job: PlanJob) => void;
   onClose: () => void;
 }
 
-export function JobsSheet({ plan, jobs, now, mayLog, onDone, onSkip, onClose }: Props) {
+export function JobsSheet({ onDone, onSkip, onClose }: Props) {
+  const {
+    cook: { plan, jobs, nowMs: now },
+    mayLog,
+  } = useTendedCook();
+  const wordsOf = useJobWords();
   const zone = plan.request.timeZone;
   return (
     <Sheet title="Jobs ahead" onClose={onClose}>
@@ -31,12 +34,12 @@ export function JobsSheet({ plan, jobs, now, mayLog, onDone, onSkip, onClose }: 
               {clockOf(localOf(ms, zone))}
             </Text>
             <Text className="font-sans-semi text-ink text-[17px] leading-[22px] flex-1">
-              {job.inWords}
+              {wordsOf(job).inWords}
             </Text>
           </View>
-          {job.detail ? (
-            <Text className="font-sans text-soot text-[15px] leading-[20px]">{job.detail}</Text>
-          ) : null}
+          <Text className="font-sans text-soot text-[15px] leading-[20px]">
+            {wordsOf(job).detail}
+          </Text>
           {mayLog ? (
             <View className="flex-row gap-2">
               <View className="flex-1">

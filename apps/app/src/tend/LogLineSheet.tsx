@@ -1,5 +1,5 @@
 /** One line of the log: correct when it happened, or take it back. */
-import { localOf, MINUTE_MS, type LogLine, type Log, type Plan } from '@ostrin/core';
+import { localOf, MINUTE_MS, type LogLine, type Log, type PitPlan } from '@ostrin/core';
 import { useState } from 'react';
 import { Text } from 'react-native';
 import { useSettings } from '../store/settings';
@@ -12,7 +12,7 @@ import { retime, undo } from './actions';
 
 interface Props {
   line: LogLine;
-  plan: Plan;
+  plan: PitPlan;
   log: Log;
   now: number;
   onClose: () => void;

@@ -1,5 +1,12 @@
 /** The log pad: Read, Fuel, Vents, Lid, Meat, Note within reach of a thumb, and the last tap with its undo. */
-import { type Entry, MINUTE_MS, type Plan, type PlanLog, USUAL_LID_S, cutOf } from '@ostrin/core';
+import {
+  type Entry,
+  MINUTE_MS,
+  type PitPlan,
+  type PlanLog,
+  USUAL_LID_S,
+  cutOf,
+} from '@ostrin/core';
 import { actionWords, capital } from '@ostrin/wording';
 import AlignVerticalSpaceAround from 'lucide-react-native/icons/align-vertical-space-around';
 import Beef from 'lucide-react-native/icons/beef';
@@ -218,7 +225,7 @@ function LastTap({ last, setLast, onEdit }: Props) {
 }
 
 /** What a tap on Meat means next; with its name where there are several on the pit. */
-function meatWords(plan: Plan, next: PlanLog | null): string {
+function meatWords(plan: PitPlan, next: PlanLog | null): string {
   if (!next || !('meat' in next)) return 'Meat';
   const meats = plan.request.meats;
   const cut = meats.find((m) => m.id === next.meat)?.cut;

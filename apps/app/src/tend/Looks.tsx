@@ -1,12 +1,13 @@
 /** What eyes and hands tell, one touch each: how a piece feels, its bark, the smoke. */
 import {
+  leadMeat,
   cutOf,
   LOOKS,
   MUSCLES,
   type Look,
   type LookAt,
   type Muscle,
-  type Plan,
+  type PitPlan,
   type Verdict,
 } from '@ostrin/core';
 import { hasTwoMuscles, tenderVerdicts } from '@ostrin/core/tending';
@@ -19,7 +20,7 @@ import { Heading } from '../ui/Title';
 import { pieceName } from '../store/names';
 
 interface Props {
-  plan: Plan;
+  plan: PitPlan;
   onLook: (look: Look) => void;
 }
 
@@ -27,7 +28,7 @@ const MUSCLE_OPTIONS = MUSCLES.map((value) => ({ value, label: `In the ${value}`
 
 export function Looks({ plan, onLook }: Props) {
   const { meats } = plan.request;
-  const [meat, setMeat] = useState(meats[0]!.id);
+  const [meat, setMeat] = useState(leadMeat(plan).id);
   const [muscle, setMuscle] = useState<Muscle>('flat');
   const cut = cutOf(meats.find((m) => m.id === meat)!.cut);
   const feels = tenderVerdicts(cut);

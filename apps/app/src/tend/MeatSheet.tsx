@@ -1,5 +1,13 @@
 /** The meat sheet: where the piece is on its way, what wrapping now would save and cost, and what is safe. */
-import { cutOf, doneByFeel, MINUTE_MS, type Outlook, type PlanLog, type Units } from '@ostrin/core';
+import {
+  leadMeat,
+  cutOf,
+  doneByFeel,
+  MINUTE_MS,
+  type Outlook,
+  type PlanLog,
+  type Units,
+} from '@ostrin/core';
 import { leadInput } from '@ostrin/core/tending';
 import { capital, cautionWords, massWords, phaseWords, safetyWords } from '@ostrin/wording';
 import { Text, View } from 'react-native';
@@ -30,7 +38,7 @@ export function MeatSheet({ why, onClose }: Props) {
   const input = cook.litMs === null ? null : leadInput(cook);
   const units = useSettings((s) => s.units);
   const { outlook, failure } = useOutlook(input);
-  const meat = plan.request.meats[0]!;
+  const meat = leadMeat(plan);
   const cut = cutOf(meat.cut);
   const clock = (min: number): string =>
     roughClock(zeroMs + min * MINUTE_MS, plan.request.timeZone);

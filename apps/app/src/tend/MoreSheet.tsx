@@ -1,11 +1,12 @@
 /** What else is done at a pit, one touch each: only what this pit has. Notes are written from here too. */
 import {
+  pitOf,
   CHARCOALS,
   holdsByFan,
   presetOf,
   USUAL_CHUNK_WOOD,
   type Look,
-  type Plan,
+  type PitPlan,
   type PlanLog,
 } from '@ostrin/core';
 import { actionWords } from '@ostrin/wording';
@@ -17,7 +18,7 @@ import { Heading } from '../ui/Title';
 import { Looks } from './Looks';
 
 interface Props {
-  plan: Plan;
+  plan: PitPlan;
   onPut: (action: PlanLog) => void;
   onLook: (look: Look) => void;
   onNote: () => void;
@@ -31,10 +32,10 @@ const JUG_KG = 1;
 const AJAR = { openFraction: 0.15, seconds: 300 };
 
 /** What can be done at the pit of a plan besides what has a button of its own. */
-export function otherDeeds(plan: Plan): PlanLog[] {
-  const pit = plan.request.pits[0]!;
+export function otherDeeds(plan: PitPlan): PlanLog[] {
+  const pit = pitOf(plan);
   const { parameters } = presetOf(pit.cooker.preset);
-  const { fuel } = plan.fires[0]!;
+  const { fuel } = plan.fires[0];
   const species = pit.fire.species ?? USUAL_CHUNK_WOOD;
   return [
     ...HANDFULS.map((pieces): PlanLog => ({ do: 'add-fuel', fuel, pieces, lit: false })),
@@ -50,7 +51,7 @@ export function otherDeeds(plan: Plan): PlanLog[] {
 
 export function MoreSheet({ plan, onPut, onLook, onNote, onClose }: Props) {
   const units = useSettings((s) => s.units);
-  const charcoal = CHARCOALS[plan.fires[0]!.fuel];
+  const charcoal = CHARCOALS[plan.fires[0].fuel];
   return (
     <Sheet title="Log something else" onClose={onClose}>
       <Button kind="primary" label="Write a note" testID="write-note" onPress={onNote} />

@@ -1,5 +1,5 @@
 /** A reading by hand: where, and what it says, on keys for gloves. */
-import { fromC, MUSCLES, toC, type EntryBody, type Log, type Plan } from '@ostrin/core';
+import { fromC, MUSCLES, toC, type EntryBody, type Log, type PitPlan } from '@ostrin/core';
 import { hasTwoMuscles } from '@ostrin/core/tending';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
@@ -13,7 +13,7 @@ import { pieceName } from '../store/names';
 type ReadBody = Extract<EntryBody, { kind: 'read' }>;
 
 interface Props {
-  plan: Plan;
+  plan: PitPlan;
   log: Log;
   onRead: (body: ReadBody, agoMin: number) => void;
   onClose: () => void;
@@ -32,7 +32,7 @@ type Spot = Pick<ReadBody, 'spot' | 'meat' | 'muscle'>;
 const keyOf = ({ spot, meat, muscle }: Spot): string => [spot, meat, muscle].join('/');
 
 /** Where something can be read: the lid, the grate, each piece, and both muscles of a brisket. */
-function spotsOf(plan: Plan): { spot: Spot; label: string }[] {
+function spotsOf(plan: PitPlan): { spot: Spot; label: string }[] {
   const pieces = plan.request.meats.flatMap((m, i): { spot: Spot; label: string }[] => {
     const name = pieceName(plan, i);
     const spot: Spot = { spot: 'meat', meat: m.id };

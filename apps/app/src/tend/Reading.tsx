@@ -1,6 +1,14 @@
 /** The reading at arm's length, where it stands in its band, and what the fire is doing and why. */
-import { fromC, localOf, MINUTE_MS, spanFromK, type Forecast, type Plan } from '@ostrin/core';
-import { pitOf } from '@ostrin/core/tending';
+import {
+  leadMeat,
+  pitOf,
+  fromC,
+  localOf,
+  MINUTE_MS,
+  spanFromK,
+  type Forecast,
+  type PitPlan,
+} from '@ostrin/core';
 import { TREND_WORDS, causeWords, spanOfTime } from '@ostrin/wording';
 import { Pressable, Text, View } from 'react-native';
 import { lastValue } from '../strip/model';
@@ -30,7 +38,7 @@ interface ReadyContext {
 
 /** When it is ready, in words: the forecast's window once there is one. */
 export function readyWords(
-  plan: Plan,
+  plan: PitPlan,
   forecast: Forecast | null,
   litMs: number | null,
   { offMs = null, out = false }: ReadyContext = {},
@@ -50,13 +58,13 @@ export function readyWords(
 
 /** How much later than it has to be the food is likely to be, min; 0 where it is in time. */
 export function lateMin(
-  plan: Plan,
+  plan: PitPlan,
   forecast: Forecast | null,
   litMs: number | null,
   serveMs: number,
 ): number {
   if (!forecast?.readyMin || litMs === null) return 0;
-  const rest = plan.request.meats[0]!.rest.minutes;
+  const rest = leadMeat(plan).rest.minutes;
   const latest = serveMs - rest * MINUTE_MS;
   return Math.max(0, (litMs + forecast.readyMin[1] * MINUTE_MS - latest) / MINUTE_MS);
 }

@@ -1,5 +1,5 @@
 /** Who has the shift, taking it, and handing it over with a fire sheet. */
-import { localOf, type EntryBody, type CurrentShift, type Plan } from '@ostrin/core';
+import { localOf, type EntryBody, type CurrentShift, type PitPlan } from '@ostrin/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
@@ -14,7 +14,7 @@ import { clockOf } from '../ui/words';
 import { useTendedCook } from './cookContext';
 
 interface Props {
-  plan: Plan;
+  plan: PitPlan;
   shift: CurrentShift;
   now: number;
   /** The fire sheet as it would be handed over now. */
@@ -22,10 +22,10 @@ interface Props {
   onClose: () => void;
 }
 
-const clock = (plan: Plan, ms: number): string => clockOf(localOf(ms, plan.request.timeZone));
+const clock = (plan: PitPlan, ms: number): string => clockOf(localOf(ms, plan.request.timeZone));
 
 /** Who has the shift, in a sentence. */
-export function shiftWords(plan: Plan, { holder, since, offer }: CurrentShift): string {
+export function shiftWords(plan: PitPlan, { holder, since, offer }: CurrentShift): string {
   if (offer) return `${offer.from || 'Somebody'} offers the shift to ${offer.to}.`;
   return holder && since !== null
     ? `${holder} has had the shift since ${clock(plan, since)}.`

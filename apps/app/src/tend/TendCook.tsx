@@ -1,5 +1,5 @@
 /** The cook under way: reading, next job, strip and log pad. */
-import type { Entry, Plan } from '@ostrin/core';
+import type { Entry, PitPlan } from '@ostrin/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useRole } from '../house/useHouse';
@@ -32,7 +32,7 @@ const TendSheets = lazyComponent(async () => ({
 }));
 
 interface Props {
-  plan: Plan;
+  plan: PitPlan;
   id: string;
 }
 

@@ -34,7 +34,7 @@ interface Props {
 }
 
 export function TendSheets({ open, setOpen, awake, alarms }: Props) {
-  const { cook, mayLog, onLogged } = useTendedCook();
+  const { cook, onLogged } = useTendedCook();
   const { plan, log, nowMs, litMs } = cook;
   const pitName = useLive((s) => s.pitName);
   const units = useSettings((s) => s.units);
@@ -49,7 +49,7 @@ export function TendSheets({ open, setOpen, awake, alarms }: Props) {
     case 'alarms':
       return (
         <AlarmSheet
-          up={alarms.up.map((alarm) => ({ alarm, words: alarmText(alarm, cook) }))}
+          up={alarms.up.map((alarm) => ({ alarm, words: alarmText(alarm, cook, units) }))}
           onClose={onClose}
         />
       );
@@ -83,10 +83,6 @@ export function TendSheets({ open, setOpen, awake, alarms }: Props) {
     case 'jobs':
       return (
         <JobsSheet
-          plan={plan}
-          jobs={cook.jobs}
-          now={nowMs}
-          mayLog={mayLog}
           onDone={(job) => void doJob(job, nowMs).then(onLogged)}
           onSkip={(job) => void skipJob(job, nowMs).then(onLogged)}
           onClose={onClose}

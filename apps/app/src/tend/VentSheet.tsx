@@ -1,5 +1,12 @@
 /** Vents in the pit's own words: one tap on a usual setting logs it, finer ones are set step by step. */
-import { finestStep, type Log, type Plan, type PlanLog, type VentScale } from '@ostrin/core';
+import {
+  pitOf,
+  finestStep,
+  type Log,
+  type PitPlan,
+  type PlanLog,
+  type VentScale,
+} from '@ostrin/core';
 import { capital, ventName, ventNames, ventedPit } from '@ostrin/wording';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
@@ -11,7 +18,7 @@ import { ventsNow } from './actions';
 const QUARTERS = [0, 0.25, 0.5, 0.75, 1];
 
 interface Props {
-  plan: Plan;
+  plan: PitPlan;
   log: Log;
   onSet: (action: PlanLog) => void;
   onClose: () => void;
@@ -25,7 +32,7 @@ export function VentSheet({ plan, log, onSet, onClose }: Props) {
     intakeFraction: now.intakeFraction,
     exhaustFraction: now.exhaustFraction,
   });
-  const { preset, scales } = ventedPit(plan.request.pits[0]!);
+  const { preset, scales } = ventedPit(pitOf(plan));
   const nouns = ventNames(preset);
   const row = (noun: string, key: Key, told: VentScale, fullMm: number) => {
     const name = capital(noun);

@@ -1,10 +1,11 @@
 /** What the log pad and the job card write. One tap, one entry, sensible figures. */
 import {
+  pitOf,
   type Entry,
   type Log,
   type LogLine,
   MINUTE_MS,
-  type Plan,
+  type PitPlan,
   type PlanJob,
   type PlanLog,
   deedAtMs,
@@ -28,7 +29,7 @@ export const ventsNow = (log: Log): { intakeFraction: number; exhaustFraction: n
 const FEED_DUE_MIN = 20;
 
 /** The planned feed that is due at `at` (epoch ms), or overdue; null where none is. */
-function feedDue(plan: Plan, log: Log, at: number): PlanJob | null {
+function feedDue(plan: PitPlan, log: Log, at: number): PlanJob | null {
   const lit = litAtMs(log);
   if (lit === null) return null;
   const next = jobsAhead(plan, log).find((j) => j.do === 'add-fuel');
@@ -38,10 +39,10 @@ function feedDue(plan: Plan, log: Log, at: number): PlanJob | null {
 type Feed = PlanLog & { do: 'add-fuel' };
 
 /** What one tap on Fuel puts on: the feed that is due, else a split as planned or a handful of charcoal. */
-export function fuelTap(plan: Plan, log: Log, at: number): Feed {
+export function fuelTap(plan: PitPlan, log: Log, at: number): Feed {
   const due = feedDue(plan, log, at)?.logs.find((l): l is Feed => l.do === 'add-fuel');
   if (due) return due;
-  const fire = plan.fires[0]!;
+  const fire = plan.fires[0];
   const split = fire.feeding.find((f) => f.what === 'splits');
   return split
     ? {
@@ -50,14 +51,14 @@ export function fuelTap(plan: Plan, log: Log, at: number): Feed {
         pieces: 1,
         massKg: split.massKg,
         lit: false,
-        species: plan.request.pits[0]!.fire.species,
+        species: pitOf(plan).fire.species,
         preheated: true,
       }
     : { do: 'add-fuel', fuel: fire.fuel, pieces: FUEL_TAP_PIECES, lit: false };
 }
 
 /** What can be done with the meat next: of each piece its next step, the one that comes first in the plan. */
-export function nextMeat(plan: Plan, log: Log): PlanLog | null {
+export function nextMeat(plan: PitPlan, log: Log): PlanLog | null {
   const steps = plan.request.meats.flatMap((meat): PlanLog[] => {
     const done = (what: PlanLog['do']): boolean => deedAtMs(log, what, meat.id) !== null;
     if (!done('meat-on')) return [{ do: 'meat-on', meat: meat.id }];
@@ -89,7 +90,7 @@ export async function doJob(job: PlanJob, at: number): Promise<Entry[]> {
 
 /** Leaves a job out, and says so in the log. */
 export const skipJob = (job: PlanJob, at: number): Promise<Entry[]> =>
-  logDeeds([{ body: { kind: 'note', text: `Skipped: ${job.inWords}` }, jobId: job.id }], at);
+  logDeeds([{ body: { kind: 'skip' }, jobId: job.id }], at);
 
 /** Whether an action is the very move that a job asks for, and not only part of how it is done. */
 export const isActionOfJob = (job: PlanJob, action: PlanLog): boolean =>
@@ -123,7 +124,7 @@ const isNear = (a: number, b: number): boolean => Math.abs(a - b) < 1 / 32;
  * planned one only when that is due. The action is logged as it was done, with what else the job asks for.
  */
 export async function logAction(
-  plan: Plan,
+  plan: PitPlan,
   log: Log,
   action: PlanLog,
   at: number,

@@ -5,12 +5,11 @@ import {
   type CookNow,
   type Forecasts,
   type Log,
-  type Plan,
+  type PitPlan,
   type Units,
 } from '@ostrin/core';
 import { cookNow, forecastInputs, knownCook, leadPiece } from '@ostrin/core/tending';
 import { fireSheet, spanOfTime } from '@ostrin/wording';
-import { wordAddedFood } from '@ostrin/wording/tending';
 import { useMemo, useState } from 'react';
 import { askForecasts } from '../api/core';
 import { useOutbox } from '../outbox/outbox';
@@ -24,7 +23,7 @@ import { useAskedWhenDue } from './useAskedWhenDue';
 const EVERY_MIN = { lead: 5, others: 10 };
 
 /** The cook with that id, begun with `planned`, as it stands now. */
-export function useCookNow(planned: Plan, id: string): CookNow {
+export function useCookNow(planned: PitPlan, id: string): CookNow {
   const live = useLive();
   const fast = (live.clock?.speed ?? 1) > 1;
   const nowMs = cookClockMs(live, useTick(fast ? 250 : 1000));
@@ -32,8 +31,7 @@ export function useCookNow(planned: Plan, id: string): CookNow {
   const { cookId, entries, readings, startMs } = live;
   const known = useMemo(() => {
     const all = allEntries({ cookId, entries }, taps);
-    const cook = knownCook({ id, plan: planned, startMs, entries: all, readings });
-    return { ...cook, plan: wordAddedFood(cook.plan) };
+    return knownCook({ id, plan: planned, startMs, entries: all, readings });
   }, [id, planned, startMs, cookId, entries, taps, readings]);
   const [answer, setAnswer] = useState<{ id: string; forecasts: Forecasts } | null>(null);
   const ask = async (pieces: readonly string[], atMs: number): Promise<void> => {

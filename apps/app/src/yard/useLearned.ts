@@ -1,5 +1,5 @@
 /** Learning a pit from its cooks: which there are, how far it is, what came of it. */
-import { foldLog, withHandReadings } from '@ostrin/core';
+import { leadMeat, foldLog, withHandReadings } from '@ostrin/core';
 import type { CookSummary, PitRecord } from '@ostrin/contract/types';
 import type { LoggedCook } from '@ostrin/core/learning';
 import { useEffect, useRef, useState } from 'react';
@@ -37,7 +37,7 @@ async function cookToLearn(id: string): Promise<CookToLearn & { preset: string |
     id,
     plan: { scenarios: cook.plan.scenarios, request: cook.plan.request },
     log,
-    readings: withHandReadings(cook.readings, log, cook.plan.request.meats[0]!.id),
+    readings: withHandReadings(cook.readings, log, leadMeat(cook.plan).id),
     preset: scenario?.cooker.preset,
   };
 }

@@ -11,7 +11,9 @@ import {
   presetOf,
   type Entry,
   type EntryBody,
-  type Plan,
+  leadMeat,
+  pitOf,
+  type PitPlan,
   type PlanLog,
   type Scenario,
 } from '@ostrin/core';
@@ -22,7 +24,7 @@ export interface Story {
   id: string;
   name: string;
   pitName: string;
-  plan: Plan;
+  plan: PitPlan;
   /** What was really true, where it was not what the plan supposed. */
   really?: (scenario: Scenario) => Scenario;
   /** How late each job was done, min. */
@@ -56,11 +58,11 @@ const FARTHEST = 1.6;
 
 /** Both vents of a pit that are moved together, by what a move of them is worth there. */
 function together(
-  plan: Plan,
+  plan: PitPlan,
   { intakeFraction, exhaustFraction }: Vents,
   offK: number,
 ): Vents | null {
-  const { holding } = presetOf(plan.request.pits[0]!.cooker.preset);
+  const { holding } = presetOf(pitOf(plan).cooker.preset);
   if (!holding.exhaustPerIntake) return null;
   const times = clamp(Math.exp(-offK / holding.kelvinPerEFold), 1 / FARTHEST, FARTHEST);
   const moved = (fraction: number): number => clamp(Number((fraction * times).toFixed(3)), 0.01, 1);
@@ -68,8 +70,8 @@ function together(
 }
 
 /** A sixteenth wider or tighter when the pit has left its band for ten minutes, or null. */
-function trim(plan: Plan, recent: Reading[], vents: Vents): Vents | null {
-  const { pitC: target, bandC } = plan.request.pits[0]!.pace;
+function trim(plan: PitPlan, recent: Reading[], vents: Vents): Vents | null {
+  const { pitC: target, bandC } = pitOf(plan).pace;
   const seen = recent.flatMap((r) => (r.pitC === null ? [] : [r.pitC]));
   if (seen.length < 10) return null;
   const off = mean(seen) - target;
@@ -87,8 +89,8 @@ type NewId = () => string;
 /** The finished cook of a story. */
 export function playStory(story: Story, newId: NewId): CookDoc {
   const { plan } = story;
-  const scenario = plan.scenarios[0]!;
-  const truth: Plan = { ...plan, scenarios: [story.really?.(scenario) ?? scenario] };
+  const [scenario] = plan.scenarios;
+  const truth: PitPlan = { ...plan, scenarios: [story.really?.(scenario) ?? scenario] };
   const startMs = epochOf(plan.lightAt, plan.request.timeZone);
   const first = Math.min(...plan.jobs.map((j) => j.atMin));
   const instrument = new SimulatedThermometer(story.id, truth, startMs + (first - 2) * MINUTE_MS);
@@ -120,7 +122,7 @@ export function playStory(story: Story, newId: NewId): CookDoc {
       run: (at: number) => add({ id: newId(), at, kind: 'note', text: n.text }),
     })),
   ].sort((a, b) => a.at - b.at);
-  const { id: meat, wrap } = plan.request.meats[0]!;
+  const { id: meat, wrap } = leadMeat(plan);
   const wrapAtC =
     wrap.with === 'none' ? Infinity : wrap.when && 'coreC' in wrap.when ? wrap.when.coreC : 72;
   const offJob = plan.jobs.find((j) => j.id === 'off')!;

@@ -1,6 +1,5 @@
 /** The Larkmere rowing club's boathouse yard. All invented. */
-import { DAY_MS } from '@ostrin/core';
-import { onePit, planDocument } from '@ostrin/wording';
+import { DAY_MS, onePit, pitFor, plan } from '@ostrin/core';
 import type { Story } from './playStory';
 import { otherStories } from './otherStories';
 import { BOSUN } from './yard';
@@ -140,8 +139,8 @@ const harvestSupper = (planned: Planner): Story => ({
 export function stories(nowMs: number): Story[] {
   const planned: Planner = (w) => {
     const request = requestFor(nowMs, w);
-    const whole = planDocument(request, { nowMs: nowMs - (w.daysAgo + 1) * DAY_MS, members: 24 });
-    return onePit(whole, request.pits[0]!.id);
+    const whole = plan(request, { nowMs: nowMs - (w.daysAgo + 1) * DAY_MS, members: 24 });
+    return onePit(whole, pitFor(request, undefined).id);
   };
   return [
     regattaLunch(planned),

@@ -17,7 +17,7 @@ import {
   weatherAt,
   type Entry,
   type PieceVariation,
-  type Plan,
+  type PitPlan,
   type Scenario,
 } from '@ostrin/core';
 import { planAsChanged, withoutRules } from '@ostrin/core/tending';
@@ -41,10 +41,10 @@ const LONGEST_FIRE_MIN = 4 * 1440;
 /** The scenario that is really true: another pit, another piece of meat, and nothing done by itself. */
 export function trueScenario(
   id: string,
-  plan: Plan,
+  plan: PitPlan,
 ): { scenario: Scenario; variations: PieceVariation[] } {
   const random = seeded(seedFrom(id));
-  const planned = withoutRules(plan.scenarios[0]!);
+  const planned = withoutRules(plan.scenarios[0]);
   const preset = presetOf(planned.cooker.preset).parameters;
   const overrides = { ...planned.cooker.overrides };
   for (const key of ['leakCm2', 'wallLossFactor', 'spreadFactor'] as const) {
@@ -72,7 +72,7 @@ export class SimulatedThermometer {
 
   constructor(
     private readonly id: string,
-    private readonly plan: Plan,
+    private readonly plan: PitPlan,
     /** The cook's clock at its last reading. */
     private lastMs: number,
   ) {}
@@ -87,7 +87,7 @@ export class SimulatedThermometer {
     const log = foldLog(entries);
     const litMs = litAtMs(log);
     const plan = planAsChanged(this.plan, log);
-    const pieces = JSON.stringify(plan.scenarios[0]!.meats);
+    const pieces = JSON.stringify(plan.scenarios[0].meats);
     if (litMs === null) this.pit = null;
     else {
       if (!this.pit || litMs !== this.litMs || pieces !== this.pieces) {
@@ -114,7 +114,7 @@ export class SimulatedThermometer {
   private read(at: number): Reading {
     // Chance hangs on the moment, so that a restart tells the same story.
     const random = seeded(seedFrom(`${this.id}/${at}`));
-    const air = weatherAt(this.plan.scenarios[0]!.weather, 0).airC;
+    const air = weatherAt(this.plan.scenarios[0].weather, 0).airC;
     let pitC = air;
     let coreC: number | null = null;
     let secondC: number | null = null;
@@ -139,7 +139,7 @@ export class SimulatedThermometer {
       pitC: this.gap.pit > 0 ? null : noisy(pitC),
       coreC: coreC === null || this.gap.core > 0 ? null : noisy(coreC),
     };
-    const second = this.plan.scenarios[0]!.meats[1];
+    const second = this.plan.scenarios[0].meats[1];
     // It has two probes for meat: where there are more pieces, the others are read by hand.
     return second && secondC !== null
       ? { ...reading, meatC: { [second.id]: noisy(secondC) } }

@@ -1,6 +1,6 @@
 /** Takes in what instruments tell by wire: late, double, out of order. */
 import type { Channel, Instrument, InstrumentSeen, Packet } from '@ostrin/contract';
-import { isTemperature, wireReadings, type WireSpot } from '@ostrin/core';
+import { leadMeat, isTemperature, wireReadings, type WireSpot } from '@ostrin/core';
 import type { CookStore } from '../store/cooks';
 import type { InstrumentStore, ToldValue } from '../store/instruments';
 import type { CookClocks } from './cookClocks';
@@ -83,7 +83,7 @@ export class WireIntake {
     if (cook && told.length > 0) {
       const offsetOf = (key: string): number => spotOf.get(key)!.offsetK;
       const values = told.map((v) => ({ ...v, offsetK: offsetOf(v.channel) }));
-      const readings = wireReadings(values, meats[0]!);
+      const readings = wireReadings(values, leadMeat(cook.plan).id);
       this.hub.tell({
         type: 'readings',
         cookId: cook.id,

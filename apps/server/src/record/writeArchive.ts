@@ -1,5 +1,11 @@
 /** Everything that a server keeps as one ZIP: JSON and CSV for each cook, pits, plans, shelf, instruments, photographs. */
-import { actionsCsv, readingsCsv, type ArchiveHead, type Versioned } from '@ostrin/contract';
+import {
+  actionsCsv,
+  exportedCook,
+  readingsCsv,
+  type ArchiveHead,
+  type Versioned,
+} from '@ostrin/contract';
 import archiver from 'archiver';
 import type { Writable } from 'node:stream';
 import { finished } from 'node:stream/promises';
@@ -65,7 +71,7 @@ export async function writeArchive(stores: RecordStores, to: Writable): Promise<
   for (const { id } of await stores.cooks.list()) {
     const doc = await stores.cooks.doc(id);
     if (!doc) continue;
-    await add(FILES.cook(id), JSON.stringify(doc));
+    await add(FILES.cook(id), JSON.stringify(exportedCook(doc)));
     await add(FILES.csv(id, 'readings'), readingsCsv(doc.readings));
     await add(FILES.csv(id, 'actions'), actionsCsv(doc));
   }

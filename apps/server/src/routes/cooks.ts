@@ -1,6 +1,7 @@
 /** Cooks: begin, look at, log into, watch, take out. */
 import {
   actionsCsv,
+  exportedCook,
   validate,
   ClockDto,
   readEntries,
@@ -118,7 +119,8 @@ function addExports(router: Router, services: CookServices): void {
   const { store } = services;
   router.get('/:id/cook.json', async (req, res) => {
     const head = await headOf(services, req);
-    res.attachment(`${fileName(head)}.json`).json(await store.doc(head.id));
+    const doc = await store.doc(head.id);
+    res.attachment(`${fileName(head)}.json`).json(exportedCook(doc!));
   });
   router.get('/:id/readings.csv', async (req, res) => {
     const head = await headOf(services, req);

@@ -1,6 +1,13 @@
 /** Cooks, their logs and readings, in and out of the database. */
 import type { CookDoc, CookFire, CookSummary, Reading } from '@ostrin/contract';
-import { mergedRows, wireReadings, type Entry, type Glance, type Plan } from '@ostrin/core';
+import {
+  leadMeat,
+  mergedRows,
+  wireReadings,
+  type Entry,
+  type Glance,
+  type PitPlan,
+} from '@ostrin/core';
 import { glanceOf } from '@ostrin/core/afterwards';
 import type { Knex } from 'knex';
 import { afterwards } from './afterwards';
@@ -14,7 +21,7 @@ export interface CookHead {
   pitName: string;
   startMs: number;
   finishedAt: number | null;
-  plan: Plan;
+  plan: PitPlan;
   /** What burns. */
   fire: CookFire;
   clockMs: number;
@@ -73,7 +80,7 @@ const headOf = (row: CookRow): CookHead => ({
   pitName: row.pit_name,
   startMs: row.start_ms,
   finishedAt: row.finished_ms,
-  plan: JSON.parse(row.plan) as Plan,
+  plan: JSON.parse(row.plan) as PitPlan,
   fire: row.fire,
   clockMs: row.clock_ms,
   speed: row.speed,
@@ -165,7 +172,7 @@ function readsOf(db: Knex) {
       const told = await valuesOf(db, id);
       if (told.length === 0) return stored;
       const head = await this.head(id);
-      return mergedRows(stored, wireReadings(told, head!.plan.request.meats[0]!.id));
+      return mergedRows(stored, wireReadings(told, leadMeat(head!.plan).id));
     },
 
     /** The whole cook as one document, or null. */
@@ -220,7 +227,7 @@ async function insert(
     clock_ms: head.clockMs,
     speed: head.speed,
     people: head.plan.request.people,
-    cut: head.plan.request.meats[0]!.cut,
+    cut: leadMeat(head.plan).cut,
     pieces: head.plan.pieces,
     // A cook of the past comes with its end, and is listed at a glance from then on.
     glance:

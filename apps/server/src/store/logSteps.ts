@@ -1,4 +1,7 @@
 /** Steps of the database that belong to the log of past cooks, the oldest first. */
+import { liftPlan } from '@ostrin/contract';
+import type { Plan } from '@ostrin/core';
+import { wordPlan } from '@ostrin/wording';
 import type { Step } from './step';
 
 export const LOG_STEPS: Step[] = [
@@ -156,6 +159,27 @@ export const LOG_STEPS: Step[] = [
       );
       await knex.raw('DROP TABLE wire_values');
       await knex.raw('DROP TABLE wire_series');
+    },
+  },
+  {
+    // A plan was kept with its sentences, in the units of whoever made it.
+    name: '2026-12-01-plans-as-figures',
+    async up(knex) {
+      const ids = await knex('cooks').pluck<string[]>('id');
+      for (const id of ids) {
+        const row = await knex('cooks').where({ id }).first<{ plan: string }>('plan');
+        const plan = JSON.stringify(liftPlan(JSON.parse(row.plan)));
+        await knex('cooks').where({ id }).update({ plan });
+      }
+    },
+    // The sentences are made from the figures, which plans of before have no room for.
+    async down(knex) {
+      const ids = await knex('cooks').pluck<string[]>('id');
+      for (const id of ids) {
+        const row = await knex('cooks').where({ id }).first<{ plan: string }>('plan');
+        const plan = JSON.stringify(wordPlan(JSON.parse(row.plan) as Plan));
+        await knex('cooks').where({ id }).update({ plan });
+      }
     },
   },
 ];

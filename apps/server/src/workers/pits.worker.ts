@@ -3,7 +3,7 @@
  * log and the plan of a cook are enough.
  */
 import type { Reading } from '@ostrin/contract';
-import type { Entry, Plan } from '@ostrin/core';
+import type { Entry, PitPlan } from '@ostrin/core';
 import { SimulatedThermometer } from '../instruments/simulatedThermometer';
 
 /** What is asked of the pit of one cook. */
@@ -12,7 +12,7 @@ export interface PitAsk {
   key: string;
   cookId: string;
   /** The cook as it is known now; left out where nothing changed since the last time. */
-  known?: { plan: Plan; entries: readonly Entry[]; lastMs: number };
+  known?: { plan: PitPlan; entries: readonly Entry[]; lastMs: number };
   /** Up to when to read, cook's clock, epoch ms. */
   untilMs: number;
   /** Readings at most, so that no ask keeps others waiting long. */

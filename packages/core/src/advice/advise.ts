@@ -3,7 +3,8 @@
  * has, and with none.
  */
 import { FollowedFire } from '../estimate/followedFire';
-import type { Plan, PlanLog } from '../plan/document/plan';
+import type { PlanLog } from '../plan/document/plan';
+import { pitOf, type PitPlan } from '../plan/document/pitPlan';
 import { heldNow } from '../diagnosis/heldNow';
 import type { ForecastInput } from '../forecast/likelyCooks';
 import type { LogLine } from '../log/log';
@@ -117,7 +118,7 @@ function byPolicy(input: AdviseInput): MoveTried | null {
 export interface AdviseQuestion {
   /** The cook so far, as for its forecast. */
   input: ForecastInput;
-  plan: Pick<Plan, 'request' | 'guides'>;
+  plan: Pick<PitPlan, 'request' | 'guides'>;
   /** The log, whose last vents count. */
   lines: readonly LogLine[];
   /** The cook's clock, epoch ms. */
@@ -131,7 +132,7 @@ export function adviseNow(
 ): Advice | null {
   const fire = followed.at({ ...input, scenario: withoutRules(remainingScenario(input)) });
   if (!fire) return null;
-  const { pitC: targetC, bandC } = plan.request.pits[0]!.pace;
+  const { pitC: targetC, bandC } = pitOf(plan).pace;
   return advise({
     fire,
     ...heldNow(plan, lines, nowMs),

@@ -1,7 +1,7 @@
 /** After a piece came off: its rest, how long it can be held well, and when it has to be eaten. */
 import { HOLD_ABOVE_C } from '../cook/foodSafety';
 import type { RestFirst, RestWhere } from '../meat/rest';
-import type { Plan } from '../plan/document/plan';
+import type { PitPlan } from '../plan/document/pitPlan';
 import { maxHoldMin } from '../plan/schedule/schedule';
 import { MINUTE_MS } from '../quantity/time';
 import type { Forecast } from '../forecast/forecast';
@@ -24,7 +24,7 @@ export interface AfterOff {
 
 /** Every piece that came off, in the order of the plan. The forecast is that of the first. */
 export function afterOff(
-  plan: Pick<Plan, 'request'>,
+  plan: Pick<PitPlan, 'request'>,
   log: Log,
   forecast: Pick<Forecast, 'fromMin' | 'everyMin' | 'coreC'> | null,
   litMs: number | null,

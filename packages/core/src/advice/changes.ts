@@ -60,7 +60,7 @@ export function changeOptions(
 ): ChangeOption[] {
   const { nowMin, scenario, done } = input;
   const { targetC, ids } = question;
-  const meat = input.piece ?? scenario.meats[0]!.id;
+  const meat = input.piece;
   const lastWrap = done.findLast((a) => (a.do === 'wrap' || a.do === 'unwrap') && a.meat === meat);
   const wrapped = lastWrap?.do === 'wrap' && lastWrap.with !== 'none';
   const { airC } = weatherAt(scenario.weather, nowMin);

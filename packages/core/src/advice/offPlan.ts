@@ -1,5 +1,6 @@
 /** Why a piece is earlier or later than planned: what the pit did, or the piece itself. */
-import type { Plan, PlanJob } from '../plan/document/plan';
+import type { PlanJob } from '../plan/document/plan';
+import { pitOf, type PitPlan } from '../plan/document/pitPlan';
 import { MINUTE_MS } from '../quantity/time';
 import { mean, normalShareBelow } from '../quantity/statistics';
 import type { Forecast } from '../forecast/forecast';
@@ -43,7 +44,7 @@ const P10_TO_P90_SD = 2.56;
 
 /** Null while there is nothing to explain: no forecast, no meat on, or near enough to the plan. */
 export function offPlan(
-  plan: Pick<Plan, 'request'> & { jobs: readonly Pick<PlanJob, 'id' | 'atMin'>[] },
+  plan: Pick<PitPlan, 'request'> & { jobs: readonly Pick<PlanJob, 'id' | 'atMin'>[] },
   log: Log,
   readings: readonly ReadingRow[],
   forecast: Pick<Forecast, 'readyMin' | 'learned'> | null,
@@ -54,7 +55,7 @@ export function offPlan(
   const [p10, p50, p90] = forecast.readyMin;
   const byMin = p50 - planned;
   if (Math.abs(byMin) < WORTH.min) return null;
-  const { pitC: targetC } = plan.request.pits[0]!.pace;
+  const { pitC: targetC } = pitOf(plan).pace;
   const since = readings.flatMap(({ at, pitC }) =>
     at > onMs + WORTH.min * MINUTE_MS && pitC !== null ? [pitC - targetC] : [],
   );

@@ -1,7 +1,7 @@
 /** What a list of cooks shows of each: a small trace of its pit, how well it was held, when it was ready. */
 import type { ArrangementId } from '../fire/fireSpec';
 import type { CharcoalId } from '../fuel/catalogue';
-import type { Plan } from '../plan/document/plan';
+import { pitOf, type PitPlan } from '../plan/document/pitPlan';
 import { epochOf } from '../quantity/time';
 import { readingsOfPast, type ReadingRow } from '../instruments/readings';
 import { foldLog, type Entry } from '../log/log';
@@ -33,19 +33,19 @@ export interface Glance {
 
 /** A finished cook at a glance. */
 export function glanceOf(
-  plan: Plan,
+  plan: PitPlan,
   entries: readonly Entry[],
   readings: readonly ReadingRow[],
 ): Glance {
   const log = foldLog(entries);
   const after = afterwardsOf(entries);
-  const { meats, pits, timeZone } = plan.request;
+  const { meats, timeZone } = plan.request;
   const pit = readingsOfPast(plan, log, readings);
   const { inBandFraction, off, lit } = summarise(plan, log, pit);
-  const { pitC, bandC } = pits[0]!.pace;
+  const { pitC, bandC } = pitOf(plan).pace;
   const from = lit.actual ?? pit[0]?.at ?? lit.planned;
   const to = off.actual ?? log.finishedAt ?? pit.at(-1)?.at ?? from;
-  const { arrangement, fuel } = plan.fires[0]!;
+  const { arrangement, fuel } = plan.fires[0];
   return {
     traceC: smallTrace(pit, from, to),
     bandC: [pitC - bandC, pitC + bandC],

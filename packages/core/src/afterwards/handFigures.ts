@@ -1,5 +1,5 @@
 /** Figures of a finished cook that people work out by hand. */
-import type { Plan } from '../plan/document/plan';
+import type { PitPlan } from '../plan/document/pitPlan';
 import { mean } from '../quantity/statistics';
 import { epochOf, HOUR_MS, MINUTE_MS } from '../quantity/time';
 import { STALL } from '../cook/cookingPiece';
@@ -43,7 +43,7 @@ export interface HandFigures {
 }
 
 /** Figures of a cook; `readings` are of pit and first piece, by wire and by hand, in order of time. */
-export function handFigures(plan: Plan, log: Log, readings: readonly ReadingRow[]): HandFigures {
+export function handFigures(plan: PitPlan, log: Log, readings: readonly ReadingRow[]): HandFigures {
   const on = deedAtMs(log, 'meat-on');
   const off = deedAtMs(log, 'meat-off');
   const heaviest = Math.max(...plan.scenarios.flatMap((s) => s.meats.map((m) => m.massKg)));

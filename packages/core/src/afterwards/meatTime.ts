@@ -1,8 +1,9 @@
 /** How long a piece takes in air that is known, and which of several causes makes the difference between two cooks. */
+import { onlyPiece } from '../scenario/result';
 import { simulate } from '../cook/cook';
 import { measuredAir, tracePit, type ProbeReading } from '../estimate/measuredAir';
 import type { Surroundings } from '../meat/surface';
-import type { Plan } from '../plan/document/plan';
+import { leadMeat, type PitPlan } from '../plan/document/pitPlan';
 import { MINUTE_MS } from '../quantity/time';
 import type { Action } from '../scenario/actions';
 import type { MeatSpec, Scenario } from '../scenario/scenario';
@@ -12,7 +13,7 @@ import { actionsOf, deedAtMs, foldLog, litAtMs, type Entry } from '../log/log';
 
 /** A finished cook as it is explained: its plan, its log and what was read. */
 export interface CookToExplain {
-  plan: Pick<Plan, 'scenarios' | 'request'>;
+  plan: Pick<PitPlan, 'scenarios' | 'request'>;
   entries: readonly Entry[];
   readings: readonly ReadingRow[];
 }
@@ -49,7 +50,7 @@ function minutesTillDone({ scenario, meat, air, deeds }: PieceOnGrate): number |
     untilMin: LONGEST_MIN,
     everyMin: LONGEST_MIN,
   };
-  return simulate(alone, { airTrace: at }).meats[0]!.doneAtMin;
+  return onlyPiece(simulate(alone, { airTrace: at })).doneAtMin;
 }
 
 /** What happens to the first piece of a list of actions, in minutes after `onMin`. */
@@ -58,13 +59,17 @@ const deedsTo = (actions: readonly Action[], meat: string, onMin: number): Actio
     .filter((a) => 'meat' in a && a.meat === meat && (a.do === 'wrap' || a.do === 'unwrap'))
     .map((a) => ({ ...a, atMin: Math.max(0, a.atMin - onMin) }));
 
+/** The piece that a cook is explained by: the one its jobs went by. */
+const pieceOf = (plan: CookToExplain['plan']): MeatSpec | undefined =>
+  plan.scenarios[0].meats.find((m) => m.id === leadMeat(plan).id);
+
 /** The first piece of a cook as it really lay on the grate, and how long it was there, min; null where the log does not tell. */
 function asItWas(cook: CookToExplain): (PieceOnGrate & { tookMin: number }) | null {
   const log = foldLog(cook.entries);
   const litMs = litAtMs(log);
-  const scenario = cook.plan.scenarios[0];
-  const meat = scenario?.meats[0];
-  if (litMs === null || !scenario || !meat) return null;
+  const [scenario] = cook.plan.scenarios;
+  const meat = pieceOf(cook.plan);
+  if (litMs === null || !meat) return null;
   const [on, off] = [deedAtMs(log, 'meat-on', meat.id), deedAtMs(log, 'meat-off', meat.id)];
   if (on === null || off === null) return null;
   const done = actionsOf(log, litMs);
@@ -94,12 +99,12 @@ function asItWas(cook: CookToExplain): (PieceOnGrate & { tookMin: number }) | nu
 
 /** The first piece of a plan as it was to be: by its rules, in the pit as planned. */
 function asPlanned(plan: CookToExplain['plan']): PieceOnGrate | null {
-  const scenario = plan.scenarios[0];
-  const meat = scenario?.meats[0];
-  const on = scenario?.actions.find((a) => a.do === 'meat-on' && a.meat === meat?.id);
-  if (!scenario || !meat || !on) return null;
+  const [scenario] = plan.scenarios;
+  const meat = pieceOf(plan);
+  const on = scenario.actions.find((a) => a.do === 'meat-on' && a.meat === meat?.id);
+  if (!meat || !on) return null;
   const { air, result } = tracePit({ ...scenario, everyMin: LONGEST_MIN }, scenario.untilMin);
-  const { wrappedAtMin, baredAtMin } = result.meats[0]!;
+  const { wrappedAtMin, baredAtMin } = result.meats.find((m) => m.id === meat.id)!;
   const by = (atMin: number | null, action: Omit<Action, 'atMin'>): Action[] =>
     atMin === null ? [] : [{ ...action, atMin } as Action];
   const ruled = [

@@ -1,5 +1,5 @@
 /** What a finished cook came to, beside what was planned. */
-import type { Plan } from '../plan/document/plan';
+import { pitOf, type PitPlan } from '../plan/document/pitPlan';
 import { ascending, mean, quantile } from '../quantity/statistics';
 import { epochOf, MINUTE_MS } from '../quantity/time';
 import { deedAtMs, deedsOfLine, litAtMs, type Log } from '../log/log';
@@ -39,11 +39,11 @@ function swingOf(readC: readonly number[]): [number, number] | null {
 
 /** Figures of a cook from its plan, log and readings. Times are epoch ms on the cook's clock. */
 export function summarise(
-  plan: Pick<Plan, 'request' | 'lightAt'> & { jobs: readonly { id: string; at: string }[] },
+  plan: Pick<PitPlan, 'request' | 'lightAt'> & { jobs: readonly { id: string; at: string }[] },
   log: Log,
   readings: readonly { at: number; pitC: number | null }[],
 ): CookFigures {
-  const { pitC: target, bandC } = plan.request.pits[0]!.pace;
+  const { pitC: target, bandC } = pitOf(plan).pace;
   const zone = plan.request.timeZone;
   const job = (id: string): number =>
     epochOf(plan.jobs.find((j) => j.id === id)?.at ?? plan.lightAt, zone);

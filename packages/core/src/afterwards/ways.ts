@@ -1,5 +1,5 @@
 /** What a cook's own ways are, out of many cooks: how far a pit may stray before the vents are moved, trimming, yield. */
-import type { Plan } from '../plan/document/plan';
+import { pitOf, type PitPlan } from '../plan/document/pitPlan';
 import { ascending, mean, quantile } from '../quantity/statistics';
 import { MINUTE_MS } from '../quantity/time';
 import { freshPitC, type ReadingRow } from '../instruments/readings';
@@ -21,13 +21,13 @@ const HELD_AFTER_MS = 60 * MINUTE_MS;
 
 /** The ways of one finished cook; `readings` are of the pit, in order of time. */
 export function waysOf(
-  plan: Pick<Plan, 'request'>,
+  plan: Pick<PitPlan, 'request'>,
   log: Log,
   readings: readonly ReadingRow[],
   { pieces, fuelLeftKg }: Pick<Afterwards, 'pieces' | 'fuelLeftKg'>,
 ): CookWays {
   const lit = litAtMs(log) ?? Infinity;
-  const { pitC } = plan.request.pits[0]!.pace;
+  const { pitC } = pitOf(plan).pace;
   const movedAtK = log.lines.flatMap((l) => {
     const moved = l.body.kind === 'act' && l.body.action.do === 'set-vents' && !l.jobId;
     const read = moved && l.at > lit + HELD_AFTER_MS ? freshPitC(readings, l.at) : null;

@@ -1,7 +1,7 @@
 /** What a fire is doing and why, as a code with its figures, from readings and the log. */
 import { firstMove } from '../plan/fire/firstMove';
-import type { FirstMove } from '../plan/document/figures';
-import type { Plan } from '../plan/document/plan';
+import type { FirstMove } from '../plan/document/facts';
+import { pitOf, type PitPlan } from '../plan/document/pitPlan';
 import { MINUTE_MS } from '../quantity/time';
 import type { Fault } from './faults';
 import type { Suspicion } from './faultSearch';
@@ -58,7 +58,7 @@ export interface Diagnosis {
 /** What a diagnosis is made from. */
 interface DiagnosisInput {
   /** The plan of the pit; its first pit is the one that is tended. */
-  plan: Pick<Plan, 'request' | 'guides'>;
+  plan: Pick<PitPlan, 'request' | 'guides'>;
   /** Readings, in order of time. */
   readings: readonly PitReading[];
   /** The log. */
@@ -118,7 +118,7 @@ function recentChangeK(readings: readonly PitReading[], nowMs: number): number |
 /** What the fire is doing at `nowMs`, and why. */
 export function diagnose(input: DiagnosisInput): Diagnosis {
   const { plan, readings, nowMs, litMs } = input;
-  const { pitC: targetC, bandC } = plan.request.pits[0]!.pace;
+  const { pitC: targetC, bandC } = pitOf(plan).pace;
   const changeK = recentChangeK(readings, nowMs);
   const since = readings.filter((r) => litMs !== null && r.at >= litMs && r.at <= nowMs);
   const place = bandPlace(since, targetC, bandC);
@@ -215,4 +215,4 @@ function minutesSince({ lines, nowMs }: DiagnosisInput, match: (l: LogLine) => b
 
 /** The first move from where the vents stand now; `sign` is 1 when the pit is high, -1 when it is low. */
 const moveNow = ({ plan, lines, nowMs }: DiagnosisInput, sign: 1 | -1): FirstMove =>
-  firstMove(heldNow(plan, lines, nowMs), sign * plan.request.pits[0]!.pace.bandC);
+  firstMove(heldNow(plan, lines, nowMs), sign * pitOf(plan).pace.bandC);

@@ -2,17 +2,17 @@
 import type { ControlPolicy } from '../control/controlPolicy';
 import { habitPolicy } from '../control/habitPolicy';
 import { policyOf } from '../control/policyDocument';
-import type { Plan } from '../plan/document/plan';
+import { pitOf, type PitPlan } from '../plan/document/pitPlan';
 import { designFire, type PitSetup } from '../plan/fire/designFire';
 import { lastVents, type LogLine } from '../log/log';
 
 /** The pit as it is set up, its policy with the vents where they were last logged, and where its exhaust usually stands. */
 export function heldNow(
-  plan: Pick<Plan, 'request' | 'guides'>,
+  plan: Pick<PitPlan, 'request' | 'guides'>,
   lines: readonly LogLine[],
   nowMs: number,
 ): { setup: PitSetup; policy: ControlPolicy; usualExhaust: number } {
-  const pit = plan.request.pits[0]!;
+  const pit = pitOf(plan);
   const setup = designFire(pit);
   const document = plan.guides[0];
   const policy = document

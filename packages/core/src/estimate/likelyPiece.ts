@@ -41,9 +41,12 @@ export function runLikelyPiece(
   likely: LikelyPiece,
   felt: readonly FeltTender[] = [],
 ): PieceOutcome {
-  const one = { ...scenario, meats: scenario.meats.slice(0, 1) };
-  const meat = simulate(one, { variations: [likely.variation], airTrace: air(likely.pitBiasK) })
-    .meats[0];
+  const [first] = scenario.meats;
+  const one = { ...scenario, meats: first ? [first] : [] };
+  const [meat] = simulate(one, {
+    variations: [likely.variation],
+    airTrace: air(likely.pitBiasK),
+  }).meats;
   const late = (min: number | null | undefined): number =>
     min === null || min === undefined
       ? NaN
@@ -56,7 +59,7 @@ export function runLikelyPiece(
     doneAtMin: late(meat?.doneAtMin),
     tenderAtMin: late(meat?.tenderAtMin),
   };
-  const done = one.meats[0]?.done;
+  const done = first?.done;
   // What is done by temperature is done by temperature, whatever it feels like.
   if (!meat || !done || !('tender' in done) || felt.length === 0) return { ...outcome, felt: [] };
   const { tenderness } = meat;

@@ -1,5 +1,6 @@
 /** A cook under way as the core is asked about it: the same in a phone and in the server. */
-import type { Plan, PlanJob } from '../plan/document/plan';
+import type { PlanJob } from '../plan/document/plan';
+import { pitOf, leadMeat, type PitPlan } from '../plan/document/pitPlan';
 import { seedFrom } from '../quantity/random';
 import { MINUTE_MS } from '../quantity/time';
 import type { Action } from '../scenario/actions';
@@ -23,16 +24,16 @@ export const actionsOfJobs = (jobs: readonly PlanJob[]): Action[] =>
 /** What the core needs to look ahead from `now`; `lit` is when the fire was lit, `piece` the one that is asked about. */
 export function forecastInput(
   id: string,
-  plan: Pick<Plan, 'request' | 'scenarios' | 'jobs'>,
+  plan: Pick<PitPlan, 'request' | 'scenarios' | 'jobs'>,
   log: Log,
   readings: readonly ReadingRow[],
   lit: number,
   now: number,
-  piece = plan.request.meats[0]!.id,
+  piece = leadMeat(plan).id,
 ): ForecastInput {
   const told = thinned(readings);
   return {
-    scenario: plan.scenarios[0]!,
+    scenario: plan.scenarios[0],
     done: actionsOf(log, lit),
     ahead: actionsOfJobs(jobsAhead(plan, log)),
     nowMin: Math.max(0, (now - lit) / MINUTE_MS),
@@ -49,7 +50,7 @@ export function forecastInput(
     felt: feltTender(log, piece, lit),
     smoke: smokeLooks(log, lit),
     piece,
-    bandK: plan.request.pits[0]!.pace.bandC,
+    bandK: pitOf(plan).pace.bandC,
     members: MEMBERS,
     seed: seedFrom(id),
   };

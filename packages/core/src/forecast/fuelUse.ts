@@ -1,6 +1,6 @@
 /** What became of the fuel of a cook: burnt, and what was left of it, by the simulated fire of its log. */
 import { simulate } from '../cook/cook';
-import type { Plan } from '../plan/document/plan';
+import type { PitPlan } from '../plan/document/pitPlan';
 import { MINUTE_MS } from '../quantity/time';
 import { actionsOf, litAtMs, type Log } from '../log/log';
 
@@ -29,7 +29,7 @@ const EVERY_MIN = 10;
  * Fuel of a cook. Simulates the fire of the plan with what the log says was done, so it belongs in a worker
  * or on a server. Null before the fire was lit. `nowMs`: the cook's clock, for a cook that has not ended.
  */
-export function fuelUse(plan: Pick<Plan, 'scenarios'>, log: Log, nowMs: number): FuelUse | null {
+export function fuelUse(plan: Pick<PitPlan, 'scenarios'>, log: Log, nowMs: number): FuelUse | null {
   const litMs = litAtMs(log);
   const scenario = plan.scenarios[0];
   if (litMs === null || !scenario) return null;

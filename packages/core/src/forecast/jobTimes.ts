@@ -1,11 +1,12 @@
 /** When the jobs of a cook under way are due, and which come next. */
-import type { Plan, PlanJob } from '../plan/document/plan';
+import type { PlanJob } from '../plan/document/plan';
+import type { PitPlan } from '../plan/document/pitPlan';
 import { epochOf, MINUTE_MS } from '../quantity/time';
 import type { Forecast } from './forecast';
 import { jobsAhead, type Log } from '../log/log';
 
 /** What of a plan decides when its jobs are due. */
-type JobPlan = Pick<Plan, 'serveAt' | 'request' | 'jobs'>;
+type JobPlan = Pick<PitPlan, 'serveAt' | 'request' | 'jobs'>;
 
 /** What the times of jobs hang on. */
 export interface JobClock {

@@ -34,8 +34,8 @@ import { remainingScenario, withoutRules, type CookInProgress } from './remainin
 export interface ForecastInput extends CookInProgress {
   /** What the thermometers said, minutes after lighting, in order; `coreC` is of the piece that is asked about. */
   readings: ProbeReading[];
-  /** The piece that is asked about, by its id; the first when left out. */
-  piece?: string;
+  /** The piece that is asked about, by its id. */
+  piece: string;
   /** What a weather station at the pit told, minutes after lighting; none when left out. */
   weather?: WeatherReading[];
   /** How tender the piece that is asked about felt; nothing when left out. */

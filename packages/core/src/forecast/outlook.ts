@@ -4,7 +4,7 @@
  */
 import { runLikelyPiece, type PieceOutcome } from '../estimate/likelyPiece';
 import type { FollowedFire } from '../estimate/followedFire';
-import type { MeatResult } from '../scenario/result';
+import { onlyPiece, type MeatResult } from '../scenario/result';
 import type { MeatSpec, Scenario } from '../scenario/scenario';
 import type { CautionId } from '../safety/cautions';
 import type { WrapId } from '../meat/wraps';
@@ -87,9 +87,11 @@ export function meatOutlook(input: ForecastInput, followed?: FollowedFire): Outl
   const meats = asPlanned.flatMap((a) => (a.meat ? [a.meat] : []));
   const at = (of: (m: MeatResult) => readonly (number | null)[]): number | null =>
     medianOfKnown(meats.map((m) => of(m)[now] ?? null));
-  const stage = stageOf(input, planned.meats[0]!);
+  const piece = onlyPiece(planned);
+  const stage = stageOf(input, piece);
   const wrapped = stage === 'wrapped';
-  const on = (meats[0]?.coreC[now] ?? null) !== null && stage !== 'resting' && stage !== 'rested';
+  const [likeliest] = meats;
+  const on = (likeliest?.coreC[now] ?? null) !== null && stage !== 'resting' && stage !== 'rested';
   const massKg = at((m) => m.massKg);
   const stallMin = stallOf(meats);
   const coreC = at((m) => m.coreC);
@@ -99,7 +101,7 @@ export function meatOutlook(input: ForecastInput, followed?: FollowedFire): Outl
     coreC,
     surfaceC: at((m) => m.surfaceC),
     phase: phaseOf(stage, tenderness, stallMin, now, coreC),
-    lostKg: on && massKg !== null ? planned.meats[0]!.massKg - massKg : null,
+    lostKg: on && massKg !== null ? piece.massKg - massKg : null,
     bark: at((m) => m.bark),
     tenderness,
     stallMin,
@@ -167,7 +169,7 @@ function otherOptions(
   now: number,
   run: (s: Scenario) => PieceOutcome[],
 ): WrapOption[] {
-  const meat = planned.meats[0]!;
+  const meat = onlyPiece(planned);
   const bare: Scenario = { ...planned, meats: [{ ...meat, wrap: undefined }] };
   const wrapNow = (wrapWith: WrapId): Scenario => ({
     ...bare,

@@ -1,7 +1,7 @@
 /** Readings taken by hand, beside those that came by wire. */
 import type { WeatherReading } from '../estimate/measuredWeather';
 import { MINUTE_MS } from '../quantity/time';
-import type { Plan } from '../plan/document/plan';
+import { pitOf, leadMeat, type PitPlan } from '../plan/document/pitPlan';
 import type { Log } from '../log/log';
 import type { Muscle } from '../log/lookKinds';
 import { ofLeanMuscle } from '../log/looks';
@@ -142,11 +142,11 @@ export const lastPieceReading = (log: Log, meat: string, muscle?: Muscle): Piece
  * the lid was read, what that means at the grate.
  */
 export const readingsOfPast = (
-  { request }: Pick<Plan, 'request'>,
+  { request }: Pick<PitPlan, 'request'>,
   log: Log,
   readings: readonly ReadingRow[],
 ): ReadingRow[] =>
   atTheGrate(
-    withHandReadings(readings, log, request.meats[0]!.id),
-    request.pits[0]!.domeOverGrateK ?? null,
+    withHandReadings(readings, log, leadMeat({ request }).id),
+    pitOf({ request }).domeOverGrateK ?? null,
   );

@@ -1,6 +1,6 @@
 /** A cook of the log as a pit is learned from. */
 import { withWindTimes } from '../air/weather';
-import type { Plan } from '../plan/document/plan';
+import { pitOf, type PitPlan } from '../plan/document/pitPlan';
 import { MINUTE_MS } from '../quantity/time';
 import { thinned, type ReadingRow } from '../instruments/readings';
 import { actionsOf, litAtMs, type Log } from '../log/log';
@@ -12,7 +12,7 @@ import type { LoggedCook } from './loggedCook';
  */
 export function loggedCookOf(
   id: string,
-  plan: Pick<Plan, 'scenarios'> & { request?: Plan['request'] },
+  plan: Pick<PitPlan, 'scenarios'> & { request?: PitPlan['request'] },
   log: Log,
   readings: readonly ReadingRow[],
 ): LoggedCook | null {
@@ -25,7 +25,10 @@ export function loggedCookOf(
     scenario: {
       ...scenario,
       // The wind of the day itself: how much of it reaches the pit is to be learned.
-      weather: withWindTimes(scenario.weather, 1 / (plan.request?.pits[0]?.windTimes ?? 1)),
+      weather: withWindTimes(
+        scenario.weather,
+        1 / ((plan.request && pitOf({ request: plan.request }).windTimes) ?? 1),
+      ),
       cooker: { ...scenario.cooker, overrides: waterKg === undefined ? {} : { waterKg } },
       actions: [],
     },

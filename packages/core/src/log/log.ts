@@ -14,6 +14,8 @@ export type EntryBody =
   | { kind: 'act'; action: PlanLog }
   | { kind: 'note'; text: string }
   | { kind: 'job' }
+  /** A job of the plan was left out. */
+  | { kind: 'skip' }
   /** Read by hand, C: the dial in the lid, a thermometer on the grate, or the middle of `meat` or of one muscle of it. */
   | { kind: 'read'; spot: 'dome' | 'grate' | 'meat'; c: number; meat?: string; muscle?: Muscle }
   /** Seen or felt. */
@@ -54,7 +56,10 @@ export interface LogLine {
   /** The job that it did; left out when it did none. */
   jobId?: string;
   /** What it says. */
-  body: Extract<EntryBody, { kind: 'act' | 'note' | 'job' | 'read' | 'look' | 'add-food' }>;
+  body: Extract<
+    EntryBody,
+    { kind: 'act' | 'note' | 'job' | 'skip' | 'read' | 'look' | 'add-food' }
+  >;
   /** Whether its time was corrected. */
   corrected: boolean;
   /** Who wrote it; left out where that is not known. */
@@ -75,7 +80,15 @@ export interface Log {
 /** An entry that makes a line of the log. */
 type LineEntry = Entry & LogLine['body'];
 
-const LINE_KINDS: readonly Entry['kind'][] = ['act', 'note', 'job', 'read', 'look', 'add-food'];
+const LINE_KINDS: readonly Entry['kind'][] = [
+  'act',
+  'note',
+  'job',
+  'skip',
+  'read',
+  'look',
+  'add-food',
+];
 const isLine = (e: Entry): e is LineEntry => LINE_KINDS.includes(e.kind);
 
 /** Ids of the entries that were taken back. */

@@ -1,5 +1,6 @@
 /** A plan as it stands after changes of mind: another pace, and food that was added. */
-import type { Plan, PlanJob } from '../plan/document/plan';
+import type { PlanJob } from '../plan/document/plan';
+import { pitOf, type PitPlan } from '../plan/document/pitPlan';
 import type { RequestMeat } from '../plan/request/types';
 import { cutOf } from '../meat/cuts';
 import { usualRest } from '../meat/usualTreatment';
@@ -30,7 +31,7 @@ export const addedFoods = ({ lines }: Pick<Log, 'lines'>): AddedFood[] =>
     body.kind === 'add-food' ? [{ food: body.food, onMs: at, offMs: body.offAt }] : [],
   );
 
-type Changeable = Pick<Plan, 'request' | 'scenarios' | 'jobs'>;
+type Changeable = Pick<PitPlan, 'request' | 'scenarios' | 'jobs'>;
 
 /**
  * The plan as it is now: the last target that was set stands over the planned one, and added food is among its meats, with
@@ -47,16 +48,16 @@ function withTarget<P extends Changeable>(plan: P, log: Log): P {
   );
   if (set?.body.kind !== 'act' || set.body.action.do !== 'set-target') return plan;
   const { targetC: pitC } = set.body.action;
-  const [first, ...others] = plan.request.pits;
-  if (!first || first.pace.pitC === pitC) return plan;
-  const pits = [{ ...first, pace: { ...first.pace, pitC } }, ...others];
+  const pit = pitOf(plan);
+  if (pit.pace.pitC === pitC) return plan;
+  const pits: typeof plan.request.pits = [{ ...pit, pace: { ...pit.pace, pitC } }];
   return { ...plan, request: { ...plan.request, pits } };
 }
 
 function withFoods<P extends Changeable>(plan: P, log: Log): P {
   const added = addedFoods(log);
-  const [scenario, ...others] = plan.scenarios;
-  if (added.length === 0 || !scenario) return plan;
+  if (added.length === 0) return plan;
+  const [scenario] = plan.scenarios;
   const litMs = litAtMs(log);
   const onMin = ({ onMs }: AddedFood): number => (onMs - (litMs ?? onMs)) / MINUTE_MS;
   return {
@@ -65,7 +66,7 @@ function withFoods<P extends Changeable>(plan: P, log: Log): P {
       ...plan.request,
       meats: [...plan.request.meats, ...added.map(({ food }) => requestMeatOf(food))],
     },
-    scenarios: [added.reduce((s, a) => withFood(s, a.food, onMin(a)), scenario), ...others],
+    scenarios: [added.reduce((s, a) => withFood(s, a.food, onMin(a)), scenario)],
     jobs: litMs === null ? plan.jobs : [...plan.jobs, ...added.map((a) => offJob(plan, a, litMs))],
   };
 }
@@ -75,9 +76,12 @@ const offJob = (plan: Changeable, { food, offMs }: AddedFood, litMs: number): Pl
   at: localOf(offMs, plan.request.timeZone),
   atMin: Math.round((offMs - litMs) / MINUTE_MS),
   do: 'meat-off',
-  inWords: '',
-  detail: '',
-  food,
+  facts: {
+    kind: 'food-off',
+    cut: food.cut,
+    pieces: food.count ?? 1,
+    done: food.done ?? { tender: true },
+  },
   logs: [{ do: 'meat-off', meat: food.id }],
 });
 

@@ -1,5 +1,5 @@
 /** What calls whoever tends a cook: codes with their figures. What swings by itself and comes back calls nobody. */
-import type { Plan } from '../plan/document/plan';
+import { pitOf, leadMeat, type PitPlan } from '../plan/document/pitPlan';
 import { MINUTE_MS } from '../quantity/time';
 import type { BandPlace, Cause, Diagnosis } from '../diagnosis/diagnose';
 import type { Forecast } from '../forecast/forecast';
@@ -36,7 +36,7 @@ export interface Alarm {
 
 /** What alarms are made from. */
 export interface AlarmInput {
-  plan: Pick<Plan, 'request'>;
+  plan: Pick<PitPlan, 'request'>;
   state: Diagnosis;
   forecast: Forecast | null;
   /** Jobs still to do, the next one first. */
@@ -105,7 +105,7 @@ function ofBand({ plan, state, forecast }: AlarmInput): Alarm[] {
   const { place } = state;
   if (place !== 'in') return [soon('out-of-band', { id: `out-of-band/${place}`, side: place })];
   if (!forecast) return [];
-  const { pitC, bandC } = plan.request.pits[0]!.pace;
+  const { pitC, bandC } = pitOf(plan).pace;
   const out = bandC * (1 + AHEAD.outBy);
   const rows = AHEAD.min / forecast.everyMin;
   for (let i = 1; i <= rows && i < forecast.pitC.length; i++) {
@@ -144,7 +144,7 @@ function nearEnd(atMin: number | null, nowMin: number, within: number): number |
 function ofPieces({ plan, pieces, forecast, nowMs, litMs }: AlarmInput): Alarm[] {
   if (litMs === null) return [];
   const now = (nowMs - litMs) / MINUTE_MS;
-  const first = plan.request.meats[0]!.id;
+  const first = leadMeat(plan).id;
   const wrap = nearEnd(forecast?.wrapMin ?? null, now, WARN_MIN.wrap);
   const onPit = pieces.filter((p) => p.offMs === null);
   return [

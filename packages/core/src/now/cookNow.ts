@@ -8,6 +8,7 @@ import { forecastInput } from '../forecast/forecastInput';
 import { jobsByTime, type DueJob } from '../forecast/jobTimes';
 import type { ForecastInput } from '../forecast/likelyCooks';
 import { atTheGrate, freshPitC, type ReadingRow } from '../instruments/readings';
+import { pitOf } from '../plan/document/pitPlan';
 import { MINUTE_MS } from '../quantity/time';
 import { alarmsOf, type Alarm } from './alarms';
 import { leadPiece, type KnownCook, type KnownPiece } from './knownCook';
@@ -107,13 +108,6 @@ export function cookNow(known: KnownCook, forecasts: Forecasts, nowMs: number): 
     alarms: alarmsOf({ plan, state, forecast, jobs, wire: known.wire, pieces, nowMs, litMs }),
   };
 }
-
-/** The pit that a cook is tended on. */
-export const pitOf = <P>({ request: { pits } }: { request: { pits: readonly P[] } }): P => {
-  const [pit] = pits;
-  if (!pit) throw new RangeError('a cook has one pit');
-  return pit;
-};
 
 function piecesNow(known: KnownCook, forecasts: Forecasts, nowMs: number): PieceNow[] {
   const pieces = known.pieces.map((p) => ({

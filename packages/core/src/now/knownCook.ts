@@ -11,14 +11,14 @@ import { MUSCLES } from '../log/lookKinds';
 import { wrapByBarkMs } from '../log/looks';
 import { planAsChanged } from '../log/planAsChanged';
 import { shiftOf, type CurrentShift } from '../log/shift';
-import type { Plan } from '../plan/document/plan';
+import type { PitPlan } from '../plan/document/pitPlan';
 import { epochOf } from '../quantity/time';
 
 /** A cook as its keeper has it: nothing in it is worked out. */
 export interface CookRecord {
   id: string;
-  /** The plan that it was begun with, of one pit. */
-  plan: Plan;
+  /** The plan that it was begun with. */
+  plan: PitPlan;
   /** Minute 0 of that plan on the cook's clock, epoch ms. */
   startMs: number;
   /** Its log, in any order. */
@@ -47,7 +47,7 @@ export interface KnownPiece {
 export interface KnownCook {
   id: string;
   /** The plan as it stands after changes of mind and with added food. */
-  plan: Plan;
+  plan: PitPlan;
   startMs: number;
   entries: readonly Entry[];
   log: Log;

@@ -1,7 +1,8 @@
 /** When a move at the fire is worth looking for. */
 import type { Cause } from '../diagnosis/diagnose';
 import type { Fault } from '../diagnosis/faults';
-import { pitOf, type CookNow } from './cookNow';
+import { pitOf } from '../plan/document/pitPlan';
+import type { CookNow } from './cookNow';
 
 /** Causes that no move at the fire mends: somebody has to look first, or wait. */
 const NO_MOVE: ReadonlySet<Cause['code']> = new Set([

@@ -9,12 +9,10 @@ import {
   leadTimeProblems,
   pitProblems,
 } from './advice/problems';
-import { risksOf, waysOut } from './advice/risks';
+import { risksOf } from './advice/risks';
 import { collectJobs } from './collectJobs';
-import type { HoldFigures, JobFigures, PlanFigures } from './document/figures';
-import type { ProblemFigures } from './document/problems';
+import type { Plan, PlanJob, PlannedHold, Problem, Ready } from './document/plan';
 import type { Amount, Request } from './request/types';
-import type { Plan, Ready } from './document/plan';
 import type { TunedPolicy } from './fire/tunePolicy';
 import { windowOf } from './jobs/job';
 import { plannedFireOf, plannedVentsOf } from './jobs/plannedFire';
@@ -24,7 +22,7 @@ import { isAtPit, watchOf } from './jobs/watch';
 import type { PlannedPit, PlanClock } from './plannedPit';
 import { amountOf, numberOfMeat } from './request/amount';
 import { expectedOf } from './schedule/expected';
-import type { PitPlan } from './schedule/pitPlan';
+import type { PitSchedule } from './schedule/pitSchedule';
 import { latestEndMin, missChances, servedMs, wantedWindow } from './schedule/schedule';
 
 /** What the planner is told besides the request: time and patience are passed in, never taken. */
@@ -101,7 +99,7 @@ const heldMeats = (
   { cook, meats, index, pieces }: PlannedPit,
   windows: ReadonlyMap<number, MeatWindow>,
   zone: string,
-): HoldFigures[] =>
+): PlannedHold[] =>
   cook.holds.flatMap((hold, n) => {
     if (!hold) return [];
     const { id, cut, rest } = meats[n]!;
@@ -120,7 +118,7 @@ function collectProblems(
   clock: PlanClock,
   nowMs: number,
   leadMin: readonly number[],
-): ProblemFigures[] {
+): Problem[] {
   const ofPits = parts.flatMap((part, k) => [
     ...part.index.flatMap((i, n) => {
       const onMs = clock.litMs[k]! + part.cook.onMin[n]! * MINUTE_MS;
@@ -144,9 +142,9 @@ export function assemble(
   options: PlanOptions,
   parts: PlannedPit[],
   grates: Plan['grates'],
-  before: ProblemFigures[],
+  before: Problem[],
   serveMs: number,
-): PlanFigures {
+): Plan {
   const clock = clockOf(request, parts, serveMs);
   const at = (ms: number): string => localOf(ms, clock.zone);
   const rough = options.members <= 1;
@@ -201,13 +199,12 @@ export function assemble(
     cost,
     ...(plate ? { plate } : {}),
     risks: risks.slice(0, MOST_RISKS),
-    planB: waysOut(request.meats),
     outcome: outcomeOf((parts.find((p) => p.index.includes(0)) ?? main).cook),
     problems: [
       ...before,
       ...collectProblems(request, parts, windows, clock, options.nowMs, leadMin),
     ],
-    cautions: cautionsOf(parts),
+    cautionIds: cautionsOf(parts),
     expected: expected[first]!,
     ...(parts.length > 1 ? { expectedOf: expected } : {}),
     scenarios: parts.map((p) => scenarioOfPlan(p.cook)),
@@ -217,11 +214,11 @@ export function assemble(
 
 /** A job with the name of whoever has the watch then; what is done in the kitchen is nobody's watch. */
 function withWatcher(
-  job: JobFigures,
+  job: PlanJob,
   clockMin: number,
   { shifts }: Plan['watch'],
   { zeroMs, zone }: PlanClock,
-): JobFigures {
+): PlanJob {
   const at = localOf(zeroMs + Math.round(clockMin) * MINUTE_MS, zone);
   const shift = shifts.findLast((s) => s.from <= at);
   return shift && isAtPit(job) && at <= shift.to ? { ...job, by: shift.name } : job;
@@ -232,18 +229,18 @@ const sumOf = (amounts: readonly Amount[], end: 0 | 1): number =>
   amounts.reduce((kg, a) => kg + a.cookedKg[end], 0);
 
 /** Cautions that any of the likely cooks gives rise to, each once. */
-const cautionsOf = (parts: readonly PlannedPit[]): PlanFigures['cautions'] => [
+const cautionsOf = (parts: readonly PlannedPit[]): Plan['cautionIds'] => [
   ...new Set(
     parts.flatMap((p) => p.cook.likelyRuns.flatMap((r) => r.meats.flatMap((m) => m.cautions))),
   ),
 ];
 
 /** Bark and tenderness of a pit's first piece at the minute it is done. */
-function outcomeOf(cook: PitPlan): Plan['outcome'] {
+function outcomeOf(cook: PitSchedule): Plan['outcome'] {
   const at = (key: 'bark' | 'tenderness'): number | null =>
     meanOfKnown(
       cook.likelyRuns.map((r) => {
-        const m = r.meats[0];
+        const [m] = r.meats;
         if (!m || m.doneAtMin === null) return null;
         const row = r.minutes.findIndex((min) => min >= m.doneAtMin!);
         return m[key][row < 0 ? m[key].length - 1 : row] ?? null;
@@ -259,7 +256,7 @@ function meanOfKnown(values: readonly (number | null)[]): number | null {
 }
 
 /** The scenario of the reference cook with everything its operator did written into it, minute by minute. */
-function scenarioOfPlan(cook: PitPlan): Plan['scenarios'][number] {
+function scenarioOfPlan(cook: PitSchedule): Plan['scenarios'][number] {
   const done = cook.result.happened.filter((a) =>
     [
       'set-vents',

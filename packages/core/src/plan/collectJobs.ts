@@ -1,6 +1,7 @@
 /** The jobs of all pits on one clock: ahead of the fire, at the pits, at the table, and in the shop. */
 import { localOf, MINUTE_MS } from '../quantity/time';
-import type { JobFigures, ShoppingFigures } from './document/figures';
+import type { PlanJob } from './document/plan';
+import type { Shopping } from './document/facts';
 import type { Amount, Request } from './request/types';
 import { numbered, type JobDraft } from './jobs/job';
 import { jobsAt } from './jobs/jobs';
@@ -10,14 +11,14 @@ import { numberOfMeat } from './request/amount';
 import { courseOf, servedMs } from './schedule/schedule';
 
 /** A job with its minute on the plan's clock. */
-type ClockedJob = JobFigures & { clockMin: number };
+type ClockedJob = PlanJob & { clockMin: number };
 
 /** All jobs in order of time, and what each meat needs ahead of going on, min. */
 export function collectJobs(
   request: Request,
   parts: readonly PlannedPit[],
   amounts: readonly Amount[],
-  fetch: ShoppingFigures[],
+  fetch: Shopping[],
   clock: PlanClock,
   nowMs: number,
 ): { jobs: ClockedJob[]; leadMin: number[] } {

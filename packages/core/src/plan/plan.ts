@@ -8,12 +8,11 @@ import type { MeatSpec } from '../scenario/scenario';
 import { planPit } from './schedule/planPit';
 import { pullTemperatureC } from './schedule/pullTemperature';
 import { weatherFromLighting } from './request/planWeather';
-import type { PitPlan, PieceTarget } from './schedule/pitPlan';
+import type { PitSchedule, PieceTarget } from './schedule/pitSchedule';
 import { planGrate, mainPlaceOf, type PiecesToPlace } from './grate/planGrate';
 import { designFire } from './fire/designFire';
 import { misplacedPiece, tooManyPieces } from './advice/problems';
-import type { PlanFigures } from './document/figures';
-import type { ProblemFigures } from './document/problems';
+import type { Plan, Problem } from './document/plan';
 import type { Request, RequestMeat } from './request/types';
 import { assemble, type PlanOptions } from './assemble';
 import type { PlannedPit } from './plannedPit';
@@ -23,11 +22,11 @@ import { runToEnd, within, type Steps } from '../sampling/likelyPit';
 const USUAL_COOK_MIN = 600;
 
 /** The plan for a request, in one go. See `planSteps`. */
-export const plan = (request: Request, options: PlanOptions): PlanFigures =>
+export const plan = (request: Request, options: PlanOptions): Plan =>
   runToEnd(planSteps(request, options));
 
 /** One pit's cook, in one go. See `planPit`. */
-const planPitAtOnce = (...asked: Parameters<typeof planPit>): PitPlan =>
+const planPitAtOnce = (...asked: Parameters<typeof planPit>): PitSchedule =>
   runToEnd(planPit(...asked));
 
 /**
@@ -36,10 +35,10 @@ const planPitAtOnce = (...asked: Parameters<typeof planPit>): PitPlan =>
  * (nothing: they are run here). Never throws for a wish that cannot be met: `problems` says what stands in the way
  * and what would make it possible. Throws RangeError for names outside the catalogues.
  */
-export function* planSteps(request: Request, options: PlanOptions): Steps<PlanFigures> {
+export function* planSteps(request: Request, options: PlanOptions): Steps<Plan> {
   const zone = request.timeZone;
   const serveMs = epochOf(request.serveAt, zone);
-  const problems: ProblemFigures[] = [];
+  const problems: Problem[] = [];
   const wantedPieces = piecesPerMeat(request);
   const { pieces, setups, grates } = fitToGrates(request, wantedPieces, problems);
   const parts: PlannedPit[] = [];
@@ -86,7 +85,7 @@ const pitOf = (request: Request, m: RequestMeat): number =>
   );
 
 /** Fires, places on the grates, and how many pieces there is room for. */
-function fitToGrates(request: Request, wanted: readonly number[], problems: ProblemFigures[]) {
+function fitToGrates(request: Request, wanted: readonly number[], problems: Problem[]) {
   const setups = request.pits.map(designFire);
   const pieces = [...wanted];
   const grates = setups.map((setup, k) => {

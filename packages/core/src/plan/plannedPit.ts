@@ -1,10 +1,10 @@
 /** A pit of a plan with what lies on it, and the clock of a plan. */
 import type { RequestMeat } from './request/types';
-import type { PitPlan } from './schedule/pitPlan';
+import type { PitSchedule } from './schedule/pitSchedule';
 
 export interface PlannedPit {
   /** What was worked out for it. */
-  cook: PitPlan;
+  cook: PitSchedule;
   /** The meats on it. */
   meats: RequestMeat[];
   /** Pieces of each meat. */

@@ -4,7 +4,7 @@ import { surroundings } from '../cook/grateAir';
 import type { Operator } from '../control/operator';
 import { resultOf } from '../cook/result';
 import type { CookingPiece } from '../cook/state';
-import type { MeatResult, Result } from '../scenario/result';
+import { onlyPiece, type MeatResult, type Result } from '../scenario/result';
 import type { MeatSpec, Scenario } from '../scenario/scenario';
 import { NO_VARIATION, type PieceVariation } from '../meat/variation';
 import type { Surroundings } from '../meat/surface';
@@ -101,5 +101,5 @@ export function runPieceInAir(
         ? Math.max(0, Math.floor(atMin))
         : Math.max(0, last - (Math.floor(atMin - last) % 60))
     ]!;
-  return simulate(alone, { variations: [variation], airTrace: at }).meats[0]!;
+  return onlyPiece(simulate(alone, { variations: [variation], airTrace: at }));
 }

@@ -98,3 +98,11 @@ export interface Result {
   /** Charcoal left unlit and lit, whole pieces of the first fuel; splits still burning. */
   piecesLeft: { unlit: number; lit: number; splits: number } | null;
 }
+
+/** The piece of a cook of one piece. Throws RangeError where there are none or several. */
+export function onlyPiece<M>({ meats }: { meats: readonly M[] }): M {
+  const [piece, ...others] = meats;
+  if (piece === undefined || others.length > 0)
+    throw new RangeError(`one piece was expected, not ${meats.length}`);
+  return piece;
+}

@@ -1,7 +1,7 @@
 /** Jobs with a piece between meat on and off besides wrapping, in words. */
-import { WOODS, WRAPS, type JobFacts, type Units } from '@ostrin/core';
+import { WOODS, WRAPS, type JobFacts, type Units, type JobWords } from '@ostrin/core';
 import { smallMassWords, spanOfTime, spanWords } from '../quantities';
-import { piecesName, type JobWords } from './jobWords';
+import { piecesName } from './jobWords';
 
 type CareFacts = Extract<
   JobFacts,

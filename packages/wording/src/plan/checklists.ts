@@ -7,6 +7,7 @@ import {
   SHUT_IN,
   type DoneSignId,
   type JobFacts,
+  type JobWords,
   type KitId,
   type RequestPit,
   type ServingId,
@@ -17,12 +18,7 @@ import { massWords, temperatureWords, thinWords, volumeWords } from '../quantiti
 import { ventNames } from '../vents';
 import { firstStageWords } from './holds';
 
-/** A list with its heading. */
-export interface Checklist {
-  heading: string;
-  items: string[];
-}
-
+type Checklist = NonNullable<JobWords['checklist']>;
 type FactsOf<K extends JobFacts['kind']> = Extract<JobFacts, { kind: K }>;
 
 const KIT_WORDS: Readonly<Record<KitId, string>> = {

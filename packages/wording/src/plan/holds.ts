@@ -2,9 +2,9 @@
 import {
   cutOf,
   doneByFeel,
-  type HoldFigures,
+  type CardWords,
   type JobFacts,
-  type Plan,
+  type PlannedHold,
   type RestSpec,
   TOO_SOFT,
   type Units,
@@ -17,7 +17,7 @@ import { piecesName } from './jobWords';
 const TOLD_H = [1, 2, 4, 6, 8, 12, 16, 20, 24];
 
 /** What ends a good hold, after a colon. */
-const END_WORDS: Readonly<Record<NonNullable<HoldFigures['ends']>, string>> = {
+const END_WORDS: Readonly<Record<NonNullable<PlannedHold['ends']>, string>> = {
   cold: 'after that it is too cold',
   soft: 'after that its slices fall apart',
   dry: 'after that it eats dry',
@@ -63,7 +63,7 @@ const placeWords = ({ where, atC }: RestSpec, units: Units): string =>
   `${REST_WORDS[where]}${atC === undefined ? '' : ` at ${temperatureWords(atC, units)}`}`;
 
 /** The card of one meat: when it is good until, and how it stands by the hour. */
-export function holdWords(h: HoldFigures, units: Units): NonNullable<Plan['holds']>[number] {
+export function holdWords(h: PlannedHold, units: Units): CardWords {
   const byFeel = doneByFeel(cutOf(h.cut));
   const until = h.goodUntil.slice(11);
   const nextDay = h.goodUntil.slice(0, 10) > h.offAt.slice(0, 10) ? ' the next day' : '';
@@ -72,7 +72,6 @@ export function holdWords(h: HoldFigures, units: Units): NonNullable<Plan['holds
     ? `Off at about ${h.offAt.slice(11)}, it waits well until about ${until}${nextDay}: ${END_WORDS[h.ends]}.`
     : `Off at about ${h.offAt.slice(11)}, it waits well for a whole day.`;
   return {
-    meat: h.meat,
     heading: `${piecesName(h)} ${placeWords(h.rest, units)}`,
     lines: [
       first + good,

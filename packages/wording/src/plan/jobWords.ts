@@ -1,16 +1,5 @@
-/** What a job says, and how it calls the pieces it is about. */
+/** How a job calls the pieces it is about. */
 import { cutOf } from '@ostrin/core';
-import type { Checklist } from './checklists';
-
-/** What a job says. */
-export interface JobWords {
-  /** The sentence. */
-  inWords: string;
-  /** How it is done, in a sentence or two. */
-  detail: string;
-  /** What to go through at it. */
-  checklist?: Checklist;
-}
 
 /** Pieces of one cut by its name; a number tells several meats of one cut apart. */
 export const piecesName = ({

@@ -5,6 +5,7 @@ import {
   presetOf,
   WRAPS,
   type JobFacts,
+  type JobWords,
   type MeatSpec,
   type PaceWhen,
   type RequestPit,
@@ -33,7 +34,7 @@ import {
 } from './checklists';
 import { firstMoveWords } from './moves';
 import { careWords } from './careJobs';
-import { piecesName, type JobWords } from './jobWords';
+import { piecesName } from './jobWords';
 import { restWords } from './holds';
 import { fetchWords } from './shopping';
 
@@ -43,6 +44,8 @@ export function jobWords(facts: JobFacts, pit: RequestPit, units: Units): JobWor
   const setting = (intake: number, exhaust: number): string =>
     settingWords(ventedPit(pit), intake, exhaust);
   switch (facts.kind) {
+    case 'as-written':
+      return facts.words;
     case 'lay-fire':
       return {
         inWords: facts.fire.arrangement === 'snake' ? 'Lay the snake' : 'Build the fire',
@@ -175,6 +178,7 @@ type MeatFacts = Exclude<
   JobFacts,
   {
     kind:
+      | 'as-written'
       | 'lay-fire'
       | 'light'
       | 'bring-up'
@@ -222,6 +226,11 @@ function meatJobWords(facts: MeatFacts, pit: RequestPit, units: Units): JobWords
         detail: `${restWords(facts)}${facts.rest.where === 'cool-box' ? ` Under ${at(HOLD_ABOVE_C)} held meat is not held any more.` : ''}`,
         ...(checklist ? { checklist } : {}),
       };
+    }
+    case 'food-off': {
+      const { short, plural } = cutOf(facts.cut);
+      const name = facts.pieces === 1 ? short : countWords(facts.pieces, short, plural);
+      return { inWords: `Take the ${name} off`, detail: doneWords(facts.done, null, units) };
     }
     case 'serve':
       return {

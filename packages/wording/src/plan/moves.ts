@@ -17,6 +17,8 @@ export function firstMoveWords(pit: VentedPit, move: FirstMove): string {
       const name = capital(ventNames(pit.preset).exhaust);
       return `${name} to ${openingWords(pit, 'exhaust', move.exhaust)} until it is back: the quick way down. ${splits}`;
     }
+    case 'as-written':
+      return move.inWords;
     case 'look-at-fan':
       if (pit.preset.traits.gravityFed) {
         return move.whenHigh

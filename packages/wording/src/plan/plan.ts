@@ -1,16 +1,31 @@
-/** A plan with its sentences: the `plan/1` document from the figures that the engine works out. */
+/** A plan with its sentences: what is shown, printed and exported, from the figures that are kept. */
 import {
   METRIC,
-  plan,
+  pitFor,
+  plan as planOf,
+  waysOut,
+  type CardWords,
+  type Feeding,
+  type JobWords,
+  type PlannedFire,
+  type PitPlan,
+  type PlannedHold,
   type Plan,
-  type PlanFigures,
+  type PlanJob,
   type PlanOptions,
   type PlanVents,
+  type Preparation,
+  type Problem,
+  type ProblemWords,
   type Request,
   type RequestPit,
   type Result,
+  type Risk,
+  type RiskWords,
+  type Shopping,
+  type ShoppingWords,
   type Units,
-  type VentFigures,
+  type WrittenCard,
 } from '@ostrin/core';
 import { cautionWords } from '../cautions';
 import { feedingWords, plannedFireWords } from '../fires';
@@ -24,43 +39,86 @@ import { problemWords } from './problems';
 import { riskWords, wayOutWords } from './risks';
 import { shoppingWords } from './shopping';
 
-/** The plan document, in the units of its request and the vents of its pits. */
-export function wordPlan(figures: PlanFigures): Plan {
-  const { request } = figures;
-  const units = request.units ?? METRIC;
-  const pitOf = (id: string | undefined): RequestPit =>
-    request.pits.find((p) => p.id === id) ?? request.pits[0]!;
+/** A setting, and what to try first when the pit settles high and when it settles low. */
+export interface VentWords {
+  inWords: string;
+  ifHigh?: string;
+  ifLow?: string;
+}
+
+/** A fire with how it is built, step by step. */
+type WordedFire = Omit<PlannedFire, 'feeding'> & {
+  feeding: (Feeding & { inWords: string })[];
+  inWords: string[];
+};
+
+/** A job with its sentences. */
+export type WordedJob = PlanJob & JobWords;
+
+/**
+ * A plan with its sentences beside its figures: the `plan/1` document as it is shown and exported. What is read back
+ * from it are the figures alone.
+ */
+export interface WordedPlan extends Plan {
+  fires: WordedFire[];
+  vents: (PlanVents & VentWords)[];
+  jobs: WordedJob[];
+  preparation: ((Preparation | WrittenCard) & CardWords)[];
+  holds: ((PlannedHold | WrittenCard) & CardWords)[];
+  shopping: (Shopping & ShoppingWords)[];
+  risks: (Risk & RiskWords)[];
+  problems: (Problem & ProblemWords)[];
+  /** Ways out, in the order to try. */
+  planB: string[];
+  /** What is not safe about eating it as planned; each once. */
+  cautions: string[];
+}
+
+/** The plan of one pit with its sentences. */
+export interface WordedPitPlan extends WordedPlan {
+  request: PitPlan['request'];
+  scenarios: PitPlan['scenarios'];
+  fires: [WordedFire];
+}
+
+/** The plan with its sentences, in the reader's units (those of its request when left out) and its pits' own vents. */
+export function wordPlan(plan: PitPlan, units?: Units): WordedPitPlan;
+export function wordPlan(plan: Plan, units?: Units): WordedPlan;
+export function wordPlan(plan: Plan, units: Units = plan.request.units ?? METRIC): WordedPlan {
+  const { request } = plan;
+  const pitAt = (id: string | undefined): RequestPit => pitFor(request, id);
   return {
-    ...figures,
-    fires: figures.fires.map(({ spec, hourPieces, ...fire }) => {
-      const pit = pitOf(fire.pit);
-      return {
-        ...fire,
-        feeding: fire.feeding.map((f) => ({ ...f, inWords: feedingWords(pit, f, units) })),
-        inWords: plannedFireWords(pit, { ...fire, spec, hourPieces }, units),
-      };
-    }),
-    vents: figures.vents.map((v) => wordVents(v, pitOf(v.pit), units)),
-    jobs: figures.jobs.map(({ facts, ...job }) => ({
-      ...job,
-      ...jobWords(facts, pitOf(job.pit), units),
+    ...plan,
+    fires: plan.fires.map((fire, k) => ({
+      ...fire,
+      feeding: fire.feeding.map((f) => ({
+        ...f,
+        inWords: feedingWords(pitAt(fire.pit), f, units),
+      })),
+      inWords:
+        fire.asWritten ?? plannedFireWords(pitAt(fire.pit), fire, plan.scenarios[k]!.fire!, units),
     })),
-    preparation: figures.preparation.map((p) => preparationWords(p, units)),
-    holds: figures.holds.map((h) => holdWords(h, units)),
-    shopping: figures.shopping.map((s) => shoppingWords(s, units)),
-    risks: figures.risks.map((r) => riskWords(r, ventedPit(pitOf(r.pit)), units)),
-    planB: figures.planB.map((way) => wayOutWords(way, units)),
-    problems: figures.problems.map((p) => problemWords(p, request, units)),
-    cautions: figures.cautions.map((id) => cautionWords(id, units)),
+    vents: plan.vents.map((v) => ({ ...v, ...ventWords(v, pitAt(v.pit), units) })),
+    jobs: plan.jobs.map((job) => ({ ...job, ...jobWords(job.facts, pitAt(job.pit), units) })),
+    preparation: plan.preparation.map((p) => ({
+      ...p,
+      ...('words' in p ? p.words : preparationWords(p, units)),
+    })),
+    holds: plan.holds.map((h) => ({ ...h, ...('words' in h ? h.words : holdWords(h, units)) })),
+    shopping: plan.shopping.map((s) => ({ ...s, ...shoppingWords(s, units) })),
+    risks: plan.risks.map((r) => ({ ...r, ...riskWords(r, ventedPit(pitAt(r.pit)), units) })),
+    problems: plan.problems.map((p) => ({ ...p, ...problemWords(p, request, units) })),
+    planB: waysOut(request.meats).map((way) => wayOutWords(way, units)),
+    cautions: plan.writtenCautions ?? plan.cautionIds.map((id) => cautionWords(id, units)),
   };
 }
 
 /** A setting, where it settles, and what to try first when it does not. */
-function wordVents(
-  { fanTargetC, first, moves, ...vents }: VentFigures,
+function ventWords(
+  { fanTargetC, first, moves, ...vents }: PlanVents,
   pit: RequestPit,
   units: Units,
-): PlanVents {
+): VentWords {
   const vented = ventedPit(pit);
   const settles = `settles near ${temperatureWords(vents.settlesC, units)}`;
   const setting = settingWords(vented, vents.intakeFraction, vents.exhaustFraction);
@@ -71,7 +129,6 @@ function wordVents(
         ? `${setting}: ${settles}`
         : setting;
   return {
-    ...vents,
     inWords,
     ...(moves
       ? { ifHigh: firstMoveWords(vented, moves.high), ifLow: firstMoveWords(vented, moves.low) }
@@ -86,8 +143,8 @@ const besideFanWords = (pit: VentedPit, exhaust: number): string =>
     : `${ventNames(pit.preset).exhaust} at ${openingWords(pit, 'exhaust', exhaust)}, the ${ventNames(pit.preset).intake} shut but for it`;
 
 /** The plan document for a request, worked out and worded in one go. See `planSteps` of the engine. */
-export const planDocument = (request: Request, options: PlanOptions): Plan =>
-  wordPlan(plan(request, options));
+export const planDocument = (request: Request, options: PlanOptions): WordedPlan =>
+  wordPlan(planOf(request, options));
 
 /** A result document: its cautions in words, in the units of its reader. */
 export const wordResult = (result: Result, units: Units = METRIC) => ({

@@ -3,8 +3,8 @@ import {
   cutOf,
   MEMBRANE_STAYS_FROM_C,
   SUGAR_C,
-  type Plan,
-  type PreparationFigures,
+  type CardWords,
+  type Preparation,
   type TrimId,
   type Units,
 } from '@ostrin/core';
@@ -32,13 +32,9 @@ const TRIM_WORDS: Readonly<Record<TrimId, string>> = {
 };
 
 /** The card of one meat. */
-export function preparationWords(
-  p: PreparationFigures,
-  units: Units,
-): NonNullable<Plan['preparation']>[number] {
+export function preparationWords(p: Preparation, units: Units): CardWords {
   const cut = cutOf(p.cut);
   return {
-    meat: p.meat,
     heading: `${countWords(p.pieces, cut.name, cut.plural)} of ${massWords(p.massKg, units)}`,
     lines: [
       ...trimLines(p, units),
@@ -53,7 +49,7 @@ export function preparationWords(
   };
 }
 
-function trimLines(p: PreparationFigures, units: Units): string[] {
+function trimLines(p: Preparation, units: Units): string[] {
   const [low, high] = p.trimFraction;
   const steps = [
     ...(p.fatLeftMm === null ? [] : [`fat down to ${thinWords(p.fatLeftMm, units)}`]),
@@ -66,7 +62,7 @@ function trimLines(p: PreparationFigures, units: Units): string[] {
   return [`Trim: ${steps.join('; ')}.${share}${treat}`];
 }
 
-function membraneLines({ membrane }: PreparationFigures, units: Units): string[] {
+function membraneLines({ membrane }: Preparation, units: Units): string[] {
   switch (membrane) {
     case 'none':
       return [];
@@ -81,12 +77,12 @@ function membraneLines({ membrane }: PreparationFigures, units: Units): string[]
   }
 }
 
-function fitLine(p: PreparationFigures, units: Units): string {
+function fitLine(p: Preparation, units: Units): string {
   const each = p.pieces === 1 ? 'It lies' : `Each of the ${p.pieces} lies`;
   return `${each} about ${sidesWords(100 * p.lengthM, 100 * p.widthM, units)}: try it on the cold grate before you season. Too long? Cut it across there, and each half is a piece of its own.`;
 }
 
-function saltLines({ salt, pieces }: PreparationFigures, units: Units): string[] {
+function saltLines({ salt, pieces }: Preparation, units: Units): string[] {
   if (!salt) return [];
   const each = pieces === 1 ? '' : ' each';
   const amount = `${smallMassWords(salt.g, units)} of salt${each} (${salt.gPerKg / 10} % of the meat)`;
@@ -100,21 +96,21 @@ function saltLines({ salt, pieces }: PreparationFigures, units: Units): string[]
   }
 }
 
-function injectLines({ inject, pieces }: PreparationFigures, units: Units): string[] {
+function injectLines({ inject, pieces }: Preparation, units: Units): string[] {
   if (!inject) return [];
   return [
     `Inject about ${volumeWords(inject.ml, units)}${pieces === 1 ? '' : ' into each'} (${inject.mlPerKg / 10} % of the meat), a finger apart. Its middle is not intact then: it has to get as hot as minced meat.`,
   ];
 }
 
-function sugarLines({ sugar }: PreparationFigures, units: Units): string[] {
+function sugarLines({ sugar }: Preparation, units: Units): string[] {
   if (sugar === null) return [];
   return sugar === 'sugar-browns'
     ? [`Little sugar in the rub: it darkens from ${temperatureWords(SUGAR_C.browns, units)} on.`]
     : [`No sugar in the rub: it burns from ${temperatureWords(SUGAR_C.burns, units)} on.`];
 }
 
-function fatSideWords({ fatSide, cut }: PreparationFigures): string {
+function fatSideWords({ fatSide, cut }: Preparation): string {
   switch (fatSide) {
     case null:
       return '';

@@ -4,25 +4,19 @@ import {
   localOf,
   type Problem,
   type ProblemFacts,
-  type ProblemFigures,
+  type ProblemWords,
   type Request,
   type Units,
 } from '@ostrin/core';
 import { lengthWords, sidesWords, spanOfTime, temperatureWords } from '../quantities';
 
-type Words = Omit<Problem, 'field'>;
+/** A problem of a request in words. */
+export const problemWords = ({ facts }: Problem, request: Request, units: Units): ProblemWords =>
+  facts.kind === 'as-written'
+    ? facts.words
+    : (gratesAndPieces(facts, units) ?? fireAndClock(facts, request, units));
 
-/** A problem of a request as the plan tells it. */
-export const problemWords = (
-  { field, facts }: ProblemFigures,
-  request: Request,
-  units: Units,
-): Problem => ({
-  field,
-  ...(gratesAndPieces(facts, units) ?? fireAndClock(facts, request, units)),
-});
-
-function gratesAndPieces(facts: ProblemFacts, units: Units): Words | null {
+function gratesAndPieces(facts: ProblemFacts, units: Units): ProblemWords | null {
   switch (facts.kind) {
     case 'no-room': {
       const sides = sidesWords(100 * facts.lengthM, 100 * facts.widthM, units);
@@ -65,7 +59,7 @@ function gratesAndPieces(facts: ProblemFacts, units: Units): Words | null {
   }
 }
 
-function fireAndClock(facts: ProblemFacts, request: Request, units: Units): Words {
+function fireAndClock(facts: ProblemFacts, request: Request, units: Units): ProblemWords {
   const at = (c: number): string => temperatureWords(c, units);
   switch (facts.kind) {
     case 'too-cool':

@@ -3,7 +3,7 @@ import {
   cutOf,
   type Risk,
   type RiskFacts,
-  type RiskFigures,
+  type RiskWords,
   type Units,
   type WayOut,
   fromKg,
@@ -24,22 +24,20 @@ const HOTTER_K = 15;
 /** Closed down when the middle is so far short, to slow the last hour, K. */
 const SLOW_DOWN_K = 5;
 
-/** A risk of a pit, as the plan tells it. */
+/** A risk of a pit in words. */
 export const riskWords = (
-  { chanceFraction, facts }: RiskFigures,
+  { chanceFraction = 0, facts }: Risk,
   pit: VentedPit,
   units: Units,
-): Risk => ({
-  chanceFraction,
-  ...risk(facts, chanceFraction, pit, units),
-});
+): RiskWords =>
+  facts.kind === 'as-written' ? facts.words : risk(facts, chanceFraction, pit, units);
 
 function risk(
-  facts: RiskFacts,
+  facts: Exclude<RiskFacts, { kind: 'as-written' }>,
   chance: number,
   pit: VentedPit,
   units: Units,
-): Omit<Risk, 'chanceFraction'> {
+): RiskWords {
   const at = (c: number): string => temperatureWords(c, units);
   const by = (k: number): string => spanWords(k, units);
   switch (facts.kind) {
@@ -107,7 +105,7 @@ type FeederFacts = Extract<
 >;
 
 /** What feeds a fire by itself fails. */
-function feederWords(facts: FeederFacts, pit: VentedPit): Omit<Risk, 'chanceFraction'> {
+function feederWords(facts: FeederFacts, pit: VentedPit): RiskWords {
   switch (facts.kind) {
     case 'fan-fails': {
       const { intake } = ventNames(pit.preset);

@@ -1,5 +1,6 @@
 /** A plan as a sheet of plain text (Markdown): to print, to hand over, to keep. */
-import { cutOf, METRIC, type Plan, type PlanJob } from '@ostrin/core';
+import { cutOf, METRIC, type Plan } from '@ostrin/core';
+import type { WordedJob, WordedPlan } from './plan';
 import { capital, countWords, massWords, spanOfTime } from '../quantities';
 
 /** Jobs that are alike and follow each other are told in one line. */
@@ -15,10 +16,10 @@ export interface SheetLine {
 }
 
 /** The jobs as a sheet tells them: each round of feeding at a pit in one line. */
-export function linesOf(plan: Plan): SheetLine[] {
+export function linesOf(plan: WordedPlan): SheetLine[] {
   const lines: SheetLine[] = [];
   // The round under way at each pit, and the line that tells it.
-  const rounds = new Map<string, { jobs: PlanJob[]; line: SheetLine }>();
+  const rounds = new Map<string, { jobs: WordedJob[]; line: SheetLine }>();
   for (const job of plan.jobs) {
     const pit = job.pit ?? '';
     const under = rounds.get(pit);
@@ -37,17 +38,17 @@ export function linesOf(plan: Plan): SheetLine[] {
 }
 
 /** How a job is done, after the name of whoever has the watch then. */
-const withName = ({ by, detail }: PlanJob): string => (by ? `${by}. ${detail}` : detail);
+const withName = ({ by, detail }: WordedJob): string => (by ? `${by}. ${detail}` : detail);
 
 /** A round of feeding: how often, how far apart, until when. */
-function roundWords(round: readonly PlanJob[]): string {
+function roundWords(round: readonly WordedJob[]): string {
   const [first, last] = [round[0]!, round.at(-1)!];
   const each = Math.round((last.atMin - first.atMin) / (round.length - 1));
   return `${countWords(round.length, 'time', 'times')}, every ${spanOfTime(each)} until ${last.at.slice(11)}. ${first.detail}`;
 }
 
 /** A job in words, with the name of its pit where there are several. */
-const atPit = (plan: Plan, { pit, do: what, inWords }: PlanJob): string => {
+const atPit = (plan: Plan, { pit, do: what, inWords }: WordedJob): string => {
   if (!pit || what === 'prepare') return inWords;
   const name = pitName(plan, pit);
   return `${capital(name)}: ${inWords}`;
@@ -76,11 +77,11 @@ const plainMarkdown = (text: string): string =>
 const list = (lines: readonly string[]): string =>
   lines.map((l) => `- ${plainMarkdown(l)}`).join('\n');
 
-const ventLine = (v: Plan['vents'][number]): string =>
+const ventLine = (v: WordedPlan['vents'][number]): string =>
   `${v.at.slice(11)} ${v.inWords}${v.ifHigh ? ` If high: ${v.ifHigh}` : ''}${v.ifLow ? ` If low: ${v.ifLow}` : ''}`;
 
 /** The whole plan as Markdown. */
-export function markdownOf(plan: Plan, title: string): string {
+export function markdownOf(plan: WordedPlan, title: string): string {
   const units = plan.request.units ?? METRIC;
   const day = plan.serveAt.slice(0, 10);
   const cell = (text: string): string => plainMarkdown(text).replaceAll('|', '/');
@@ -104,19 +105,13 @@ export function markdownOf(plan: Plan, title: string): string {
       ...ofPit(plan, f.pit),
       list(plan.vents.filter((v) => v.pit === f.pit).map(ventLine)),
     ]),
-    ...(plan.preparation ?? []).flatMap((p) => [
-      `## ${plainMarkdown(capital(p.heading))}`,
-      list(p.lines),
-    ]),
+    ...plan.preparation.flatMap((p) => [`## ${plainMarkdown(capital(p.heading))}`, list(p.lines)]),
     '## Jobs',
     '| Time | What | How |\n|---|---|---|\n' +
       linesOf(plan)
         .map((l) => `| ${l.at.slice(11)} | ${cell(l.inWords)} | ${cell(l.detail)} |`)
         .join('\n'),
-    ...(plan.holds ?? []).flatMap((h) => [
-      `## ${plainMarkdown(capital(h.heading))}`,
-      list(h.lines),
-    ]),
+    ...plan.holds.flatMap((h) => [`## ${plainMarkdown(capital(h.heading))}`, list(h.lines)]),
     '## Shifts',
     `${countWords(plan.watch.visits, 'visit', 'visits')}, longest break ${spanOfTime(plan.watch.longestFreeMin)}.`,
     ...(plan.watch.shifts.length > 0

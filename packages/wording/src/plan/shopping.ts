@@ -5,7 +5,7 @@ import {
   WOODS,
   type FuelId,
   type Shopping,
-  type ShoppingFigures,
+  type ShoppingWords,
   type Units,
   type WoodId,
 } from '@ostrin/core';
@@ -19,8 +19,8 @@ export const fuelName = (fuel: FuelId | 'chunks', species: WoodId): string =>
       ? `${WOODS[species].name} chunks`
       : CHARCOALS[fuel].name;
 
-type MeatFigures = Extract<ShoppingFigures, { kind: 'meat' }>;
-type FuelFigures = Extract<ShoppingFigures, { kind: 'fuel' }>;
+type MeatFigures = Extract<Shopping, { kind: 'meat' }>;
+type FuelFigures = Extract<Shopping, { kind: 'fuel' }>;
 
 const meatName = ({ cut, pieces }: MeatFigures): string =>
   pieces === 1 ? cutOf(cut).name : cutOf(cut).plural;
@@ -41,7 +41,8 @@ const boughtWords = ({ bags, missingKg }: FuelFigures, units: Units): string =>
     : massWords(missingKg, units);
 
 /** A line of the list. */
-export function shoppingWords(s: ShoppingFigures, units: Units): Shopping {
+export function shoppingWords(s: Shopping, units: Units): ShoppingWords {
+  if (s.kind === 'as-written') return s.words;
   if (s.kind === 'meat') {
     const raw = rawWords(s, units);
     const [low, high] = cutOf(s.cut).trimRange;
@@ -69,7 +70,13 @@ export function shoppingWords(s: ShoppingFigures, units: Units): Shopping {
 }
 
 /** The same in a few words, for somebody on the way to the shop. */
-export const fetchWords = (s: ShoppingFigures, units: Units): string =>
-  s.kind === 'meat'
-    ? `${s.pieces} ${meatName(s)}, ${rawWords(s, units)}`
-    : `${fuelName(s.fuel, s.species)}, ${boughtWords(s, units)}`;
+export function fetchWords(s: Shopping, units: Units): string {
+  switch (s.kind) {
+    case 'as-written':
+      return s.words.item;
+    case 'meat':
+      return `${s.pieces} ${meatName(s)}, ${rawWords(s, units)}`;
+    case 'fuel':
+      return `${fuelName(s.fuel, s.species)}, ${boughtWords(s, units)}`;
+  }
+}

@@ -3,14 +3,14 @@ import { cutOf } from '../../meat/cuts';
 import { HOUR_MS, MINUTE_MS } from '../../quantity/time';
 import { mean, quantile } from '../../quantity/statistics';
 import { roundTo } from '../../quantity/units';
-import type { ProblemFigures } from '../document/problems';
+import type { Problem } from '../document/plan';
 import type { PitSetup } from '../fire/designFire';
 import { footprintOf, grateOf } from '../grate/grate';
 import type { MisplacedPiece } from '../grate/planGrate';
 import { thawHours } from '../jobs/prepare';
 import { edibleKg, requestedMassKg } from '../request/amount';
 import type { Request, RequestMeat } from '../request/types';
-import type { PitPlan } from '../schedule/pitPlan';
+import type { PitSchedule } from '../schedule/pitSchedule';
 import { ascendingNeverLast, latestEndMin, MAX_COOK_MIN, servedMs } from '../schedule/schedule';
 
 /** More pieces than the grate takes beside its fire. */
@@ -21,7 +21,7 @@ export function tooManyPieces(
   index: number,
   wanted: number,
   fits: number,
-): ProblemFigures {
+): Problem {
   if (fits === 0) {
     const grate = grateOf(setup.preset, setup.fire.arrangement);
     const foot = footprintOf(meat.cut, requestedMassKg(meat), meat.thicknessMm);
@@ -47,10 +47,7 @@ export function tooManyPieces(
 }
 
 /** A piece that was laid where it cannot lie. */
-export function misplacedPiece(
-  request: Request,
-  { index, piece, why }: MisplacedPiece,
-): ProblemFigures {
+export function misplacedPiece(request: Request, { index, piece, why }: MisplacedPiece): Problem {
   return {
     field: `meats[${index}].lie[${piece}]`,
     facts: {
@@ -70,16 +67,16 @@ const FULL = { needed: 0.97, burnt: 0.9 };
 /** Of the pit: out of reach, never done, fuel that cannot last. `index` says where its meats stand. */
 export function pitProblems(
   request: Request,
-  cook: PitPlan,
+  cook: PitSchedule,
   index: readonly number[],
-): ProblemFigures[] {
+): Problem[] {
   const { setup } = cook;
   const { pitC: targetC, bandC } = setup.pit.pace;
   const k = Math.max(
     request.pits.findIndex((p) => p.id === setup.pit.id),
     0,
   );
-  const problems: ProblemFigures[] = [];
+  const problems: Problem[] = [];
   const part = cook.result.pitC.filter(
     (c, i): c is number => c !== null && cook.result.minutes[i]! >= SETTLED_FROM_MIN,
   );
@@ -116,7 +113,7 @@ export function pitProblems(
 const onTheQuarter = (ms: number): number => Math.ceil(ms / (15 * MINUTE_MS)) * 15 * MINUTE_MS;
 
 /** Of the clock: the meal or its lighting has passed. */
-export function clockProblems(nowMs: number, serveMs: number, lightMs: number): ProblemFigures[] {
+export function clockProblems(nowMs: number, serveMs: number, lightMs: number): Problem[] {
   if (serveMs <= nowMs) return [{ field: 'serveAt', facts: { kind: 'serving-passed' } }];
   if (lightMs >= nowMs) return [];
   const earliestMs = onTheQuarter(serveMs + nowMs - lightMs);
@@ -130,7 +127,7 @@ export function leadTimeProblems(
   onMs: number,
   nowMs: number,
   leadMin: number,
-): ProblemFigures[] {
+): Problem[] {
   const haveMin = (onMs - nowMs) / MINUTE_MS;
   if (leadMin === 0 || haveMin >= leadMin) return [];
   if (!meat.frozen) {
@@ -164,7 +161,7 @@ export function lateArrivalProblems(
   index: number,
   lateFraction: number,
   readyMs: number,
-): ProblemFigures[] {
+): Problem[] {
   const meat = request.meats[index]!;
   if (!meat.notBefore || lateFraction <= 1 + LATE_MARGIN - request.chanceOnTimeFraction) return [];
   const serveMs = onTheQuarter(readyMs + meat.rest.minutes * MINUTE_MS);

@@ -3,25 +3,27 @@ import { cutOf } from '../../meat/cuts';
 import { doneByFeel } from '../../meat/cut';
 import { mean } from '../../quantity/statistics';
 import { roundDigits, roundTo } from '../../quantity/units';
-import type { RiskFigures, WayOut } from '../document/figures';
+import type { Risk } from '../document/plan';
+import type { WayOut } from '../document/facts';
 import { windowOf } from '../jobs/job';
 import type { RequestMeat } from '../request/types';
-import type { PitPlan } from '../schedule/pitPlan';
+import type { PitSchedule } from '../schedule/pitSchedule';
 import { latestEndMin, maxHoldMin } from '../schedule/schedule';
 import { firstMove } from '../fire/firstMove';
 
 /** How many are told. */
 const MOST = 3;
 
-type Risk = Omit<RiskFigures, 'pit'>;
+/** A trouble of the pit that is looked at, with its chance. */
+type RiskOfPit = Omit<Required<Risk>, 'pit'>;
 
 /** Two or three troubles of a pit, the likeliest first. `late` is each meat's chance of being late, 0 to 1. */
 export function risksOf(
-  plan: PitPlan,
+  plan: PitSchedule,
   meats: readonly RequestMeat[],
   late: readonly number[],
-): RiskFigures[] {
-  const all: Risk[] = [
+): Risk[] {
+  const all: RiskOfPit[] = [
     ...settlesOff(plan),
     ...fuelRisks(plan),
     ...meats.map((m, i) => lateRisk(plan, m, i, late[i] ?? 0)),
@@ -44,7 +46,7 @@ const inHundred = (fraction: number): number => Math.round(100 * fraction);
 const FIRST_HOUR_MIN = { from: 45, to: 120 };
 
 /** Off its band in the first hours, by the likely pits: high or low, whichever is likelier. */
-function settlesOff(plan: PitPlan): Risk[] {
+function settlesOff(plan: PitSchedule): RiskOfPit[] {
   const { setup, policy, likelyRuns } = plan;
   if (setup.underFan) return [];
   const { pitC: targetC, bandC } = setup.pit.pace;
@@ -79,7 +81,7 @@ const WHITE_SPLIT_CHANCE = 0.3;
 const SHORT_FROM = 0.92;
 
 /** Fuel that may run short, and wood that smokes white. */
-function fuelRisks(plan: PitPlan): Risk[] {
+function fuelRisks(plan: PitSchedule): RiskOfPit[] {
   const { setup, charcoalKgPerMin } = plan;
   if (setup.onSplits) {
     return [{ chanceFraction: WHITE_SPLIT_CHANCE, facts: { kind: 'white-split' } }];
@@ -105,7 +107,7 @@ const LEAST_LATE = 0.05;
 /** A piece should have left its stall at this share of its time on the pit. */
 const PAST_STALL_AT = 0.6;
 
-function lateRisk(plan: PitPlan, meat: RequestMeat, i: number, late: number): Risk {
+function lateRisk(plan: PitSchedule, meat: RequestMeat, i: number, late: number): RiskOfPit {
   const [p10, , p90] = windowOf(plan.readyMin[i]!);
   return {
     chanceFraction: Math.max(late, LEAST_LATE),
@@ -129,7 +131,7 @@ const OFTEN_EARLY = 0.25;
 const BETTER_BY = { thanSimpler: 0.05, thanNow: 0.1 };
 
 /** Ready before it can be held: where it would keep, and how many of the likely cooks that saves. */
-function earlyRisk(plan: PitPlan, meat: RequestMeat, i: number): Risk[] {
+function earlyRisk(plan: PitSchedule, meat: RequestMeat, i: number): RiskOfPit[] {
   const ready = plan.readyMin[i]!;
   const latest = plan.targets[i]!.readyByMin - plan.litMin;
   const eaten = latest + meat.rest.minutes;
@@ -170,11 +172,11 @@ const DRY_PAN_K = 15;
 /** An overshoot that is worth a warning, K. */
 const OVER_K = 10;
 
-function risksOfThePit(plan: PitPlan): Risk[] {
+function risksOfThePit(plan: PitSchedule): RiskOfPit[] {
   const { setup, result } = plan;
   const dry = result.happened.find((h) => h.do === 'pan-dry');
   const { slowToCool, gravityFed } = setup.preset.traits;
-  const risks: Risk[] = [];
+  const risks: RiskOfPit[] = [];
   if (dry) {
     const first = firstMove(plan, DRY_PAN_K);
     risks.push({

@@ -19,9 +19,7 @@ import { fuelNeeded, fuelWorth } from '../jobs/shopping';
 import type { PlanOptions } from '../assemble';
 import { planSteps } from '../plan';
 import { splitIntervals } from '../fire/tuneSplits';
-import type { PlanFigures } from '../document/figures';
-import type { ProblemFigures } from '../document/problems';
-import type { Plan, PlannedFire } from '../document/plan';
+import type { Plan, PlannedFire, Problem } from '../document/plan';
 import type { Request, RequestMeat, RequestPit } from '../request/types';
 
 /** In what a variant differs from the plan it is compared with. */
@@ -70,7 +68,7 @@ export interface VariantFigures {
   /** The same when it is lit at the time of the plan it is compared with. */
   lateIfLitAsPlannedFraction: number;
   /** What stands in the way; null when nothing does. */
-  problem: ProblemFigures | null;
+  problem: Problem | null;
 }
 
 /** What a meal can be compared with besides its own pit and fire. */
@@ -92,10 +90,11 @@ interface VariantRequest {
 
 /** The variants that are worth a look: other pit temperatures, wraps, times to wrap, feeds, fires, and pits. */
 export function variantRequests(request: Request, others: VariantSources = {}): VariantRequest[] {
-  const pit = request.pits[0]!;
+  const [pit, ...otherPits] = request.pits;
+  if (!pit) return [];
   const withPit = (p: RequestPit): Request => ({
     ...request,
-    pits: [p, ...request.pits.slice(1)],
+    pits: [p, ...otherPits],
     meats: request.meats.map((m) => (m.pit === pit.id ? { ...m, pit: p.id } : m)),
   });
   const paces = PACE_VARIANTS_C.filter((c) => Math.abs(c - pit.pace.pitC) > 5).map((pitC) => ({
@@ -137,14 +136,14 @@ function otherFeedIntervals(pit: RequestPit): readonly number[] {
   return splitIntervals(presetOf(pit.cooker.preset)).filter((m) => m !== pit.fire.everyMin);
 }
 
-/** Other wraps of the first meat, and the same wrap (or the usual one) by the other schools. */
+/** Other wraps of a meat, and the same wrap (or the usual one) by the other schools. */
 function wrapVariants(request: Request): VariantRequest[] {
-  const meat = request.meats[0]!;
-  if (!doneByFeel(cutOf(meat.cut))) return [];
+  const [meat, ...others] = request.meats;
+  if (!meat || !doneByFeel(cutOf(meat.cut))) return [];
   const when = meat.wrap.when ?? USUAL_WRAP_WHEN;
   const wrapped = (wrap: RequestMeat['wrap']): Request => ({
     ...request,
-    meats: request.meats.map((m, i) => (i === 0 ? { ...m, wrap } : m)),
+    meats: [{ ...meat, wrap }, ...others],
   });
   const wraps = WRAP_VARIANTS.filter((w) => w !== meat.wrap.with).map((w) => ({
     id: `wrap-${w}`,
@@ -162,15 +161,15 @@ function wrapVariants(request: Request): VariantRequest[] {
 }
 
 /** Another cut in the place of the first, usual pieces cooked the usual way, as many as the people take. */
-const cutVariants = (request: Request): VariantRequest[] =>
-  cutsInstead(request.meats[0]!.cut).map((cut) => ({
+function cutVariants(request: Request): VariantRequest[] {
+  const [meat, ...others] = request.meats;
+  if (!meat) return [];
+  return cutsInstead(meat.cut).map((cut) => ({
     id: `cut-${cut}`,
     change: { kind: 'cut', cut },
-    request: {
-      ...request,
-      meats: request.meats.map((m, i) => (i === 0 ? usualPieceInstead(m, cut) : m)),
-    },
+    request: { ...request, meats: [usualPieceInstead(meat, cut), ...others] },
   }));
+}
 
 function usualPieceInstead({ id, pit, serveAt, notBefore }: RequestMeat, cut: string): RequestMeat {
   const kind = cutOf(cut);
@@ -193,7 +192,7 @@ export function* compareVariants(
   others: VariantSources,
   options: PlanOptions,
 ): Generator<VariantFigures | null, void> {
-  let planned: PlanFigures | null = null;
+  let planned: Plan | null = null;
   for (const variant of variantRequests(request, others)) {
     const work = planSteps(variant.request, options);
     let step = work.next();
@@ -206,11 +205,7 @@ export function* compareVariants(
   }
 }
 
-function variantFigures(
-  variant: VariantRequest,
-  plan: PlanFigures,
-  planned: PlanFigures,
-): VariantFigures {
+function variantFigures(variant: VariantRequest, plan: Plan, planned: Plan): VariantFigures {
   const zone = plan.request.timeZone;
   const ready = plan.ready[0]!;
   const fuel = fuelNeeded(plan.fires);

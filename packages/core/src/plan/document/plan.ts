@@ -1,11 +1,28 @@
-/** The plan document as plain types; names as in the open format (docs/formats.md). */
+/**
+ * The plan document as plain types: figures and codes, names as in the open format (docs/formats.md). Its
+ * sentences are made when it is shown, printed or exported.
+ */
 import type { PolicyDocument } from '../../control/policyDocument';
+import type { RestSpec } from '../../meat/rest';
+import type { CautionId } from '../../safety/cautions';
 import type { CharcoalId, FuelId, WoodId } from '../../fuel/catalogue';
 import type { Place } from '../../pit/layout';
 import type { Action } from '../../scenario/actions';
 import type { ArrangementId } from '../../fire/fireSpec';
-import type { MeatSpec, Scenario } from '../../scenario/scenario';
+import type { Scenario } from '../../scenario/scenario';
 import type { Amount, Request } from '../request/types';
+import type {
+  AsWritten,
+  CardWords,
+  FirstMove,
+  JobFacts,
+  NamedPiece,
+  ProblemFacts,
+  RiskFacts,
+  Shopping,
+} from './facts';
+import type { Hold } from './hold';
+import type { Preparation } from './preparation';
 
 /** A job with its minute after lighting of its pit (negative: before). */
 export interface PlanJob {
@@ -17,12 +34,8 @@ export interface PlanJob {
   atMin: number;
   /** What kind of job it is. */
   do: Action['do'] | 'lay-fire' | 'light' | 'check' | 'serve' | 'shut-down' | 'prepare' | 'shop';
-  /** The sentence. */
-  inWords: string;
-  /** How it is done, in a sentence or two. */
-  detail: string;
-  /** What to go through at it: what to have at hand, what to look for, in which order. */
-  checklist?: { heading: string; items: string[] };
+  /** Its figures, by kind. */
+  facts: JobFacts;
   /** What "done" writes into the log; several lines when one job is several moves. */
   logs: PlanLog[];
   /** For jobs that depend on the cook: the 8-in-10 span, minutes after lighting. */
@@ -31,8 +44,6 @@ export interface PlanJob {
   pit?: string;
   /** Who has the watch then; left out where one keeps it alone. */
   by?: string;
-  /** Food that was added during the cook and comes off with this job, whose words are made when it is shown. */
-  food?: MeatSpec;
 }
 
 /** An action as the log keeps it: what was done, without its time. */
@@ -96,8 +107,6 @@ export interface Feeding {
   toMin: number;
   /** How many times. */
   count: number;
-  /** The sentence. */
-  inWords: string;
 }
 
 export interface PlannedFire {
@@ -143,8 +152,10 @@ export interface PlannedFire {
   neededKg: number;
   /** Expected to be left over, kg as bought. */
   leftKg: number;
-  /** How it is built, step by step. */
-  inWords: string[];
+  /** Pieces that lengthen a snake by an hour; null for other fires. */
+  hourPieces: number | null;
+  /** How it is built, of a document from before plans were kept as figures. */
+  asWritten?: string[];
 }
 
 export interface PlanVents {
@@ -158,21 +169,19 @@ export interface PlanVents {
   exhaustFraction: number;
   /** Where the pit settles at it, C. */
   settlesC: number;
-  /** The sentence. */
-  inWords: string;
-  /** What to try first when it settles high, and when it settles low. */
-  ifHigh?: string;
-  /** What to try first when it settles low. */
-  ifLow?: string;
+  /** The fan's set point, C; null where nothing but the vents holds the pit. */
+  fanTargetC: number | null;
+  /** The setting that should hold the target; the later ones follow the weather. */
+  first: boolean;
+  /** What to try first when it settles high and when it settles low; of the first setting only. */
+  moves: { high: FirstMove; low: FirstMove } | null;
 }
 
 export interface Problem {
   /** The field of the request that it is about. */
   field: string;
-  /** What is wrong. */
-  message: string;
-  /** What would make it possible. */
-  instead: string;
+  /** Its figures, by kind. */
+  facts: ProblemFacts;
 }
 
 /** Where the pieces lie, m from the middle of the grate; the fire is to the left of a long one. */
@@ -194,28 +203,30 @@ export interface Shift {
   visits: number;
 }
 
-export interface Shopping {
-  /** What it is. */
-  item: string;
-  /** How much the plan takes. */
-  amount: string;
-  /** What of it is on the shelf, and what is to be bought, with its cost; left out where it is not known. */
-  onShelf?: string;
-  /** How much to buy. */
-  buy?: string;
-  /** What that costs, in the user's own money. */
-  cost?: number;
+export interface Risk {
+  /** The pit it is about; left out by documents from before plans were kept as figures. */
+  pit?: string;
+  /** How likely, 0 to 1; left out by older documents. */
+  chanceFraction?: number;
+  /** Its figures, by kind. */
+  facts: RiskFacts;
 }
 
-export interface Risk {
-  /** What is seen first. */
-  sign: string;
-  /** What to do then. */
-  move: string;
-  /** How likely, 0 to 1, and the figures behind it. */
-  chanceFraction?: number;
-  /** The figures behind it. */
-  why?: string;
+/** How a meat waits where it rests. */
+export interface PlannedHold extends NamedPiece, Hold {
+  /** The meat, by its id. */
+  meat: string;
+  /** Where it rests. */
+  rest: RestSpec;
+  /** When it comes off in the middle of the likely cooks, and the latest good hour after that: local times. */
+  offAt: string;
+  goodUntil: string;
+}
+
+/** The card of a meat in a document from before plans were kept as figures. */
+export interface WrittenCard extends AsWritten<CardWords> {
+  /** The meat, by its id. */
+  meat: string;
 }
 
 export interface Plan {
@@ -249,10 +260,10 @@ export interface Plan {
   grates: GratePlan[];
   /** How each fire is held, for whoever tends it: its settings, what a move is worth, how it is fed. */
   guides: (PolicyDocument & { pit: string })[];
-  /** What is done to each meat before it goes on; left out by older documents. */
-  preparation?: { meat: string; heading: string; lines: string[] }[];
-  /** How each meat waits after it came off, by the hour; left out where it is not known. */
-  holds?: { meat: string; heading: string; lines: string[] }[];
+  /** What is done to each meat before it goes on; empty in older documents. */
+  preparation: (Preparation | WrittenCard)[];
+  /** How each meat waits after it came off, by the hour; empty for a rough answer and in older documents. */
+  holds: (PlannedHold | WrittenCard)[];
   /** The jobs. */
   jobs: PlanJob[];
   /** When somebody has to be there. */
@@ -263,14 +274,14 @@ export interface Plan {
   cost: number | null;
   /** The likeliest troubles. */
   risks: Risk[];
-  /** Ways out, in the order to try. */
-  planB: string[];
   /** The first piece when it is done, in the middle of the likely cooks: bark (1: set) and tenderness (1: probe tender). */
   outcome?: { bark: number | null; tenderness: number | null };
   /** What stands in the way; empty where nothing does. */
   problems: Problem[];
   /** What is not safe about eating it as planned; each once. */
-  cautions: string[];
+  cautionIds: CautionId[];
+  /** The same in the sentences of a document from before plans were kept as figures. */
+  writtenCautions?: string[];
   /** What a plate costs, in the user's own money; left out where no meat has a price. */
   plate?: { meat: number; fuel: number | null; each: number };
   /** The course of the cook that is lit first. */

@@ -25,7 +25,7 @@ export type KitId =
 export type FatSide = 'up' | 'down' | 'up-thick-end-to-fire';
 
 /** The card of one meat. Masses in kg of one piece, lengths in m. */
-export interface PreparationFigures {
+export interface Preparation {
   /** The meat, by its id. */
   meat: string;
   /** Its cut. */

@@ -6,7 +6,7 @@ import {
 } from '../../control/controlPolicy';
 import { ventMark, ventScales } from '../../pit/ventNotation';
 import { clamp } from '../../quantity/units';
-import type { FirstMove } from '../document/figures';
+import type { FirstMove } from '../document/facts';
 import type { PitSetup } from './designFire';
 
 /** Larger and larger moves, for notations that tell a small one like none; times the move that is due. */

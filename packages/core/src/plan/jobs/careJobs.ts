@@ -4,7 +4,7 @@ import { FIRM_BARK } from '../../meat/treatments';
 import { BARE_LAST_MIN, SAUCE_LAST_MIN } from '../../meat/usualTreatment';
 import type { RequestMeat } from '../request/types';
 import type { PlanLog } from '../document/plan';
-import type { PitPlan } from '../schedule/pitPlan';
+import type { PitSchedule } from '../schedule/pitSchedule';
 import { windowOf, type JobDraft } from './job';
 
 /** A lid or door open for a look. */
@@ -12,7 +12,7 @@ export const LOOK: PlanLog = { do: 'lid-open', seconds: LOOK_LID_S };
 
 /** Spraying, baring and brushing of one meat; `i` is its place among the meats of the pit. */
 export function careJobs(
-  plan: PitPlan,
+  plan: PitSchedule,
   meat: RequestMeat,
   i: number,
   pieces: number,
@@ -65,7 +65,10 @@ export function careJobs(
 }
 
 /** How many minutes after it went on the bark of a piece is firm in the reference cook; null where it never is. */
-export function barkFirmAfterMin({ result, scenario, onMin }: PitPlan, i: number): number | null {
+export function barkFirmAfterMin(
+  { result, scenario, onMin }: PitSchedule,
+  i: number,
+): number | null {
   const row = result.meats[i]?.bark.findIndex((b) => b !== null && b >= FIRM_BARK) ?? -1;
   return row < 0 ? null : Math.max(0, row * scenario.everyMin - onMin[i]!);
 }

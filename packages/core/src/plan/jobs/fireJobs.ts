@@ -3,7 +3,7 @@ import type { CharcoalId } from '../../fuel/catalogue';
 import { mean } from '../../quantity/statistics';
 import { type Action, USUAL_LID_S, charcoalKg, laterTarget } from '../../scenario/actions';
 import type { JobDraft } from './job';
-import type { PitPlan } from '../schedule/pitPlan';
+import type { PitSchedule } from '../schedule/pitSchedule';
 import type { PlanLog } from '../document/plan';
 import type { RequestMeat } from '../request/types';
 import { firstMove } from '../fire/firstMove';
@@ -24,7 +24,11 @@ interface OffTimes {
 }
 
 /** Laying, lighting, vents and feeding, up to the minute everything is off. */
-export function fireJobs(plan: PitPlan, off: OffTimes, meats: readonly RequestMeat[]): JobDraft[] {
+export function fireJobs(
+  plan: PitSchedule,
+  off: OffTimes,
+  meats: readonly RequestMeat[],
+): JobDraft[] {
   const { setup, scenario, policy, fuelLoadKg: loadKg } = plan;
   const fire = scenario.fire!;
   const { intake, exhaust } = policy.up;
@@ -62,7 +66,7 @@ export function fireJobs(plan: PitPlan, off: OffTimes, meats: readonly RequestMe
 const TOLD_ACTIONS = ['set-vents', 'add-fuel', 'add-wood', 'door', 'rake', 'fill-water'];
 
 /** What is done at the fire of the reference cook, minute by minute. */
-function actionsByMinute(plan: PitPlan, lastMin: number): Map<number, Action[]> {
+function actionsByMinute(plan: PitSchedule, lastMin: number): Map<number, Action[]> {
   const byMinute = new Map<number, Action[]>();
   for (const a of plan.result.happened as Action[]) {
     if (!TOLD_ACTIONS.includes(a.do) || a.atMin === 0 || a.atMin > lastMin) continue;
@@ -72,7 +76,7 @@ function actionsByMinute(plan: PitPlan, lastMin: number): Map<number, Action[]> 
 }
 
 /** What the operator of the reference cook does at its minute, as jobs. */
-function feedAndVentJobs(plan: PitPlan, { firstMin, lastMin }: OffTimes): JobDraft[] {
+function feedAndVentJobs(plan: PitSchedule, { firstMin, lastMin }: OffTimes): JobDraft[] {
   const told = new Set<Action>(plannedVentMoves(plan));
   const jobs: JobDraft[] = [];
   let fed = 0;
@@ -101,7 +105,7 @@ function feedAndVentJobs(plan: PitPlan, { firstMin, lastMin }: OffTimes): JobDra
 }
 
 /** The pit is taken to its second pace. */
-function paceJob({ setup }: PitPlan, atMin: number, vents: VentMove | null): JobDraft {
+function paceJob({ setup }: PitSchedule, atMin: number, vents: VentMove | null): JobDraft {
   const { pitC: fromC, then } = setup.pit.pace;
   const { pitC: targetC, when } = then!;
   const { underFan, onSplits } = setup;
@@ -123,7 +127,7 @@ function paceJob({ setup }: PitPlan, atMin: number, vents: VentMove | null): Job
 }
 
 /** The first move closes the vents down to hold. */
-function holdJob(plan: PitPlan, vents: VentMove): JobDraft {
+function holdJob(plan: PitSchedule, vents: VentMove): JobDraft {
   const { setup, policy } = plan;
   const by = setup.pit.gauge;
   const targetC = setup.pit.pace.pitC;
@@ -147,7 +151,7 @@ function holdJob(plan: PitPlan, vents: VentMove): JobDraft {
 }
 
 /** How much more the lid reads than the grate while the pit is held with meat on, K: by its cooks, else by the reference cook. */
-function lidOverK({ result, onMin, setup }: PitPlan): number {
+function lidOverK({ result, onMin, setup }: PitSchedule): number {
   if (setup.pit.domeOverGrateK !== undefined) return setup.pit.domeOverGrateK;
   const from = result.minutes.findIndex((m) => m >= Math.max(...onMin, 0) + 30);
   const over = result.minutes.flatMap((_, i) => {
@@ -159,7 +163,7 @@ function lidOverK({ result, onMin, setup }: PitPlan): number {
 
 /** A later one is a look, the `nth`: the thermometer says whether it is needed. */
 function lookJob(
-  { setup, policy }: PitPlan,
+  { setup, policy }: PitSchedule,
   { atMin, intakeFraction: intake, exhaustFraction: exhaust }: VentMove,
   before: VentMove,
   nth: number,
@@ -185,7 +189,7 @@ function asLogAction(action: Action): PlanLog {
 }
 
 /** Fuel that goes on at one visit, the `nth` of the cook. */
-function feedJob(plan: PitPlan, actions: Action[], nth: number, ifSlow: boolean): JobDraft {
+function feedJob(plan: PitSchedule, actions: Action[], nth: number, ifSlow: boolean): JobDraft {
   const { setup, scenario } = plan;
   const fuel = actions.filter((a) => a.do === 'add-fuel');
   const split = fuel.find((a) => a.fuel === 'splits');
@@ -211,7 +215,7 @@ function feedJob(plan: PitPlan, actions: Action[], nth: number, ifSlow: boolean)
 }
 
 /** Everything shut once the last piece is off. */
-export function shutJob(plan: PitPlan, lastMin: number): JobDraft {
+export function shutJob(plan: PitSchedule, lastMin: number): JobDraft {
   const { underFan } = plan.setup;
   return {
     id: 'shut',

@@ -1,11 +1,11 @@
 /** A job before it has a time of day. */
 import { p10p50p90 } from '../../quantity/statistics';
-import type { PitPlan } from '../schedule/pitPlan';
+import type { PitSchedule } from '../schedule/pitSchedule';
 import { MAX_COOK_MIN } from '../schedule/schedule';
-import type { JobFigures } from '../document/figures';
+import type { PlanJob } from '../document/plan';
 
 /** A job before it has a time of day; minutes after lighting of its pit. */
-export type JobDraft = Omit<JobFigures, 'at'>;
+export type JobDraft = Omit<PlanJob, 'at'>;
 
 /** When a piece is ready in one of ten, in the middle and in nine of ten cooks, min after lighting. */
 export const windowOf = (minutes: readonly number[]): [number, number, number] =>
@@ -22,5 +22,5 @@ export const numbered = (drafts: readonly JobDraft[], number: number | undefined
   );
 
 /** When everything on a pit is off in the middle of the likely cooks, min after lighting. */
-export const lastOffMin = ({ readyMin }: Pick<PitPlan, 'readyMin'>): number =>
+export const lastOffMin = ({ readyMin }: Pick<PitSchedule, 'readyMin'>): number =>
   Math.max(...readyMin.map((r) => windowOf(r)[1]));

@@ -4,12 +4,12 @@ import { lastOffMin, numbered, windowOf, type JobDraft } from './job';
 import { meatJobs } from './meatJobs';
 import { smokeJobs } from './smokeJobs';
 import { turnJobs } from './turnJobs';
-import type { PitPlan } from '../schedule/pitPlan';
+import type { PitSchedule } from '../schedule/pitSchedule';
 import type { RequestMeat } from '../request/types';
 
 /** All jobs at one pit in order of time. `meats`, `pieces` and the numbers that tell those of one cut apart are those on this pit, in the plan's order. */
 export function jobsAt(
-  plan: PitPlan,
+  plan: PitSchedule,
   meats: readonly RequestMeat[],
   pieces: readonly number[],
   numbers: readonly (number | undefined)[],

@@ -1,10 +1,10 @@
 /** What has to be at hand before a fire is lit: only what this plan uses. */
 import type { KitId } from '../document/preparation';
 import type { RequestMeat } from '../request/types';
-import type { PitPlan } from '../schedule/pitPlan';
+import type { PitSchedule } from '../schedule/pitSchedule';
 
 /** The kit of one pit's part of a plan. */
-export function kitOf({ setup, scenario }: PitPlan, meats: readonly RequestMeat[]): KitId[] {
+export function kitOf({ setup, scenario }: PitSchedule, meats: readonly RequestMeat[]): KitId[] {
   const { arrangement } = scenario.fire!;
   const wraps = meats.map((m) => m.wrap.with);
   const when = (is: boolean, ...kit: KitId[]): KitId[] => (is ? kit : []);

@@ -2,13 +2,18 @@
 import { USUAL_LID_S } from '../../scenario/actions';
 import { p10p50p90 } from '../../quantity/statistics';
 import type { RequestMeat } from '../request/types';
-import type { PitPlan } from '../schedule/pitPlan';
+import type { PitSchedule } from '../schedule/pitSchedule';
 import { maxHoldMin } from '../schedule/schedule';
 import { barkFirmAfterMin, careJobs } from './careJobs';
 import { windowOf, type JobDraft } from './job';
 
 /** Everything that is done with one piece, or so many alike. `i` is its place among the meats of the pit. */
-export function meatJobs(plan: PitPlan, meat: RequestMeat, i: number, pieces: number): JobDraft[] {
+export function meatJobs(
+  plan: PitSchedule,
+  meat: RequestMeat,
+  i: number,
+  pieces: number,
+): JobDraft[] {
   // The first piece keeps the plain names; the others carry their own.
   const id = (job: string): string => (i === 0 ? job : `${job}-${meat.id}`);
   const { cut } = meat;

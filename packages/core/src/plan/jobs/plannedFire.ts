@@ -7,14 +7,14 @@ import { mean } from '../../quantity/statistics';
 import { roundDigits } from '../../quantity/units';
 import { settledC } from '../../solvers/steadyCase';
 import { splitStackKg } from '../schedule/fuelLoad';
-import type { PitPlan } from '../schedule/pitPlan';
+import type { PitSchedule } from '../schedule/pitSchedule';
 import { fireLitKg } from '../../fire/catalogue';
 import { plannedVentMoves } from './ventMoves';
 import { lastOffMin } from './job';
 import { latestEndMin } from '../schedule/schedule';
 import { scoreRun } from '../fire/policyTrial';
 import { firstMove } from '../fire/firstMove';
-import type { FeedingFigures, FireFigures, VentFigures } from '../document/figures';
+import type { Feeding, PlanVents, PlannedFire } from '../document/plan';
 
 /** Reserve of charcoal at hand for wind and cold: at least this share of the load (common practice: a handful to a quarter). */
 const RESERVE_SHARE = 0.25;
@@ -22,7 +22,7 @@ const RESERVE_SHARE = 0.25;
 const HUNGRIER = 1.25;
 
 /** What a fire is given, what it needs, and what should be left over, kg; splits are burnt as they are fed. */
-export function fuelBalance(cook: PitPlan) {
+export function fuelBalance(cook: PitSchedule) {
   const last = lastOffMin(cook);
   const feeding = feedingOf(cook, last);
   const fedKg = feeding
@@ -39,7 +39,7 @@ export function fuelBalance(cook: PitPlan) {
 }
 
 /** A pit's fire. */
-export function plannedFireOf(cook: PitPlan): FireFigures {
+export function plannedFireOf(cook: PitSchedule): PlannedFire {
   const { setup, fuelLoadKg: loadKg } = cook;
   const fire = cook.scenario.fire!;
   const piece = CHARCOALS[fire.fuel].pieceKg;
@@ -73,44 +73,43 @@ export function plannedFireOf(cook: PitPlan): FireFigures {
     reserveKg: roundDigits(reserveKg, 2),
     neededKg: roundDigits(neededKg, 3),
     leftKg,
-    spec: fire,
     hourPieces: hourPieces(cook),
   };
 }
 
 /** Chunks that go on later than the others. */
-function moreChunks(cook: PitPlan): { moreChunks?: number } {
+function moreChunks(cook: PitSchedule): { moreChunks?: number } {
   const again = smokeAgain(cook);
   return again ? { moreChunks: again.count } : {};
 }
 
 /** What of the load is in the pit from last time; its lit part is taken from fresh coals. */
-function fromLast({ setup, scenario }: PitPlan, loadKg: number): { fromLastKg?: number } {
+function fromLast({ setup, scenario }: PitSchedule, loadKg: number): { fromLastKg?: number } {
   const there = setup.pit.fire.leftKg ?? 0;
   const used = Math.min(there, Math.max(0, loadKg - fireLitKg(scenario.fire!)));
   return used > 0 ? { fromLastKg: roundDigits(used, 3) } : {};
 }
 
 /** How much of the time the likely pits stand in their band. */
-const inBandFraction = ({ likelyRuns: pits, setup: { pit } }: PitPlan): number =>
+const inBandFraction = ({ likelyRuns: pits, setup: { pit } }: PitSchedule): number =>
   1 - mean(pits.map((r) => scoreRun(r, pit.pace.pitC, pit.pace.bandC).outFraction));
 
 /** Charcoal that stands by besides what is given; none where nothing can be put on under a hot deflector. */
-function charcoalReserveKg(cook: PitPlan, givenKg: number): number {
+function charcoalReserveKg(cook: PitSchedule, givenKg: number): number {
   if (cook.policy.topUp === null) return 0;
   const hungriest = HUNGRIER * Math.max(...cook.charcoalKgPerMin) * latestEndMin(cook);
   return Math.max(RESERVE_SHARE * givenKg, hungriest - givenKg);
 }
 
 /** Pieces that lengthen a snake by an hour, for whoever needs more than was planned; null for other fires. */
-function hourPieces({ charcoalKgPerMin, scenario }: PitPlan): number | null {
+function hourPieces({ charcoalKgPerMin, scenario }: PitSchedule): number | null {
   const fire = scenario.fire!;
   if (fire.arrangement !== 'snake') return null;
   return Math.ceil((60 * mean(charcoalKgPerMin)) / CHARCOALS[fire.fuel].pieceKg);
 }
 
 /** What is put on in the reference cook, as rounds. */
-function feedingOf(cook: PitPlan, lastMin: number): FeedingFigures[] {
+function feedingOf(cook: PitSchedule, lastMin: number): Feeding[] {
   const fed = (cook.result.happened as Action[]).flatMap((a) =>
     a.do === 'add-fuel' && a.atMin > 0 && a.atMin <= lastMin
       ? [
@@ -139,7 +138,7 @@ function feedingOf(cook: PitPlan, lastMin: number): FeedingFigures[] {
 }
 
 /** Where a pit settles, C. Rounds of splits are corrected as they go, so that only the cook itself shows it. */
-function settlesAtC(cook: PitPlan): number {
+function settlesAtC(cook: PitSchedule): number {
   const itself = settledC(cook.result.pitC, cook.scenario.everyMin);
   const settles = cook.setup.onSplits ? itself : (cook.tuned?.settlesC ?? itself);
   const known = cook.result.pitC.filter((c): c is number => c !== null);
@@ -147,7 +146,7 @@ function settlesAtC(cook: PitPlan): number {
 }
 
 /** From bring-up to close-down: each setting of the reference cook, and what to try first when it is off. */
-export function plannedVentsOf(cook: PitPlan, litMs: number, zone: string): VentFigures[] {
+export function plannedVentsOf(cook: PitSchedule, litMs: number, zone: string): PlanVents[] {
   const { setup, policy } = cook;
   const { pitC: target, bandC } = setup.pit.pace;
   const moves = { high: firstMove(cook, bandC), low: firstMove(cook, -bandC) };

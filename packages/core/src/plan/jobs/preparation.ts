@@ -4,9 +4,10 @@ import { handlingOf, MEMBRANE_STAYS_FROM_C } from '../../meat/handling';
 import type { CookerTraits } from '../../pit/preset';
 import { presetOf } from '../../pit/catalogue';
 import { sugarCaution } from '../../safety/cautions';
-import type { FatSide, PreparationFigures } from '../document/preparation';
+import type { FatSide, Preparation } from '../document/preparation';
 import { footprintOf } from '../grate/grate';
 import { requestedMassKg } from '../request/amount';
+import { pitFor } from '../request/pitFor';
 import type { Amount, Request, RequestMeat } from '../request/types';
 
 /** Where the heat comes from in a cooker decides which way the fat cap lies (common practice). */
@@ -17,11 +18,11 @@ function fatSideOf({ sideFirebox, reverseFlow, meatPlacement }: CookerTraits): F
 }
 
 /** The cards of a request, one for each meat; `amounts` in the same order. */
-export const preparationOf = (request: Request, amounts: readonly Amount[]): PreparationFigures[] =>
+export const preparationOf = (request: Request, amounts: readonly Amount[]): Preparation[] =>
   request.meats.map((meat, i) => cardOf(request, meat, amounts[i]!));
 
-function cardOf(request: Request, meat: RequestMeat, amount: Amount): PreparationFigures {
-  const pit = request.pits.find((p) => p.id === meat.pit) ?? request.pits[0]!;
+function cardOf(request: Request, meat: RequestMeat, amount: Amount): Preparation {
+  const pit = pitFor(request, meat.pit);
   const { pitC } = pit.pace;
   const cut = cutOf(meat.cut);
   const how = handlingOf(meat.cut);
@@ -56,7 +57,7 @@ function saltOf(
   withinHour: boolean,
   { prepare }: RequestMeat,
   massKg: number,
-): PreparationFigures['salt'] {
+): Preparation['salt'] {
   const when =
     prepare === 'brine' ? 'in-brine' : withinHour || prepare === 'season' ? 'hour' : 'overnight';
   return { gPerKg, g: gPerKg * massKg, when };

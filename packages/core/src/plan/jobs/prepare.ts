@@ -3,7 +3,7 @@ import { cutOf } from '../../meat/cuts';
 import { usualThicknessMm } from '../../meat/cut';
 import { epochOf, HOUR_MS, localOf, MINUTE_MS } from '../../quantity/time';
 import { requestedMassKg } from '../request/amount';
-import type { JobFacts, ShoppingFigures } from '../document/figures';
+import type { JobFacts, Shopping } from '../document/facts';
 import type { JobDraft } from './job';
 import type { RequestMeat } from '../request/types';
 
@@ -97,7 +97,7 @@ export function shopMs(needMs: number, nowMs: number, zone: string): number {
 
 /** Shopping as a job: what has to be fetched, by when. None when everything is there. */
 export function shopJob(
-  fetch: ShoppingFigures[],
+  fetch: Shopping[],
   needMs: number,
   nowMs: number,
   zone: string,

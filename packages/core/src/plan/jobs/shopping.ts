@@ -3,9 +3,9 @@ import { USUAL_CHUNK_WOOD, USUAL_SPLIT_WOOD, type FuelId, type WoodId } from '..
 import { mean } from '../../quantity/statistics';
 import { roundDigits } from '../../quantity/units';
 import { requestedMassKg } from '../request/amount';
-import type { ShoppingFigures } from '../document/figures';
-import type { Amount, Request } from '../request/types';
+import type { Shopping } from '../document/facts';
 import type { Feeding, PlannedFire } from '../document/plan';
+import type { Amount, Request } from '../request/types';
 
 /** What a planned fire says of its fuel. */
 type FuelOfFire = Pick<
@@ -75,8 +75,8 @@ export function shoppingOf(
   request: Request,
   fires: readonly FuelOfFire[],
   amounts: readonly Amount[],
-): { list: ShoppingFigures[]; cost: number | null; fetch: ShoppingFigures[] } {
-  const meats = amounts.map((a, i): ShoppingFigures => {
+): { list: Shopping[]; cost: number | null; fetch: Shopping[] } {
+  const meats = amounts.map((a, i): Shopping => {
     const meat = request.meats[i]!;
     return {
       kind: 'meat',
@@ -105,7 +105,7 @@ export function shoppingOf(
   };
 }
 
-type FuelFigures = Extract<ShoppingFigures, { kind: 'fuel' }>;
+type FuelFigures = Extract<Shopping, { kind: 'fuel' }>;
 
 /** Each fuel, wood by its species, less what is on the shelf. */
 function fuelsToBuy(request: Request, fires: readonly FuelOfFire[]): FuelFigures[] {

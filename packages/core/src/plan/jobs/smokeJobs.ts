@@ -2,7 +2,7 @@
 import { USUAL_LID_S } from '../../scenario/actions';
 import type { WoodChunkSpec } from '../../fire/fireSpec';
 import type { PlanLog } from '../document/plan';
-import type { PitPlan } from '../schedule/pitPlan';
+import type { PitSchedule } from '../schedule/pitSchedule';
 import { windowOf, type JobDraft } from './job';
 
 /** A chunk more each hour, three at most, none for less than an hour (common practice: smoke for the first half of a cook). */
@@ -22,7 +22,7 @@ interface SmokeAgain {
  * A chunk at each hour after the last smoke of the reference cook, while a piece lies bare: wrapped meat takes none.
  * Null where none is due: a fire fed by hand brings its own with each handful, as splits do.
  */
-export function smokeAgain(plan: PitPlan): SmokeAgain | null {
+export function smokeAgain(plan: PitSchedule): SmokeAgain | null {
   const { setup, scenario, result, wrapMin, readyMin } = plan;
   const chunk = scenario.fire?.woodChunks[0];
   const row = result.smoke.findLastIndex((s) => s !== 'clear');
@@ -39,7 +39,7 @@ export function smokeAgain(plan: PitPlan): SmokeAgain | null {
 }
 
 /** The jobs of that. */
-export function smokeJobs(plan: PitPlan): JobDraft[] {
+export function smokeJobs(plan: PitSchedule): JobDraft[] {
   const again = smokeAgain(plan);
   if (!again) return [];
   const { gravityFed, meatPlacement } = plan.setup.preset.traits;

@@ -1,9 +1,9 @@
 /** Turning the grate, and pieces that change places. */
 import { mean } from '../../quantity/statistics';
-import type { NamedPiece } from '../document/figures';
+import type { NamedPiece } from '../document/facts';
 import type { PlanLog } from '../document/plan';
 import type { RequestMeat } from '../request/types';
-import type { PitPlan } from '../schedule/pitPlan';
+import type { PitSchedule } from '../schedule/pitSchedule';
 import { LOOK } from './careJobs';
 import { lastOffMin, windowOf, type JobDraft } from './job';
 
@@ -22,7 +22,7 @@ const UNEVEN_MIN = 30;
  * uneven. `numbers` tell meats of one cut apart.
  */
 export function turnJobs(
-  plan: PitPlan,
+  plan: PitSchedule,
   meats: readonly RequestMeat[],
   numbers: readonly (number | undefined)[],
 ): JobDraft[] {
@@ -57,7 +57,7 @@ export function turnJobs(
 
 /** The piece that cooks quickest and the one that cooks slowest, in the middle of the likely cooks; null where they are even. */
 function unevenPieces(
-  { onMin, readyMin }: PitPlan,
+  { onMin, readyMin }: PitSchedule,
   meats: readonly RequestMeat[],
   numbers: readonly (number | undefined)[],
 ): { quickest: NamedPiece; slowest: NamedPiece } | null {
@@ -74,7 +74,7 @@ function unevenPieces(
 }
 
 /** How much hotter the end at the fire is than the far one while meat lies there, mean of the reference cook, K. */
-function hotEndK({ result, onMin }: PitPlan): number {
+function hotEndK({ result, onMin }: PitSchedule): number {
   const from = result.minutes.findIndex((m) => m >= Math.min(...onMin));
   const at = (place: string): number[] =>
     (result.grate.find((g) => g.at === place)?.C ?? []).slice(from).filter((c) => c !== null);

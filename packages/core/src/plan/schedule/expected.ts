@@ -1,12 +1,12 @@
 /** The course of a cook as expected, every five minutes, with its 8-in-10 fan. */
 import { percentileBands } from '../../sampling/likelyPits';
-import type { PitPlan } from './pitPlan';
+import type { PitSchedule } from './pitSchedule';
 import type { Expected } from '../document/plan';
 
 type Core = Pick<Expected, 'coreC' | 'coreLowC' | 'coreHighC'>;
 
 /** What is shown of it is as long as the longest likely cook; a pit's end is kept where its run ended earlier. */
-export function expectedOf(cook: PitPlan): Expected {
+export function expectedOf(cook: PitSchedule): Expected {
   const pit = percentileBands(cook.likelyRuns.map((r) => r.pitC));
   const solid = (series: (number | null)[]): number[] => {
     let last = 0;
@@ -24,7 +24,7 @@ export function expectedOf(cook: PitPlan): Expected {
 }
 
 /** The middle of one piece over the likely cooks, at the time it goes on as planned. */
-function coreOf(cook: PitPlan, i: number): Core {
+function coreOf(cook: PitSchedule, i: number): Core {
   const runs = cook.likelyCoresC[i] ?? [cook.result.meats[i]?.coreC ?? []];
   // A rough plan's only run was made at its own times already.
   const rows = cook.likelyCoresC[i] ? Math.round(cook.movedMin[i]! / cook.scenario.everyMin) : 0;

@@ -2,7 +2,7 @@
 import { fireLoadKg, remnantKg } from '../../fire/catalogue';
 import { ascending, quantile } from '../../quantity/statistics';
 import { withFuelLoad, type PitSetup } from '../fire/designFire';
-import type { PitPlan } from './pitPlan';
+import type { PitSchedule } from './pitSchedule';
 import { ascendingNeverLast, latestEndMin, MAX_COOK_MIN } from './schedule';
 
 /** Charcoal over what a middling pit burns in a slow cook (9 in 10). */
@@ -11,7 +11,7 @@ const CHARCOAL_MARGIN = 1.03;
 const SPLIT_MARGIN = 1.12;
 
 /** Charcoal that carries a middling pit through a slow cook; a reserve stands by for the rest. */
-export function sizeFire(plan: PitPlan): PitSetup['fire'] {
+export function sizeFire(plan: PitSchedule): PitSetup['fire'] {
   const { setup } = plan;
   const { fire, parameters } = setup;
   if (setup.onSplits || setup.handFed) return fire;
@@ -25,5 +25,5 @@ export function sizeFire(plan: PitPlan): PitSetup['fire'] {
 }
 
 /** Splits to stack for it: what nearly all likely cooks take, kg as fed. */
-export const splitStackKg = (plan: PitPlan): number =>
+export const splitStackKg = (plan: PitSchedule): number =>
   SPLIT_MARGIN * quantile(ascending(plan.woodKgPerMin), 0.9) * latestEndMin(plan);

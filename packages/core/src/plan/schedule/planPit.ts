@@ -8,7 +8,7 @@ import { drawLikelyPit, sdOfKnown } from '../../sampling/likelyPits';
 import { meanWeather } from '../request/planWeather';
 import type { PitSetup } from '../fire/designFire';
 import { sizeFire } from './fuelLoad';
-import type { PitPlan, PieceTarget } from './pitPlan';
+import type { PitSchedule, PieceTarget } from './pitSchedule';
 import {
   likelyPitSteps,
   within,
@@ -51,7 +51,7 @@ export function* planPit(
   weather: Scenario['weather'],
   targets: PieceTarget[],
   options: PitPlanOptions,
-): Steps<PitPlan> {
+): Steps<PitSchedule> {
   const rough = options.members <= 1;
   const meats = targets.map((w) => w.spec);
   const tuned = yield* tunedBefore(usual, weather, meats, options);
@@ -77,7 +77,7 @@ export function* planPit(
     onMin,
     took.map((t) => t * ROUGH.late),
   );
-  const plan: PitPlan = {
+  const plan: PitSchedule = {
     setup,
     policy,
     tuned,
@@ -182,7 +182,7 @@ function staggerPieces(
 
 /** The likely pits with the pieces in them, and more pieces in the air of each, `members` in all. */
 function likelyPitJobs(
-  { setup, policy }: PitPlan,
+  { setup, policy }: PitSchedule,
   weather: Scenario['weather'],
   schedule: MeatSchedule,
   members: number,
@@ -225,7 +225,7 @@ function* runLikelyPits(jobs: LikelyPitJob[], handOn: boolean): Steps<LikelyPitR
 }
 
 /** Puts what the likely pits say into the plan. */
-function recordLikelyPits(plan: PitPlan, runs: readonly LikelyPitRun[]): void {
+function recordLikelyPits(plan: PitSchedule, runs: readonly LikelyPitRun[]): void {
   const all = <T>(of: (m: MeatResult) => T): T[][] =>
     plan.targets.map((_, i) => runs.flatMap((r) => r.meats.map((meats) => of(meats[i]!))));
   plan.readyMin = all((m) => m.doneAtMin ?? NaN);
@@ -244,7 +244,7 @@ const burnRatesPerMin = (runs: readonly Pick<RunResult, 'result' | 'endMin'>[]) 
 });
 
 /** Sets the clock: lit so that the tightest piece is on time, the others put on so much later as they can wait. */
-function scheduleLighting(plan: PitPlan, chance: number, rough: boolean): void {
+function scheduleLighting(plan: PitSchedule, chance: number, rough: boolean): void {
   const slack = plan.targets.map((w, i) => {
     const ready = plan.readyMin[i]!;
     const allow = rough ? ready[2]! : allowanceMin(ready, chance, w.readyByMin - w.readyFromMin);

@@ -1,4 +1,5 @@
 /** When a piece is pulled so that its centre climbs to a wanted temperature while it rests. */
+import { onlyPiece } from '../../scenario/result';
 import { simulate } from '../../cook/cook';
 import { clamp } from '../../quantity/units';
 import type { MeatSpec, Scenario } from '../../scenario/scenario';
@@ -40,7 +41,7 @@ function peakAtRestC(spec: MeatSpec, pullC: number, pitC: number): number | null
     untilMin: LONGEST_MIN,
     everyMin: 1,
   };
-  const meat = simulate(scenario).meats[0]!;
+  const meat = onlyPiece(simulate(scenario));
   if (meat.doneAtMin === null) return null;
   const known = meat.coreC.slice(meat.doneAtMin).filter((c): c is number => c !== null);
   return Math.max(...known);

@@ -4,7 +4,7 @@ import { runPitBriefly, runUntilDone, type RunResult } from '../../sampling/runU
 import type { MeatSpec, Scenario } from '../../scenario/scenario';
 import type { PitSetup } from '../fire/designFire';
 import { operatorFor, plannedScenario, type MeatSchedule } from '../fire/policyTrial';
-import type { PitPlan } from './pitPlan';
+import type { PitSchedule } from './pitSchedule';
 import { latestEndMin, MAX_COOK_MIN } from './schedule';
 
 /** Share of the band inside which the reference cook is left alone. */
@@ -17,7 +17,7 @@ export function runReference(
   schedule: MeatSchedule,
   policy: ControlPolicy,
   fire = setup.fire,
-  until?: PitPlan,
+  until?: PitSchedule,
 ): RunResult & { scenario: Scenario } {
   const scenario = plannedScenario(setup, weather, schedule, MAX_COOK_MIN, fire);
   // What is told is told calmly: only what leaves the band is worth a move.
@@ -59,7 +59,7 @@ export function runReferenceFast(
 
 /** What one look with a spray costs in the reference cook, min: the same cook without them is done sooner. */
 export function lookCostMin(
-  plan: PitPlan,
+  plan: PitSchedule,
   weather: Scenario['weather'],
   meats: readonly MeatSpec[],
   fire: PitSetup['fire'],

@@ -21,7 +21,7 @@ export interface PieceTarget {
   onFromMin?: number;
 }
 
-export interface PitPlan {
+export interface PitSchedule {
   /** The pit with its fire. */
   setup: PitSetup;
   /** How the fire is held. */

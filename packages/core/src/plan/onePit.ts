@@ -1,19 +1,18 @@
 /** One pit's part of a plan for several, as a plan of its own: to tend it, to draw it, to hand it over. */
-import {
-  courseOf,
-  epochOf,
-  METRIC,
-  MINUTE_MS,
-  servedMs,
-  shoppingOf,
-  watchOf,
-  waysOut,
-  type Plan,
-  type PlanJob,
-  type Request,
-} from '@ostrin/core';
-import { wayOutWords } from './risks';
-import { shoppingWords } from './shopping';
+import { epochOf, MINUTE_MS } from '../quantity/time';
+import type { Plan, PlanJob } from './document/plan';
+import type { PitPlan, PitRequest } from './document/pitPlan';
+import { shoppingOf } from './jobs/shopping';
+import { watchOf } from './jobs/watch';
+import type { PlanOptions } from './assemble';
+import { plan } from './plan';
+import { onlyPit, pitFor } from './request/pitFor';
+import type { Request } from './request/types';
+import { courseOf, servedMs } from './schedule/schedule';
+
+/** The plan of a request of one pit. Throws RangeError for a request of several. */
+export const planOnePit = (request: Request, options: PlanOptions): PitPlan =>
+  onePit(plan(request, options), onlyPit(request).id);
 
 /** The id of a job at one of several pits without its pit. */
 const plainId = (id: string, pit: string): string =>
@@ -24,44 +23,38 @@ const plainId = (id: string, pit: string): string =>
  * courses that come from it. Shopping is done for all pits together and is left out of its jobs. Throws
  * RangeError for a pit that the plan has no fire in.
  */
-export function onePit(plan: Plan, pitId: string): Plan {
+export function onePit(plan: Plan, pitId: string): PitPlan {
   const k = plan.fires.findIndex((f) => f.pit === pitId);
-  if (k < 0) throw new RangeError(`no fire is planned in ${pitId}`);
+  const [fire, scenario] = [plan.fires[k], plan.scenarios[k]];
+  if (!fire || !scenario) throw new RangeError(`no fire is planned in ${pitId}`);
+  const { index, request } = requestOf(plan, pitId);
+  const ofOne: Pick<PitPlan, 'request' | 'fires' | 'scenarios'> = {
+    request,
+    fires: [fire],
+    scenarios: [scenario],
+  };
   if (plan.fires.length === 1) {
-    const jobs = plan.jobs.filter((j) => j.do !== 'shop');
-    return jobs.length === plan.jobs.length ? plan : { ...plan, jobs };
+    return { ...plan, ...ofOne, jobs: plan.jobs.filter((j) => j.do !== 'shop') };
   }
-  const zone = plan.request.timeZone;
-  const fire = plan.fires[k]!;
+  const zone = request.timeZone;
   const lightAt = fire.lightAt ?? plan.lightAt;
   const litMs = epochOf(lightAt, zone);
-  const index = plan.request.meats.flatMap((m, i) => (pitOf(plan, m.pit) === pitId ? [i] : []));
   const pick = <T>(list: readonly T[]): T[] => index.map((i) => list[i]!);
-  const meats = pick(plan.request.meats);
-  const serveAt = meats
-    .map((m) => m.serveAt ?? plan.serveAt)
-    .sort()
-    .at(-1)!;
-  const request: Request = {
-    ...plan.request,
-    serveAt,
-    pits: plan.request.pits.filter((p) => p.id === pitId),
-    meats,
-  };
-  const units = request.units ?? METRIC;
   const amounts = pick(plan.amounts);
   const ready = pick(plan.ready);
   const jobs = jobsOf(plan, request, pitId, litMs);
   const { list, cost } = shoppingOf(request, [fire], amounts);
   const clocked = jobs.map((j) => ({ ...j, clockMin: (epochOf(j.at, zone) - litMs) / MINUTE_MS }));
-  const eaten = servedMs(request, meats[0]!);
-  const restFrom = (at: string): number => Math.max(0, (eaten - epochOf(at, zone)) / MINUTE_MS);
+  const [lead] = request.meats;
+  const restFrom = (at: string): number =>
+    Math.max(0, (servedMs(request, lead) - epochOf(at, zone)) / MINUTE_MS);
   const cookedKg = (end: 0 | 1): number => amounts.reduce((kg, a) => kg + a.cookedKg[end], 0);
+  const isHere = ({ meat }: { meat: string }): boolean => request.meats.some((m) => m.id === meat);
   const { expectedOf, ...rest } = plan;
   return {
     ...rest,
-    request,
-    serveAt,
+    ...ofOne,
+    serveAt: request.serveAt,
     lightAt,
     meatOnAt: pick(plan.meatOnAt),
     ready,
@@ -70,25 +63,40 @@ export function onePit(plan: Plan, pitId: string): Plan {
     pieces: amounts.reduce((n, a) => n + a.pieces, 0),
     cookedKg: [cookedKg(0), cookedKg(1)],
     amounts,
-    fires: [fire],
     vents: plan.vents.filter((v) => v.pit === pitId),
     grates: plan.grates.filter((g) => g.pit === pitId),
     guides: plan.guides.filter((g) => g.pit === pitId),
-    preparation: plan.preparation?.filter((p) => meats.some((m) => m.id === p.meat)),
-    holds: plan.holds?.filter((h) => meats.some((m) => m.id === h.meat)),
+    preparation: plan.preparation.filter(isHere),
+    holds: plan.holds.filter(isHere),
     jobs,
     watch: watchOf(clocked, request.crew ?? [], litMs, zone),
-    shopping: list.map((s) => shoppingWords(s, units)),
+    shopping: list,
     cost,
     plate: undefined,
-    planB: waysOut(meats).map((way) => wayOutWords(way, units)),
     expected: expectedOf?.[k] ?? plan.expected,
-    scenarios: [plan.scenarios[k]!],
+  };
+}
+
+/** What is asked of one pit, and which of the plan's meats lie on it. */
+function requestOf(plan: Plan, pitId: string): { index: number[]; request: PitRequest } {
+  const { request } = plan;
+  const index = request.meats.flatMap((m, i) => (pitFor(request, m.pit).id === pitId ? [i] : []));
+  const [lead, ...others] = index.map((i) => request.meats[i]!);
+  if (!lead) throw new RangeError(`nothing is cooked on ${pitId}`);
+  const served = [lead, ...others].map((m) => m.serveAt ?? plan.serveAt).sort();
+  return {
+    index,
+    request: {
+      ...request,
+      serveAt: served.at(-1)!,
+      pits: [pitFor(request, pitId)],
+      meats: [lead, ...others],
+    },
   };
 }
 
 /** The jobs at a pit and the courses that come from it, with minutes after its own lighting. */
-function jobsOf(plan: Plan, request: Request, pitId: string, litMs: number): PlanJob[] {
+function jobsOf(plan: Plan, request: PitRequest, pitId: string, litMs: number): PlanJob[] {
   const zone = request.timeZone;
   const courses = new Set(request.meats.map((m) => courseOf(plan.request, m)));
   const last = courseOf(
@@ -107,7 +115,3 @@ function jobsOf(plan: Plan, request: Request, pitId: string, litMs: number): Pla
         : { ...j, id: plainId(j.id, pitId) },
     );
 }
-
-/** The pit that a meat of a plan lies on. */
-const pitOf = (plan: Plan, wanted: string | undefined): string =>
-  (plan.request.pits.find((p) => p.id === wanted) ?? plan.request.pits[0]!).id;

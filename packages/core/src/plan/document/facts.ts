@@ -1,19 +1,62 @@
-/**
- * What a plan says, as codes and figures. The wording package makes the sentences of the plan document
- * from them, in the user's units and the pit's own vents.
- */
+/** What a plan says of each thing, as codes and figures: the wording package makes sentences of them. */
 import type { CharcoalId, FuelId, WoodId } from '../../fuel/catalogue';
 import type { SpraySchool } from '../../meat/usualTreatment';
 import type { WrapId } from '../../meat/wraps';
-import type { CautionId } from '../../safety/cautions';
 import type { FireSpec } from '../../fire/fireSpec';
 import type { RestSpec } from '../../meat/rest';
-import type { Hold, HoldEnd } from './hold';
-import type { Feeding, Plan, PlannedFire, PlanJob, PlanVents } from './plan';
 import type { PaceWhen, WrapWhen } from '../../scenario/scenario';
 import type { Gauge } from '../request/types';
-import type { ProblemFigures } from './problems';
-import type { KitId, PreparationFigures } from './preparation';
+import type { HoldEnd } from './hold';
+import type { KitId } from './preparation';
+
+/** Sentences of a document from before plans were kept as figures: they stay as they were written. */
+export interface AsWritten<Words> {
+  kind: 'as-written';
+  words: Words;
+}
+
+/** What a job says. */
+export interface JobWords {
+  /** The sentence. */
+  inWords: string;
+  /** How it is done, in a sentence or two. */
+  detail: string;
+  /** What to go through at it: what to have at hand, what to look for, in which order. */
+  checklist?: { heading: string; items: string[] };
+}
+
+/** What is seen first, what to do then, and the figures behind it. */
+export interface RiskWords {
+  sign: string;
+  move: string;
+  why?: string;
+}
+
+/** What stands in the way, and what would make it possible. */
+export interface ProblemWords {
+  message: string;
+  instead: string;
+}
+
+/** A card of a few lines. */
+export interface CardWords {
+  heading: string;
+  lines: string[];
+}
+
+/** A line of the shopping list. */
+export interface ShoppingWords {
+  /** What it is. */
+  item: string;
+  /** How much the plan takes. */
+  amount: string;
+  /** What of it is on the shelf; left out where it is not known. */
+  onShelf?: string;
+  /** How much to buy. */
+  buy?: string;
+  /** What that costs, in the user's own money. */
+  cost?: number;
+}
 
 /** The first move when a pit settles off its target. */
 export type FirstMove =
@@ -24,7 +67,9 @@ export type FirstMove =
   /** Lighter or heavier splits; the exhaust is closed to `exhaust` first, where that helps. */
   | { do: 'other-splits'; lighter: boolean; exhaust: number | null }
   /** A fan holds the target: look for what keeps it from doing so. */
-  | { do: 'look-at-fan'; whenHigh: boolean };
+  | { do: 'look-at-fan'; whenHigh: boolean }
+  /** Of a document from before plans were kept as figures. */
+  | { do: 'as-written'; inWords: string };
 
 /** Pieces of one cut. */
 export interface NamedPiece {
@@ -36,6 +81,7 @@ export interface NamedPiece {
 
 /** What a job is about; temperatures in C, masses in kg, openings 0 to 1. */
 export type JobFacts =
+  | AsWritten<JobWords>
   | { kind: 'lay-fire'; fire: FireSpec; loadKg: number; kit: KitId[] }
   | { kind: 'light'; fire: FireSpec }
   | {
@@ -116,40 +162,18 @@ export type JobFacts =
       holdsMin: number;
       ends: HoldEnd | null;
     } & NamedPiece)
+  /** Food that was added during the cook comes off. */
+  | ({ kind: 'food-off'; done: { coreC: number } | { tender: true } } & NamedPiece)
   | { kind: 'serve'; people: number; cuts: string[]; rawKg: number }
   | { kind: 'serve-course'; cuts: string[]; rawKg: number }
   | ({ kind: 'season'; thick: boolean } & NamedPiece)
   | ({ kind: 'salt'; brine: boolean; hours: number } & NamedPiece)
   | ({ kind: 'thaw'; hours: number } & NamedPiece)
-  | { kind: 'shop'; fetch: ShoppingFigures[] };
-
-export interface JobFigures extends Omit<PlanJob, 'inWords' | 'detail' | 'checklist'> {
-  /** Its figures, by kind. */
-  facts: JobFacts;
-}
-
-export type FeedingFigures = Omit<Feeding, 'inWords'>;
-
-export interface FireFigures extends Omit<PlannedFire, 'inWords' | 'feeding'> {
-  /** The fire as it is built. */
-  spec: FireSpec;
-  /** Pieces that lengthen a snake by an hour; null for other fires. */
-  hourPieces: number | null;
-  /** How it is fed. */
-  feeding: FeedingFigures[];
-}
-
-export interface VentFigures extends Omit<PlanVents, 'inWords' | 'ifHigh' | 'ifLow'> {
-  /** The fan's set point, C; null where nothing but the vents holds the pit. */
-  fanTargetC: number | null;
-  /** The setting that should hold the target; the later ones follow the weather. */
-  first: boolean;
-  /** What to try first when it settles high and when it settles low; of the first setting only. */
-  moves: { high: FirstMove; low: FirstMove } | null;
-}
+  | { kind: 'shop'; fetch: Shopping[] };
 
 /** Something to have for a plan. */
-export type ShoppingFigures =
+export type Shopping =
+  | AsWritten<ShoppingWords>
   | ({
       kind: 'meat';
       /** Mass of one trimmed piece, kg. */
@@ -172,6 +196,7 @@ export type ShoppingFigures =
 
 /** What could go wrong. */
 export type RiskFacts =
+  | AsWritten<RiskWords>
   | {
       kind: 'settles-off';
       high: boolean;
@@ -216,61 +241,37 @@ export type RiskFacts =
   /** A fan that was fitted has no power. */
   | { kind: 'fan-fails' };
 
-export interface RiskFigures {
-  /** The pit it is about. */
-  pit: string;
-  /** How likely, 0 to 1. */
-  chanceFraction: number;
-  /** Its figures, by kind. */
-  facts: RiskFacts;
-}
-
 /** A way out, in the order to try. */
 export type WayOut = 'hold-wrapped' | 'serve-sooner' | 'wrap-now' | 'pit-hotter' | 'finish-in-oven';
 
-/** How a meat waits where it rests. */
-export interface HoldFigures extends NamedPiece, Hold {
-  /** The meat, by its id. */
-  meat: string;
-  /** Where it rests. */
-  rest: RestSpec;
-  /** When it comes off in the middle of the likely cooks, and the latest good hour after that: local times. */
-  offAt: string;
-  goodUntil: string;
-}
-
-/** A plan without its sentences. */
-export interface PlanFigures extends Omit<
-  Plan,
-  | 'jobs'
-  | 'fires'
-  | 'vents'
-  | 'shopping'
-  | 'risks'
-  | 'planB'
-  | 'problems'
-  | 'cautions'
-  | 'preparation'
-  | 'holds'
-> {
-  /** How each meat waits after it came off; empty for a rough answer. */
-  holds: HoldFigures[];
-  /** What is done to each meat before it goes on. */
-  preparation: PreparationFigures[];
-  /** The jobs. */
-  jobs: JobFigures[];
-  /** The fires, one for each pit. */
-  fires: FireFigures[];
-  /** Vent settings in order of time. */
-  vents: VentFigures[];
-  /** What to have and to buy. */
-  shopping: ShoppingFigures[];
-  /** The likeliest troubles. */
-  risks: RiskFigures[];
-  /** Ways out, in the order to try. */
-  planB: WayOut[];
-  /** What stands in the way; empty where nothing does. */
-  problems: ProblemFigures[];
-  /** Cautions, each once. */
-  cautions: CautionId[];
-}
+/** What stands in the way of a wish. Masses in kg, lengths in m, times in min or epoch ms. */
+export type ProblemFacts =
+  | AsWritten<ProblemWords>
+  | {
+      kind: 'no-room';
+      cut: string;
+      lengthM: number;
+      widthM: number;
+      /** Room beside the fire, m; null where other pieces take it. */
+      roomM: number | null;
+      pit: string;
+    }
+  | { kind: 'too-many-pieces'; cut: string; wanted: number; fits: number; feeds: number }
+  | { kind: 'piece-touching'; cut: string }
+  | { kind: 'piece-off-grate'; cut: string }
+  | { kind: 'too-cool'; settlesC: number }
+  | { kind: 'too-hot'; settlesC: number }
+  | { kind: 'never-done'; longestMin: number; targetC: number }
+  | { kind: 'bowl-too-small'; lastsMin: number; slowCookMin: number }
+  | { kind: 'serving-passed' }
+  | { kind: 'lighting-passed'; lightMs: number; earliestMs: number }
+  | {
+      kind: 'arrives-late';
+      cut: string;
+      notBefore: string;
+      inHundred: number;
+      serveMs: number;
+      soonerMin: number;
+    }
+  | { kind: 'still-frozen'; cut: string; needH: number; haveH: number; laterH: number }
+  | { kind: 'salt-late'; cut: string; agoMin: number };

@@ -81,14 +81,15 @@ it('brings up the notes of the pits and cuts of a plan, and no others', () => {
     text: 'Longer snake',
     cookId: 'c',
     cookName: 'Lunch',
+    pitId: 'bosun',
     pitName: 'the Bosun',
     startMs: 0,
     ...part,
   });
   const notes = [
     note({ id: 'pit' }),
-    note({ id: 'other-pit', pitName: 'Long Tom' }),
-    note({ id: 'cut', about: 'cut', cut: 'mutton-shoulder', pitName: 'Long Tom' }),
+    note({ id: 'other-pit', pitId: 'tom' }),
+    note({ id: 'cut', about: 'cut', cut: 'mutton-shoulder', pitId: 'tom' }),
     note({ id: 'other-cut', about: 'cut', cut: 'brisket' }),
   ];
   const { request } = PLAN;

@@ -6,6 +6,7 @@ import { cooksFor, EVERY_COOK, type CookWish } from '../src/log/findCooks';
 const cook = (part: Partial<CookSummary>): CookSummary => ({
   id: 'a',
   name: 'Regatta lunch',
+  pitId: 'bosun',
   pitName: 'the Bosun',
   startMs: 0,
   fire: 'practice',

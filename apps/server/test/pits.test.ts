@@ -57,6 +57,9 @@ it('renames a pit with its cooks, and lets no two have one name', async () => {
   };
   expect((await call(at('drum'), 'PUT', renamed)).json).toMatchObject(renamed);
   expect((await call(`${server.url}/api/cooks/${cook}`)).json.pitName).toBe('the New Drum');
+  // The name is read from the pit: nothing of the cook was written anew.
+  const row = await server.db('cooks').where({ id: cook }).first('pit_id', 'pit_name');
+  expect(row).toEqual({ pit_id: 'drum', pit_name: name });
   const taken = await call(at('other-drum'), 'PUT', { ...TOM, name: 'the New Drum' });
   expect([taken.status, taken.json.errors[0].field]).toEqual([422, 'name']);
   expect((await call(at('other-drum'))).status).toBe(404);
@@ -71,4 +74,8 @@ it('takes a pit out once nothing is under way on it; its cooks stay', async () =
   expect((await call(at('leaving'), 'DELETE')).status).toBe(200);
   expect((await call(at('leaving'), 'DELETE')).status).toBe(404);
   expect((await call(`${server.url}/api/cooks/${cook}`)).json.pitName).toBe('the Leaver');
+  // A pit of that name that comes in later has its cooks again.
+  await call(at('back'), 'PUT', { ...TOM, name: 'the Leaver' });
+  const list = (await call(`${server.url}/api/cooks`)).json as { id: string; pitId: string }[];
+  expect(list.find((c) => c.id === cook)?.pitId).toBe('back');
 });

@@ -6,6 +6,8 @@ export interface NextTime extends NextTimeNote {
   cookId: string;
   /** What that cook is called. */
   cookName: string;
+  /** Its pit in the yard; null where the yard has none of that name. */
+  pitId: string | null;
   /** The pit it was cooked on, as its owner calls it. */
   pitName: string;
   /** When it was lit by its plan, epoch ms. */

@@ -2,12 +2,12 @@
 import type { NextTime } from '@ostrin/contract/types';
 import type { Request } from '@ostrin/core';
 
-/** The notes that belong to a wish: of its pits by their names, and of its cuts. */
+/** The notes that belong to a wish: of its pits, and of its cuts. */
 export function notesFor(
   notes: readonly NextTime[],
   { pits, meats }: Pick<Request, 'pits' | 'meats'>,
 ): NextTime[] {
-  const names = new Set(pits.map((p) => p.name ?? p.id));
+  const ids = new Set(pits.map((p) => p.id));
   const cuts = new Set(meats.map((m) => m.cut));
-  return notes.filter((n) => (n.about === 'pit' ? names.has(n.pitName) : cuts.has(n.cut ?? '')));
+  return notes.filter((n) => (n.about === 'pit' ? ids.has(n.pitId ?? '') : cuts.has(n.cut ?? '')));
 }

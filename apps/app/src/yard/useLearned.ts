@@ -14,7 +14,7 @@ const MOST_COOKS = 8;
 export function useCooksOf(pit: PitRecord): readonly CookSummary[] {
   const cooks = useCooks();
   return (cooks.data ?? [])
-    .filter((c) => c.pitName === pit.name)
+    .filter((c) => c.pitId === pit.id)
     .sort((a, b) => b.startMs - a.startMs)
     .slice(0, MOST_COOKS);
 }

@@ -66,7 +66,7 @@ export class WireIntake {
       return value >= low && value <= high;
     });
     const seen = heard(instrument, packets, this.clocks.realMs(), possible);
-    const cook = await this.cooks.cookAt(instrument.pitName, Math.max(...packets.map((p) => p.at)));
+    const cook = await this.cooks.cookAt(instrument, Math.max(...packets.map((p) => p.at)));
     const meats = cook?.plan.request.meats.map((m) => m.id) ?? [];
     const told = possible.flatMap(({ at, key, value }): ToldValue[] => {
       const channel = spotOf.get(key);

@@ -19,6 +19,7 @@ import type { Hub } from '../live/hub';
 import type { InTurn } from '../live/inTurn';
 import { addAfterwards } from './afterwards';
 import type { CookHead, CookStore } from '../store/cooks';
+import { onSamePit, type PitRef } from '../store/pitOf';
 import type { Pools } from '../workers/pools';
 
 /** The cook's clock begins this long before its first job, so that one sees it coming. */
@@ -156,13 +157,14 @@ async function begin({ store, clocks }: CookServices, cooks: NewCook[]): Promise
         continue;
       throw new Problem(409, 'Another cook has that id');
     }
-    const busy = running.find((c) => c.pitName === cook.pitName);
+    const pit = await store.pitNamed(cook.pitName);
+    const busy = running.find((c) => onSamePit(c, pit));
     if (busy) {
       throw new Problem(409, `${cook.pitName} is still cooking: finish ${busy.name} first`, [
         { field: 'pitName', message: `is in use by ${busy.name}` },
       ]);
     }
-    heads.push(newHead(cook, clocks.realMs()));
+    heads.push(newHead(cook, pit, clocks.realMs()));
   }
   if (heads.length === 0) return false;
   await store.createAll(heads);
@@ -171,13 +173,14 @@ async function begin({ store, clocks }: CookServices, cooks: NewCook[]): Promise
 }
 
 /** A cook as it begins: on a real fire by the real clock, else some minutes before its first job. */
-function newHead(cook: NewCook, realMs: number): CookHead {
+function newHead(cook: NewCook, pit: PitRef, realMs: number): CookHead {
   const { plan } = cook;
   const startMs = epochOf(plan.lightAt, plan.request.timeZone);
   const first = Math.min(...plan.jobs.map((j) => j.atMin), 0);
   return {
     fire: 'practice',
     ...cook,
+    ...pit,
     startMs,
     finishedAt: null,
     clockMs: cook.fire === 'real' ? realMs : startMs + (first - LEAD_MIN) * MINUTE_MS,
@@ -268,7 +271,7 @@ function refuseUnasked(head: CookHead, existing: Entry[], fresh: Entry[]): void 
 
 /** Throws 409 where a finish cannot be taken back since its pit is in use. */
 async function refuseTakenPit(store: CookStore, head: CookHead): Promise<void> {
-  const busy = (await store.running()).find((c) => c.pitName === head.pitName);
+  const busy = (await store.running()).find((c) => onSamePit(c, head));
   if (busy) {
     throw new Problem(409, `${head.pitName} is cooking ${busy.name}: this cook cannot go on`, [
       { field: 'entries', message: `the finish cannot be taken back while ${busy.name} is on` },

@@ -45,7 +45,7 @@ export function pitRoutes(store: PitStore, cooks: CookStore, hub: Hub): Router {
     const { id } = req.params;
     const pit = await store.get(id);
     if (!pit) throw missing('pit');
-    const busy = (await cooks.running()).find((c) => c.pitName === pit.name);
+    const busy = (await cooks.running()).find((c) => c.pitId === id);
     if (busy) throw new Problem(409, `${busy.name} is under way on it: finish that first`);
     await writing(() => store.remove(id, expectedVersion(req)));
     hub.tell({ type: 'changed', what: 'pits' });

@@ -13,12 +13,12 @@ import type { Knex } from 'knex';
 import { afterwards } from './afterwards';
 import { glances } from './glances';
 import { instrumentsOf, valuesOf } from './instruments';
+import { onSamePit, pitColumns, pitNamed, pitRefOf, type PitRef, type PitRow } from './pitOf';
 import { addReadings, lastReadingMs, readingsOf } from './readings';
 
-export interface CookHead {
+export interface CookHead extends PitRef {
   id: string;
   name: string;
-  pitName: string;
   startMs: number;
   finishedAt: number | null;
   plan: PitPlan;
@@ -28,11 +28,13 @@ export interface CookHead {
   speed: number;
 }
 
+/** A cook to be stored: its pit is known by the name that the yard has for it. */
+export type NewHead = Omit<CookHead, 'pitId'>;
+
 /** What the list shows of a cook. */
-interface ListRow {
+interface ListRow extends PitRow {
   id: string;
   name: string;
-  pit_name: string;
   start_ms: number;
   finished_ms: number | null;
   fire: CookFire;
@@ -60,7 +62,6 @@ interface EntryRow {
 const LIST_COLUMNS = [
   'id',
   'name',
-  'pit_name',
   'start_ms',
   'finished_ms',
   'fire',
@@ -77,7 +78,7 @@ const ADD_ENTRIES = `INSERT INTO entries (id, cook_id, at, body)
 const headOf = (row: CookRow): CookHead => ({
   id: row.id,
   name: row.name,
-  pitName: row.pit_name,
+  ...pitRefOf(row),
   startMs: row.start_ms,
   finishedAt: row.finished_ms,
   plan: JSON.parse(row.plan) as PitPlan,
@@ -103,13 +104,17 @@ export function cookStore(db: Knex) {
     ...writesOf(db),
     ...afterwards(db),
     ...glances(db, reads),
-    cookAt: (pitName: string, at: number) => cookAt(db, pitName, at),
+    pitNamed: (name: string) => pitNamed(db, name),
+    cookAt: (pit: PitRef, at: number) => cookAt(db, pit, at),
   };
 }
 
 /** Cooks that answer to a condition, the one begun last first. */
 async function headsWhere(db: Knex, where: (q: Knex.QueryBuilder) => void): Promise<CookHead[]> {
-  const query = db<CookRow>('cooks').whereNull('deleted_ms').orderBy('start_ms', 'desc');
+  const query = db<CookRow>('cooks')
+    .whereNull('deleted_ms')
+    .orderBy('start_ms', 'desc')
+    .select<CookRow[]>('cooks.*', db.raw(pitColumns('cooks')));
   where(query);
   return (await query).map(headOf);
 }
@@ -118,13 +123,13 @@ async function headsWhere(db: Knex, where: (q: Knex.QueryBuilder) => void): Prom
  * The cook on a real fire that a moment on a pit belongs to: the one begun last that was not finished by then; null
  * where there is none.
  */
-export async function cookAt(db: Knex, pitName: string, at: number): Promise<CookHead | null> {
+export async function cookAt(db: Knex, pit: PitRef, at: number): Promise<CookHead | null> {
   const heads = await headsWhere(db, (q) => {
     void q
-      .where({ pit_name: pitName, fire: 'real' })
+      .where({ pit_id: pit.pitId, fire: 'real' })
       .whereRaw('coalesce(finished_ms, ?) >= ?', [at, at]);
   });
-  return heads[0] ?? null;
+  return heads.find((h) => onSamePit(h, pit)) ?? null;
 }
 
 /** What is read. */
@@ -135,11 +140,11 @@ function readsOf(db: Knex) {
       const rows = await db<CookRow>('cooks')
         .whereNull('deleted_ms')
         .orderBy('start_ms', 'desc')
-        .select<ListRow[]>(...LIST_COLUMNS);
+        .select<ListRow[]>(...LIST_COLUMNS, db.raw(pitColumns('cooks')));
       return rows.map((r) => ({
         id: r.id,
         name: r.name,
-        pitName: r.pit_name,
+        ...pitRefOf(r),
         startMs: r.start_ms,
         finishedAt: r.finished_ms,
         fire: r.fire,
@@ -210,7 +215,7 @@ const inOne = <T>(db: Knex, work: (trx: Knex.Transaction) => Promise<T>): Promis
 
 async function insert(
   trx: Knex.Transaction,
-  head: CookHead,
+  head: NewHead,
   entries: Entry[],
   readings: Reading[],
 ): Promise<void> {
@@ -219,6 +224,7 @@ async function insert(
   await trx('cooks').insert({
     id: head.id,
     name: head.name,
+    pit_id: (await pitNamed(trx, head.pitName)).pitId,
     pit_name: head.pitName,
     start_ms: head.startMs,
     finished_ms: head.finishedAt,
@@ -241,11 +247,11 @@ async function insert(
 /** What is written. */
 const writesOf = (db: Knex) => ({
   /** Stores a new cook with all it has, or nothing. */
-  create: (head: CookHead, entries: Entry[] = [], readings: Reading[] = []): Promise<void> =>
+  create: (head: NewHead, entries: Entry[] = [], readings: Reading[] = []): Promise<void> =>
     inOne(db, (trx) => insert(trx, head, entries, readings)),
 
   /** Stores several new cooks, or none. */
-  createAll: (heads: readonly CookHead[]): Promise<void> =>
+  createAll: (heads: readonly NewHead[]): Promise<void> =>
     inOne(db, async (trx) => {
       for (const head of heads) await insert(trx, head, [], []);
     }),

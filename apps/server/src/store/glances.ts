@@ -3,13 +3,13 @@ import type { CookDoc, NextTime, Reading } from '@ostrin/contract';
 import type { Entry } from '@ostrin/core';
 import { glanceOf } from '@ostrin/core/afterwards';
 import type { Knex } from 'knex';
+import { pitColumns, pitRefOf, type PitRow } from './pitOf';
 
-interface NoteRow {
+interface NoteRow extends PitRow {
   id: string;
   body: string;
   cook_id: string;
   name: string;
-  pit_name: string;
   start_ms: number;
 }
 
@@ -65,7 +65,7 @@ export const glances = (db: Knex, reads: Reads) => {
           `entries.id NOT IN (SELECT body ->> '$.target' FROM entries WHERE body ->> '$.kind' = 'undo')`,
         )
         .orderBy([{ column: 'cooks.start_ms', order: 'desc' }, { column: 'entries.seq' }])
-        .select('entries.id', 'body', 'cook_id', 'name', 'pit_name', 'start_ms');
+        .select('entries.id', 'body', 'cook_id', 'name', 'start_ms', db.raw(pitColumns('cooks')));
       return rows.map((r) => {
         const { about, cut, text } = JSON.parse(r.body) as Pick<NextTime, 'about' | 'cut' | 'text'>;
         return {
@@ -75,7 +75,7 @@ export const glances = (db: Knex, reads: Reads) => {
           ...(cut === undefined ? {} : { cut }),
           cookId: r.cook_id,
           cookName: r.name,
-          pitName: r.pit_name,
+          ...pitRefOf(r),
           startMs: r.start_ms,
         };
       });

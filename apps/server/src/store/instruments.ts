@@ -9,12 +9,12 @@ import type {
 import type { WireValue } from '@ostrin/core';
 import type { Knex } from 'knex';
 import { createHash, randomBytes } from 'node:crypto';
+import { pitColumns, pitNamed, pitRefOf, type PitRow } from './pitOf';
 import { expectVersion, putVersioned, type Expected } from './versions';
 
-interface Row {
+interface Row extends PitRow {
   id: string;
   name: string;
-  pit_name: string;
   channels: string;
   token_hash: string | null;
   heard_ms: number | null;
@@ -45,7 +45,7 @@ interface WireRow {
 const fromRow = (r: Row): Versioned<Instrument> => ({
   id: r.id,
   name: r.name,
-  pitName: r.pit_name,
+  ...pitRefOf(r),
   channels: JSON.parse(r.channels) as Channel[],
   heardAt: r.heard_ms,
   battery: r.battery,
@@ -78,8 +78,8 @@ const ADD_VALUES = `INSERT OR IGNORE INTO wire_values (series, at, value)
 /** What was told of a cook, in order of time, with what its channel reads too much: now, or when it was taken out. */
 export async function valuesOf(db: Knex, cookId: string): Promise<WireValue[]> {
   const offsets = new Map(
-    (await db<Row>('instruments')).flatMap((r) =>
-      fromRow(r).channels.map((c) => [`${r.id}/${c.key}`, c.offsetK] as const),
+    (await db<Pick<Row, 'id' | 'channels'>>('instruments').select('id', 'channels')).flatMap((r) =>
+      (JSON.parse(r.channels) as Channel[]).map((c) => [`${r.id}/${c.key}`, c.offsetK] as const),
     ),
   );
   const values: WireRow[] = await db('wire_series')
@@ -107,9 +107,10 @@ export async function instrumentsOf(db: Knex, cookId: string): Promise<string[]>
 
 /** The repository of instruments. */
 export function instrumentStore(db: Knex) {
-  const rows = () => db<Row>('instruments');
+  const rows = (on: Knex = db) =>
+    on<Row>('instruments').select<Row[]>('instruments.*', db.raw(pitColumns('instruments')));
   const get = async (id: string, on: Knex = db): Promise<Versioned<Instrument> | null> => {
-    const row = await on<Row>('instruments').where({ id }).first();
+    const [row] = await rows(on).where({ id });
     return row ? fromRow(row) : null;
   };
   return {
@@ -124,6 +125,7 @@ export function instrumentStore(db: Knex) {
         const row = {
           id,
           name,
+          pit_id: (await pitNamed(trx, pitName)).pitId,
           pit_name: pitName,
           channels: JSON.stringify(channels),
           kind: kind ?? null,
@@ -151,16 +153,14 @@ export function instrumentStore(db: Knex) {
     async newToken(id: string): Promise<string | null> {
       // Hexadecimal: a token that began with a dash would read as an option of a command.
       const token = randomBytes(24).toString('hex');
-      const changed = await rows()
+      const changed = await db('instruments')
         .where({ id })
         .update({ token_hash: hashOf(token) });
       return changed > 0 ? token : null;
     },
     /** The instrument that shows a token; null where none does. */
     async withToken(token: string): Promise<Versioned<Instrument> | null> {
-      const row = await rows()
-        .where({ token_hash: hashOf(token) })
-        .first();
+      const [row] = await rows().where({ token_hash: hashOf(token) });
       return row ? fromRow(row) : null;
     },
     /**

@@ -182,4 +182,30 @@ export const LOG_STEPS: Step[] = [
       }
     },
   },
+  {
+    // Cooks and instruments were known to their pit by its name: a new name rewrote them all.
+    name: '2026-12-01-pits-by-id',
+    async up(knex) {
+      for (const table of ['cooks', 'instruments']) {
+        await knex.schema.alterTable(table, (t) => {
+          t.text('pit_id');
+        });
+        await knex(table).update({
+          pit_id: knex.raw('(SELECT p.id FROM pits p WHERE p.name = pit_name)'),
+        });
+      }
+    },
+    async down(knex) {
+      for (const table of ['cooks', 'instruments']) {
+        await knex(table)
+          .whereNotNull('pit_id')
+          .update({
+            pit_name: knex.raw(
+              'coalesce((SELECT p.name FROM pits p WHERE p.id = pit_id), pit_name)',
+            ),
+          });
+        await knex.raw(`ALTER TABLE ${table} DROP COLUMN pit_id`);
+      }
+    },
+  },
 ];

@@ -1,6 +1,7 @@
 /** The yard's pits. */
 import type { PitRecord, Versioned } from '@ostrin/contract';
 import type { Knex } from 'knex';
+import { adopt, release } from './pitOf';
 import { expectVersion, putVersioned, type Expected } from './versions';
 
 interface Row {
@@ -55,31 +56,28 @@ export function pitStore(db: Knex) {
         };
         const known = await get(pit.id, trx);
         if (known?.name !== pit.name) await refuseTakenName(trx, pit);
-        if (known && known.name !== pit.name) await renameOfCooks(trx, known.name, pit.name);
-        return { ...pit, version: await putVersioned(trx, 'pits', known, expected, row) };
+        const version = await putVersioned(trx, 'pits', known, expected, row);
+        await adopt(trx, pit.id, pit.name);
+        return { ...pit, version };
       }),
     /** Takes a pit out of the yard; its cooks stay in the log under its name. Says whether there was one. Throws `Stale`. */
     remove: (id: string, expected: Expected = null): Promise<boolean> =>
       db.transaction(async (trx) => {
         const known = await get(id, trx);
         expectVersion(known, expected);
+        if (!known) return false;
+        await release(trx, id, known.name);
         return (await trx<Row>('pits').where({ id }).delete()) > 0;
       }),
   };
 }
 
-/** Another pit of the yard has that name: cooks and instruments know their pit by it. */
+/** Another pit of the yard has that name: a cook or an instrument is given its pit by it. */
 export class NameTaken extends Error {}
 
 async function refuseTakenName(trx: Knex.Transaction, pit: PitRecord): Promise<void> {
   const other = await trx<Row>('pits').where({ name: pit.name }).whereNot({ id: pit.id }).first();
   if (other) throw new NameTaken(`another pit is called ${pit.name}`);
-}
-
-/** Cooks and instruments follow their pit to its new name. */
-async function renameOfCooks(trx: Knex.Transaction, from: string, to: string): Promise<void> {
-  await trx('cooks').where({ pit_name: from }).update({ pit_name: to });
-  await trx('instruments').where({ pit_name: from }).update({ pit_name: to });
 }
 
 export type PitStore = ReturnType<typeof pitStore>;

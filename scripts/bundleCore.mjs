@@ -9,7 +9,19 @@ import { root } from './setup.mjs';
 /** Where Jest finds it: see `jest.config.cjs`. */
 export const coreBundle = path.join(root, '.cache/core.cjs');
 
-const DOORS = ['internals', 'index', 'afterwards', 'learning', 'lookAhead', 'tending', 'yard'];
+const DOORS = [
+  'internals',
+  'index',
+  'afterwards',
+  'catalogue',
+  'engine',
+  'learning',
+  'log',
+  'lookAhead',
+  'quantity',
+  'tending',
+  'yard',
+];
 
 export const bundleCore = () =>
   build({

@@ -1,5 +1,6 @@
 /** How much better a pit is known after one, three and five logged cooks: where it settles, and what its plans are worth. */
-import { planOnePit, onlyPiece } from '@ostrin/core';
+import { planOnePit } from '@ostrin/core/engine';
+import { onlyPiece } from '@ostrin/core';
 import {
   biasAt,
   createSimulatedOperator,

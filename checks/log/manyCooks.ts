@@ -1,5 +1,7 @@
 /** A log of many cooks: how long its list, one of its cooks and a comparison take beside an empty log, and its room. */
-import { leadMeat, MINUTE_MS, type Entry, type PitPlan } from '@ostrin/core';
+import { leadMeat, type PitPlan } from '@ostrin/core';
+import { MINUTE_MS } from '@ostrin/core/quantity';
+import type { Entry } from '@ostrin/core/log';
 import { randomUUID } from 'node:crypto';
 import { percentile, type MeasuredServer } from '../server/measured';
 

@@ -1,5 +1,6 @@
 /** Cooks a request in its true pit: by its plan, by rules of thumb, and by an operator without either. */
-import { onlyPiece, onlyPit, plan } from '@ostrin/core';
+import { onlyPiece, onlyPit } from '@ostrin/core';
+import { plan } from '@ostrin/core/engine';
 import {
   charcoalKg,
   createSimulatedOperator,

@@ -1,5 +1,5 @@
 /** Requests that nobody should make: deep, wide, huge, broken and nearly right ones. */
-import { seeded } from '@ostrin/core';
+import { seeded } from '@ostrin/core/quantity';
 import { beginCook, watchStalls, type MeasuredServer } from './measured';
 
 const METHODS = ['GET', 'HEAD', 'POST', 'PUT', 'DELETE', 'PATCH', 'OPTIONS'];

@@ -1,5 +1,5 @@
 /** The server killed in the middle of writes by two devices: what was acknowledged is there, once. */
-import { seeded } from '@ostrin/core';
+import { seeded } from '@ostrin/core/quantity';
 import { beginCook, type MeasuredServer } from './measured';
 
 interface Tap {

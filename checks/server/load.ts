@@ -1,5 +1,5 @@
 /** Many cooks at full speed with many watchers, and the same after a night in which the machine slept. */
-import { HOUR_MS } from '@ostrin/core';
+import { HOUR_MS } from '@ostrin/core/quantity';
 import { beginCook, percentile, type MeasuredServer } from './measured';
 
 const COOKS = 20;

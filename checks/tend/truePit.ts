@@ -1,5 +1,6 @@
 /** The true pit of a case: its plan, and a pit, a day and splits that its owner does not know. */
-import { planOnePit, onlyPit } from '@ostrin/core';
+import { planOnePit } from '@ostrin/core/engine';
+import { onlyPit } from '@ostrin/core';
 import {
   epochOf,
   MINUTE_MS,

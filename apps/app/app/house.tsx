@@ -1,1 +1,1 @@
-export { HouseScreen as default } from '../src/screens';
+export { DevicesScreen as default } from '../src/screens';

@@ -13,8 +13,8 @@ export const CompareScreen = lazyComponent(async () => ({ default: (await log())
 export const ForeignScreen = lazyComponent(async () => ({ default: (await log()).ForeignScreen }));
 export const YardScreen = lazyComponent(async () => ({ default: (await yard()).YardScreen }));
 export const PitScreen = lazyComponent(async () => ({ default: (await yard()).PitScreen }));
-export const HouseScreen = lazyComponent(async () => ({
-  default: (await import('./house/HouseScreen')).HouseScreen,
+export const DevicesScreen = lazyComponent(async () => ({
+  default: (await import('./devices/DevicesScreen')).DevicesScreen,
 }));
 export const InstrumentsScreen = lazyComponent(async () => ({
   default: (await import('./instruments/InstrumentsScreen')).InstrumentsScreen,

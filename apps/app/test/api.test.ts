@@ -5,7 +5,7 @@ import { act, renderHook, waitFor } from '@testing-library/react-native';
 import { requestJson, HttpError, ServerUnreachable } from '../src/api/http';
 import { useLive } from '../src/store/live';
 import { storeVersioned } from '../src/api/versioned';
-import { openLine } from '../src/line/serverLine';
+import { openLine } from '../src/connection/serverConnection';
 import { useLiveCook } from '../src/tend/useLiveCook';
 import { BOSUN, FakeStream, reply } from './help';
 

@@ -1,6 +1,8 @@
 /** A piece that comes late, and what stands round the plan. */
-import { METRIC, type WeatherFromHour } from '@ostrin/core';
-import { type WordedPlan, planDocument } from '@ostrin/wording';
+import { METRIC } from '@ostrin/core/quantity';
+import type { WeatherFromHour } from '@ostrin/core';
+import { type WordedPlan } from '@ostrin/wording';
+import { planDocument } from '@ostrin/wording/documents';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { Cautions, Risks, Shopping, Watch } from '../src/plan/PlanExtras';
 import { Jobs } from '../src/plan/Jobs';

@@ -1,6 +1,7 @@
 /** Cooks beside each other: how they are laid, what is told of them, and which notes come up in a plan. */
 import type { NextTime } from '@ostrin/contract/types';
-import { METRIC, MINUTE_MS, type Entry } from '@ostrin/core';
+import { METRIC, MINUTE_MS } from '@ostrin/core/quantity';
+import type { Entry } from '@ostrin/core/log';
 import type { CookView } from '../src/api/queries';
 import { comparedCook, comparedRows, comparedStrip, type Alignment } from '../src/log/compared';
 import { notesFor } from '../src/plan/notesFor';

@@ -1,4 +1,6 @@
-import { METRIC, CUTS, SCHOOL_IDS, type PiecePlacement } from '@ostrin/core';
+import { METRIC } from '@ostrin/core/quantity';
+import { CUTS, SCHOOL_IDS } from '@ostrin/core/catalogue';
+import type { PiecePlacement } from '@ostrin/core';
 import fc from 'fast-check';
 import { firesOf } from '../src/store/fires';
 import { titleOf } from '../src/store/names';

@@ -1,13 +1,8 @@
 /** Fires as they are drawn: to scale, with what they are made of, names apart. */
-import {
-  CHARCOALS,
-  grateOf,
-  designFire,
-  METRIC,
-  PRESETS,
-  presetOf,
-  type PlannedFire,
-} from '@ostrin/core';
+import { CHARCOALS, PRESETS, presetOf } from '@ostrin/core/catalogue';
+import { grateOf, designFire } from '@ostrin/core/engine';
+import { METRIC } from '@ostrin/core/quantity';
+import type { PlannedFire } from '@ostrin/core';
 import { render, screen } from '@testing-library/react-native';
 import fc from 'fast-check';
 import { fireShape } from '../src/drawings/fireShapes';

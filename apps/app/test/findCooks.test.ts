@@ -1,5 +1,5 @@
 import type { CookSummary } from '@ostrin/contract/types';
-import type { Glance } from '@ostrin/core';
+import type { Glance } from '@ostrin/core/afterwards';
 import fc from 'fast-check';
 import { cooksFor, EVERY_COOK, type CookWish } from '../src/log/findCooks';
 

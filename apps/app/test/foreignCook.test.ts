@@ -1,6 +1,8 @@
 /** A cook out of another program's readings: what is guessed of it, and the document that comes of it. */
 import { readCookDoc } from '@ostrin/contract';
-import { planOnePit, foldLog, litAtMs, METRIC, MINUTE_MS, type ReadingRow } from '@ostrin/core';
+import { planOnePit } from '@ostrin/core/engine';
+import { foldLog, litAtMs, type ReadingRow } from '@ostrin/core/log';
+import { METRIC, MINUTE_MS } from '@ostrin/core/quantity';
 import { v4 as newId } from 'uuid';
 import {
   docOfForeign,

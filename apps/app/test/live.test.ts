@@ -1,4 +1,5 @@
-import type { Entry, PitPlan } from '@ostrin/core';
+import type { Entry } from '@ostrin/core/log';
+import type { PitPlan } from '@ostrin/core';
 import { cookClockMs, mergeReadings, useLive } from '../src/store/live';
 import type { CookView } from '../src/api/queries';
 

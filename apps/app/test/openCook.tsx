@@ -1,5 +1,8 @@
 /** A plan and an open cook of its own for each test of the pages. */
-import { planOnePit, METRIC, type CookNow, type Entry } from '@ostrin/core';
+import { planOnePit } from '@ostrin/core/engine';
+import { METRIC } from '@ostrin/core/quantity';
+import type { CookNow } from '@ostrin/core/tending';
+import type { Entry } from '@ostrin/core/log';
 import { cookNow, knownCook } from '@ostrin/core/tending';
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import type { ReactNode } from 'react';

@@ -1,6 +1,6 @@
 /** Taps are kept before they are shown, sent once, in order, and never let go without their writer. */
 import 'fake-indexeddb/auto';
-import type { Entry } from '@ostrin/core';
+import type { Entry } from '@ostrin/core/log';
 import { waitFor } from '@testing-library/react-native';
 import { v4 as newId } from 'uuid';
 import type * as OutboxModule from '../src/outbox/outbox';

@@ -1,4 +1,6 @@
-import { planOnePit, METRIC, foldLog, type Entry } from '@ostrin/core';
+import { planOnePit } from '@ostrin/core/engine';
+import { METRIC } from '@ostrin/core/quantity';
+import { foldLog, type Entry } from '@ostrin/core/log';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { useState } from 'react';
 import { useSettings } from '../src/store/settings';

@@ -1,5 +1,7 @@
-import { presetOf, type Plan, type Request } from '@ostrin/core';
-import { capital, planDocument } from '@ostrin/wording';
+import { presetOf } from '@ostrin/core/catalogue';
+import type { Plan, Request } from '@ostrin/core';
+import { capital } from '@ostrin/wording';
+import { planDocument } from '@ostrin/wording/documents';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
 import type { PlanListener } from '../src/api/core';

@@ -1,6 +1,8 @@
 /** The printed page: set as large as it stands on one page, told whole, safe to put into HTML. */
-import { METRIC, type Request } from '@ostrin/core';
-import { type WordedPlan, planDocument } from '@ostrin/wording';
+import { METRIC } from '@ostrin/core/quantity';
+import type { Request } from '@ostrin/core';
+import { type WordedPlan } from '@ostrin/wording';
+import { planDocument } from '@ostrin/wording/documents';
 import fc from 'fast-check';
 import { pointsFor, sheetHtml } from '../src/plan/printSheet';
 import { requestOf } from '../src/store/request';

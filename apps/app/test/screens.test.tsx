@@ -1,5 +1,7 @@
 import { jobWords } from '@ostrin/wording';
-import { pitOf, METRIC, cutOf, piecesPerMeat } from '@ostrin/core';
+import { pitOf, piecesPerMeat } from '@ostrin/core';
+import { METRIC } from '@ostrin/core/quantity';
+import { cutOf } from '@ostrin/core/catalogue';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
 import { PlanSentence } from '../src/plan/PlanSentence';
 import { useSettings } from '../src/store/settings';

@@ -1,13 +1,6 @@
-import {
-  planOnePit,
-  actionsOf,
-  jobMs,
-  epochOf,
-  foldLog,
-  METRIC,
-  MINUTE_MS,
-  type Entry,
-} from '@ostrin/core';
+import { planOnePit } from '@ostrin/core/engine';
+import { actionsOf, jobMs, foldLog, type Entry } from '@ostrin/core/log';
+import { epochOf, METRIC, MINUTE_MS } from '@ostrin/core/quantity';
 import { forecast } from '@ostrin/core/internals';
 import { render, screen } from '@testing-library/react-native';
 import { requestOf } from '../src/store/request';

@@ -1,6 +1,8 @@
 /** One draft with several meats, courses and pits; saved plans; pieces laid by hand. */
-import { onePit, METRIC } from '@ostrin/core';
-import { type WordedPlan, planDocument } from '@ostrin/wording';
+import { onePit } from '@ostrin/core';
+import { METRIC } from '@ostrin/core/quantity';
+import { type WordedPlan } from '@ostrin/wording';
+import { planDocument } from '@ostrin/wording/documents';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';
 import { Answer } from '../src/plan/PlanAnswer';

@@ -1,4 +1,6 @@
-import { METRIC, presetOf, PRESETS, ventCard, VENT_NOTATIONS, type SteadyCase } from '@ostrin/core';
+import { METRIC } from '@ostrin/core/quantity';
+import { presetOf, PRESETS, VENT_NOTATIONS } from '@ostrin/core/catalogue';
+import { ventCard, type SteadyCase } from '@ostrin/core/engine';
 import { ventName } from '@ostrin/wording';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen, waitFor } from '@testing-library/react-native';

@@ -1,5 +1,6 @@
 /** How much memory a cook asks for in an hour of it: what garbage collection has to clear away. */
-import { quantile, type Scenario } from '@ostrin/core';
+import { quantile } from '@ostrin/core/quantity';
+import type { Scenario } from '@ostrin/core';
 import { advance, createCook } from '@ostrin/core/internals';
 import { getHeapSpaceStatistics } from 'node:v8';
 

@@ -1,5 +1,7 @@
 /** Timings as ratios inside one run, against the reference kernel. */
-import { plan, presetOf, quantile, simulate } from '@ostrin/core';
+import { plan, simulate } from '@ostrin/core/engine';
+import { presetOf } from '@ostrin/core/catalogue';
+import { quantile } from '@ostrin/core/quantity';
 import { estimatePiece } from '@ostrin/core/internals';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { allocatedKbPerHour } from './allocations';

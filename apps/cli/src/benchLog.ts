@@ -1,5 +1,5 @@
 /** `ostrin bench --log`: a log of five hundred cooks of twelve hours, read each thirty seconds. */
-import { planOnePit } from '@ostrin/core';
+import { planOnePit } from '@ostrin/core/engine';
 import { manyCooks } from '../../../checks/log/manyCooks';
 import { request } from '../../../packages/core/test/scenarios';
 import { onServer } from './onServer';

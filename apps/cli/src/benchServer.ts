@@ -1,5 +1,5 @@
 /** `ostrin bench --server`: the server under kills, bad requests, many watchers and a night's sleep. */
-import { planOnePit } from '@ostrin/core';
+import { planOnePit } from '@ostrin/core/engine';
 import { request } from '../../../packages/core/test/scenarios';
 import { fuzzRuns } from '../../../checks/server/fuzz';
 import { killRuns } from '../../../checks/server/kills';

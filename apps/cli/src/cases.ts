@@ -1,18 +1,14 @@
 /** What the bench runs: a 14 h cook with one shoulder in every preset, and a plan. */
+import { onlyPiece, onlyPit, type Action, type Request, type Scenario } from '@ostrin/core';
+import { feedActions } from '@ostrin/core/engine';
 import {
-  onlyPiece,
-  onlyPit,
-  feedActions,
   MAX_ARC_DEGREES,
   presetOf,
   PRESETS,
   hasSmallFirebox,
   usualFire,
-  type Action,
   type Place,
-  type Request,
-  type Scenario,
-} from '@ostrin/core';
+} from '@ostrin/core/catalogue';
 import { measuredAir, tracePit, type EstimateInput } from '@ostrin/core/internals';
 
 const WEATHER = {

@@ -1,5 +1,7 @@
 /** Runs one share of an ensemble of cooks in a worker and tells how far it is. */
-import { runEnsemble, type CookerParameters, type Scenario } from '@ostrin/core';
+import { runEnsemble } from '@ostrin/core/engine';
+import type { CookerParameters } from '@ostrin/core/catalogue';
+import type { Scenario } from '@ostrin/core';
 import { parentPort, workerData } from 'node:worker_threads';
 
 const { scenario, parameters, count, share, shares } = workerData as {

@@ -1,7 +1,8 @@
 /** `ostrin simulate|plan|facts|bench`: one JSON document on standard output, problems on standard error. */
 import { problemLine, readRequest, readScenario, type Checked } from '@ostrin/contract';
-import { epochOf, simulate } from '@ostrin/core';
-import { planDocument, wordResult } from '@ostrin/wording';
+import { epochOf } from '@ostrin/core/quantity';
+import { simulate } from '@ostrin/core/engine';
+import { planDocument, wordResult } from '@ostrin/wording/documents';
 import { Command, CommanderError, InvalidArgumentError, Option } from 'commander';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';

@@ -3,7 +3,8 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { simulate, type Result } from '@ostrin/core';
+import { simulate } from '@ostrin/core/engine';
+import type { Result } from '@ostrin/core';
 import { COOKS } from '../src/cases';
 
 const root = path.resolve(__dirname, '../../..');

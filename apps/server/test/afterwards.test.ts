@@ -1,5 +1,5 @@
 /** What is done with a cook once it is over: another name, deleting it, bringing it back. */
-import { DAY_MS } from '@ostrin/core';
+import { DAY_MS } from '@ostrin/core/quantity';
 import { randomUUID } from 'node:crypto';
 import { cookStore } from '../src';
 import { call, planFor, startServer, type TestServer } from './help';

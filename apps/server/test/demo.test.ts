@@ -1,5 +1,5 @@
 import { readCookDoc } from '@ostrin/contract';
-import { foldLog } from '@ostrin/core';
+import { foldLog } from '@ostrin/core/log';
 import { summarise } from '@ostrin/core/afterwards';
 import { closeDatabase, cookStore, loadDemo, openDatabase, storeWorld } from '../src';
 import { demoCopy } from './help';

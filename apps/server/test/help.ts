@@ -1,5 +1,6 @@
 /** A real server on a scratch database. */
-import { type PitPlan, planOnePit, type Plan, type Request } from '@ostrin/core';
+import type { PitPlan, Plan, Request } from '@ostrin/core';
+import { planOnePit } from '@ostrin/core/engine';
 import { randomUUID } from 'node:crypto';
 import { copyFileSync, mkdtempSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';

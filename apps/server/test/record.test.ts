@@ -1,6 +1,8 @@
 /** The record holds: against far dates, clocks that jump, two writers, and documents that cannot be run. */
 import { randomUUID } from 'node:crypto';
-import { DAY_MS, HOUR_MS, type Entry, type Plan } from '@ostrin/core';
+import { DAY_MS, HOUR_MS } from '@ostrin/core/quantity';
+import type { Entry } from '@ostrin/core/log';
+import type { Plan } from '@ostrin/core';
 import pino from 'pino';
 import { closeDatabase, cookStore, createApp, openDatabase, Pools } from '../src';
 import { begin, call, planFor, startServer, until, type TestServer } from './help';

@@ -1,19 +1,18 @@
 /** What somebody does: one class for each `do`, told apart by that field. */
 import 'reflect-metadata';
+import type { Action, PlanLog } from '@ostrin/core';
 import {
-  type Action,
   CHARCOALS,
   type CharcoalId,
   PLACES,
   type Place,
-  type PlanLog,
   USUAL_SPLIT_KG,
   USUAL_SPLIT_WOOD,
   WOODS,
   WRAPS,
   type WoodId,
   type WrapId,
-} from '@ostrin/core';
+} from '@ostrin/core/catalogue';
 import { IsBoolean, IsInt, IsString, Length, Max, Min } from 'class-validator';
 import { InRange, Known, Optional } from './rules';
 

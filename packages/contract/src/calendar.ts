@@ -1,5 +1,5 @@
 /** A plan as a calendar (RFC 5545) with alarms. Loaded only when somebody takes a plan along. */
-import { epochOf, MINUTE_MS } from '@ostrin/core';
+import { epochOf, MINUTE_MS } from '@ostrin/core/quantity';
 import { linesOf, type WordedPlan } from '@ostrin/wording';
 import { createEvents, type EventAttributes } from 'ics';
 

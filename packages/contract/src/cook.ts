@@ -1,7 +1,7 @@
 /** A cook, its log and its readings: what app and server say to each other, and what is exported. */
 import 'reflect-metadata';
+import { CUTS } from '@ostrin/core/catalogue';
 import {
-  CUTS,
   LOOKS,
   MUSCLES,
   type LookAt,
@@ -10,7 +10,7 @@ import {
   type PieceVerdict,
   type Verdict,
   type WeighedThing,
-} from '@ostrin/core';
+} from '@ostrin/core/log';
 import { NOTE_SUBJECTS, PIECE_VERDICTS, WEIGHED_THINGS } from '@ostrin/core/afterwards';
 import {
   Equals,

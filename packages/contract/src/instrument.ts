@@ -1,6 +1,7 @@
 /** Instruments that tell their readings by wire, and what they tell. */
 import 'reflect-metadata';
-import { toC, WIRE_SPOTS, type CheckedAgainst, type WireSpot } from '@ostrin/core';
+import { toC } from '@ostrin/core/quantity';
+import { WIRE_SPOTS, type CheckedAgainst, type WireSpot } from '@ostrin/core/log';
 import { CHECKED_AGAINST } from '@ostrin/core/tending';
 import { Allow, IsIn, IsInt, IsISO8601, IsString, Length, Matches } from 'class-validator';
 import Papa from 'papaparse';

@@ -1,5 +1,5 @@
 /** What travels of instruments between app and server, as plain types. */
-import type { InstrumentCheck, WireSpot } from '@ostrin/core';
+import type { InstrumentCheck, WireSpot } from '@ostrin/core/log';
 
 /** One channel of an instrument: where it measures, and how wrong it is. */
 export interface Channel {

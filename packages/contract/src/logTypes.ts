@@ -1,5 +1,5 @@
 /** What travels of cooks that are over beside the cooks themselves. */
-import type { NextTimeNote } from '@ostrin/core';
+import type { NextTimeNote } from '@ostrin/core/afterwards';
 
 /** A note for next time with the cook that it comes from. */
 export interface NextTime extends NextTimeNote {

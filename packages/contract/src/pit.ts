@@ -1,6 +1,6 @@
 /** A pit as its owner keeps it. */
 import 'reflect-metadata';
-import { PRESETS, VENT_NOTATIONS, type VentNotation, type VentScale } from '@ostrin/core';
+import { PRESETS, VENT_NOTATIONS, type VentNotation, type VentScale } from '@ostrin/core/catalogue';
 import { IsIn, IsString, Length, Matches } from 'class-validator';
 import { DialFits, InRange, Known, Nested, NestedList, Optional, ShortTexts } from './rules';
 import { KnownPitDto, OverridesDto } from './scenario';

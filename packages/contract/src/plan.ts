@@ -7,9 +7,9 @@ import {
   PLACES,
   type CautionId,
   type FuelId,
-  type JobFacts,
   type Place,
-} from '@ostrin/core';
+} from '@ostrin/core/catalogue';
+import type { JobFacts } from '@ostrin/core';
 import {
   Equals,
   IsBoolean,

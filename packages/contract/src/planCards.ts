@@ -1,6 +1,6 @@
 /** What a plan says besides its jobs, as codes and figures: cards, shopping, troubles, and what stands in the way. */
 import 'reflect-metadata';
-import { CHARCOALS, CUTS, WOODS, type CautionId, type WoodId } from '@ostrin/core';
+import { CHARCOALS, CUTS, WOODS, type CautionId, type WoodId } from '@ostrin/core/catalogue';
 import { IsBoolean, IsIn, IsInt, IsString, Length, Max, MaxLength, Min } from 'class-validator';
 import {
   InRange,

@@ -3,18 +3,15 @@ import 'reflect-metadata';
 import {
   CHARCOALS,
   CUTS,
-  GAUGES,
   SPRAY_SCHOOLS,
   WOODS,
   WRAPS,
   type CharcoalId,
-  type Gauge,
-  type JobFacts,
-  type KitId,
   type SpraySchool,
   type WoodId,
   type WrapId,
-} from '@ostrin/core';
+} from '@ostrin/core/catalogue';
+import { GAUGES, type Gauge, type JobFacts, type KitId } from '@ostrin/core';
 import { IsBoolean, IsIn, IsInt, IsString, Length, Max, MaxLength, Min } from 'class-validator';
 import {
   ExactlyOne,

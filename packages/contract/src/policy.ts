@@ -1,6 +1,6 @@
 /** How a fire is held, as a plan keeps it. */
 import 'reflect-metadata';
-import { WOODS } from '@ostrin/core';
+import { WOODS } from '@ostrin/core/catalogue';
 import { IsString, MaxLength } from 'class-validator';
 import { InRange, Known, Nested, Optional, OrNull } from './rules';
 

@@ -1,13 +1,7 @@
 /** Documents from outside, checked whole: class rules first, then what spans several fields. */
-import {
-  createCook,
-  presetOf,
-  type Action,
-  type FireSpec,
-  type Place,
-  type Scenario,
-  type VentScales,
-} from '@ostrin/core';
+import { createCook } from '@ostrin/core/engine';
+import { presetOf, type FireSpec, type Place, type VentScales } from '@ostrin/core/catalogue';
+import type { Action, Scenario } from '@ostrin/core';
 import { plainOf } from './plain';
 import type { FieldProblem } from './problems';
 import { validate, invalid, type Checked } from './validate';

@@ -1,5 +1,7 @@
 /** Cooks and their logs from outside, checked whole. */
-import { DAY_MS, entryProblem, LOOKS, type Entry, type PitPlan, type PlanLog } from '@ostrin/core';
+import { DAY_MS } from '@ostrin/core/quantity';
+import { entryProblem, LOOKS, type Entry } from '@ostrin/core/log';
+import type { PitPlan, PlanLog } from '@ostrin/core';
 import { CookDocDto, EntriesDto, NewCookDto, NewCooksDto } from './cook';
 import type { FieldProblem } from './problems';
 import { isObject, plainOf } from './plain';

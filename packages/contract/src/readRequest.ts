@@ -1,13 +1,6 @@
 /** Requests from outside, checked whole. */
-import {
-  type MeatSpec,
-  type Request,
-  type RequestMeat,
-  cutOf,
-  doneByFeel,
-  presetOf,
-  SHUT_IN,
-} from '@ostrin/core';
+import type { MeatSpec, Request, RequestMeat } from '@ostrin/core';
+import { cutOf, doneByFeel, presetOf, SHUT_IN } from '@ostrin/core/catalogue';
 import type { FieldProblem } from './problems';
 import { validate, invalid, type Checked } from './validate';
 import { RequestDto, toRequest } from './request';

@@ -4,19 +4,17 @@ import {
   ARRANGEMENTS,
   CHARCOALS,
   CUTS,
-  GAUGES,
   PLACES,
   SPRAY_SCHOOLS,
   VENT_NOTATIONS,
   WOODS,
   type ArrangementId,
   type FuelId,
-  type Gauge,
   type Place,
-  type Request,
   type SpraySchool,
   type VentNotation,
-} from '@ostrin/core';
+} from '@ostrin/core/catalogue';
+import { GAUGES, type Gauge, type Request } from '@ostrin/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,

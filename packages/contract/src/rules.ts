@@ -1,5 +1,5 @@
 /** Rules of our own, beside class-validator's. Messages say what to do, not only what is wrong. */
-import { knownZone } from '@ostrin/core';
+import { knownZone } from '@ostrin/core/quantity';
 import {
   ArrayMaxSize,
   IsArray,

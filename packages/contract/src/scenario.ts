@@ -10,15 +10,13 @@ import {
   usualFire,
   WOODS,
   type ArrangementId,
-  type Control,
   type FireSpec,
   type Place,
   type RestWhere,
-  type Scenario,
-  type Weather,
   type WrapId,
   WRAPS,
-} from '@ostrin/core';
+} from '@ostrin/core/catalogue';
+import type { Control, Scenario, Weather } from '@ostrin/core';
 import { Type } from 'class-transformer';
 import {
   Equals,

@@ -1,18 +1,10 @@
 /** What travels between app and server, as plain types; nothing here needs a library. */
-import type {
-  Alarm,
-  Entry,
-  Glance,
-  CookerParameters,
-  PitPlan,
-  Price,
-  ReadingRow,
-  Request,
-  Stock,
-  VentNotation,
-  VentScales,
-  KeptPit,
-} from '@ostrin/core';
+import type { Alarm } from '@ostrin/core/tending';
+import type { Entry, ReadingRow } from '@ostrin/core/log';
+import type { Glance } from '@ostrin/core/afterwards';
+import type { CookerParameters, VentNotation, VentScales } from '@ostrin/core/catalogue';
+import type { PitPlan, Price, Request, Stock } from '@ostrin/core';
+import type { KeptPit } from '@ostrin/core/learning';
 
 import type { InstrumentSeen } from './instrumentTypes';
 

@@ -1,5 +1,6 @@
-import { epochOf } from '@ostrin/core';
-import { linesOf, markdownOf, planDocument } from '@ostrin/wording';
+import { epochOf } from '@ostrin/core/quantity';
+import { linesOf, markdownOf } from '@ostrin/wording';
+import { planDocument } from '@ostrin/wording/documents';
 import ICAL from 'ical.js';
 import { request } from '../../core/test/scenarios';
 import { calendarOf } from '../src/calendar';

@@ -1,6 +1,6 @@
 /** Scenarios and requests from outside: what is read, what is refused, and how it is said. */
 import fc from 'fast-check';
-import type { HeapFire, SnakeFire } from '@ostrin/core';
+import type { HeapFire, SnakeFire } from '@ostrin/core/catalogue';
 import { problemLine, readCookDoc, readEntries, readRequest, readPit, readScenario } from '../src';
 import { kettle, request } from '../../core/test/scenarios';
 import { fields, LOGGED } from './help';

@@ -2,7 +2,8 @@
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { randomUUID } from 'node:crypto';
-import { planOnePit, type Entry } from '@ostrin/core';
+import { planOnePit } from '@ostrin/core/engine';
+import type { Entry } from '@ostrin/core/log';
 import { entryWords } from '@ostrin/wording/tending';
 import {
   actionsCsv,

@@ -1,5 +1,5 @@
 /** Tables of readings as other programs write them: recognised, and read without losing or inventing anything. */
-import { MINUTE_MS, localOf } from '@ostrin/core';
+import { MINUTE_MS, localOf } from '@ostrin/core/quantity';
 import fc from 'fast-check';
 import { guessMapping, readingsOfTable, readTable, type TableMapping } from '../src/foreignCsv';
 

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { exportedCook, liftPlan, readCookDoc, readNewCook, type CookDoc } from '@ostrin/contract';
-import { onePit, plan, planOnePit, type Plan } from '@ostrin/core';
+import { onePit, type Plan } from '@ostrin/core';
+import { plan, planOnePit } from '@ostrin/core/engine';
 import { wordPlan, type WordedPlan } from '@ostrin/wording';
 import { request } from '../../core/test/scenarios';
 import { fields } from './help';

@@ -1,8 +1,11 @@
 /** Plans of every family as documents: taken by the server as they are, described by their schema, carried by a calendar. */
 import Ajv2020 from 'ajv/dist/2020';
 import ICAL from 'ical.js';
-import { epochOf, PRESETS, type Request } from '@ostrin/core';
-import { type WordedPlan, linesOf, planDocument } from '@ostrin/wording';
+import { epochOf } from '@ostrin/core/quantity';
+import { PRESETS } from '@ostrin/core/catalogue';
+import type { Request } from '@ostrin/core';
+import { type WordedPlan, linesOf } from '@ostrin/wording';
+import { planDocument } from '@ostrin/wording/documents';
 import { readNewCook, readRequest } from '../src';
 import { calendarOf } from '../src/calendar';
 import { schemaOf } from '../src/schema';

@@ -1,6 +1,6 @@
 import Ajv from 'ajv/dist/2020';
 import { getMetadataStorage } from 'class-validator';
-import { planDocument } from '@ostrin/wording';
+import { planDocument } from '@ostrin/wording/documents';
 
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';

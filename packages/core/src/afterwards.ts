@@ -11,3 +11,12 @@ export { handFigures, type HandFigures } from './afterwards/handFigures';
 export { NOTE_SUBJECTS, PIECE_VERDICTS, WEIGHED_THINGS } from './log/verdictKinds';
 export { afterwardsOf, cookVerdict } from './afterwards/verdicts';
 export { summarise, type CookFigures } from './afterwards/summary';
+export type { Glance } from './afterwards/glance';
+export type {
+  CookToExplain,
+  MinutesByCause,
+  NotTold,
+  TimeCause,
+  WhyLate,
+} from './afterwards/meatTime';
+export type { Afterwards, CookVerdict, NextTimeNote } from './afterwards/verdicts';

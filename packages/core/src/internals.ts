@@ -86,6 +86,7 @@ export * from './pit/waterSmoker';
 export * from './pit/workspace';
 export * from './plan/advice/problems';
 export * from './plan/advice/risks';
+export * from './plan/advice/waysOut';
 export * from './plan/assemble';
 export * from './plan/collectJobs';
 export * from './plan/compare/variants';

@@ -1,5 +1,8 @@
 /** Advice in words: the move, what comes of it, and what comes of doing nothing. */
-import { CHARCOALS, type Advice, type RequestPit, type Units } from '@ostrin/core';
+import { CHARCOALS } from '@ostrin/core/catalogue';
+import type { Advice } from '@ostrin/core/tending';
+import type { RequestPit } from '@ostrin/core';
+import type { Units } from '@ostrin/core/quantity';
 import { splitWords } from './fires';
 import { countWords, inHundred, spanOfTime, temperatureWords } from './quantities';
 import { openingWords, ventedPit, ventNames } from './vents';

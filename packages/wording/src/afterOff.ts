@@ -1,5 +1,6 @@
 /** What to do with a piece that came off, in words. */
-import { HOLD_ABOVE_C, type Units } from '@ostrin/core';
+import { HOLD_ABOVE_C } from '@ostrin/core/catalogue';
+import type { Units } from '@ostrin/core/quantity';
 import type { AfterOff } from '@ostrin/core/tending';
 import { REST_WORDS } from './places';
 import { firstStageWords } from './plan/holds';

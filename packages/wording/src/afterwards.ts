@@ -1,7 +1,8 @@
 /** What is said of cooks that are over. */
-import type { CookVerdict, JudgedOf, TimeCause, Units } from '@ostrin/core';
+import type { CookVerdict, LearnedWay, TimeCause } from '@ostrin/core/afterwards';
+import type { JudgedOf } from '@ostrin/core/log';
+import type { Units } from '@ostrin/core/quantity';
 import { PIECE_VERDICT_NAMES } from './pieceVerdicts';
-import type { LearnedWay } from '@ostrin/core/afterwards';
 import { capital, countWords, inHundred, spanOfTime, spanWords } from './quantities';
 
 export const JUDGED_NAMES: Readonly<Record<JudgedOf, string>> = {

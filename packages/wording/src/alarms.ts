@@ -1,5 +1,7 @@
 /** Alarms in words, short enough for the top of a phone. */
-import type { Alarm, Cause, PlanJob, RequestPit, Units } from '@ostrin/core';
+import type { Alarm, Cause } from '@ostrin/core/tending';
+import type { PlanJob, RequestPit } from '@ostrin/core';
+import type { Units } from '@ostrin/core/quantity';
 import { faultName } from './faults';
 import { jobWords } from './plan/jobs';
 import { spanOfTime } from './quantities';

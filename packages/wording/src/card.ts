@@ -1,5 +1,7 @@
 /** A pit's vent card in words: the days it was worked out for, and why a target has no setting. */
-import { presetOf, type ReferenceDayId, type Units, type VentAnswer } from '@ostrin/core';
+import { presetOf } from '@ostrin/core/catalogue';
+import type { ReferenceDayId, VentAnswer } from '@ostrin/core/engine';
+import type { Units } from '@ostrin/core/quantity';
 import { temperatureWords } from './quantities';
 
 export const DAY_NAMES: Readonly<Record<ReferenceDayId, string>> = {

@@ -2,7 +2,8 @@
  * Cautions in words, each with its source. They are shown where they matter, and defer to local codes and
  * licensed practice.
  */
-import type { CautionId, Units } from '@ostrin/core';
+import type { CautionId } from '@ostrin/core/catalogue';
+import type { Units } from '@ostrin/core/quantity';
 import { temperatureWords } from './quantities';
 
 /** A caution with its limits in the user's units. */

@@ -1,5 +1,6 @@
 /** A change of mind in words: what it does, and what it costs. */
-import type { ChangeOption, Units } from '@ostrin/core';
+import type { ChangeOption } from '@ostrin/core/tending';
+import type { Units } from '@ostrin/core/quantity';
 import { spanOfTime, temperatureWords } from './quantities';
 import { wrapOptionWords, WRAP_OPTION_NAMES } from './meat';
 

@@ -1,5 +1,6 @@
 /** What a fire is doing and why, in words. */
-import type { Cause, RequestPit, Trend } from '@ostrin/core';
+import type { Cause, Trend } from '@ostrin/core/tending';
+import type { RequestPit } from '@ostrin/core';
 import { suspectedWords } from './faults';
 import { capital } from './quantities';
 import { firstMoveWords } from './plan/moves';

@@ -1,5 +1,5 @@
 /** Any entry of a log in words, for lists of them. */
-import type { Entry } from '@ostrin/core';
+import type { Entry } from '@ostrin/core/log';
 import { actionWords, foodWords, readWords, UNKNOWN, type Telling } from './log';
 import { lookWords } from './looks';
 import { PIECE_VERDICT_NAMES, WEIGHED_NAMES } from './pieceVerdicts';

@@ -1,5 +1,6 @@
 /** What may be wrong with a fire, in the words of its pit, and the first thing to look at or do. */
-import type { Fault, RequestPit } from '@ostrin/core';
+import type { Fault } from '@ostrin/core/tending';
+import type { RequestPit } from '@ostrin/core';
 import { capital } from './quantities';
 import { ventedPit, ventNames } from './vents';
 

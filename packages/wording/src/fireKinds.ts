@@ -1,5 +1,5 @@
 /** Kinds of fires in a few words. */
-import { CHARCOALS, type ArrangementId, type CharcoalId } from '@ostrin/core';
+import { CHARCOALS, type ArrangementId, type CharcoalId } from '@ostrin/core/catalogue';
 
 /** How fires lie, in a word. */
 const ARRANGEMENT_NAMES: Readonly<Record<ArrangementId, string>> = {

@@ -1,17 +1,8 @@
 /** The fire sheet: what whoever takes over the watch has to know, in a dozen lines. */
-import {
-  foldLog,
-  lastVents,
-  localOf,
-  pitOf,
-  type Diagnosis,
-  type Entry,
-  type Forecast,
-  type LogLine,
-  type PitPlan,
-  type DueJob,
-  type Units,
-} from '@ostrin/core';
+import { foldLog, lastVents, type Entry, type LogLine, type DueJob } from '@ostrin/core/log';
+import { localOf, type Units } from '@ostrin/core/quantity';
+import { pitOf, type PitPlan } from '@ostrin/core';
+import type { Diagnosis, Forecast } from '@ostrin/core/tending';
 import { causeWords, TREND_WORDS } from './diagnosis';
 import { actionWords, foodWords, readWords } from './log';
 import { lookWords } from './looks';

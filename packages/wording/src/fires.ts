@@ -9,13 +9,11 @@ import {
   splitThicknessCm,
   WOODS,
   type CharcoalId,
-  type Feeding,
   type FireSpec,
-  type PlannedFire,
-  type RequestPit,
-  type Units,
   type WoodId,
-} from '@ostrin/core';
+} from '@ostrin/core/catalogue';
+import type { Feeding, PlannedFire, RequestPit } from '@ostrin/core';
+import type { Units } from '@ostrin/core/quantity';
 import { countWords, lengthWords, massWords, smallMassWords, spanOfTime } from './quantities';
 
 /** Charcoal as it is counted or weighed: `108 briquettes`, `2.4 kg of lump charcoal`. */

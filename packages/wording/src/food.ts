@@ -1,5 +1,6 @@
 /** What comes of food that is added to a cook, in words. */
-import type { FoodOutcome, Units } from '@ostrin/core';
+import type { FoodOutcome } from '@ostrin/core/tending';
+import type { Units } from '@ostrin/core/quantity';
 import { spanOfTime, spanWords } from './quantities';
 
 /** Less than this is not told: a fall of the pit, K, and a delay, min. */

@@ -1,12 +1,6 @@
 /** Instruments in words: where they measure, what they told, and two that disagree. */
-import {
-  spanFromK,
-  type CheckedAgainst,
-  type Disagreement,
-  type InstrumentCheck,
-  type Units,
-  type WireSpot,
-} from '@ostrin/core';
+import { spanFromK, type Units } from '@ostrin/core/quantity';
+import type { CheckedAgainst, Disagreement, InstrumentCheck, WireSpot } from '@ostrin/core/log';
 import { rainWords, spanOfTime, spanWords, temperatureWords, windWords } from './quantities';
 
 /** What a channel measures. */

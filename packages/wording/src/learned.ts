@@ -1,5 +1,5 @@
 /** What was learned of a pit from its cooks, in words. */
-import { spanFromK, type Units } from '@ostrin/core';
+import { spanFromK, type Units } from '@ostrin/core/quantity';
 import type {
   CookFit,
   DomeRelation,

@@ -1,15 +1,8 @@
 /** What was done, in words. */
-import {
-  type EntryBody,
-  METRIC,
-  cutOf,
-  type MeatSpec,
-  type PlanLog,
-  USUAL_SPLIT_WOOD,
-  type Units,
-  WOODS,
-  WRAPS,
-} from '@ostrin/core';
+import type { EntryBody } from '@ostrin/core/log';
+import { METRIC, type Units } from '@ostrin/core/quantity';
+import { cutOf, USUAL_SPLIT_WOOD, WOODS, WRAPS } from '@ostrin/core/catalogue';
+import type { MeatSpec, PlanLog } from '@ostrin/core';
 import { PLACE_WORDS } from './places';
 import { countWords, massWords, smallMassWords, temperatureWords } from './quantities';
 import { settingWords, ventName, type VentedPit } from './vents';

@@ -1,5 +1,5 @@
 /** What eyes and hands tell, in words. */
-import type { Look, LookAt, Verdict } from '@ostrin/core';
+import type { Look, LookAt, Verdict } from '@ostrin/core/log';
 
 /** What is looked at. */
 export const LOOK_NAMES: Readonly<Record<LookAt, string>> = {

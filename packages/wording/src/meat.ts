@@ -1,5 +1,7 @@
 /** A piece on its way, and what is safe, in words. */
-import { SAFE_C, type Outlook, type SafetyKind, type Units, type WrapOption } from '@ostrin/core';
+import { SAFE_C, type SafetyKind } from '@ostrin/core/catalogue';
+import type { Outlook, WrapOption } from '@ostrin/core/tending';
+import type { Units } from '@ostrin/core/quantity';
 import { spanOfTime, spanWords, temperatureWords } from './quantities';
 
 /** Minutes after lighting as the time of day. */

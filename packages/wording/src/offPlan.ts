@@ -1,5 +1,5 @@
 /** Why a piece is earlier or later than planned, in one sentence with its figures. */
-import type { Units } from '@ostrin/core';
+import type { Units } from '@ostrin/core/quantity';
 import type { OffPlan } from '@ostrin/core/tending';
 import { spanOfTime, spanWords } from './quantities';
 

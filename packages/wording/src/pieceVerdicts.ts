@@ -1,5 +1,5 @@
 /** What is said and weighed of a piece, as it is called in a log. */
-import type { PieceVerdict, WeighedThing } from '@ostrin/core';
+import type { PieceVerdict, WeighedThing } from '@ostrin/core/log';
 
 export const PIECE_VERDICT_NAMES: Readonly<Record<PieceVerdict, string>> = {
   tough: 'Tough',

@@ -1,5 +1,5 @@
 /** Places on the grate, and where meat is kept while it rests. */
-import type { MeatPlacement, Place, RestWhere } from '@ostrin/core';
+import type { MeatPlacement, Place, RestWhere } from '@ostrin/core/catalogue';
 
 export const PLACE_WORDS: Readonly<Record<Place, string>> = {
   near: 'near the fire',

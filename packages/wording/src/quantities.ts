@@ -1,5 +1,5 @@
 /** Quantities as a person says them, in the user's units, rounded to what a person can set or weigh. */
-import { fromC, fromKg, roundTo, spanFromK, type Units } from '@ostrin/core';
+import { fromC, fromKg, roundTo, spanFromK, type Units } from '@ostrin/core/quantity';
 
 /** A temperature, C, in whole degrees: `121 °C` or `250 °F`. */
 export const temperatureWords = (c: number, units: Units): string =>

@@ -1,12 +1,8 @@
 /** Why a job is planned, and why at that time, in words. */
-import {
-  pitOf,
-  type Forecast,
-  type PitPlan,
-  type PlanJob,
-  type Units,
-  type VentScale,
-} from '@ostrin/core';
+import { pitOf, type PitPlan, type PlanJob } from '@ostrin/core';
+import type { Forecast } from '@ostrin/core/tending';
+import type { Units } from '@ostrin/core/quantity';
+import type { VentScale } from '@ostrin/core/catalogue';
 import { behindWords } from './meat';
 import { spanOfTime } from './quantities';
 import { ventedPit } from './vents';

@@ -1,5 +1,5 @@
 /** A test burn, the leak test and seasoning in words (common practice). */
-import type { Units } from '@ostrin/core';
+import type { Units } from '@ostrin/core/quantity';
 import { spanOfTime, temperatureWords } from './quantities';
 
 /** What to look for before the first fire. */

@@ -1,16 +1,15 @@
 /** Vents and their settings in the words of a pit's owner. */
+import { holdsByFan, type RequestPit } from '@ostrin/core';
 import {
-  holdsByFan,
   presetOf,
   ventMark,
   ventScales,
   type Preset,
-  type RequestPit,
   type VentName,
   type VentDial,
   type VentScale,
   type VentScales,
-} from '@ostrin/core';
+} from '@ostrin/core/catalogue';
 import { capital } from './quantities';
 
 const VENT_NAMES: Readonly<Record<VentName, string>> = {

@@ -9,7 +9,8 @@ import {
   shopJob,
   shopMs,
 } from '@ostrin/core/internals';
-import { planDocument, type WordedPlan } from '@ostrin/wording';
+import { type WordedPlan } from '@ostrin/wording';
+import { planDocument } from '@ostrin/wording/documents';
 import { request } from '../../core/test/scenarios';
 
 const ZONE = 'Europe/Ljubljana';

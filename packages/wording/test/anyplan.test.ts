@@ -21,7 +21,8 @@ import {
   type RequestPit,
   type Weather,
 } from '@ostrin/core/internals';
-import { linesOf, markdownOf, planDocument, type WordedPlan } from '@ostrin/wording';
+import { linesOf, markdownOf, type WordedPlan } from '@ostrin/wording';
+import { planDocument } from '@ostrin/wording/documents';
 
 const ZONE = 'Europe/Ljubljana';
 const SERVE = '2027-05-15T18:30';

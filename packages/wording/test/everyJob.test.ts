@@ -13,7 +13,8 @@ import {
   type Units,
   type WrapId,
 } from '@ostrin/core/internals';
-import { planDocument, ventNames, type WordedPlan } from '../src';
+import { ventNames, type WordedPlan } from '../src';
+import { planDocument } from '@ostrin/wording/documents';
 import { ventScale } from '../../core/test/help/ventScale';
 import { request } from '../../core/test/scenarios';
 

@@ -18,7 +18,8 @@ import {
   variantRequests,
   WRAP_SCHOOLS,
 } from '@ostrin/core/internals';
-import { planDocument, type WordedPlan } from '@ostrin/wording';
+import { type WordedPlan } from '@ostrin/wording';
+import { planDocument } from '@ostrin/wording/documents';
 import { request } from '../../core/test/scenarios';
 
 const NOW = Date.UTC(2027, 4, 13, 12);

@@ -1,5 +1,8 @@
 /** What is said of a cook under way, over every preset: no part, unit or fuel that this pit or this user does not have. */
-import { METRIC, PRESETS, presetOf, type Advice, type Fault, type RequestPit } from '@ostrin/core';
+import { METRIC } from '@ostrin/core/quantity';
+import { PRESETS, presetOf } from '@ostrin/core/catalogue';
+import type { Advice, Fault } from '@ostrin/core/tending';
+import type { RequestPit } from '@ostrin/core';
 import {
   ALARM_CODES,
   FAULTS,

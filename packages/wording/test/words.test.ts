@@ -16,7 +16,6 @@ import {
   CAUTION_SOURCES,
   countWords,
   massWords,
-  planDocument,
   shortOpening,
   smallMassWords,
   spanOfTime,
@@ -24,6 +23,7 @@ import {
   ventedPit,
   ventName,
 } from '../src';
+import { planDocument } from '@ostrin/wording/documents';
 import { problemWords } from '../src/plan/problems';
 import { ventScale } from '../../core/test/help/ventScale';
 import { request } from '../../core/test/scenarios';

@@ -1,37 +1,28 @@
-/** The app's workers, started when first asked: the first plans, all of them run likely pits, one looks ahead of a cook. */
+/** The app's workers, started when first asked: one plans with its helpers, one looks ahead of a cook. */
 import type {
   Advice,
   AdviseQuestion,
   ChangeOption,
   ChangeQuestion,
-  CookToExplain,
   FoodOutcome,
   FoodWish,
   Forecasts,
   FuelUse,
-  LikelyPitJob,
-  LikelyPitRun,
-  Log,
-  MinutesByCause,
-  NotTold,
   ForecastInput,
-  VariantSources,
   Outlook,
-  SteadyCase,
-  PitPlan,
-  Plan,
-  Request,
-  VentCard,
-  WhyLate,
-} from '@ostrin/core';
+} from '@ostrin/core/tending';
+import type { CookToExplain, MinutesByCause, NotTold, WhyLate } from '@ostrin/core/afterwards';
+import type { Log } from '@ostrin/core/log';
+import type { VariantSources, SteadyCase, VentCard } from '@ostrin/core/engine';
+import type { PitPlan, Plan, Request } from '@ostrin/core';
 import { type PlanVariant } from '@ostrin/wording';
-import type { FromWorker, ToTendWorker, ToWorker, WhyLateOf } from './messages';
+import type { FromWorker, PlanQuestion, ToTendWorker, ToWorker, WhyLateOf } from './messages';
 
 type Listener = (message: FromWorker) => void;
 
 /** More workers than a plan has likely pits are of no use. */
 const MOST_WORKERS = 8;
-const workers: Worker[] = [];
+let planWorker: Worker | null = null;
 let lastId = 0;
 const listeners = new Map<number, Listener>();
 
@@ -39,11 +30,19 @@ const listeners = new Map<number, Listener>();
 const roomFor = (): number =>
   Math.max(1, Math.min(navigator.hardwareConcurrency || 1, MOST_WORKERS));
 
-/** The worker of that number, started when first used. */
-function workerAt(n: number): Worker {
-  workers[n] ??= heard(new Worker(new URL('./core.worker', import.meta.url)));
-  return workers[n];
+/** The worker that plans, started when first asked, with a helper for each further one that the machine has room for. */
+function planner(): Worker {
+  if (planWorker) return planWorker;
+  planWorker = coreWorker();
+  for (let n = 1; n < roomFor(); n++) {
+    const { port1, port2 } = new MessageChannel();
+    coreWorker().postMessage({ kind: 'help', port: port1 } satisfies ToWorker, [port1]);
+    planWorker.postMessage({ kind: 'helper', port: port2 } satisfies ToWorker, [port2]);
+  }
+  return planWorker;
 }
+
+const coreWorker = (): Worker => heard(new Worker(new URL('./core.worker', import.meta.url)));
 
 let tendWorker: Worker | null = null;
 
@@ -59,39 +58,9 @@ function heard(worker: Worker): Worker {
   return worker;
 }
 
-function send(message: ToWorker, listener: Listener): void {
+function send(message: PlanQuestion, listener: Listener): void {
   listeners.set(message.id, listener);
-  workerAt(0).postMessage(message);
-}
-
-/** The plan whose likely pits are being run: those of an older one are given up. */
-let running = 0;
-
-/** Runs the likely pits of plan `id` in all workers, and tells its own of each that is done. */
-function runPits(id: number, jobs: readonly LikelyPitJob[]): void {
-  running = id;
-  let next = 0;
-  const giveNext = (to: Worker): void => {
-    if (next >= jobs.length || running !== id) return;
-    const at = next++;
-    const jobId = ++lastId;
-    listeners.set(jobId, ({ kind, result, message }) => {
-      listeners.delete(jobId);
-      if (kind === 'failed') {
-        listeners.get(id)?.({ id, kind, message });
-        return;
-      }
-      workerAt(0).postMessage({
-        id,
-        kind: 'ran',
-        at,
-        run: result as LikelyPitRun,
-      } satisfies ToWorker);
-      giveNext(to);
-    });
-    to.postMessage({ id: jobId, kind: 'pit', job: jobs[at]! } satisfies ToWorker);
-  };
-  for (let n = 0; n < roomFor(); n++) giveNext(workerAt(n));
+  planner().postMessage(message);
 }
 
 /** What browser tests set before the page is loaded, so that they do not spend their time on the sixty. */
@@ -113,7 +82,6 @@ export function askPlan(request: Request, nowMs: number, to: PlanListener): () =
   const id = ++lastId;
   send({ id, kind: 'plan', request, nowMs, members: PLAN_MEMBERS }, (m) => {
     if (m.kind === 'progress') to.onProgress(m.share ?? 0);
-    else if (m.kind === 'jobs') runPits(id, m.jobs!);
     else if (m.kind === 'failed') to.onFail(m.message ?? '');
     else to.onPlan(m.result as Plan, m.kind === 'done');
   });

@@ -4,18 +4,18 @@ import {
   planSteps,
   runLikelyPit,
   ventCard,
-  type LikelyPitJob,
   type LikelyPitRun,
   type VariantSources,
   type SteadyCase,
   type PlanOptions,
-  type Request,
   type Steps,
   type TunedPolicy,
-} from '@ostrin/core';
-import { wordPlan, wordVariant } from '@ostrin/wording';
-import { answer, workerScope } from './answering';
+} from '@ostrin/core/engine';
+import type { Request } from '@ostrin/core';
+import { wordVariant } from '@ostrin/wording';
+import { workerScope } from './answering';
 import type { ToWorker } from './messages';
+import { helpAt, PitPool } from './pitPool';
 
 const scope = workerScope<ToWorker>();
 
@@ -28,56 +28,33 @@ const known = new Map<string, TunedPolicy>();
 const MOST_KNOWN = 40;
 type Long = keyof typeof latest;
 
+const pause = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
+const pool = new PitPool(runLikelyPit, pause);
+
 scope.onmessage = ({ data }) => {
-  if (data.kind === 'plan') {
-    latest.plan = data.id;
-    // A changed wish is no longer compared.
-    latest.variants = 0;
-    if (known.size > MOST_KNOWN) known.clear();
-    void runPlan(data.id, data.request, data.nowMs, data.members);
-  } else if (data.kind === 'card') {
-    latest.card = data.id;
-    void runCard(data.id, data.of);
-  } else if (data.kind === 'variants') {
-    latest.variants = data.id;
-    void runVariants(data.id, data.request, data.others, { ...data, knownPolicies: known });
-  } else if (data.kind === 'ran') ran(data.id, data.at, data.run);
-  else if (data.kind === 'pit') answer(data.id, () => runLikelyPit(data.job));
+  switch (data.kind) {
+    case 'plan':
+      latest.plan = data.id;
+      // A changed wish is no longer compared.
+      latest.variants = 0;
+      if (known.size > MOST_KNOWN) known.clear();
+      void runPlan(data.id, data.request, data.nowMs, data.members);
+      return;
+    case 'card':
+      latest.card = data.id;
+      void runCard(data.id, data.of);
+      return;
+    case 'variants':
+      latest.variants = data.id;
+      void runVariants(data.id, data.request, data.others, { ...data, knownPolicies: known });
+      return;
+    case 'helper':
+      pool.add(data.port);
+      return;
+    case 'help':
+      helpAt(data.port, runLikelyPit);
+  }
 };
-
-/** The jobs of the newest plan that were handed on, and what is still to come. */
-let handedOn: {
-  id: number;
-  runs: LikelyPitRun[];
-  missing: number;
-  /** Told after each of them with how many are missing. */
-  told: (missing: number) => void;
-  done: () => void;
-} | null = null;
-
-/** Hands the likely pits of plan `id` on to all workers; resolves when all are run, or given up. */
-const handOn = (
-  id: number,
-  jobs: LikelyPitJob[],
-  told: (missing: number) => void,
-): Promise<LikelyPitRun[]> =>
-  new Promise((resolve) => {
-    // An older plan's jobs are given up.
-    handedOn?.done();
-    const runs: LikelyPitRun[] = [];
-    handedOn = { id, runs, missing: jobs.length, told, done: () => resolve(runs) };
-    scope.postMessage({ id, kind: 'jobs', jobs });
-  });
-
-/** One of the jobs that were handed on is done. */
-function ran(id: number, at: number, run: LikelyPitRun): void {
-  if (handedOn?.id !== id) return;
-  handedOn.runs[at] = run;
-  handedOn.told(--handedOn.missing);
-  if (handedOn.missing === 0) handedOn.done();
-}
-
-const breathe = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
 
 async function runPlan(
   id: number,
@@ -85,7 +62,7 @@ async function runPlan(
   nowMs: number,
   members: number,
 ): Promise<void> {
-  await breathe();
+  await pause();
   try {
     const rough = await follow(
       'plan',
@@ -95,7 +72,7 @@ async function runPlan(
       0.25,
     );
     if (!rough) return;
-    scope.postMessage({ id, kind: 'rough', result: wordPlan(rough) });
+    scope.postMessage({ id, kind: 'rough', result: rough });
     const full = await follow(
       'plan',
       id,
@@ -103,7 +80,7 @@ async function runPlan(
       0.25,
       0.75,
     );
-    if (full) scope.postMessage({ id, kind: 'done', result: wordPlan(full) });
+    if (full) scope.postMessage({ id, kind: 'done', result: full });
   } catch (error) {
     scope.postMessage({ id, kind: 'failed', message: (error as Error).message });
   }
@@ -116,13 +93,13 @@ async function runVariants(
   others: VariantSources,
   options: PlanOptions,
 ): Promise<void> {
-  await breathe();
+  await pause();
   try {
     let slice = performance.now();
     for (const row of compareVariants(request, others, options)) {
       if (row) scope.postMessage({ id, kind: 'row', result: wordVariant(row, request) });
       if (performance.now() - slice < SLICE_MS) continue;
-      await breathe();
+      await pause();
       if (id !== latest.variants) return;
       slice = performance.now();
     }
@@ -133,7 +110,7 @@ async function runVariants(
 }
 
 async function runCard(id: number, of: SteadyCase): Promise<void> {
-  await breathe();
+  await pause();
   try {
     const card = await follow('card', id, ventCard(of), 0, 0.99);
     if (card) scope.postMessage({ id, kind: 'done', result: card });
@@ -159,16 +136,22 @@ async function follow<T>(
       const jobs = step.value;
       // Half of what is left goes by with them.
       const begun = share;
-      runs = await handOn(id, jobs, (missing) => {
-        const done = jobs.length - missing;
-        share = begun + (0.5 * (from + span - begun) * done) / jobs.length;
-        scope.postMessage({ id, kind: 'progress', share });
+      const ran = await pool.run({
+        jobs,
+        wanted: () => id === latest[kind],
+        onDone: (missing) => {
+          const done = jobs.length - missing;
+          share = begun + (0.5 * (from + span - begun) * done) / jobs.length;
+          scope.postMessage({ id, kind: 'progress', share });
+        },
       });
+      if (!ran) return null;
+      runs = ran;
     } else {
       share = Math.max(share, from + span * step.value);
       if (performance.now() - slice < SLICE_MS) continue;
       scope.postMessage({ id, kind: 'progress', share });
-      await breathe();
+      await pause();
     }
     if (id !== latest[kind]) return null;
     slice = performance.now();

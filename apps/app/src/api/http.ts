@@ -1,7 +1,7 @@
 /** Speaking to the server: plain fetch, problem details turned into words. */
 import { API_LEVEL, LEVEL_HEADER, type ProblemDetails } from '@ostrin/contract/types';
 import { create } from 'zustand';
-import { useNewVersion } from '../line/newVersion';
+import { useNewVersion } from '../connection/newVersion';
 
 /** The server answered, and said no. */
 export class HttpError extends Error {

@@ -4,32 +4,23 @@ import type {
   AdviseQuestion,
   ChangeOption,
   ChangeQuestion,
-  CookToExplain,
   FoodOutcome,
   FoodWish,
   Forecasts,
   FuelUse,
-  Log,
   ForecastInput,
-  ReadingRow,
-  LikelyPitJob,
-  LikelyPitRun,
-  MinutesByCause,
-  NotTold,
-  VariantSources,
   Outlook,
-  SteadyCase,
-  PitPlan,
-  Plan,
-  Request,
-  VentCard,
-  WhyLate,
-} from '@ostrin/core';
+} from '@ostrin/core/tending';
+import type { CookToExplain, MinutesByCause, NotTold, WhyLate } from '@ostrin/core/afterwards';
+import type { Log, ReadingRow } from '@ostrin/core/log';
+import type { VariantSources, SteadyCase, VentCard } from '@ostrin/core/engine';
+import type { PitPlan, Plan, Request } from '@ostrin/core';
 import type { KeptPit, LearnedPit, LoggedCook, PitBefore } from '@ostrin/core/learning';
 
 import { type PlanVariant } from '@ostrin/wording';
 
-export type ToWorker =
+/** Questions to the worker that plans. */
+export type PlanQuestion =
   | { id: number; kind: 'plan'; request: Request; nowMs: number; members: number }
   | {
       id: number;
@@ -39,10 +30,12 @@ export type ToWorker =
       nowMs: number;
       members: number;
     }
-  | { id: number; kind: 'card'; of: SteadyCase }
-  // One likely pit of somebody's plan, and what came of the jobs that were handed on.
-  | { id: number; kind: 'pit'; job: LikelyPitJob }
-  | { id: number; kind: 'ran'; at: number; run: LikelyPitRun };
+  | { id: number; kind: 'card'; of: SteadyCase };
+
+export type ToWorker =
+  | PlanQuestion
+  /** A worker that runs likely pits for the one that plans: the port to it, at either end. */
+  | { kind: 'helper' | 'help'; port: MessagePort };
 
 /** Questions about a cook under way, each with one answer. */
 export type ToTendWorker =
@@ -87,9 +80,8 @@ export interface LearnAnswer {
 
 export interface FromWorker {
   id: number;
-  kind: 'progress' | 'rough' | 'row' | 'jobs' | 'done' | 'failed';
+  kind: 'progress' | 'rough' | 'row' | 'done' | 'failed';
   share?: number;
-  jobs?: LikelyPitJob[];
   result?:
     | Plan
     | Forecasts
@@ -97,7 +89,6 @@ export interface FromWorker {
     | VentCard
     | PlanVariant
     | FuelUse
-    | LikelyPitRun
     | Advice
     | ChangeOption[]
     | FoodOutcome

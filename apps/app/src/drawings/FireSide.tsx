@@ -1,5 +1,7 @@
 /** A fire from the side, to scale, with what it is made of beside it. */
-import { METRIC, presetOf, type PlannedFire, type Units } from '@ostrin/core';
+import { METRIC, type Units } from '@ostrin/core/quantity';
+import { presetOf } from '@ostrin/core/catalogue';
+import type { PlannedFire } from '@ostrin/core';
 import Svg, { G, Line, Path, Rect } from 'react-native-svg';
 import { Halo } from '../strip/Halo';
 import { useTheme } from '../ui/theme';

@@ -4,14 +4,11 @@ import {
   BRIQUETTE_PITCH_M,
   CENTRE_LINE_FRACTION,
   cutOf,
-  grateOf,
   piecesPerRow,
   presetOf,
-  type Grate,
-  type GratePlan,
-  type PlannedFire,
-  type RequestMeat,
-} from '@ostrin/core';
+} from '@ostrin/core/catalogue';
+import { grateOf, type Grate } from '@ostrin/core/engine';
+import type { GratePlan, PlannedFire, RequestMeat } from '@ostrin/core';
 import Svg, { Circle, G, Line, Rect } from 'react-native-svg';
 import { Halo } from '../strip/Halo';
 import { useTheme } from '../ui/theme';

@@ -1,5 +1,5 @@
 /** A pit from the side, to scale: skin, grates, where the fire lies and where air comes in and goes out. */
-import { pitWith, presetOf } from '@ostrin/core';
+import { pitWith, presetOf } from '@ostrin/core/catalogue';
 import type { PitRecord } from '@ostrin/contract/types';
 import Svg, { G, Line, Path, Rect } from 'react-native-svg';
 import { Halo } from '../strip/Halo';

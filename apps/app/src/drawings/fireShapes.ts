@@ -5,12 +5,12 @@
 import {
   CHARCOALS,
   POURED_KG_PER_M3,
-  type PlannedFire,
   type Preset,
-  type Units,
   splitLengthCm,
   splitThicknessCm,
-} from '@ostrin/core';
+} from '@ostrin/core/catalogue';
+import type { PlannedFire } from '@ostrin/core';
+import type { Units } from '@ostrin/core/quantity';
 import { countWords, massWords, smallMassWords } from '@ostrin/wording';
 import { CHUNK_M, type FirePiece } from './blocks';
 import { boxHolder, chunksIn, heapOf, heightOf, PIECE_M, roundHolder } from './heap';

@@ -1,5 +1,7 @@
 /** A heap of charcoal in what holds it, piece by piece as it is seen from the side. In metres, y downward. */
-import { POURED_KG_PER_M3, type PlannedFire, clamp, seeded } from '@ostrin/core';
+import { POURED_KG_PER_M3 } from '@ostrin/core/catalogue';
+import type { PlannedFire } from '@ostrin/core';
+import { clamp, seeded } from '@ostrin/core/quantity';
 import { CHUNK_M, type FirePiece } from './blocks';
 
 /** Width of a piece as it lies, m (common practice). */

@@ -1,5 +1,5 @@
 /** Cookers from the side, in metres from the ground: one outline a family, from the pit's own measures. */
-import type { Family, CookerParameters } from '@ostrin/core';
+import type { Family, CookerParameters } from '@ostrin/core/catalogue';
 
 interface PitShape {
   /** Paths in m, y downward from the top of the picture. */

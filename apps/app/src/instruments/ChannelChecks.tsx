@@ -1,6 +1,7 @@
 /** Checks of one channel: in ice water, in boiling water; what it is off by, how that drifts, when it is due. */
 import type { Channel, Instrument } from '@ostrin/contract/types';
-import { localOf, spanFromK, toC, type CheckedAgainst } from '@ostrin/core';
+import { localOf, spanFromK, toC } from '@ostrin/core/quantity';
+import type { CheckedAgainst } from '@ostrin/core/log';
 import { driftOf, dueAt, offsetOf, spreadOf } from '@ostrin/core/tending';
 import { temperatureWords } from '@ostrin/wording';
 import { checkWords, driftWords, dueWords, spreadWords } from '@ostrin/wording/tending';

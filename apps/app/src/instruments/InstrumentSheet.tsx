@@ -6,7 +6,8 @@ import {
   type InstrumentRecord,
   type Versioned,
 } from '@ostrin/contract/types';
-import { isTemperature, localOf, WIRE_SPOTS } from '@ostrin/core';
+import { isTemperature, WIRE_SPOTS } from '@ostrin/core/log';
+import { localOf } from '@ostrin/core/quantity';
 import { USUAL_DUE_DAYS } from '@ostrin/core/tending';
 import { heardWords, INSTRUMENT_NAMES, SPOT_NAMES, toldWords } from '@ostrin/wording/tending';
 import { useState } from 'react';

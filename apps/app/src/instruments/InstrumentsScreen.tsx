@@ -1,6 +1,7 @@
 /** Instruments: what tells its readings by wire, when it was heard last, and where each of its channels hangs. */
 import type { Instrument, Versioned } from '@ostrin/contract/types';
-import { isTemperature, MINUTE_MS, type ChannelTold, type WireSpot } from '@ostrin/core';
+import { isTemperature, type ChannelTold, type WireSpot } from '@ostrin/core/log';
+import { MINUTE_MS } from '@ostrin/core/quantity';
 import { disagreement, dueAt } from '@ostrin/core/tending';
 import {
   disagreementWords,

@@ -1,6 +1,6 @@
 /** Two probes lying beside each other: how far they are apart, and one put right by the other. */
 import type { Channel, Instrument, Versioned } from '@ostrin/contract/types';
-import { isTemperature } from '@ostrin/core';
+import { isTemperature } from '@ostrin/core/log';
 import { offsetOf } from '@ostrin/core/tending';
 import { temperatureWords } from '@ostrin/wording';
 import { apartWords } from '@ostrin/wording/tending';

@@ -1,6 +1,7 @@
 /** What a channel reads now, and a check of it kept. */
 import { MOST_CHECKS, type Channel, type Instrument } from '@ostrin/contract/types';
-import { MINUTE_MS, type InstrumentCheck } from '@ostrin/core';
+import { MINUTE_MS } from '@ostrin/core/quantity';
+import type { InstrumentCheck } from '@ostrin/core/log';
 
 /** A value older than this is not what it reads now, ms. */
 const FRESH_MS = 5 * MINUTE_MS;

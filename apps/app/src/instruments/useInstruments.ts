@@ -9,7 +9,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { requestJson } from '../api/http';
 import { storeVersioned, type RecordKind } from '../api/versioned';
-import { onLiveEvent } from '../line/serverLine';
+import { onLiveEvent } from '../connection/serverConnection';
 
 const KEY = ['instruments'];
 

@@ -3,7 +3,7 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useAfterwards, type CookView } from '../api/queries';
-import { useRole } from '../house/useHouse';
+import { useRole } from '../devices/useDevices';
 import { AskedTwice, Failure } from '../ui/AskedTwice';
 import { Button } from '../ui/Button';
 import { Fold } from '../ui/Fold';

@@ -1,5 +1,5 @@
 /** What made a cook longer or shorter, cause by cause, the largest first. */
-import type { TimeCause } from '@ostrin/core';
+import type { TimeCause } from '@ostrin/core/afterwards';
 import { CAUSE_NAMES, soMuchLater } from '@ostrin/wording/afterwards';
 import { Text, View } from 'react-native';
 

@@ -1,5 +1,5 @@
 /** Two to four cooks on one strip, with what differs and what explains it. */
-import type { NotTold } from '@ostrin/core';
+import type { NotTold } from '@ostrin/core/afterwards';
 import { useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 import { askComparedTimes } from '../api/core';

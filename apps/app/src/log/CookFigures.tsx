@@ -1,6 +1,8 @@
 /** A past cook in figures beside its plan: how it was held, what it burnt, every time, and why it was early or late. */
 import { jobWords } from '@ostrin/wording';
-import { pitOf, epochOf, localOf, MINUTE_MS, type ReadingRow } from '@ostrin/core';
+import { pitOf } from '@ostrin/core';
+import { epochOf, localOf, MINUTE_MS } from '@ostrin/core/quantity';
+import type { ReadingRow } from '@ostrin/core/log';
 import { handFigures, summarise, type HandFigures } from '@ostrin/core/afterwards';
 import { soMuchLater } from '@ostrin/wording/afterwards';
 import { useMemo } from 'react';

@@ -1,5 +1,7 @@
 /** One cook of the list: what it was, its pit against its band, when it was ready, and how it was. */
-import { cutOf, localOf, MINUTE_MS, type Glance } from '@ostrin/core';
+import { cutOf } from '@ostrin/core/catalogue';
+import { localOf, MINUTE_MS } from '@ostrin/core/quantity';
+import type { Glance } from '@ostrin/core/afterwards';
 import type { CookSummary } from '@ostrin/contract/types';
 import { spanOfTime } from '@ostrin/wording';
 import { cookVerdictWords, soMuchLater } from '@ostrin/wording/afterwards';

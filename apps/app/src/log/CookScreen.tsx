@@ -1,16 +1,9 @@
 /** One past cook: its figures beside the plan, its whole strip, its log, and taking it out. */
 import { ROUTES } from '@ostrin/contract/types';
-import {
-  leadMeat,
-  cutOf,
-  finishOf,
-  HOUR_MS,
-  localOf,
-  MINUTE_MS,
-  readingsOfPast,
-  type Log,
-  type ReadingRow,
-} from '@ostrin/core';
+import { leadMeat } from '@ostrin/core';
+import { cutOf } from '@ostrin/core/catalogue';
+import { finishOf, readingsOfPast, type Log, type ReadingRow } from '@ostrin/core/log';
+import { HOUR_MS, localOf, MINUTE_MS } from '@ostrin/core/quantity';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';

@@ -1,5 +1,8 @@
 /** What was cooked, on which pit and when: beside readings that say nothing of it. */
-import { onePit, cutOf, localOf, MINUTE_MS, type Plan, type ReadingRow } from '@ostrin/core';
+import { onePit, type Plan } from '@ostrin/core';
+import { cutOf } from '@ostrin/core/catalogue';
+import { localOf, MINUTE_MS } from '@ostrin/core/quantity';
+import type { ReadingRow } from '@ostrin/core/log';
 import { wordPlan, massWords, spanOfTime } from '@ostrin/wording';
 import { router } from 'expo-router';
 import { useRef, useState } from 'react';

@@ -8,7 +8,8 @@ import {
   type TableMapping,
   type TableRead,
 } from '@ostrin/contract/foreignCsv';
-import { epochOf, localOf, type ReadingRow } from '@ostrin/core';
+import { epochOf, localOf } from '@ostrin/core/quantity';
+import type { ReadingRow } from '@ostrin/core/log';
 import { countWords, temperatureWords } from '@ostrin/wording';
 import { useMemo, useState } from 'react';
 import { ScrollView, Text, TextInput, View } from 'react-native';

@@ -1,5 +1,5 @@
 /** What was done in a cook, line by line. */
-import { localOf } from '@ostrin/core';
+import { localOf } from '@ostrin/core/quantity';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 import type { CookView } from '../api/queries';

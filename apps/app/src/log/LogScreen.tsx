@@ -3,7 +3,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useCallback, useMemo, useState } from 'react';
 import { FlatList, Text, View } from 'react-native';
 import { useAfterwards, useCooks } from '../api/queries';
-import { useRole } from '../house/useHouse';
+import { useRole } from '../devices/useDevices';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { Title } from '../ui/Title';

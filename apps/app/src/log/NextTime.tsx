@@ -1,5 +1,7 @@
 /** What is written down once a cook is over: notes into its log, and notes that come up in the next plan. */
-import { cutOf, toKg, type EntryBody, type Units } from '@ostrin/core';
+import { cutOf } from '@ostrin/core/catalogue';
+import { toKg, type Units } from '@ostrin/core/quantity';
+import type { EntryBody } from '@ostrin/core/log';
 import { massWords } from '@ostrin/wording';
 import { WEIGHED_NAMES } from '@ostrin/wording/afterwards';
 import { useState } from 'react';

@@ -1,9 +1,9 @@
 /** Takes what a cook really burnt off the shelf, once: by what was weighed back. */
-import { CHARCOALS, type CharcoalId } from '@ostrin/core';
+import { CHARCOALS, type CharcoalId } from '@ostrin/core/catalogue';
 import { massWords } from '@ostrin/wording';
 import { View } from 'react-native';
 import { useSaveShelf, useShelf, type CookView } from '../api/queries';
-import { useRole } from '../house/useHouse';
+import { useRole } from '../devices/useDevices';
 import { useSettings } from '../store/settings';
 import { Failure } from '../ui/AskedTwice';
 import { Button } from '../ui/Button';

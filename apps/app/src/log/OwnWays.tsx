@@ -1,5 +1,6 @@
 /** What was learned of one's own ways, meat and fuel from all cooks, each with how many stand behind it. */
-import { CHARCOALS, cutOf, foldLog } from '@ostrin/core';
+import { CHARCOALS, cutOf } from '@ostrin/core/catalogue';
+import { foldLog } from '@ostrin/core/log';
 import {
   afterwardsOf,
   learnedBurns,

@@ -3,7 +3,7 @@ import { MOST_PHOTOGRAPHS, ROUTES, type PhotographRecord } from '@ostrin/contrac
 import { countWords } from '@ostrin/wording';
 import { Image, Linking, Pressable, Text, View } from 'react-native';
 import { usePhotographs } from '../api/photographs';
-import { useRole } from '../house/useHouse';
+import { useRole } from '../devices/useDevices';
 import { Failure } from '../ui/AskedTwice';
 import { FileButton } from '../ui/FileButton';
 import { Heading } from '../ui/Title';

@@ -1,5 +1,5 @@
 /** Looks for cooks by words, pit, cut, fire and verdict, and in another order. */
-import { cutOf } from '@ostrin/core';
+import { cutOf } from '@ostrin/core/catalogue';
 import type { CookSummary } from '@ostrin/contract/types';
 import { capital, countWords } from '@ostrin/wording';
 import { fireKindWords } from '@ostrin/wording/afterwards';

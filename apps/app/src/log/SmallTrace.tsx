@@ -1,7 +1,7 @@
 /** The pit of a cook against its band, as small as a row of a list. */
 import { line } from 'd3-shape';
 import Svg, { Path, Rect } from 'react-native-svg';
-import type { Glance } from '@ostrin/core';
+import type { Glance } from '@ostrin/core/afterwards';
 import { useTheme } from '../ui/theme';
 
 const WIDTH = 96;

@@ -6,7 +6,7 @@ import {
   type TableMapping,
   type TimeFormat,
 } from '@ostrin/contract/foreignCsv';
-import { knownZone } from '@ostrin/core';
+import { knownZone } from '@ostrin/core/quantity';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { Choice, TitledChoice } from '../ui/Choice';

@@ -1,9 +1,10 @@
 /** A cook that nobody ended in time: its end is moved to where it truly was, and nothing of its log is lost. */
-import { finishOf, HOUR_MS, localOf, MINUTE_MS } from '@ostrin/core';
+import { finishOf } from '@ostrin/core/log';
+import { HOUR_MS, localOf, MINUTE_MS } from '@ostrin/core/quantity';
 import { spanOfTime } from '@ostrin/wording';
 import { View } from 'react-native';
 import type { CookView } from '../api/queries';
-import { useRole } from '../house/useHouse';
+import { useRole } from '../devices/useDevices';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import { clockAndDay } from '../ui/words';

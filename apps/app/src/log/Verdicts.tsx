@@ -1,5 +1,6 @@
 /** How each piece was, one touch for each thing that is judged. */
-import { cutOf, type JudgedOf, type PieceVerdict } from '@ostrin/core';
+import { cutOf } from '@ostrin/core/catalogue';
+import type { JudgedOf, PieceVerdict } from '@ostrin/core/log';
 import { PIECE_VERDICTS } from '@ostrin/core/afterwards';
 import { capital } from '@ostrin/wording';
 import { JUDGED_NAMES, PIECE_VERDICT_NAMES } from '@ostrin/wording/afterwards';

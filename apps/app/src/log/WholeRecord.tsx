@@ -5,7 +5,7 @@ import { useMutation } from '@tanstack/react-query';
 import { View } from 'react-native';
 import { sendFile } from '../api/http';
 import { queryClient } from '../api/queries';
-import { useRole } from '../house/useHouse';
+import { useRole } from '../devices/useDevices';
 import { Button } from '../ui/Button';
 import { FileButton } from '../ui/FileButton';
 import { Notice } from '../ui/Notice';

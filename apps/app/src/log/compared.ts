@@ -1,22 +1,15 @@
 /** Two to four cooks beside each other: their traces on one paper, and their figures in columns. */
+import { leadMeat, pitOf, onlyPiece, weatherAt } from '@ostrin/core';
+import { cutOf, WRAPS } from '@ostrin/core/catalogue';
 import {
-  leadMeat,
-  pitOf,
-  onlyPiece,
-  cutOf,
   deedAtMs,
   foldLog,
-  HOUR_MS,
   litAtMs,
-  localOf,
-  MINUTE_MS,
   readingsOfPast,
   type Log,
   type ReadingRow,
-  type Units,
-  weatherAt,
-  WRAPS,
-} from '@ostrin/core';
+} from '@ostrin/core/log';
+import { HOUR_MS, localOf, MINUTE_MS, type Units } from '@ostrin/core/quantity';
 import { afterwardsOf, cookVerdict, handFigures, summarise } from '@ostrin/core/afterwards';
 import { massWords, spanOfTime, spanWords, temperatureWords, windWords } from '@ostrin/wording';
 import { cookVerdictWords, fireKindWords } from '@ostrin/wording/afterwards';

@@ -1,14 +1,8 @@
 /** The figures of a cook in words, row by row: those that people work out by hand. */
-import {
-  pitOf,
-  localOf,
-  MINUTE_MS,
-  toKg,
-  type FuelUse,
-  type Log,
-  type PitPlan,
-  type Units,
-} from '@ostrin/core';
+import { pitOf, type PitPlan } from '@ostrin/core';
+import { localOf, MINUTE_MS, toKg, type Units } from '@ostrin/core/quantity';
+import type { FuelUse } from '@ostrin/core/tending';
+import type { Log } from '@ostrin/core/log';
 import type { CookFigures, HandFigures } from '@ostrin/core/afterwards';
 import { countWords, massWords, spanOfTime, spanWords, temperatureWords } from '@ostrin/wording';
 import { clockOf } from '../ui/words';

@@ -1,5 +1,5 @@
 /** Which cooks of the log are shown, and in which order. */
-import { cutOf } from '@ostrin/core';
+import { cutOf } from '@ostrin/core/catalogue';
 import type { CookSummary } from '@ostrin/contract/types';
 
 /** What a verdict is looked for by. */

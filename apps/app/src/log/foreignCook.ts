@@ -1,16 +1,8 @@
 /** A cook made of another program's readings: what somebody says of it, the plan that Ostrin would have made, and its log. */
 import type { CookDoc, PitRecord } from '@ostrin/contract/types';
-import {
-  HOUR_MS,
-  localOf,
-  MINUTE_MS,
-  type Entry,
-  type EntryBody,
-  type PitPlan,
-  type ReadingRow,
-  type Request,
-  type Units,
-} from '@ostrin/core';
+import { HOUR_MS, localOf, MINUTE_MS, type Units } from '@ostrin/core/quantity';
+import type { Entry, EntryBody, ReadingRow } from '@ostrin/core/log';
+import type { PitPlan, Request } from '@ostrin/core';
 import { BAND_K, firstDraft, newMeat, PIT_C, USUAL_FIRE } from '../store/planDraft';
 import { requestOf } from '../store/request';
 

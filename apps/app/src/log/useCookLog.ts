@@ -1,5 +1,6 @@
 /** The log of a finished cook with what is on its way to the server, and writing into it. */
-import { foldLog, type Afterwards, type Entry, type EntryBody, type Log } from '@ostrin/core';
+import { foldLog, type Entry, type EntryBody, type Log } from '@ostrin/core/log';
+import type { Afterwards } from '@ostrin/core/afterwards';
 import { afterwardsOf } from '@ostrin/core/afterwards';
 import { useMemo } from 'react';
 import { queryClient, type CookView } from '../api/queries';

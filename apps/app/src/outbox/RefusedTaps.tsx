@@ -1,5 +1,5 @@
 /** Taps that the server did not take, and what can be done about each. None goes without its writer. */
-import { localOf } from '@ostrin/core';
+import { localOf } from '@ostrin/core/quantity';
 import { countWords } from '@ostrin/wording';
 import { entryWords } from '@ostrin/wording/tending';
 import { useState } from 'react';

@@ -3,11 +3,11 @@
  * and never let go without its writer.
  */
 import { ROUTES } from '@ostrin/contract/types';
-import type { Entry } from '@ostrin/core';
+import type { Entry } from '@ostrin/core/log';
 import { create } from 'zustand';
 import { HttpError, requestJson, ServerUnreachable } from '../api/http';
-import { inOneTab } from '../line/lock';
-import { hearTabs, tellTabs } from '../line/tabs';
+import { inOneTab } from '../connection/lock';
+import { hearTabs, tellTabs } from '../connection/tabs';
 import type { Refusal, Tap } from './tap';
 import { allTaps, changeTap, forgetTap, keepTaps, type Keeping } from './tapStore';
 

@@ -1,5 +1,5 @@
 /** A tap on its way to the server. */
-import type { Entry } from '@ostrin/core';
+import type { Entry } from '@ostrin/core/log';
 
 /** Why the server did not take a tap. */
 export interface Refusal {

@@ -1,5 +1,5 @@
 /** Where taps are kept until they have been sent: this browser's database, or memory where that refuses. */
-import { ownDatabase } from '../line/database';
+import { ownDatabase } from '../connection/database';
 import type { Tap } from './tap';
 
 /** Taps of this tab alone: what the database would not take. Their places come before all kept ones. */

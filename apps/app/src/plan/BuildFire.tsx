@@ -1,5 +1,7 @@
 /** The fire to build, drawn to scale, and the vents to set, in the pit's own units: of a plan for one pit. */
-import { METRIC, pitWith, presetOf, pitOf, type VentName } from '@ostrin/core';
+import { METRIC } from '@ostrin/core/quantity';
+import { pitWith, presetOf, type VentName } from '@ostrin/core/catalogue';
+import { pitOf } from '@ostrin/core';
 import {
   massWords,
   openingWords,

@@ -1,5 +1,7 @@
 /** Variants of the plan beside it: other pit temperatures, wraps, fires, and pits of the yard. */
-import { METRIC, type VariantSources, type Plan } from '@ostrin/core';
+import { METRIC } from '@ostrin/core/quantity';
+import type { VariantSources } from '@ostrin/core/engine';
+import type { Plan } from '@ostrin/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../ui/Button';

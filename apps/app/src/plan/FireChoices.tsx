@@ -1,5 +1,6 @@
 /** Choices about a fire: what it burns, how it is fed, what is left in it, its wood, and whether a fan holds it. */
-import { clamp, fromKg, presetOf, roundTo, toKg, WOODS } from '@ostrin/core';
+import { clamp, fromKg, roundTo, toKg } from '@ostrin/core/quantity';
+import { presetOf, WOODS } from '@ostrin/core/catalogue';
 import { capital, fireChoiceWords, massWords, woodStrengthWords } from '@ostrin/wording';
 import { fireOf, firesOf } from '../store/fires';
 import { useSettings } from '../store/settings';

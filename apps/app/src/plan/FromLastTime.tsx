@@ -1,12 +1,14 @@
 /** What was noted after earlier cooks for the next one on these pits, or with these cuts. */
 import { ROUTES, type NextTime } from '@ostrin/contract/types';
-import { cutOf, localOf, type Request } from '@ostrin/core';
+import { cutOf } from '@ostrin/core/catalogue';
+import { localOf } from '@ostrin/core/quantity';
+import type { Request } from '@ostrin/core';
 import { capital } from '@ostrin/wording';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'expo-router';
 import { Pressable, Text, View } from 'react-native';
 import { requestJson } from '../api/http';
-import { useRole } from '../house/useHouse';
+import { useRole } from '../devices/useDevices';
 import { keepEntries, sendTaps } from '../outbox/outbox';
 import { entryOf } from '../store/logging';
 import { Button } from '../ui/Button';

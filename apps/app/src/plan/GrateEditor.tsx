@@ -1,15 +1,7 @@
 /** The grate with its pieces laid by hand: dragged by finger, turned by a tap, moved with the arrow keys. */
-import {
-  cutOf,
-  grateOf,
-  placementProblem,
-  presetOf,
-  type GratePlan,
-  type PlacedPiece,
-  type PiecePlacement,
-  type PlannedFire,
-  type RequestMeat,
-} from '@ostrin/core';
+import { cutOf, presetOf } from '@ostrin/core/catalogue';
+import { grateOf, placementProblem, type PlacedPiece } from '@ostrin/core/engine';
+import type { GratePlan, PiecePlacement, PlannedFire, RequestMeat } from '@ostrin/core';
 import { useMemo, useRef, useState } from 'react';
 import { View, type GestureResponderEvent } from 'react-native';
 import { frameOf, GrateDrawing } from '../drawings/Grate';

@@ -1,5 +1,6 @@
 /** The jobs in order of time; rounds of feeding in one line each. */
-import { epochOf, localOf, MINUTE_MS, type PlanJob } from '@ostrin/core';
+import { epochOf, localOf, MINUTE_MS } from '@ostrin/core/quantity';
+import type { PlanJob } from '@ostrin/core';
 import { linesOf, type WordedPlan } from '@ostrin/wording';
 import { Text, View } from 'react-native';
 import { Fold } from '../ui/Fold';

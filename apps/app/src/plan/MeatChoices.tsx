@@ -2,9 +2,6 @@
 import {
   CUTS,
   cutOf,
-  fromKg,
-  roundTo,
-  toKg,
   doneByFeel,
   doneOnPlate,
   SAFE_C,
@@ -13,9 +10,9 @@ import {
   type Cut,
   type SchoolId,
   type SpraySchool,
-  type Units,
   type WrapId,
-} from '@ostrin/core';
+} from '@ostrin/core/catalogue';
+import { fromKg, roundTo, toKg, type Units } from '@ostrin/core/quantity';
 import { capital, countWords, massWords, schoolWords, temperatureWords } from '@ostrin/wording';
 import { useSettings } from '../store/settings';
 import { usePlanDraft, withCut, type DraftMeat } from '../store/planDraft';

@@ -1,5 +1,5 @@
 /** Choices around a meat: how it is prepared, where it rests, when and on which pit. */
-import { epochOf, localOf, MINUTE_MS } from '@ostrin/core';
+import { epochOf, localOf, MINUTE_MS } from '@ostrin/core/quantity';
 import type { PitRecord } from '@ostrin/contract/types';
 import { usualPit } from '../store/request';
 import { usePlanDraft } from '../store/planDraft';

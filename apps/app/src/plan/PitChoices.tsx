@@ -1,5 +1,6 @@
 /** Choices about a pit: which one, what it burns, how hot it is held, and who watches it. */
-import { clamp, presetOf, PRESETS, spanFromK, sugarCaution } from '@ostrin/core';
+import { clamp, spanFromK } from '@ostrin/core/quantity';
+import { presetOf, PRESETS, sugarCaution } from '@ostrin/core/catalogue';
 import { capital, cautionWords, spanWords, temperatureWords } from '@ostrin/wording';
 import type { PitRecord } from '@ostrin/contract/types';
 import { useState } from 'react';

@@ -1,5 +1,6 @@
 /** The plan on the page: the cook as expected, the fire, the vents, the jobs, and on a phone all that goes with it. */
-import { onePit, type PitPlan, type VariantSources } from '@ostrin/core';
+import { onePit, type PitPlan } from '@ostrin/core';
+import type { VariantSources } from '@ostrin/core/engine';
 import { pitName, wordPlan, type WordedPitPlan, type WordedPlan } from '@ostrin/wording';
 import { memo, useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -13,7 +14,7 @@ import { CompareVariants } from './CompareVariants';
 import { Jobs as AllJobs } from './Jobs';
 import { PlanStrip } from './PlanStrip';
 import { Cards } from './Cards';
-import { TakeAlong } from './TakeAlong';
+import { TakeAlong } from './takeAlongLater';
 import { useStaggered } from './useStaggered';
 
 // A part that is not its turn is not drawn again.

@@ -1,5 +1,6 @@
 /** What goes with a plan besides its fire and its jobs: the watch, the shopping, what could go wrong, what is safe. */
-import { fuelWorth, METRIC } from '@ostrin/core';
+import { fuelWorth } from '@ostrin/core';
+import { METRIC } from '@ostrin/core/quantity';
 import {
   capital,
   countWords,

@@ -2,7 +2,7 @@
 import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 import type { PitRecord } from '@ostrin/contract/types';
-import { METRIC } from '@ostrin/core';
+import { METRIC } from '@ostrin/core/quantity';
 import { cautionWords, wordPlan } from '@ostrin/wording';
 import { usePits, useShelf } from '../api/queries';
 import { isCommonPit, yardOrCommon } from '../store/commonPit';
@@ -23,7 +23,7 @@ import { PlanSentence as WholeSentence } from './PlanSentence';
 import { CompareVariants as AllVariants } from './CompareVariants';
 import { FourTimes } from './FourTimes';
 import { StartCook } from './StartCook';
-import { TakeAlong as AllExports } from './TakeAlong';
+import { TakeAlong as AllExports } from './takeAlongLater';
 import { usePlan } from './usePlan';
 
 const SavedPlans = lazyComponent(async () => ({

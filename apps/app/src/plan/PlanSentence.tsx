@@ -1,13 +1,7 @@
 /** The planning sentence: every underlined word opens a sheet with large choices. */
-import {
-  type Units,
-  WOODS,
-  WRAPS,
-  cutOf,
-  doneOnPlate,
-  piecesPerMeat,
-  presetOf,
-} from '@ostrin/core';
+import type { Units } from '@ostrin/core/quantity';
+import { WOODS, WRAPS, cutOf, doneOnPlate, presetOf } from '@ostrin/core/catalogue';
+import { piecesPerMeat } from '@ostrin/core';
 import {
   countWords,
   fireChoiceWords,

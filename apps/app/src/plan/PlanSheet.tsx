@@ -1,5 +1,5 @@
 /** The sheets behind the words of the planning sentence. */
-import { epochOf, localOf, MINUTE_MS } from '@ostrin/core';
+import { epochOf, localOf, MINUTE_MS } from '@ostrin/core/quantity';
 import { countWords, temperatureWords } from '@ostrin/wording';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -1,5 +1,7 @@
 /** The cook as it is expected, on the strip: the pit in its band, the path of this cut, the jobs at their minutes. */
-import { epochOf, foldLog, METRIC, MINUTE_MS, type PitPlan } from '@ostrin/core';
+import { epochOf, METRIC, MINUTE_MS } from '@ostrin/core/quantity';
+import { foldLog } from '@ostrin/core/log';
+import type { PitPlan } from '@ostrin/core';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { stripData } from '../strip/fromCook';

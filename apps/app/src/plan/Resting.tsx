@@ -7,7 +7,7 @@ import {
   usualFirst,
   usualRest,
   type RestWhere,
-} from '@ostrin/core';
+} from '@ostrin/core/catalogue';
 import { capital, spanOfTime, temperatureWords } from '@ostrin/wording';
 import { useSettings } from '../store/settings';
 import { Stepper, TitledChoice } from '../ui/Choice';

@@ -1,5 +1,5 @@
 /** Saved plans: this one under a name, the others to open, duplicate, rename or delete. */
-import { type Request } from '@ostrin/core';
+import type { Request } from '@ostrin/core';
 import { countWords } from '@ostrin/wording';
 import type { SavedPlan, PitRecord } from '@ostrin/contract/types';
 import Star from 'lucide-react-native/icons/star';

@@ -1,5 +1,6 @@
 /** Begins the cook: one for every pit of the plan. */
-import { MINUTE_MS, onePit, type Plan } from '@ostrin/core';
+import { MINUTE_MS } from '@ostrin/core/quantity';
+import { onePit, type Plan } from '@ostrin/core';
 import { capital, pitName } from '@ostrin/wording';
 import { router } from 'expo-router';
 import { useRef, useState } from 'react';

@@ -1,5 +1,6 @@
 /** The variants of a plan, worked out: a table on a wide screen, cards on a phone. */
-import type { Plan, Units } from '@ostrin/core';
+import type { Plan } from '@ostrin/core';
+import type { Units } from '@ostrin/core/quantity';
 import { type PlanVariant, capital, massWords, spanOfTime } from '@ostrin/wording';
 import { Text, View } from 'react-native';
 import { usePits } from '../api/queries';

@@ -1,5 +1,5 @@
 /** What the planning sentence says of a meat besides its cut, its wrap and when it is done. */
-import { cutOf, usualRest, type RestWhere } from '@ostrin/core';
+import { cutOf, usualRest, type RestWhere } from '@ostrin/core/catalogue';
 import type { DraftMeat } from '../store/planDraft';
 import { clockOf } from '../ui/words';
 

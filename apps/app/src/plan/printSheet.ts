@@ -1,5 +1,5 @@
 /** One printed page: fire, vents, jobs. It is laid out in a frame of its own, so that the page itself stays as it is. */
-import { cutOf } from '@ostrin/core';
+import { cutOf } from '@ostrin/core/catalogue';
 import { countWords, linesOf, pitName, spanOfTime, type WordedPlan } from '@ostrin/wording';
 import { clockAndDay, clockOf } from '../ui/words';
 

@@ -1,5 +1,6 @@
 /** Other ways of the same meal, row by row as the worker knows them. */
-import type { VariantSources, Request } from '@ostrin/core';
+import type { VariantSources } from '@ostrin/core/engine';
+import type { Request } from '@ostrin/core';
 import { type PlanVariant } from '@ostrin/wording';
 import { useEffect, useState } from 'react';
 import { askVariants } from '../api/core';

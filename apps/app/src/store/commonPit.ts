@@ -1,6 +1,6 @@
 /** The pit that is planned for while the yard is empty: a common kettle. */
 import type { PitRecord } from '@ostrin/contract/types';
-import { presetOf } from '@ostrin/core';
+import { presetOf } from '@ostrin/core/catalogue';
 
 const COMMON_PRESET = 'kettle-57';
 

@@ -1,5 +1,5 @@
 /** The fires on offer for a cooker, by the names of its preset's choices. */
-import { presetOf, type FireChoice } from '@ostrin/core';
+import { presetOf, type FireChoice } from '@ostrin/core/catalogue';
 
 /** The fires of a preset, the usual one first. */
 export const firesOf = (presetId: string): readonly FireChoice[] => presetOf(presetId).fireChoices;

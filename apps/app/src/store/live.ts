@@ -1,12 +1,13 @@
 /** The cook under way as this window knows it: what the server has of it, and whether the line is up. */
 import type { ClockState, CookFire, LiveEvent, Reading } from '@ostrin/contract/types';
-import { mergedRows, type Entry, type PitPlan } from '@ostrin/core';
+import { mergedRows, type Entry } from '@ostrin/core/log';
+import type { PitPlan } from '@ostrin/core';
 import { create } from 'zustand';
 import type { CookView } from '../api/queries';
-import type { LineState } from '../line/tabs';
+import type { ConnectionState } from '../connection/tabs';
 import type { Tap } from '../outbox/tap';
 
-export type Connection = 'none' | LineState;
+export type Connection = 'none' | ConnectionState;
 
 interface LiveState {
   cookId: string | null;

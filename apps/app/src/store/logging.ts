@@ -1,6 +1,7 @@
 /** Writing into the log of the open cook: each tap is kept before it is shown. */
 import type { Access } from '@ostrin/contract/types';
-import type { Entry, EntryBody, PlanJob } from '@ostrin/core';
+import type { Entry, EntryBody } from '@ostrin/core/log';
+import type { PlanJob } from '@ostrin/core';
 import { v4 as newId } from 'uuid';
 import { queryClient } from '../api/queries';
 import { keepEntries, useOutbox } from '../outbox/outbox';

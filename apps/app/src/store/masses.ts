@@ -1,5 +1,6 @@
 /** Masses of one piece as people choose them: in steps, typed, or from a handful. */
-import { roundTo, type Cut } from '@ostrin/core';
+import { roundTo } from '@ostrin/core/quantity';
+import type { Cut } from '@ostrin/core/catalogue';
 
 /** How finely a piece of a cut is weighed, kg. */
 const massStep = (cut: Cut): number => (cut.massRange[1] < 1 ? 0.05 : 0.1);

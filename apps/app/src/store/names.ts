@@ -1,5 +1,6 @@
 /** What plans and cooks are called, and ids made from names. */
-import { cutOf, numberOfMeat, type Plan, type Request } from '@ostrin/core';
+import { cutOf } from '@ostrin/core/catalogue';
+import { numberOfMeat, type Plan, type Request } from '@ostrin/core';
 import { capital } from '@ostrin/wording';
 
 /** `Mutton shoulder and turkey for 18`. */

@@ -1,11 +1,6 @@
 /** The draft of a plan: what the planning sentence is made of. Everything else of a request is worked out from it. */
 import {
   type FIRST_STAGES,
-  type Gauge,
-  MINUTE_MS,
-  type PaceWhen,
-  type PiecePlacement,
-  type RequestMeat,
   type RestWhere,
   type SchoolId,
   type SpraySchool,
@@ -14,12 +9,12 @@ import {
   type WoodId,
   type WrapId,
   cutOf,
-  epochOf,
-  localOf,
   usualDone,
   usualMassKg,
   usualWrap,
-} from '@ostrin/core';
+} from '@ostrin/core/catalogue';
+import type { Gauge, PaceWhen, PiecePlacement, RequestMeat } from '@ostrin/core';
+import { MINUTE_MS, epochOf, localOf } from '@ostrin/core/quantity';
 import { create, type StateCreator } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 

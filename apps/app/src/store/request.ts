@@ -1,22 +1,18 @@
 /** Between the draft and the request document, both ways. */
+import { pitFor, type Request, type RequestMeat, type RequestPit } from '@ostrin/core';
 import {
-  pitFor,
   ANOTHER_KIND_SD,
   BARE_LAST_MIN,
-  type Request,
-  type RequestMeat,
-  type RequestPit,
   SCHOOL_IDS,
   type SchoolId,
-  type Units,
-  type VariantSources,
   WRAP_SCHOOLS,
   cutOf,
   doneOnPlate,
-  epochOf,
   pitWith,
   presetOf,
-} from '@ostrin/core';
+} from '@ostrin/core/catalogue';
+import { type Units, epochOf } from '@ostrin/core/quantity';
+import type { VariantSources } from '@ostrin/core/engine';
 import type { PitRecord, Shelf } from '@ostrin/contract/types';
 import { fireOf, firesOf } from './fires';
 import {

@@ -6,10 +6,10 @@ import {
   USUAL_RESTS,
   usualFirst,
   usualRest,
-  type RequestMeat,
   type RestFirst,
   type RestWhere,
-} from '@ostrin/core';
+} from '@ostrin/core/catalogue';
+import type { RequestMeat } from '@ostrin/core';
 import type { DraftMeat } from './planDraft';
 
 /** How it stops cooking before it is shut in: as was chosen, else as is usual; undefined for straight in. */

@@ -1,6 +1,6 @@
 /** What a person sets once: units, light, the height of the yard and who they are. Kept on this device. */
 import type { Access } from '@ostrin/contract/types';
-import type { Units } from '@ostrin/core';
+import type { Units } from '@ostrin/core/quantity';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import { v4 as newId } from 'uuid';

@@ -1,5 +1,6 @@
 /** The weather of a draft as a request tells it, both ways: by day, and colder in the small hours. */
-import { epochOf, localOf, type Request, type Weather, type WeatherFromHour } from '@ostrin/core';
+import { epochOf, localOf } from '@ostrin/core/quantity';
+import type { Request, Weather, WeatherFromHour } from '@ostrin/core';
 import { WINDS, type PlanDraft } from './planDraft';
 
 type DayAndNight = Pick<PlanDraft, 'airC' | 'nightC' | 'windMps'>;

@@ -1,5 +1,5 @@
 /** Values read off a strip at one moment: a line, and a box with the time and what each trace tells there. */
-import { fromC, type Units } from '@ostrin/core';
+import { fromC, type Units } from '@ostrin/core/quantity';
 import { G, Line, Rect } from 'react-native-svg';
 import { useTheme } from '../ui/theme';
 import { Halo } from './Halo';

@@ -2,7 +2,7 @@
  * The strip: plan, chart and log at once. Time runs down on a phone and across on a wide screen.
  * Scale and both ends of time are always on it.
  */
-import { fromC, localOf, type Units } from '@ostrin/core';
+import { fromC, localOf, type Units } from '@ostrin/core/quantity';
 import { scaleLinear } from 'd3-scale';
 import { useId } from 'react';
 import Svg, { ClipPath, Defs, G, Line, Rect } from 'react-native-svg';

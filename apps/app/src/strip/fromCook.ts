@@ -1,20 +1,11 @@
 /** A strip's data from a cook: readings, forecast or plan, log lines and jobs. */
 import type { Reading } from '@ostrin/contract/types';
 
-import {
-  pitOf,
-  type Forecast,
-  type Log,
-  type LogLine,
-  type PitPlan,
-  MINUTE_MS,
-  type Units,
-  cutOf,
-  jobMs,
-  leadMeat,
-  jobsAhead,
-  litAtMs,
-} from '@ostrin/core';
+import { pitOf, type PitPlan, leadMeat } from '@ostrin/core';
+import type { Forecast } from '@ostrin/core/tending';
+import { type Log, type LogLine, jobMs, jobsAhead, litAtMs } from '@ostrin/core/log';
+import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
+import { cutOf } from '@ostrin/core/catalogue';
 import {
   type VentedPit,
   jobWords,

@@ -1,15 +1,10 @@
 /** The traces of a cook beside what was read of pit and first piece: what is expected, other pieces, plan and advice. */
 import type { Reading } from '@ostrin/contract/types';
-import {
-  cutOf,
-  MINUTE_MS,
-  type Advice,
-  type Expected,
-  type Forecast,
-  type Log,
-  type PitPlan,
-  type Units,
-} from '@ostrin/core';
+import { cutOf } from '@ostrin/core/catalogue';
+import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
+import type { Advice, Forecast } from '@ostrin/core/tending';
+import type { Expected, PitPlan } from '@ostrin/core';
+import type { Log } from '@ostrin/core/log';
 import type { Theme } from '../ui/tokens';
 import type { FanPoint, Ghost, Point, Trace } from './model';
 

@@ -1,14 +1,8 @@
 /** Food that is not in the plan: which, how heavy, what comes of it, and one touch to put it on. */
-import {
-  leadMeat,
-  pitOf,
-  cutOf,
-  MINUTE_MS,
-  usualMassKg,
-  type CookNow,
-  type FoodOutcome,
-  type Units,
-} from '@ostrin/core';
+import { leadMeat, pitOf } from '@ostrin/core';
+import { cutOf, usualMassKg } from '@ostrin/core/catalogue';
+import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
+import type { CookNow, FoodOutcome } from '@ostrin/core/tending';
 import { leadInput } from '@ostrin/core/tending';
 import { capital, massWords } from '@ostrin/wording';
 import { foodOutcomeWords } from '@ostrin/wording/tending';

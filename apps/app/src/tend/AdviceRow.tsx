@@ -1,5 +1,6 @@
 /** The move that is advised now, in one line; a touch shows what comes of it, why, and does it. */
-import { pitOf, type Advice } from '@ostrin/core';
+import { pitOf } from '@ostrin/core';
+import type { Advice } from '@ostrin/core/tending';
 import { causeWords } from '@ostrin/wording';
 import { effectWords, moveWords, waitWords } from '@ostrin/wording/tending';
 import { useState } from 'react';

@@ -1,5 +1,5 @@
 /** The pieces that came off: resting, until when they hold, and what is left to do at the pit. */
-import { localOf } from '@ostrin/core';
+import { localOf } from '@ostrin/core/quantity';
 import { afterOff } from '@ostrin/core/tending';
 import { afterOffWords } from '@ostrin/wording/tending';
 import { Text, View } from 'react-native';

@@ -1,5 +1,7 @@
 /** The alarm that matters most now, over everything else, until somebody has seen it. */
-import { pitOf, type Alarm, type CookNow, type Units } from '@ostrin/core';
+import { pitOf } from '@ostrin/core';
+import type { Alarm, CookNow } from '@ostrin/core/tending';
+import type { Units } from '@ostrin/core/quantity';
 import { alarmWords } from '@ostrin/wording/tending';
 import { Text, View } from 'react-native';
 import { Button } from '../ui/Button';

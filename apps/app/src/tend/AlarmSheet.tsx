@@ -1,5 +1,5 @@
 /** Alarms: whether they sound and vibrate, quiet hours, trying them out, and what a locked phone cannot do. */
-import type { Alarm } from '@ostrin/core';
+import type { Alarm } from '@ostrin/core/tending';
 import { useSettings } from '../store/settings';
 import { Button } from '../ui/Button';
 import { Choice, Stepper } from '../ui/Choice';

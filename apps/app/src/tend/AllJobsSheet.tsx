@@ -1,6 +1,7 @@
 /** The jobs of all fires that burn, by time: whichever pit they are at. */
 import { ROUTES, type CookSummary } from '@ostrin/contract/types';
-import { MINUTE_MS, pitOf, type Units } from '@ostrin/core';
+import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
+import { pitOf } from '@ostrin/core';
 import { cookNow, knownCook } from '@ostrin/core/tending';
 import { capital, jobWords } from '@ostrin/wording';
 import { useQueries } from '@tanstack/react-query';

@@ -1,14 +1,8 @@
 /** A change of mind: every way from here on with its ready window and cost, and one touch to choose it. */
-import {
-  pitOf,
-  clamp,
-  fromC,
-  MINUTE_MS,
-  toC,
-  type Units,
-  type ChangeOption,
-  type Entry,
-} from '@ostrin/core';
+import { pitOf } from '@ostrin/core';
+import { clamp, fromC, MINUTE_MS, toC, type Units } from '@ostrin/core/quantity';
+import type { ChangeOption } from '@ostrin/core/tending';
+import type { Entry } from '@ostrin/core/log';
 import { leadInput } from '@ostrin/core/tending';
 import { temperatureWords } from '@ostrin/wording';
 import { changeName, changeWords } from '@ostrin/wording/tending';

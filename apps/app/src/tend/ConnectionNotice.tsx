@@ -1,5 +1,5 @@
 /** Says when the server is away, and what is still waiting to be sent. */
-import { localOf } from '@ostrin/core';
+import { localOf } from '@ostrin/core/quantity';
 import { countWords } from '@ostrin/wording';
 import { View } from 'react-native';
 import { useOutbox, waitingOf } from '../outbox/outbox';

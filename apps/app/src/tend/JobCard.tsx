@@ -1,5 +1,6 @@
 /** The next job: what, when, and one tap to say it is done. */
-import { pitOf, fromC, MINUTE_MS, type PitPlan, type PlanJob, type Units } from '@ostrin/core';
+import { pitOf, type PitPlan, type PlanJob } from '@ostrin/core';
+import { fromC, MINUTE_MS, type Units } from '@ostrin/core/quantity';
 import { jobReason, spanOfTime } from '@ostrin/wording';
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';

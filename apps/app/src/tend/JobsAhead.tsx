@@ -1,5 +1,7 @@
 /** Wide screens: the jobs to come, the meat, and the log. */
-import { cutOf, leadMeat, localOf } from '@ostrin/core';
+import { cutOf } from '@ostrin/core/catalogue';
+import { leadMeat } from '@ostrin/core';
+import { localOf } from '@ostrin/core/quantity';
 import { Pressable, Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
 import { signedLabel } from '../strip/fromCook';

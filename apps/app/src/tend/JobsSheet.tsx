@@ -1,5 +1,6 @@
 /** All jobs to come on a phone, with what is done to each. */
-import { localOf, type PlanJob } from '@ostrin/core';
+import { localOf } from '@ostrin/core/quantity';
+import type { PlanJob } from '@ostrin/core';
 import { Text, View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Sheet } from '../ui/Sheet';

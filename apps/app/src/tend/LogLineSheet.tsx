@@ -1,5 +1,7 @@
 /** One line of the log: correct when it happened, or take it back. */
-import { localOf, MINUTE_MS, type LogLine, type Log, type PitPlan } from '@ostrin/core';
+import { localOf, MINUTE_MS } from '@ostrin/core/quantity';
+import type { LogLine, Log } from '@ostrin/core/log';
+import type { PitPlan } from '@ostrin/core';
 import { useState } from 'react';
 import { Text } from 'react-native';
 import { useSettings } from '../store/settings';

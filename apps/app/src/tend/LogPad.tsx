@@ -1,12 +1,8 @@
 /** The log pad: Read, Fuel, Vents, Lid, Meat, Note within reach of a thumb, and the last tap with its undo. */
-import {
-  type Entry,
-  MINUTE_MS,
-  type PitPlan,
-  type PlanLog,
-  USUAL_LID_S,
-  cutOf,
-} from '@ostrin/core';
+import type { Entry } from '@ostrin/core/log';
+import { MINUTE_MS } from '@ostrin/core/quantity';
+import { type PitPlan, type PlanLog, USUAL_LID_S } from '@ostrin/core';
+import { cutOf } from '@ostrin/core/catalogue';
 import { actionWords, capital } from '@ostrin/wording';
 import AlignVerticalSpaceAround from 'lucide-react-native/icons/align-vertical-space-around';
 import Beef from 'lucide-react-native/icons/beef';

@@ -1,15 +1,14 @@
 /** What eyes and hands tell, one touch each: how a piece feels, its bark, the smoke. */
+import { leadMeat, type PitPlan } from '@ostrin/core';
+import { cutOf } from '@ostrin/core/catalogue';
 import {
-  leadMeat,
-  cutOf,
   LOOKS,
   MUSCLES,
   type Look,
   type LookAt,
   type Muscle,
-  type PitPlan,
   type Verdict,
-} from '@ostrin/core';
+} from '@ostrin/core/log';
 import { hasTwoMuscles, tenderVerdicts } from '@ostrin/core/tending';
 import { LOOK_NAMES, VERDICT_NAMES } from '@ostrin/wording';
 import { useState } from 'react';

@@ -1,13 +1,8 @@
 /** The meat sheet: where the piece is on its way, what wrapping now would save and cost, and what is safe. */
-import {
-  leadMeat,
-  cutOf,
-  doneByFeel,
-  MINUTE_MS,
-  type Outlook,
-  type PlanLog,
-  type Units,
-} from '@ostrin/core';
+import { leadMeat, type PlanLog } from '@ostrin/core';
+import { cutOf, doneByFeel } from '@ostrin/core/catalogue';
+import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
+import type { Outlook } from '@ostrin/core/tending';
 import { leadInput } from '@ostrin/core/tending';
 import { capital, cautionWords, massWords, phaseWords, safetyWords } from '@ostrin/wording';
 import { Text, View } from 'react-native';

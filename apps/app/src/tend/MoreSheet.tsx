@@ -1,14 +1,7 @@
 /** What else is done at a pit, one touch each: only what this pit has. Notes are written from here too. */
-import {
-  pitOf,
-  CHARCOALS,
-  holdsByFan,
-  presetOf,
-  USUAL_CHUNK_WOOD,
-  type Look,
-  type PitPlan,
-  type PlanLog,
-} from '@ostrin/core';
+import { pitOf, holdsByFan, type PitPlan, type PlanLog } from '@ostrin/core';
+import { CHARCOALS, presetOf, USUAL_CHUNK_WOOD } from '@ostrin/core/catalogue';
+import type { Look } from '@ostrin/core/log';
 import { actionWords } from '@ostrin/wording';
 import { View } from 'react-native';
 import { useSettings } from '../store/settings';

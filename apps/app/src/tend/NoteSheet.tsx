@@ -1,5 +1,5 @@
 /** A note, in the cook's own words. */
-import type { Entry } from '@ostrin/core';
+import type { Entry } from '@ostrin/core/log';
 import { logDeeds } from '../store/logging';
 import { FormSheet, wordsField } from '../ui/FormSheet';
 

@@ -1,5 +1,6 @@
 /** A chip for each piece on the pit: its name, its last reading and its own window. */
-import { localOf, MINUTE_MS, type PieceNow } from '@ostrin/core';
+import { localOf, MINUTE_MS } from '@ostrin/core/quantity';
+import type { PieceNow } from '@ostrin/core/tending';
 import { spanOfTime } from '@ostrin/wording';
 import { ScrollView, Text, View } from 'react-native';
 import { pieceName } from '../store/names';

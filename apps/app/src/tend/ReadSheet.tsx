@@ -1,5 +1,7 @@
 /** A reading by hand: where, and what it says, on keys for gloves. */
-import { fromC, MUSCLES, toC, type EntryBody, type Log, type PitPlan } from '@ostrin/core';
+import { fromC, toC } from '@ostrin/core/quantity';
+import { MUSCLES, type EntryBody, type Log } from '@ostrin/core/log';
+import type { PitPlan } from '@ostrin/core';
 import { hasTwoMuscles } from '@ostrin/core/tending';
 import { useState } from 'react';
 import { Text, View } from 'react-native';

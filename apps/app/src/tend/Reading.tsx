@@ -1,14 +1,7 @@
 /** The reading at arm's length, where it stands in its band, and what the fire is doing and why. */
-import {
-  leadMeat,
-  pitOf,
-  fromC,
-  localOf,
-  MINUTE_MS,
-  spanFromK,
-  type Forecast,
-  type PitPlan,
-} from '@ostrin/core';
+import { leadMeat, pitOf, type PitPlan } from '@ostrin/core';
+import { fromC, localOf, MINUTE_MS, spanFromK } from '@ostrin/core/quantity';
+import type { Forecast } from '@ostrin/core/tending';
 import { TREND_WORDS, causeWords, spanOfTime } from '@ostrin/wording';
 import { Pressable, Text, View } from 'react-native';
 import { lastValue } from '../strip/model';

@@ -1,7 +1,7 @@
 /** The cook itself: how fast its practice clock goes, and its end. */
 import { ROUTES, type ClockState } from '@ostrin/contract/types';
 import { cautionWords } from '@ostrin/wording';
-import { METRIC, MINUTE_MS } from '@ostrin/core';
+import { METRIC, MINUTE_MS } from '@ostrin/core/quantity';
 import { useMutation } from '@tanstack/react-query';
 import { router } from 'expo-router';
 import { useState } from 'react';

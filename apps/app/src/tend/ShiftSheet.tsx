@@ -1,9 +1,11 @@
 /** Who has the shift, taking it, and handing it over with a fire sheet. */
-import { localOf, type EntryBody, type CurrentShift, type PitPlan } from '@ostrin/core';
+import { localOf } from '@ostrin/core/quantity';
+import type { EntryBody, CurrentShift } from '@ostrin/core/log';
+import type { PitPlan } from '@ostrin/core';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
-import { useMe } from '../house/useHouse';
+import { useMe } from '../devices/useDevices';
 import { logDeeds } from '../store/logging';
 import { Button } from '../ui/Button';
 import { FormSheet, wordsField } from '../ui/FormSheet';

@@ -1,8 +1,9 @@
 /** The cook under way: reading, next job, strip and log pad. */
-import type { Entry, PitPlan } from '@ostrin/core';
+import type { Entry } from '@ostrin/core/log';
+import type { PitPlan } from '@ostrin/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useRole } from '../house/useHouse';
+import { useRole } from '../devices/useDevices';
 import { useLive } from '../store/live';
 import { useLayout } from '../ui/layout';
 import { lazyComponent } from '../ui/lazyComponent';

@@ -1,5 +1,5 @@
 /** The sheet that is open over a cook under way. */
-import { localOf } from '@ostrin/core';
+import { localOf } from '@ostrin/core/quantity';
 import { offPlan } from '@ostrin/core/tending';
 import { offPlanWords } from '@ostrin/wording/tending';
 import { useLive } from '../store/live';

@@ -1,5 +1,7 @@
 /** The strip of a cook under way. */
-import { jobMs, MINUTE_MS, type Advice } from '@ostrin/core';
+import { jobMs } from '@ostrin/core/log';
+import { MINUTE_MS } from '@ostrin/core/quantity';
+import type { Advice } from '@ostrin/core/tending';
 import { useSettings } from '../store/settings';
 import { stripData } from '../strip/fromCook';
 import type { StripData } from '../strip/model';

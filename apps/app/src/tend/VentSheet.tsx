@@ -1,12 +1,7 @@
 /** Vents in the pit's own words: one tap on a usual setting logs it, finer ones are set step by step. */
-import {
-  pitOf,
-  finestStep,
-  type Log,
-  type PitPlan,
-  type PlanLog,
-  type VentScale,
-} from '@ostrin/core';
+import { pitOf, type PitPlan, type PlanLog } from '@ostrin/core';
+import { finestStep, type VentScale } from '@ostrin/core/catalogue';
+import type { Log } from '@ostrin/core/log';
 import { capital, ventName, ventNames, ventedPit } from '@ostrin/wording';
 import { useState } from 'react';
 import { Text, View } from 'react-native';

@@ -1,5 +1,5 @@
 /** Ways of wrapping from here on side by side: when it would be ready, what is left of it, and its bark. */
-import type { WrapOption } from '@ostrin/core';
+import type { WrapOption } from '@ostrin/core/tending';
 import { WRAP_OPTION_NAMES, wrapOptionWords } from '@ostrin/wording';
 import { Text, View } from 'react-native';
 import { Heading } from '../ui/Title';

@@ -1,19 +1,16 @@
 /** What the log pad and the job card write. One tap, one entry, sensible figures. */
+import { pitOf, type PitPlan, type PlanJob, type PlanLog } from '@ostrin/core';
 import {
-  pitOf,
   type Entry,
   type Log,
   type LogLine,
-  MINUTE_MS,
-  type PitPlan,
-  type PlanJob,
-  type PlanLog,
   deedAtMs,
   foldLog,
   jobsAhead,
   lastVents,
   litAtMs,
-} from '@ostrin/core';
+} from '@ostrin/core/log';
+import { MINUTE_MS } from '@ostrin/core/quantity';
 import { deedsOf, logDeeds, openLog, type Deed } from '../store/logging';
 
 /** Pieces that one tap on Fuel means until corrected. */

@@ -1,5 +1,6 @@
 /** The cook under way, for everything on its page. */
-import type { CookNow, Entry } from '@ostrin/core';
+import type { CookNow } from '@ostrin/core/tending';
+import type { Entry } from '@ostrin/core/log';
 import { createContext, useContext } from 'react';
 
 interface TendedCook {

@@ -1,5 +1,5 @@
 /** Sound and vibration of an alarm, by what the browser has. */
-import { localOf } from '@ostrin/core';
+import { localOf } from '@ostrin/core/quantity';
 import { clockOf } from '../ui/words';
 
 /** Three short tones, Hz and s. */

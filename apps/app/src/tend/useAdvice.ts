@@ -1,5 +1,6 @@
 /** Advice for a pit that is off its band, or is about to leave it: asked again every few minutes of the cook. */
-import { MINUTE_MS, type Advice, type CookNow } from '@ostrin/core';
+import { MINUTE_MS } from '@ostrin/core/quantity';
+import type { Advice, CookNow } from '@ostrin/core/tending';
 import { forecastInputs, leadPiece, wantsAdvice } from '@ostrin/core/tending';
 import { useState } from 'react';
 import { askAdvice } from '../api/core';

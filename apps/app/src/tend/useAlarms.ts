@@ -1,5 +1,5 @@
 /** The alarms of the cook under way: which are up, which were seen, and ringing for new ones. */
-import type { Alarm, CookNow } from '@ostrin/core';
+import type { Alarm, CookNow } from '@ostrin/core/tending';
 import { useEffect, useRef, useState } from 'react';
 import { useSettings } from '../store/settings';
 import { isQuietNow, ring } from './ring';

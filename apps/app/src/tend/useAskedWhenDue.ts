@@ -1,5 +1,6 @@
 /** Questions about a cook under way that are asked again when something was done or some minutes passed. */
-import { litAtMs, MINUTE_MS, type Log } from '@ostrin/core';
+import { litAtMs, type Log } from '@ostrin/core/log';
+import { MINUTE_MS } from '@ostrin/core/quantity';
 import { useEffect, useRef } from 'react';
 
 /** The minute of the cook that is asked about, and what calls for asking. */

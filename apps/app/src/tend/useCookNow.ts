@@ -1,13 +1,8 @@
 /** Everything that the page of a cook under way shows, worked out from its log, its readings and its clock. */
-import {
-  deedsOfLine,
-  MINUTE_MS,
-  type CookNow,
-  type Forecasts,
-  type Log,
-  type PitPlan,
-  type Units,
-} from '@ostrin/core';
+import { deedsOfLine, type Log } from '@ostrin/core/log';
+import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
+import type { CookNow, Forecasts } from '@ostrin/core/tending';
+import type { PitPlan } from '@ostrin/core';
 import { cookNow, forecastInputs, knownCook, leadPiece } from '@ostrin/core/tending';
 import { fireSheet, spanOfTime } from '@ostrin/wording';
 import { useMemo, useState } from 'react';

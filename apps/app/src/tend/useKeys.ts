@@ -1,5 +1,6 @@
 /** The keyboard on a wide screen: letters log, space does the next job, Z takes back. */
-import type { Log, PlanJob } from '@ostrin/core';
+import type { Log } from '@ostrin/core/log';
+import type { PlanJob } from '@ostrin/core';
 import { useKeyDown } from '../ui/useKeyDown';
 import { doJob, undo, type PadKey } from './actions';
 

@@ -3,8 +3,8 @@ import { ROUTES } from '@ostrin/contract/types';
 import { useEffect } from 'react';
 import { requestJson } from '../api/http';
 import type { CookView } from '../api/queries';
-import { savedCook } from '../line/savedCooks';
-import { onLiveEvent } from '../line/serverLine';
+import { savedCook } from '../connection/savedCooks';
+import { onLiveEvent } from '../connection/serverConnection';
 import { useLive } from '../store/live';
 
 /** Watches the cook with that id; null watches nothing. */

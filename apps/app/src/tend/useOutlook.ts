@@ -1,5 +1,5 @@
 /** How the meat stands, asked of the worker when the sheet opens and every few cook minutes after. */
-import type { ForecastInput, Outlook } from '@ostrin/core';
+import type { ForecastInput, Outlook } from '@ostrin/core/tending';
 import { useEffect, useRef, useState } from 'react';
 import { askOutlook } from '../api/core';
 

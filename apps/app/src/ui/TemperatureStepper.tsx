@@ -1,5 +1,5 @@
 /** A temperature that is stepped or typed in the user's own degrees, within bounds. */
-import { clamp, fromC, spanFromK, toC } from '@ostrin/core';
+import { clamp, fromC, spanFromK, toC } from '@ostrin/core/quantity';
 import { temperatureWords } from '@ostrin/wording';
 import { useSettings } from '../store/settings';
 import { Stepper } from './Choice';

@@ -1,5 +1,5 @@
 /** How high the yard lies: asked where air or boiling water matter, kept for all of the app. */
-import { clamp } from '@ostrin/core';
+import { clamp } from '@ostrin/core/quantity';
 import { heightStepM, heightWords } from '@ostrin/wording';
 import { useSettings } from '../store/settings';
 import { Stepper } from './Choice';

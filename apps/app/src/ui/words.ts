@@ -1,5 +1,5 @@
 /** Times and temperatures as the page says them. */
-import { fromC, localOf, MINUTE_MS, type Units } from '@ostrin/core';
+import { fromC, localOf, MINUTE_MS, type Units } from '@ostrin/core/quantity';
 import { format } from 'date-fns/format';
 
 /** A wall-clock text as a Date whose own fields show that clock, for date-fns. */

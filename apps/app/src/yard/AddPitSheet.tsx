@@ -1,5 +1,5 @@
 /** A new pit: what kind it is, and what it is called; of another kind, the nearest one with sizes of its own. */
-import { PRESETS, presetOf } from '@ostrin/core';
+import { PRESETS, presetOf } from '@ostrin/core/catalogue';
 import { sizedLike, type PitSizes } from '@ostrin/core/yard';
 import type { PitRecord } from '@ostrin/contract/types';
 import { capital } from '@ostrin/wording';

@@ -1,5 +1,6 @@
 /** A kind that the catalogue does not have: what it is called, what it is nearest to, and how large it is. */
-import { clamp, PRESETS, presetOf } from '@ostrin/core';
+import { clamp } from '@ostrin/core/quantity';
+import { PRESETS, presetOf } from '@ostrin/core/catalogue';
 import type { PitSizes } from '@ostrin/core/yard';
 import { capital, lengthWords } from '@ostrin/wording';
 import { View } from 'react-native';

@@ -4,7 +4,7 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useDeletePit, usePits, useSavePit } from '../api/queries';
-import { useRole } from '../house/useHouse';
+import { useRole } from '../devices/useDevices';
 import { idFor } from '../store/names';
 import { AskedTwice, Failure } from '../ui/AskedTwice';
 import { Button } from '../ui/Button';

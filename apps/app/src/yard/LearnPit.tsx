@@ -1,5 +1,6 @@
 /** What a pit's own cooks say of it: proposed with its card before and after, accepted or left. */
-import { fromC, localOf, type VentCard } from '@ostrin/core';
+import { fromC, localOf } from '@ostrin/core/quantity';
+import type { VentCard } from '@ostrin/core/engine';
 import { cookFitWords, learnedFrom, learnedLines } from '@ostrin/wording/tending';
 import {
   MOST_VERSIONS,

@@ -1,5 +1,5 @@
 /** One pit: its drawing, its figures, and its vent card. */
-import { pitWith, presetOf, type CookerParameters, type VentsTold } from '@ostrin/core';
+import { pitWith, presetOf, type CookerParameters, type VentsTold } from '@ostrin/core/catalogue';
 import { capital, massWords } from '@ostrin/wording';
 import type { PitRecord, Versioned } from '@ostrin/contract/types';
 import { useState } from 'react';

@@ -7,7 +7,7 @@ import {
   type VentScale,
   type VentScales,
   type VentsTold,
-} from '@ostrin/core';
+} from '@ostrin/core/catalogue';
 import { capital, dialMark, SCALE_NAMES, ventNames } from '@ostrin/wording';
 import type { PitRecord } from '@ostrin/contract/types';
 import { useState } from 'react';

@@ -1,5 +1,5 @@
 /** One fuel: how much is there, what a bag holds, what it costs. */
-import { fromKg, toKg } from '@ostrin/core';
+import { fromKg, toKg } from '@ostrin/core/quantity';
 import type { Shelf, Versioned } from '@ostrin/contract/types';
 import { useSaveShelf } from '../api/queries';
 import { useSettings } from '../store/settings';

@@ -1,6 +1,8 @@
 /** Getting to know a pit with an empty burn at three settings of its vents; with a leak test and seasoning before it. */
 import type { PitRecord } from '@ostrin/contract/types';
-import { fromC, MILD_DAY, toC, type VentCard } from '@ostrin/core';
+import { fromC, toC } from '@ostrin/core/quantity';
+import { MILD_DAY } from '@ostrin/core';
+import type { VentCard } from '@ostrin/core/engine';
 import { BURN, burnSettings, burnTimes, loggedBurn, takesTestBurn } from '@ostrin/core/yard';
 import type { LoggedCook } from '@ostrin/core/learning';
 import { burnStepWords, LEAK_TEST, seasoningWords } from '@ostrin/wording/tending';

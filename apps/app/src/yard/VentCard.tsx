@@ -1,12 +1,7 @@
 /** The vent card: settings against temperature on four kinds of day, in the pit's own units; prints on one page. */
-import {
-  fromC,
-  presetOf,
-  ventScales,
-  type CardRow,
-  type Units,
-  type VentCard as Card,
-} from '@ostrin/core';
+import { fromC, type Units } from '@ostrin/core/quantity';
+import { presetOf, ventScales } from '@ostrin/core/catalogue';
+import type { CardRow, VentCard as Card } from '@ostrin/core/engine';
 import { DAY_NAMES, ventName, windWords } from '@ostrin/wording';
 import type { PitRecord } from '@ostrin/contract/types';
 import { scaleLinear } from 'd3-scale';

@@ -1,5 +1,5 @@
 /** Yard: the pits, and making a new one. */
-import { presetOf } from '@ostrin/core';
+import { presetOf } from '@ostrin/core/catalogue';
 import type { PitRecord } from '@ostrin/contract/types';
 import { capital, countWords } from '@ostrin/wording';
 import { Link, router } from 'expo-router';

@@ -1,5 +1,6 @@
 /** A pit's figures in plain words: what each is, how it is shown, and in what steps it is changed. */
-import { fromKg, type CookerParameters, type Units } from '@ostrin/core';
+import { fromKg, type Units } from '@ostrin/core/quantity';
+import type { CookerParameters } from '@ostrin/core/catalogue';
 
 export interface Figure {
   key: keyof CookerParameters;

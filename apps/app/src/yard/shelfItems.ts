@@ -1,5 +1,5 @@
 /** How one fuel of the shelf stands, and a shelf with one fuel changed. */
-import { CHARCOALS, type FuelId } from '@ostrin/core';
+import { CHARCOALS, type FuelId } from '@ostrin/core/catalogue';
 import type { Shelf as ShelfDoc } from '@ostrin/contract/types';
 import { capital } from '@ostrin/wording';
 

@@ -1,5 +1,6 @@
 /** Learning a pit from its cooks: which there are, how far it is, what came of it. */
-import { leadMeat, foldLog, withHandReadings } from '@ostrin/core';
+import { leadMeat } from '@ostrin/core';
+import { foldLog, withHandReadings } from '@ostrin/core/log';
 import type { CookSummary, PitRecord } from '@ostrin/contract/types';
 import type { LoggedCook } from '@ostrin/core/learning';
 import { useEffect, useRef, useState } from 'react';

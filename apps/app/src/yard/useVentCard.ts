@@ -1,5 +1,6 @@
 /** A pit's vent card, worked out by the worker; a change of the pit begins it anew. */
-import { MILD_DAY, type SteadyCase, type VentCard } from '@ostrin/core';
+import { MILD_DAY } from '@ostrin/core';
+import type { SteadyCase, VentCard } from '@ostrin/core/engine';
 import type { PitRecord } from '@ostrin/contract/types';
 import { useEffect, useMemo, useState } from 'react';
 import { askVentCard } from '../api/core';

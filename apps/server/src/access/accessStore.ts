@@ -1,6 +1,6 @@
 /** Who may come in: the passcode, devices that are signed in, and invitations. Secrets are kept as hashes only. */
 import type { Device, Role } from '@ostrin/contract';
-import { DAY_MS, MINUTE_MS } from '@ostrin/core';
+import { DAY_MS, MINUTE_MS } from '@ostrin/core/quantity';
 import argon2 from 'argon2';
 import type { Knex } from 'knex';
 import { createHash, randomBytes, randomInt, randomUUID } from 'node:crypto';

@@ -1,6 +1,6 @@
 /** Signing in and out, the devices of the house, and invitations. */
 import { validate, RoleDto, SignInDto, type Access } from '@ostrin/contract';
-import { DAY_MS } from '@ostrin/core';
+import { DAY_MS } from '@ostrin/core/quantity';
 import { stringifySetCookie } from 'cookie';
 import { Router, type Request, type Response } from 'express';
 import { invalid, missing, Problem } from '../http/problems';

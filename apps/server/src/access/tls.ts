@@ -6,7 +6,7 @@ import { X509Certificate } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { generate } from 'selfsigned';
-import { DAY_MS } from '@ostrin/core';
+import { DAY_MS } from '@ostrin/core/quantity';
 
 /** A key and its certificate, PEM; and the authority's own certificate where it was made here. */
 export interface Tls {

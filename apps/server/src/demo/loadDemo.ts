@@ -1,6 +1,6 @@
 /** Loads the demo world once: a database that already has cooks is left as it is. */
 import type { CookDoc } from '@ostrin/contract';
-import { foldLog } from '@ostrin/core';
+import { foldLog } from '@ostrin/core/log';
 import { randomUUID } from 'node:crypto';
 import type { Knex } from 'knex';
 import { cookStore } from '../store/cooks';

@@ -1,5 +1,6 @@
 /** Past cooks on the yard's other pits: three on a kamado that is not like a new one, one under a fan, one gone wrong. */
-import type { PieceVerdict, Scenario } from '@ostrin/core';
+import type { PieceVerdict } from '@ostrin/core/log';
+import type { Scenario } from '@ostrin/core';
 import type { Story } from './playStory';
 import type { Planner, StoryRequest } from './wish';
 import { CLAY_JAR, LONG_TOM, TOWER } from './yard';

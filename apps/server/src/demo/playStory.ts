@@ -3,20 +3,10 @@
  * comes from here, never from a pen.
  */
 import type { CookDoc, Reading } from '@ostrin/contract';
-import {
-  clamp,
-  epochOf,
-  mean,
-  MINUTE_MS,
-  presetOf,
-  type Entry,
-  type EntryBody,
-  leadMeat,
-  pitOf,
-  type PitPlan,
-  type PlanLog,
-  type Scenario,
-} from '@ostrin/core';
+import { clamp, epochOf, mean, MINUTE_MS } from '@ostrin/core/quantity';
+import { presetOf } from '@ostrin/core/catalogue';
+import type { Entry, EntryBody } from '@ostrin/core/log';
+import { leadMeat, pitOf, type PitPlan, type PlanLog, type Scenario } from '@ostrin/core';
 import { READ_EVERY_MS, SimulatedThermometer } from '../instruments/simulatedThermometer';
 
 /** An invented cook: its plan, what went otherwise, and what the crew wrote down. */

@@ -1,6 +1,8 @@
 /** What the club keeps between cooks: two suppers worth planning again, and its shelf. All invented. */
 import type { PitRecord, SavedPlan, Shelf } from '@ostrin/contract';
-import { cutOf, DAY_MS, localOf, usualRest, type Request, type RequestMeat } from '@ostrin/core';
+import { cutOf, usualRest } from '@ostrin/core/catalogue';
+import { DAY_MS, localOf } from '@ostrin/core/quantity';
+import type { Request, RequestMeat } from '@ostrin/core';
 import { ZONE } from './wish';
 import { BOSUN, LONG_TOM } from './yard';
 

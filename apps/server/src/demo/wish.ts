@@ -1,6 +1,7 @@
 /** What the invented crew wished for in its past cooks, as requests. */
 import type { PitRecord } from '@ostrin/contract';
-import { DAY_MS, localOf, type Request } from '@ostrin/core';
+import { DAY_MS, localOf } from '@ostrin/core/quantity';
+import type { Request } from '@ostrin/core';
 import type { Story } from './playStory';
 
 export const ZONE = 'Europe/Ljubljana';

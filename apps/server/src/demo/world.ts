@@ -1,5 +1,7 @@
 /** The Larkmere rowing club's boathouse yard. All invented. */
-import { DAY_MS, onePit, pitFor, plan } from '@ostrin/core';
+import { DAY_MS } from '@ostrin/core/quantity';
+import { onePit, pitFor } from '@ostrin/core';
+import { plan } from '@ostrin/core/engine';
 import type { Story } from './playStory';
 import { otherStories } from './otherStories';
 import { BOSUN } from './yard';

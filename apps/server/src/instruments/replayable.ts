@@ -2,7 +2,8 @@
  * A simulated cook that can be taken back: a copy of it is kept now and then, and when what was done before turns
  * out otherwise, it goes on from the last copy before that.
  */
-import { advance, createCook, type Cook, type PieceVariation, type Scenario } from '@ostrin/core';
+import { advance, createCook, type Cook, type PieceVariation } from '@ostrin/core/engine';
+import type { Scenario } from '@ostrin/core';
 import cloneDeep from 'lodash/cloneDeep.js';
 
 type Action = Scenario['actions'][number];

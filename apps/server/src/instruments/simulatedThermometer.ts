@@ -3,23 +3,16 @@
  * gaps. It follows the log: what was not logged was not done.
  */
 import type { Reading } from '@ostrin/contract';
+import { actionsOf, foldLog, litAtMs, type Entry } from '@ostrin/core/log';
 import {
-  actionsOf,
   drawPieceVariation,
   coreReadingC,
-  foldLog,
-  litAtMs,
-  MINUTE_MS,
   pitReadingC,
-  presetOf,
-  seeded,
-  seedFrom,
-  weatherAt,
-  type Entry,
   type PieceVariation,
-  type PitPlan,
-  type Scenario,
-} from '@ostrin/core';
+} from '@ostrin/core/engine';
+import { MINUTE_MS, seeded, seedFrom } from '@ostrin/core/quantity';
+import { presetOf } from '@ostrin/core/catalogue';
+import { weatherAt, type PitPlan, type Scenario } from '@ostrin/core';
 import { planAsChanged, withoutRules } from '@ostrin/core/tending';
 import { Replayable } from './replayable';
 

@@ -3,18 +3,10 @@
  * station, at a simulated cook, with what goes wrong with such things.
  */
 import type { Packet } from '@ostrin/contract';
-import {
-  advance,
-  createCook,
-  coreReadingC,
-  MILD_DAY,
-  MINUTE_MS,
-  pitReadingC,
-  presetOf,
-  seeded,
-  usualFire,
-  type Scenario,
-} from '@ostrin/core';
+import { advance, createCook, coreReadingC, pitReadingC } from '@ostrin/core/engine';
+import { MILD_DAY, type Scenario } from '@ostrin/core';
+import { MINUTE_MS, seeded } from '@ostrin/core/quantity';
+import { presetOf, usualFire } from '@ostrin/core/catalogue';
 
 export const STAND_INS = ['thermometer', 'fan', 'station'] as const;
 export type StandInKind = (typeof STAND_INS)[number];

@@ -3,7 +3,8 @@
  * time. While the server is off a thermometer's clock stands still; it goes on from where it was.
  */
 import type { ClockState, Reading } from '@ostrin/contract';
-import { DAY_MS, type Entry } from '@ostrin/core';
+import { DAY_MS } from '@ostrin/core/quantity';
+import type { Entry } from '@ostrin/core/log';
 import { randomUUID } from 'node:crypto';
 import { READ_EVERY_MS } from '../instruments/simulatedThermometer';
 import type { CookHead, CookStore } from '../store/cooks';

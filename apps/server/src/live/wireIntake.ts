@@ -1,6 +1,7 @@
 /** Takes in what instruments tell by wire: late, double, out of order. */
 import type { Channel, Instrument, InstrumentSeen, Packet } from '@ostrin/contract';
-import { leadMeat, isTemperature, wireReadings, type WireSpot } from '@ostrin/core';
+import { leadMeat } from '@ostrin/core';
+import { isTemperature, wireReadings, type WireSpot } from '@ostrin/core/log';
 import type { CookStore } from '../store/cooks';
 import type { InstrumentStore, ToldValue } from '../store/instruments';
 import type { CookClocks } from './cookClocks';

@@ -8,7 +8,8 @@ import {
   readingsCsv,
   type NewCook,
 } from '@ostrin/contract';
-import { alreadyLogged, epochOf, foldLog, MINUTE_MS, type Entry } from '@ostrin/core';
+import { alreadyLogged, foldLog, type Entry } from '@ostrin/core/log';
+import { epochOf, MINUTE_MS } from '@ostrin/core/quantity';
 import { isUUID } from 'class-validator';
 import { Router, type Request } from 'express';
 import isEqual from 'lodash/isEqual.js';

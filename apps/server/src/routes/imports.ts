@@ -1,6 +1,6 @@
 /** Bringing a cook back from its JSON document or its two CSV files. */
 import type { CookDoc } from '@ostrin/contract';
-import { foldLog } from '@ostrin/core';
+import { foldLog } from '@ostrin/core/log';
 import { Router } from 'express';
 import isEqual from 'lodash/isEqual.js';
 import { Problem } from '../http/problems';

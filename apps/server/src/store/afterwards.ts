@@ -1,5 +1,5 @@
 /** What is done with a cook once it is over: another name, deleting it, bringing it back. */
-import { DAY_MS } from '@ostrin/core';
+import { DAY_MS } from '@ostrin/core/quantity';
 import type { Knex } from 'knex';
 
 /** A deleted cook can be brought back for so long, ms. */

@@ -1,5 +1,5 @@
 /** Copies of the whole database: each night beside it, and one file for whoever takes the record along. */
-import { DAY_MS, HOUR_MS } from '@ostrin/core';
+import { DAY_MS, HOUR_MS } from '@ostrin/core/quantity';
 import SqliteDatabase from 'better-sqlite3';
 import { copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';

@@ -1,13 +1,8 @@
 /** Cooks, their logs and readings, in and out of the database. */
 import type { CookDoc, CookFire, CookSummary, Reading } from '@ostrin/contract';
-import {
-  leadMeat,
-  mergedRows,
-  wireReadings,
-  type Entry,
-  type Glance,
-  type PitPlan,
-} from '@ostrin/core';
+import { leadMeat, type PitPlan } from '@ostrin/core';
+import { mergedRows, wireReadings, type Entry } from '@ostrin/core/log';
+import type { Glance } from '@ostrin/core/afterwards';
 import { glanceOf } from '@ostrin/core/afterwards';
 import type { Knex } from 'knex';
 import { afterwards } from './afterwards';

@@ -1,6 +1,6 @@
 /** What the list shows of finished cooks, kept beside them; and the notes for next time out of their logs. */
 import type { CookDoc, NextTime, Reading } from '@ostrin/contract';
-import type { Entry } from '@ostrin/core';
+import type { Entry } from '@ostrin/core/log';
 import { glanceOf } from '@ostrin/core/afterwards';
 import type { Knex } from 'knex';
 import { pitColumns, pitRefOf, type PitRow } from './pitOf';

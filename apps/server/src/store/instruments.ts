@@ -6,7 +6,7 @@ import type {
   InstrumentSeen,
   Versioned,
 } from '@ostrin/contract';
-import type { WireValue } from '@ostrin/core';
+import type { WireValue } from '@ostrin/core/log';
 import type { Knex } from 'knex';
 import { createHash, randomBytes } from 'node:crypto';
 import { pitColumns, pitNamed, pitRefOf, type PitRow } from './pitOf';

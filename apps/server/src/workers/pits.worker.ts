@@ -3,7 +3,8 @@
  * log and the plan of a cook are enough.
  */
 import type { Reading } from '@ostrin/contract';
-import type { Entry, PitPlan } from '@ostrin/core';
+import type { Entry } from '@ostrin/core/log';
+import type { PitPlan } from '@ostrin/core';
 import { SimulatedThermometer } from '../instruments/simulatedThermometer';
 
 /** What is asked of the pit of one cook. */

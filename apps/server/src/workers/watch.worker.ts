@@ -3,7 +3,8 @@
  * keeps what it made of each fire; all of it can be made again from the record, to the same numbers.
  */
 import type { CookState } from '@ostrin/contract';
-import { MINUTE_MS, type Alarm, type CookNow, type CookRecord } from '@ostrin/core';
+import { MINUTE_MS } from '@ostrin/core/quantity';
+import type { Alarm, CookNow, CookRecord } from '@ostrin/core/tending';
 import { FollowedFire, forecastsOf } from '@ostrin/core/lookAhead';
 import { cookNow, forecastInputs, knownCook } from '@ostrin/core/tending';
 

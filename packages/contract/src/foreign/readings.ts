@@ -1,5 +1,6 @@
 /** Readings out of a foreign table: what each column is, in which unit and with which comma; nothing is made up. */
-import { DAY_MS, toC, type ReadingRow } from '@ostrin/core';
+import { DAY_MS, toC } from '@ostrin/core/quantity';
+import type { ReadingRow } from '@ostrin/core/log';
 import { isNumberCell, type ForeignTable } from './table';
 import {
   guessTimeFormat,

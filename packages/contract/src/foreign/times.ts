@@ -1,5 +1,5 @@
 /** Times as other programs write them. */
-import { DAY_MS, epochOf, HOUR_MS, MINUTE_MS } from '@ostrin/core';
+import { DAY_MS, epochOf, HOUR_MS, MINUTE_MS } from '@ostrin/core/quantity';
 
 /** How a column of times is written. Elapsed times count from a start that somebody says. */
 export const TIME_FORMATS = [

@@ -14,6 +14,15 @@ export interface Weather {
   rainMmPerH: number;
 }
 
+/** A dry, quiet day, C and m/s. */
+export const MILD_DAY: Weather = {
+  airC: 15,
+  windMps: 1,
+  relativeHumidityFraction: 0.6,
+  altitudeM: 0,
+  rainMmPerH: 0,
+};
+
 /** Weather that holds from an hour of the day on, told in wall-clock time. */
 export interface WeatherFromHour extends Omit<Weather, 'atMin'> {
   /** Local time from which it holds. */

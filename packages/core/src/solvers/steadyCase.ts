@@ -21,15 +21,6 @@ export interface SteadyCase {
   windTimes?: number;
 }
 
-/** A dry, quiet day, C and m/s. */
-export const MILD_DAY: Weather = {
-  airC: 15,
-  windMps: 1,
-  relativeHumidityFraction: 0.6,
-  altitudeM: 0,
-  rainMmPerH: 0,
-};
-
 /** Splits of a steady feed: mass and interval. */
 export interface SplitFeed {
   /** Mass of one split, kg. */

@@ -1,5 +1,7 @@
 /** Jobs with a piece between meat on and off besides wrapping, in words. */
-import { WOODS, WRAPS, type JobFacts, type Units, type JobWords } from '@ostrin/core';
+import { WOODS, WRAPS } from '@ostrin/core/catalogue';
+import type { JobFacts, JobWords } from '@ostrin/core';
+import type { Units } from '@ostrin/core/quantity';
 import { smallMassWords, spanOfTime, spanWords } from '../quantities';
 import { piecesName } from './jobWords';
 

@@ -6,14 +6,11 @@ import {
   presetOf,
   SHUT_IN,
   type DoneSignId,
-  type JobFacts,
-  type JobWords,
-  type KitId,
-  type RequestPit,
   type ServingId,
   type SpotId,
-  type Units,
-} from '@ostrin/core';
+} from '@ostrin/core/catalogue';
+import type { JobFacts, JobWords, KitId, RequestPit } from '@ostrin/core';
+import type { Units } from '@ostrin/core/quantity';
 import { massWords, temperatureWords, thinWords, volumeWords } from '../quantities';
 import { ventNames } from '../vents';
 import { firstStageWords } from './holds';

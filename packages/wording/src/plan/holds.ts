@@ -1,14 +1,7 @@
 /** How a piece waits after it came off, in words: the latest good hour, and its middle, softness and loss by the hour. */
-import {
-  cutOf,
-  doneByFeel,
-  type CardWords,
-  type JobFacts,
-  type PlannedHold,
-  type RestSpec,
-  TOO_SOFT,
-  type Units,
-} from '@ostrin/core';
+import { cutOf, doneByFeel, type RestSpec } from '@ostrin/core/catalogue';
+import { TOO_SOFT, type CardWords, type JobFacts, type PlannedHold } from '@ostrin/core';
+import type { Units } from '@ostrin/core/quantity';
 import { REST_WORDS } from '../places';
 import { inHundred, spanOfTime, temperatureWords } from '../quantities';
 import { piecesName } from './jobWords';

@@ -1,5 +1,5 @@
 /** How a job calls the pieces it is about. */
-import { cutOf } from '@ostrin/core';
+import { cutOf } from '@ostrin/core/catalogue';
 
 /** Pieces of one cut by its name; a number tells several meats of one cut apart. */
 export const piecesName = ({

@@ -1,17 +1,7 @@
 /** The jobs of a plan in words: what to do, and how. */
-import {
-  cutOf,
-  HOLD_ABOVE_C,
-  presetOf,
-  WRAPS,
-  type JobFacts,
-  type JobWords,
-  type MeatSpec,
-  type PaceWhen,
-  type RequestPit,
-  type Units,
-  type WrapWhen,
-} from '@ostrin/core';
+import { cutOf, HOLD_ABOVE_C, presetOf, WRAPS } from '@ostrin/core/catalogue';
+import type { JobFacts, JobWords, MeatSpec, PaceWhen, RequestPit, WrapWhen } from '@ostrin/core';
+import type { Units } from '@ostrin/core/quantity';
 import { charcoalWords, layWords, lightWords, splitWords } from '../fires';
 import { PLACEMENT_WORDS } from '../places';
 import {

@@ -1,8 +1,7 @@
 /** A plan with its sentences: what is shown, printed and exported, from the figures that are kept. */
+import { METRIC, type Units } from '@ostrin/core/quantity';
 import {
-  METRIC,
   pitFor,
-  plan as planOf,
   waysOut,
   type CardWords,
   type Feeding,
@@ -12,19 +11,15 @@ import {
   type PlannedHold,
   type Plan,
   type PlanJob,
-  type PlanOptions,
   type PlanVents,
   type Preparation,
   type Problem,
   type ProblemWords,
-  type Request,
   type RequestPit,
-  type Result,
   type Risk,
   type RiskWords,
   type Shopping,
   type ShoppingWords,
-  type Units,
   type WrittenCard,
 } from '@ostrin/core';
 import { cautionWords } from '../cautions';
@@ -141,16 +136,3 @@ const besideFanWords = (pit: VentedPit, exhaust: number): string =>
   pit.preset.hasFan
     ? `${ventNames(pit.preset).exhaust} open`
     : `${ventNames(pit.preset).exhaust} at ${openingWords(pit, 'exhaust', exhaust)}, the ${ventNames(pit.preset).intake} shut but for it`;
-
-/** The plan document for a request, worked out and worded in one go. See `planSteps` of the engine. */
-export const planDocument = (request: Request, options: PlanOptions): WordedPlan =>
-  wordPlan(planOf(request, options));
-
-/** A result document: its cautions in words, in the units of its reader. */
-export const wordResult = (result: Result, units: Units = METRIC) => ({
-  ...result,
-  meats: result.meats.map((m) => ({
-    ...m,
-    cautions: m.cautions.map((id) => cautionWords(id, units)),
-  })),
-});

@@ -1,13 +1,7 @@
 /** What is done to a piece before it goes on, in words: the lines of its card. */
-import {
-  cutOf,
-  MEMBRANE_STAYS_FROM_C,
-  SUGAR_C,
-  type CardWords,
-  type Preparation,
-  type TrimId,
-  type Units,
-} from '@ostrin/core';
+import { cutOf, MEMBRANE_STAYS_FROM_C, SUGAR_C, type TrimId } from '@ostrin/core/catalogue';
+import type { CardWords, Preparation } from '@ostrin/core';
+import type { Units } from '@ostrin/core/quantity';
 import {
   countWords,
   inHundred,

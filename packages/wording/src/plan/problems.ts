@@ -1,13 +1,7 @@
 /** Wishes that cannot be met, and what would make them possible, in words. */
-import {
-  cutOf,
-  localOf,
-  type Problem,
-  type ProblemFacts,
-  type ProblemWords,
-  type Request,
-  type Units,
-} from '@ostrin/core';
+import { cutOf } from '@ostrin/core/catalogue';
+import { localOf, type Units } from '@ostrin/core/quantity';
+import type { Problem, ProblemFacts, ProblemWords, Request } from '@ostrin/core';
 import { lengthWords, sidesWords, spanOfTime, temperatureWords } from '../quantities';
 
 /** A problem of a request in words. */

@@ -1,14 +1,7 @@
 /** What could go wrong, and the ways out, in words. */
-import {
-  cutOf,
-  type Risk,
-  type RiskFacts,
-  type RiskWords,
-  type Units,
-  type WayOut,
-  fromKg,
-  roundDigits,
-} from '@ostrin/core';
+import { cutOf } from '@ostrin/core/catalogue';
+import type { Risk, RiskFacts, RiskWords, WayOut } from '@ostrin/core';
+import { type Units, fromKg, roundDigits } from '@ostrin/core/quantity';
 import { inHundred, spanOfTime, spanWords, temperatureWords } from '../quantities';
 import { ventNames, type VentedPit } from '../vents';
 import { firstMoveWords } from './moves';

@@ -1,5 +1,7 @@
 /** A plan as a sheet of plain text (Markdown): to print, to hand over, to keep. */
-import { cutOf, METRIC, type Plan } from '@ostrin/core';
+import { cutOf } from '@ostrin/core/catalogue';
+import { METRIC } from '@ostrin/core/quantity';
+import type { Plan } from '@ostrin/core';
 import type { WordedJob, WordedPlan } from './plan';
 import { capital, countWords, massWords, spanOfTime } from '../quantities';
 

@@ -1,14 +1,7 @@
 /** What to have and to buy for a plan, in words. */
-import {
-  CHARCOALS,
-  cutOf,
-  WOODS,
-  type FuelId,
-  type Shopping,
-  type ShoppingWords,
-  type Units,
-  type WoodId,
-} from '@ostrin/core';
+import { CHARCOALS, cutOf, WOODS, type FuelId, type WoodId } from '@ostrin/core/catalogue';
+import type { Shopping, ShoppingWords } from '@ostrin/core';
+import type { Units } from '@ostrin/core/quantity';
 import { countWords, inHundred, massWords } from '../quantities';
 
 /** Name of a fuel on a list. */

@@ -1,15 +1,8 @@
 /** Variants of a plan in words. */
-import {
-  cutOf,
-  METRIC,
-  WRAPS,
-  WRAP_SCHOOLS,
-  type Request,
-  type SchoolId,
-  type Units,
-  type VariantChange,
-  type VariantFigures,
-} from '@ostrin/core';
+import { cutOf, WRAPS, WRAP_SCHOOLS, type SchoolId } from '@ostrin/core/catalogue';
+import { METRIC, type Units } from '@ostrin/core/quantity';
+import type { Request } from '@ostrin/core';
+import type { VariantChange, VariantFigures } from '@ostrin/core/engine';
 import { fireChoiceWords } from '../fires';
 import { temperatureWords } from '../quantities';
 import { problemWords } from './problems';

@@ -4,7 +4,6 @@ import { doneByFeel } from '../../meat/cut';
 import { mean } from '../../quantity/statistics';
 import { roundDigits, roundTo } from '../../quantity/units';
 import type { Risk } from '../document/plan';
-import type { WayOut } from '../document/facts';
 import { windowOf } from '../jobs/job';
 import type { RequestMeat } from '../request/types';
 import type { PitSchedule } from '../schedule/pitSchedule';
@@ -199,17 +198,4 @@ function risksOfThePit(plan: PitSchedule): RiskOfPit[] {
     risks.push({ chanceFraction: CHANCES.fanOrHopper, facts: { kind: 'fan-fails' } });
   }
   return risks;
-}
-
-/** Ways out, in the order to try. */
-export function waysOut(meats: readonly RequestMeat[]): WayOut[] {
-  const byFeel = meats.filter((m) => doneByFeel(cutOf(m.cut)));
-  const bare = byFeel.some((m) => m.wrap.with === 'none');
-  const feel = byFeel.length > 0;
-  return [
-    feel ? 'hold-wrapped' : 'serve-sooner',
-    ...(bare ? (['wrap-now'] as const) : []),
-    'pit-hotter',
-    ...(feel ? (['finish-in-oven'] as const) : []),
-  ];
 }

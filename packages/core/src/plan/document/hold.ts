@@ -13,3 +13,10 @@ export interface Hold {
   /** What ends that; null where a day does not. */
   ends: HoldEnd | null;
 }
+
+/**
+ * Tenderness (1 probes tender) from which slices no longer hold together; what is pulled may be twice as soft. Set by
+ * common practice: a brisket cooled to 71 C and held for 22 h at 77 C still slices (3.2 here), one that goes from the
+ * fire straight into that oven does not for half a day (4.5).
+ */
+export const TOO_SOFT = 3.5;

@@ -4,7 +4,7 @@ import { followHold, type HeldPoint } from '../../cook/holdOn';
 import { doneByFeel } from '../../meat/cut';
 import { cutOf } from '../../meat/cuts';
 import { handlingOf } from '../../meat/handling';
-import type { Hold, HoldEnd } from '../document/hold';
+import { TOO_SOFT, type Hold, type HoldEnd } from '../document/hold';
 import type { RunResult } from '../../sampling/runUntilDone';
 import type { MeatSpec } from '../../scenario/scenario';
 import type { RequestMeat } from '../request/types';
@@ -14,12 +14,6 @@ const LONGEST_MIN = 24 * 60;
 const EVERY_MIN = 30;
 /** A roast that is pulled rare is eaten warm: it is cold under this, C (from memory). */
 const ROAST_COLD_C = 45;
-/**
- * Tenderness (1 probes tender) from which slices no longer hold together; what is pulled may be twice as soft. Set by
- * common practice: a brisket cooled to 71 C and held for 22 h at 77 C still slices (3.2 here), one that goes from the
- * fire straight into that oven does not for half a day (4.5).
- */
-export const TOO_SOFT = 3.5;
 const PULLED_TIMES = 2;
 /** More than this share of its mass lost while it waits, and it eats dry (from memory). */
 const DRY_FRACTION = 0.06;

@@ -3,7 +3,7 @@ import { onlyPiece } from '../../scenario/result';
 import { simulate } from '../../cook/cook';
 import { clamp } from '../../quantity/units';
 import type { MeatSpec, Scenario } from '../../scenario/scenario';
-import { MILD_DAY } from '../../solvers/steadyCase';
+import { MILD_DAY } from '../../air/weather';
 
 /** A first guess of what a piece climbs by at rest, K (common practice: 3 to 5). */
 const USUAL_CLIMB_K = 4;

@@ -1,6 +1,6 @@
 /** Phones: who is signed in and what they may do, how others come in, and what this page lacks over plain HTTP. */
 import type { Device, Role } from '@ostrin/contract/types';
-import { localOf } from '@ostrin/core';
+import { localOf } from '@ostrin/core/quantity';
 import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
@@ -14,7 +14,7 @@ import { Sheet } from '../ui/Sheet';
 import { Paragraph, SmallText } from '../ui/Text';
 import { Heading, Title } from '../ui/Title';
 import { clockAndDay, deviceZone } from '../ui/words';
-import { signOut, useAccess, useChangeDevice, useDevices, useInvite, useMe } from './useHouse';
+import { signOut, useAccess, useChangeDevice, useDevices, useInvite, useMe } from './useDevices';
 
 const QrCode = lazyComponent(() => import('./QrCode'));
 
@@ -28,7 +28,7 @@ export const ROLE_WORDS: Readonly<Record<Role, { label: string; note: string }>>
 const COMMAND = { fontFamily: 'monospace' };
 const ROLES: readonly Role[] = ['cook', 'helper', 'looker'];
 
-export function HouseScreen() {
+export function DevicesScreen() {
   const access = useAccess();
   const { data } = access;
   return (

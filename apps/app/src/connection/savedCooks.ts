@@ -1,5 +1,5 @@
 /** The cooks that this browser knows, for when the server is away. What cannot be saved is simply not there later. */
-import type { Entry } from '@ostrin/core';
+import type { Entry } from '@ostrin/core/log';
 import type { CookView } from '../api/queries';
 import { cookClockMs, mergeEntries, useLive } from '../store/live';
 import { ownDatabase, type SavedCook } from './database';
@@ -64,7 +64,7 @@ async function saveOpenCook(): Promise<void> {
   }
 }
 
-/** Saves the open cook while it changes and the line is up. Returns how to stop. */
+/** Saves the open cook while it changes and the connection is up. Returns how to stop. */
 export function keepOpenCook(): () => void {
   let timer: ReturnType<typeof setTimeout> | null = null;
   const stop = useLive.subscribe((s, before) => {

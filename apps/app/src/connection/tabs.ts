@@ -1,8 +1,8 @@
 /** What the tabs of this origin tell each other. A browser without the means has tabs that do not hear each other. */
 import type { LiveEvent } from '@ostrin/contract/types';
-import type { Entry } from '@ostrin/core';
+import type { Entry } from '@ostrin/core/log';
 
-export type LineState = 'connecting' | 'live' | 'lost';
+export type ConnectionState = 'connecting' | 'live' | 'lost';
 
 type TabMessage =
   /** Taps were kept, sent or decided on. */
@@ -12,8 +12,8 @@ type TabMessage =
   /** An event of the one stream that all tabs share. */
   | { type: 'event'; event: LiveEvent }
   /** How the shared stream stands, and the question for it. */
-  | { type: 'line'; state: LineState }
-  | { type: 'ask-line' };
+  | { type: 'connection'; state: ConnectionState }
+  | { type: 'ask-connection' };
 
 const channel =
   typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('ostrin-tabs');

@@ -1,4 +1,4 @@
-/** The line to the server, for as long as the app is open: its events into the stores, and taps out to it. */
+/** The connection to the server, for as long as the app is open: its events into the stores, and taps out to it. */
 import { ROUTES, type LiveEvent, type SharedList } from '@ostrin/contract/types';
 import { requestJson } from '../api/http';
 import { queryClient } from '../api/queries';
@@ -43,7 +43,7 @@ function take(event: LiveEvent): void {
   for (const listener of listeners) listener(event);
 }
 
-/** Opens the line. Returns how to close it. */
+/** Opens the connection. Returns how to close it. */
 export function openLine(): () => void {
   const { setConnection, addEntries } = useLive.getState();
   const closeOutbox = openOutbox({

@@ -1,5 +1,5 @@
 /** This browser's own database: taps that wait to be sent, the cooks it knows, and who holds what. */
-import type { Entry } from '@ostrin/core';
+import type { Entry } from '@ostrin/core/log';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { CookView } from '../api/queries';
 import type { Tap } from '../outbox/tap';

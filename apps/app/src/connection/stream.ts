@@ -4,7 +4,7 @@
  */
 import { API_LEVEL, ROUTES, type LiveEvent } from '@ostrin/contract/types';
 import { inOneTab } from './lock';
-import { hearTabs, tellTabs, type LineState } from './tabs';
+import { hearTabs, tellTabs, type ConnectionState } from './tabs';
 
 const RETRY_MS = 1_500;
 /** The server says something at least every ten seconds. */
@@ -13,14 +13,14 @@ const LOOK_MS = 5_000;
 
 interface LineListener {
   event(event: LiveEvent): void;
-  state(state: LineState): void;
+  state(state: ConnectionState): void;
 }
 
 /** Follows the server's events in this tab. Returns how to stop. */
 export function followServer(to: LineListener): () => void {
   let stopped = false;
   let heardAt = Date.now();
-  let state: LineState = 'connecting';
+  let state: ConnectionState = 'connecting';
   let own: (() => void) | null = null;
   let letGo: () => void = () => undefined;
   let holds = false;
@@ -29,14 +29,14 @@ export function followServer(to: LineListener): () => void {
     heardAt = Date.now();
     to.event(event);
   };
-  const become = (next: LineState): void => {
+  const become = (next: ConnectionState): void => {
     if (next === state) return;
     state = next;
     to.state(next);
   };
-  const say = (next: LineState): void => {
+  const say = (next: ConnectionState): void => {
     become(next);
-    if (holds) tellTabs({ type: 'line', state: next });
+    if (holds) tellTabs({ type: 'connection', state: next });
   };
   const pass = (event: LiveEvent): void => {
     hear(event);
@@ -51,12 +51,12 @@ export function followServer(to: LineListener): () => void {
       own = null;
       hear(message.event);
       become('live');
-    } else if (message.type === 'line' && !holds && !own) become(message.state);
-    else if (message.type === 'ask-line' && holds) tellTabs({ type: 'line', state });
+    } else if (message.type === 'connection' && !holds && !own) become(message.state);
+    else if (message.type === 'ask-connection' && holds) tellTabs({ type: 'connection', state });
   });
 
   to.state(state);
-  tellTabs({ type: 'ask-line' });
+  tellTabs({ type: 'ask-connection' });
   void inOneTab('stream', async () => {
     if (stopped) return;
     holds = true;
@@ -84,7 +84,10 @@ export function followServer(to: LineListener): () => void {
 }
 
 /** One stream that comes back by itself. Returns how to end it. */
-function openStream(to: (event: LiveEvent) => void, say: (state: LineState) => void): () => void {
+function openStream(
+  to: (event: LiveEvent) => void,
+  say: (state: ConnectionState) => void,
+): () => void {
   let source: EventSource | null = null;
   let retry: ReturnType<typeof setTimeout> | null = null;
   const open = (): void => {

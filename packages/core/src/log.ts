@@ -1,0 +1,49 @@
+/** The log of a cook and its readings: what was written down, by hand and by instruments. */
+export {
+  atTheGrate,
+  lastPieceReading,
+  type PieceReading,
+  type ReadingRow,
+  readingsOfPast,
+  withHandReadings,
+} from './instruments/readings';
+export type { ChannelTold, Disagreement } from './instruments/disagreement';
+export type { CheckedAgainst, InstrumentCheck } from './instruments/instrumentChecks';
+export {
+  LOOKS,
+  MUSCLES,
+  type Look,
+  type LookAt,
+  type Muscle,
+  type SmokeLook,
+  type Verdict,
+} from './log/lookKinds';
+export {
+  isTemperature,
+  mergedRow,
+  mergedRows,
+  WIRE_SPOTS,
+  wireReadings,
+  type WireSpot,
+  type WireValue,
+} from './instruments/wire';
+export {
+  actionsOf,
+  alreadyLogged,
+  deedAtMs,
+  type Entry,
+  type EntryBody,
+  entryProblem,
+  finishOf,
+  foldLog,
+  jobsAhead,
+  lastVents,
+  litAtMs,
+  type Log,
+  deedsOfLine,
+  type LogLine,
+  type Writer,
+} from './log/log';
+export { type DueJob, jobMs, type JobClock, jobsByTime } from './forecast/jobTimes';
+export type { JudgedOf, NoteSubject, PieceVerdict, WeighedThing } from './log/verdictKinds';
+export type { CurrentShift, Offer } from './log/shift';

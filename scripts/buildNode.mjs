@@ -54,10 +54,10 @@ await Promise.all([
   build({
     ...shared,
     entryPoints: [
-      'apps/cli/src/main.ts',
-      'apps/cli/src/ensemble.worker.ts',
-      'apps/cli/src/tend.worker.ts',
-      'apps/cli/src/learn.worker.ts',
+      { in: 'apps/cli/src/main.ts', out: 'main' },
+      { in: 'checks/bench/ensemble.worker.ts', out: 'ensemble.worker' },
+      { in: 'checks/bench/tend.worker.ts', out: 'tend.worker' },
+      { in: 'checks/bench/learn.worker.ts', out: 'learn.worker' },
     ],
     outdir: 'apps/cli/dist',
     // Packages' modern builds: what is not used of them is left out.

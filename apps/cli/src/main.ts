@@ -1,4 +1,6 @@
 /** `ostrin simulate|plan|facts|bench`: one JSON document on standard output, problems on standard error. */
+import type { BenchOptions } from '@ostrin/checks/bench';
+import type { FactsOptions } from '@ostrin/checks/facts';
 import { problemLine, readRequest, readScenario, type Checked } from '@ostrin/contract';
 import { epochOf } from '@ostrin/core/quantity';
 import { simulate } from '@ostrin/core/engine';
@@ -49,73 +51,12 @@ function wholeNumber(text: string): number {
   return Number(text);
 }
 
-const print = (value: unknown): void => {
-  process.stdout.write(`${JSON.stringify(value)}\n`);
+const say = (text: string): void => {
+  process.stdout.write(`${text}\n`);
 };
+const print = (value: unknown): void => say(JSON.stringify(value));
 
 type Now = () => number;
-
-interface BenchOptions {
-  json?: boolean;
-  plans?: boolean;
-  server?: boolean;
-  log?: boolean;
-  tend?: boolean;
-  learn?: boolean;
-  cooks?: number;
-  seed?: number;
-}
-
-/** `ostrin facts`. What only checks and benchmarks need is loaded when they are asked for. */
-async function facts({
-  json,
-  moved,
-  twins,
-}: Record<'json' | 'moved' | 'twins', boolean | undefined>): Promise<void> {
-  const { factsTable, runFacts } = await import('../../../checks/run');
-  if (moved) {
-    const { movableParameters, rowsWithParametersMoved } =
-      await import('../../../checks/movedParameters');
-    print({ moved: rowsWithParametersMoved(movableParameters()) });
-    return;
-  }
-  const rows = twins
-    ? (await import('../../../checks/syntheticCooks')).syntheticRows()
-    : runFacts();
-  if (json) print({ rows });
-  else process.stdout.write(factsTable(rows));
-}
-
-/** `ostrin bench`: each measure is loaded when it is asked for. */
-const benchmark =
-  (now: Now) =>
-  async ({ json, plans, server, log, tend, learn, cooks, seed }: BenchOptions): Promise<void> => {
-    if (tend) {
-      const { benchTend, tendTables } = await import('./benchTend');
-      const measured = await benchTend(seed, cooks);
-      if (json) print(measured);
-      else process.stdout.write(tendTables(measured));
-    } else if (learn) {
-      const { benchLearn, learnTables } = await import('./benchLearn');
-      const measured = await benchLearn(now, seed);
-      if (json) print(measured);
-      else process.stdout.write(learnTables(measured));
-    } else if (log) {
-      const { benchLog } = await import('./benchLog');
-      print(await benchLog());
-    } else if (server) {
-      const { benchServer } = await import('./benchServer');
-      print(await benchServer(seed));
-    } else if (plans) {
-      const { benchPlans, plansTables } = await import('./benchPlans');
-      const measured = benchPlans(seed);
-      if (json) print(measured);
-      else process.stdout.write(plansTables(measured));
-    } else {
-      const { bench } = await import('./bench');
-      print(await bench(now));
-    }
-  };
 
 /** The command line: its commands, their options and their help. */
 function commandLine(now: Now): Command {
@@ -156,7 +97,11 @@ function commandLine(now: Now): Command {
       ).conflicts('twins'),
     )
     .option('--twins', 'windows and readings against synthetic cooks; takes minutes')
-    .action(facts);
+    .action(async (asked: FactsOptions) => {
+      // What only checks and benchmarks need is loaded when they are asked for.
+      const { facts } = await import('@ostrin/checks/facts');
+      say(facts(asked));
+    });
   program
     .command('bench')
     .description('time the engine, or measure plans or the server')
@@ -188,7 +133,10 @@ function commandLine(now: Now): Command {
     )
     .option('--cooks <number>', 'how many of those cooks; 100 when left out', wholeNumber)
     .option('--seed <number>', 'the seed of those cooks or requests', wholeNumber)
-    .action(benchmark(now));
+    .action(async (asked: BenchOptions) => {
+      const { benchmark } = await import('@ostrin/checks/bench');
+      say(await benchmark(asked, now));
+    });
   return program;
 }
 

@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { simulate } from '@ostrin/core/engine';
 import type { Result } from '@ostrin/core';
-import { COOKS } from '../src/cases';
+import { COOKS } from '../../../checks/bench/cases';
 
 const root = path.resolve(__dirname, '../../..');
 const folder = mkdtempSync(path.join(tmpdir(), 'ostrin-built-'));

@@ -2,8 +2,8 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { main } from '../src';
-import { referenceKernel } from '../src/kernel';
-import { kettle, request } from '../../../packages/core/test/scenarios';
+import { referenceKernel } from '../../../checks/bench/kernel';
+import { kettle, request } from '@ostrin/testing';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'ostrin-cli-'));
 

@@ -10,7 +10,7 @@ import path from 'node:path';
 import type { Knex } from 'knex';
 import pino from 'pino';
 import { closeDatabase, createApp, openDatabase, Pools, type AppOptions } from '../src';
-import { request } from '../../../packages/core/test/scenarios';
+import { request } from '@ostrin/testing';
 
 /** A database of its own with the demo world in it, made ready before the tests: see `scripts/demoDatabase.mjs`. */
 export function demoCopy(): string {

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { request } from '../../../packages/core/test/scenarios';
+import { request } from '@ostrin/testing';
 import { call, startServer, type TestServer } from './help';
 
 let server: TestServer;

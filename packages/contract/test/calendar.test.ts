@@ -2,7 +2,7 @@ import { epochOf } from '@ostrin/core/quantity';
 import { linesOf, markdownOf } from '@ostrin/wording';
 import { planDocument } from '@ostrin/wording/documents';
 import ICAL from 'ical.js';
-import { request } from '../../core/test/scenarios';
+import { request } from '@ostrin/testing';
 import { calendarOf } from '../src/calendar';
 
 const NOW = Date.UTC(2027, 9, 28, 12);

@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import type { HeapFire, SnakeFire } from '@ostrin/core/catalogue';
 import { problemLine, readCookDoc, readEntries, readRequest, readPit, readScenario } from '../src';
-import { kettle, request } from '../../core/test/scenarios';
+import { kettle, request } from '@ostrin/testing';
 import { fields, LOGGED } from './help';
 
 /** Every place in a document, as the problems name it, with how to put something else there. */

@@ -15,7 +15,7 @@ import {
   readNewCook,
   type CookDoc,
 } from '../src';
-import { request } from '../../core/test/scenarios';
+import { request } from '@ostrin/testing';
 import { fields, LOGGED } from './help';
 
 const made = planOnePit(request(), { nowMs: 0, members: 1 });

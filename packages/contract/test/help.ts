@@ -1,6 +1,6 @@
 /** What the tests of the documents share. */
 import type { Scenario } from '@ostrin/core';
-import { kettle } from '../../core/test/scenarios';
+import { kettle } from '@ostrin/testing';
 
 /** Paths of the fields that were refused. */
 export const fields = (checked: { ok: boolean; problems?: { field: string }[] }): string[] =>

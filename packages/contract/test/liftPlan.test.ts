@@ -3,7 +3,7 @@ import { exportedCook, liftPlan, readCookDoc, readNewCook, type CookDoc } from '
 import { onePit, type Plan } from '@ostrin/core';
 import { plan, planOnePit } from '@ostrin/core/engine';
 import { wordPlan, type WordedPlan } from '@ostrin/wording';
-import { request } from '../../core/test/scenarios';
+import { request } from '@ostrin/testing';
 import { fields } from './help';
 
 const NOW = Date.UTC(2027, 4, 12, 12);

@@ -7,7 +7,7 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { fieldTables } from '../../../scripts/fieldTables';
 import { schemaOf, SCHEMAS } from '../src/schema';
-import { kettle, request } from '../../core/test/scenarios';
+import { kettle, request } from '@ostrin/testing';
 
 const valid = (name: string, document: unknown): boolean =>
   new Ajv({ strict: false, validateFormats: false }).compile(schemaOf(name))(

@@ -12,7 +12,7 @@ import {
   type FoodWish,
   type ForecastInput,
 } from '@ostrin/core/internals';
-import { MUTTON_UNDER_WAY, request } from './scenarios';
+import { MUTTON_UNDER_WAY, request } from '@ostrin/testing';
 
 const INPUT: ForecastInput = {
   ...MUTTON_UNDER_WAY,

@@ -24,7 +24,7 @@ import {
   lastPieceReading,
   withHandReadings,
 } from '@ostrin/core/internals';
-import { request } from './scenarios';
+import { request } from '@ostrin/testing';
 
 const T0 = Date.UTC(2027, 4, 15, 8);
 const MIN = 60_000;

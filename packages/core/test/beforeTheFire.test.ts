@@ -8,7 +8,7 @@ import {
   preparationOf,
   type RequestMeat,
 } from '@ostrin/core/internals';
-import { request } from './scenarios';
+import { request } from '@ostrin/testing';
 import { NOW, pitWith, wish } from './help/wish';
 
 describe('the card of a piece', () => {

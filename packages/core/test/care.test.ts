@@ -9,7 +9,7 @@ import {
   type Request,
   type RequestMeat,
 } from '@ostrin/core/internals';
-import { held, request } from './scenarios';
+import { held, request } from '@ostrin/testing';
 import { NOW, pitWith, wish } from './help/wish';
 
 const jobsOf = (meat: Partial<RequestMeat>, part?: Partial<Request>): Plan['jobs'] =>

@@ -8,7 +8,7 @@ import {
   type Entry,
   type ForecastInput,
 } from '@ostrin/core/internals';
-import { MUTTON_UNDER_WAY, request } from './scenarios';
+import { MUTTON_UNDER_WAY, request } from '@ostrin/testing';
 
 const input = (part: Partial<ForecastInput> = {}): ForecastInput => ({
   ...MUTTON_UNDER_WAY,

@@ -14,7 +14,7 @@ import {
   type EntryBody,
   type ReadingRow,
 } from '@ostrin/core/internals';
-import { request } from './scenarios';
+import { request } from '@ostrin/testing';
 
 const T0 = Date.UTC(2027, 4, 15, 5);
 const MEAT = request().meats[0];

@@ -20,7 +20,7 @@ import {
   WRAPS,
   type WrapId,
 } from '@ostrin/core/internals';
-import { held } from './scenarios';
+import { held } from '@ostrin/testing';
 
 /** Resistance to vapour of a wrapped piece in a usual pit, m2sPa/kg. */
 function vapourResistanceOf(piece: Piece): number {

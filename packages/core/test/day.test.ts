@@ -11,7 +11,7 @@ import {
   type Weather,
   type WeatherFromHour,
 } from '@ostrin/core/internals';
-import { request } from './scenarios';
+import { request } from '@ostrin/testing';
 
 const ZONE = 'Europe/Ljubljana';
 const NOW = Date.UTC(2027, 4, 14, 6);

@@ -16,7 +16,7 @@ import {
   tracePit,
   type ProbeReading,
 } from '@ostrin/core/internals';
-import { held, kettle } from './scenarios';
+import { held, kettle } from '@ostrin/testing';
 
 const SCENARIO: Scenario = {
   ...held(121, { done: { coreC: 90 }, wrap: { with: 'foil', when: { coreC: 72 } } }),

@@ -7,7 +7,7 @@ import {
   type VariantFigures,
   variantRequests,
 } from '@ostrin/core/internals';
-import { request } from './scenarios';
+import { request } from '@ostrin/testing';
 
 const NOW = Date.UTC(2027, 4, 13, 12);
 const wish = (everyMin?: number): Request =>

@@ -9,7 +9,7 @@ import {
   type ReadingRow,
   type Scenario,
 } from '@ostrin/core/internals';
-import { kettle, request } from './scenarios';
+import { kettle, request } from '@ostrin/testing';
 
 export const ZERO = Date.UTC(2027, 4, 15, 5);
 let n = 0;

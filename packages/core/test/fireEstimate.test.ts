@@ -27,7 +27,7 @@ import {
   type ProbeReading,
   type Scenario,
 } from '@ostrin/core/internals';
-import { kettle, vents } from './scenarios';
+import { kettle, vents } from '@ostrin/testing';
 
 const MUTTON = { id: 'a', cut: 'mutton-shoulder', massKg: 2.5, startC: 4 };
 const planned = (part: Partial<Scenario> = {}): Scenario =>

@@ -22,7 +22,7 @@ import {
   type Scenario,
   type WeatherReading,
 } from '@ostrin/core/internals';
-import { kettle, request, vents } from './scenarios';
+import { kettle, request, vents } from '@ostrin/testing';
 
 const MUTTON = { id: 'a', cut: 'mutton-shoulder', massKg: 2.5, startC: 4 };
 const planned: Scenario = kettle({

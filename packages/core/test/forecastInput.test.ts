@@ -6,7 +6,7 @@ import {
   type PlanJob,
   type ReadingRow,
 } from '@ostrin/core/internals';
-import { kettle, request } from './scenarios';
+import { kettle, request } from '@ostrin/testing';
 
 const job = (id: string, atMin: number, rest: Pick<PlanJob, 'do' | 'logs'>): PlanJob => ({
   id,

@@ -6,7 +6,7 @@ import {
   simulate,
   sugarCaution,
 } from '@ostrin/core/internals';
-import { held, kettle, stickBurner } from './scenarios';
+import { held, kettle, stickBurner } from '@ostrin/testing';
 
 const RIBS: MeatSpec = { id: 'a', cut: 'spare-ribs', massKg: 1.2, startC: 4 };
 const on = (atMin: number, meat = 'a'): Action => ({ atMin, do: 'meat-on', meat });

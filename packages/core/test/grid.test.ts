@@ -9,7 +9,7 @@ import {
   simulate,
   stepPiece,
 } from '@ostrin/core/internals';
-import { held } from './scenarios';
+import { held } from '@ostrin/testing';
 
 const COOKS: [number, Partial<MeatSpec>][] = [
   [121, { cut: 'pork-shoulder', massKg: 3.8, wrap: { with: 'paper', when: { coreC: 74 } } }],

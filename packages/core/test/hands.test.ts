@@ -15,7 +15,7 @@ import {
   ventMark,
   type Weather,
 } from '@ostrin/core/internals';
-import { pit, request } from './scenarios';
+import { pit, request } from '@ostrin/testing';
 
 /** A hopper that is filled for an hour or two only, under its fan. */
 function shortFill(): Scenario {

@@ -1,7 +1,7 @@
 /** A piece that waits after it came off: in one stage or two, and until when it waits well. */
 import fc from 'fast-check';
 import { plan, simulate, type Request, type RestSpec } from '@ostrin/core/internals';
-import { held, request } from './scenarios';
+import { held, request } from '@ostrin/testing';
 
 const NOW = Date.UTC(2027, 4, 12, 12);
 

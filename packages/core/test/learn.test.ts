@@ -30,7 +30,7 @@ import {
   type LoggedCook,
   type Scenario,
 } from '@ostrin/core/internals';
-import { request } from './scenarios';
+import { request } from '@ostrin/testing';
 
 const LASTS_MIN = 420;
 

@@ -7,7 +7,7 @@ import {
   type Action,
   type WoodId,
 } from '@ostrin/core/internals';
-import { pit } from './scenarios';
+import { pit } from '@ostrin/testing';
 
 const RUNS = 300;
 const HOURS = 12;

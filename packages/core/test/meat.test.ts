@@ -13,7 +13,7 @@ import {
   waterResidualKg,
   wetPlateau,
 } from '@ostrin/core/internals';
-import { held } from './scenarios';
+import { held } from '@ostrin/testing';
 
 const meat = (...args: Parameters<typeof held>): MeatResult => simulate(held(...args)).meats[0]!;
 const minutesTo = (m: MeatResult, c: number): number => {

@@ -7,7 +7,7 @@ import {
   type MeatSpec,
   type Scenario,
 } from '@ostrin/core/internals';
-import { held } from './scenarios';
+import { held } from '@ostrin/testing';
 
 /** Minutes until the core reads `c`; Infinity when never. Two minutes of slack hold rounding off. */
 const minutesTo = (scenario: Scenario, c: number): number => {

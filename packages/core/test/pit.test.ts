@@ -13,7 +13,7 @@ import {
   type Action,
   type Result,
 } from '@ostrin/core/internals';
-import { kettle, pit, SNAKE, stickBurner, vents } from './scenarios';
+import { kettle, pit, SNAKE, stickBurner, vents } from '@ostrin/testing';
 
 const peak = (c: readonly (number | null)[]): number => Math.max(...c.map((v) => v ?? -Infinity));
 const settled = (r: Result): number => settledC(r.pitC, 1);

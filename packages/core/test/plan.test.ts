@@ -10,7 +10,7 @@ import {
   type Plan,
   type Request,
 } from '@ostrin/core/internals';
-import { request } from './scenarios';
+import { request } from '@ostrin/testing';
 
 const NOW = Date.UTC(2027, 4, 14, 12);
 const quick = (part: Parameters<typeof request>[0] = {}, members = 8): Plan =>

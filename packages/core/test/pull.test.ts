@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { plan, pullTemperatureC, simulate, usualDone, cutOf, CUTS } from '@ostrin/core/internals';
-import { held, request } from './scenarios';
+import { held, request } from '@ostrin/testing';
 
 describe('a roast that is wanted at a temperature on the plate', () => {
   const rest = { where: 'tented', minutes: 20 } as const;

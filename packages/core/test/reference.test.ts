@@ -6,7 +6,7 @@ import {
   simulate,
   type Scenario,
 } from '@ostrin/core/internals';
-import { kettle, pit, vents } from './scenarios';
+import { kettle, pit, vents } from '@ostrin/testing';
 import { referencePitC } from './help/reference';
 
 /** Whole minutes that count as within two minutes of an opening or a new split. */

@@ -18,7 +18,7 @@ import {
   summarise,
   withHandReadings,
 } from '@ostrin/core/internals';
-import { kettle, request, vents } from './scenarios';
+import { kettle, request, vents } from '@ostrin/testing';
 
 const T0 = Date.UTC(2027, 4, 15, 8);
 const MIN = 60_000;

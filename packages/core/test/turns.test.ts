@@ -8,7 +8,7 @@ import {
   presetOf,
   type Scenario,
 } from '@ostrin/core/internals';
-import { kettle } from './scenarios';
+import { kettle } from '@ostrin/testing';
 
 /** A cook with meat in a preset, on its usual fire. */
 const cookIn = (preset: string, seed: number): Scenario => ({

@@ -15,8 +15,8 @@ import {
   presetOf,
   type Plan,
 } from '@ostrin/core/internals';
-import { ventScale } from './help/ventScale';
-import { request } from './scenarios';
+import { ventScale } from '@ostrin/testing/ventScale';
+import { request } from '@ostrin/testing';
 
 const NOW = Date.UTC(2027, 4, 14, 12);
 const quick = (part: Parameters<typeof request>[0] = {}, members = 8): Plan =>

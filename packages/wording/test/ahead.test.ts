@@ -11,7 +11,7 @@ import {
 } from '@ostrin/core/internals';
 import { type WordedPlan } from '@ostrin/wording';
 import { planDocument } from '@ostrin/wording/documents';
-import { request } from '../../core/test/scenarios';
+import { request } from '@ostrin/testing';
 
 const ZONE = 'Europe/Ljubljana';
 const NOW = epochOf('2027-05-13T09:00', ZONE);

@@ -15,8 +15,8 @@ import {
 } from '@ostrin/core/internals';
 import { ventNames, type WordedPlan } from '../src';
 import { planDocument } from '@ostrin/wording/documents';
-import { ventScale } from '../../core/test/help/ventScale';
-import { request } from '../../core/test/scenarios';
+import { ventScale } from '@ostrin/testing/ventScale';
+import { request } from '@ostrin/testing';
 
 const NOW = Date.UTC(2027, 4, 12, 12);
 

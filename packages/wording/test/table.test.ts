@@ -20,7 +20,7 @@ import {
 } from '@ostrin/core/internals';
 import { type WordedPlan } from '@ostrin/wording';
 import { planDocument } from '@ostrin/wording/documents';
-import { request } from '../../core/test/scenarios';
+import { request } from '@ostrin/testing';
 
 const NOW = Date.UTC(2027, 4, 13, 12);
 const MEAT = request().meats[0];

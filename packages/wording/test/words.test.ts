@@ -25,8 +25,8 @@ import {
 } from '../src';
 import { planDocument } from '@ostrin/wording/documents';
 import { problemWords } from '../src/plan/problems';
-import { ventScale } from '../../core/test/help/ventScale';
-import { request } from '../../core/test/scenarios';
+import { ventScale } from '@ostrin/testing/ventScale';
+import { request } from '@ostrin/testing';
 
 const F_LB: Units = { temperature: 'F', mass: 'lb' };
 const C_KG: Units = { temperature: 'C', mass: 'kg' };

@@ -1,6 +1,6 @@
 /** Wishes for one meat on one pit, and when their plans are asked for. */
 import type { Request, RequestMeat } from '@ostrin/core/internals';
-import { request } from '../scenarios';
+import { request } from '@ostrin/testing';
 
 /** When plans are asked for, epoch ms. */
 export const NOW = Date.UTC(2027, 4, 12, 12);

@@ -1,9 +1,9 @@
 /** `ostrin bench --server`: the server under kills, bad requests, many watchers and a night's sleep. */
 import { planOnePit } from '@ostrin/core/engine';
-import { request } from '../../../packages/core/test/scenarios';
-import { fuzzRuns } from '../../../checks/server/fuzz';
-import { killRuns } from '../../../checks/server/kills';
-import { loadRuns } from '../../../checks/server/load';
+import { request } from '@ostrin/testing';
+import { fuzzRuns } from '../server/fuzz';
+import { killRuns } from '../server/kills';
+import { loadRuns } from '../server/load';
 import { onServer } from './onServer';
 
 const RUNS = { kills: 200, requests: 20_000, loadMs: 15_000 };

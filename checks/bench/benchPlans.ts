@@ -1,6 +1,6 @@
 /** `ostrin bench --plans`: plans against rules of thumb and against no plan, in the same simulated pits. */
-import { METHODS, type MethodName, type MethodOutcome } from '../../../checks/plans/methods';
-import { measure, type Measured, type Pooled } from '../../../checks/plans/table';
+import { METHODS, type MethodName, type MethodOutcome } from '../plans/methods';
+import { measure, type Measured, type Pooled } from '../plans/table';
 
 const ratio = (a: number, b: number): number => Number((a / b).toFixed(2));
 

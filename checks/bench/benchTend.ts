@@ -1,5 +1,5 @@
 /** `ostrin bench --tend`: how well a fire and its meat are known from their readings, in true cooks. */
-import { poolTend, type Measured } from '../../../checks/tend/measure';
+import { poolTend, type Measured } from '../tend/measure';
 import { inShares } from './inShares';
 
 /** The seed and the number of cooks where none is named. */

@@ -1,9 +1,9 @@
 /** The tables that `ostrin bench --plans` prints for docs/plans.md. */
-import type { MethodOutcome } from '../../../checks/plans/methods';
-import { cases, SEED } from '../../../checks/plans/requests';
-import { pool, type Measured } from '../../../checks/plans/table';
-import { main } from '../src';
-import { plansTables } from '../src/benchPlans';
+import type { MethodOutcome } from '../plans/methods';
+import { cases, SEED } from '../plans/requests';
+import { pool, type Measured } from '../plans/table';
+import { main } from '../../apps/cli/src';
+import { plansTables } from './benchPlans';
 
 const went = (part: Partial<MethodOutcome> = {}): MethodOutcome => ({
   onSquares: 1000,

@@ -1,5 +1,5 @@
 /** `ostrin bench --learn`: how much better a pit is known after its logged cooks, in sixty pits off their presets. */
-import { poolLearn, type LearnMeasured } from '../../../checks/learn/measure';
+import { poolLearn, type LearnMeasured } from '../learn/measure';
 import { inShares } from './inShares';
 
 /** The seed where none is named. */

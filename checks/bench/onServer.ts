@@ -1,7 +1,7 @@
 /** A server of the build, for benches that measure one. */
 import { existsSync } from 'node:fs';
 import path from 'node:path';
-import { MeasuredServer } from '../../../checks/server/measured';
+import { MeasuredServer } from '../server/measured';
 
 const PORT = 8691;
 

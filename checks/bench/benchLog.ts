@@ -1,7 +1,7 @@
 /** `ostrin bench --log`: a log of five hundred cooks of twelve hours, read each thirty seconds. */
 import { planOnePit } from '@ostrin/core/engine';
-import { manyCooks } from '../../../checks/log/manyCooks';
-import { request } from '../../../packages/core/test/scenarios';
+import { manyCooks } from '../log/manyCooks';
+import { request } from '@ostrin/testing';
 import { onServer } from './onServer';
 
 const SIZE = { cooks: 500, hours: 12, everyS: 30 };

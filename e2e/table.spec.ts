@@ -9,7 +9,15 @@ test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 async function drag(page: Page, name: RegExp, dx: number, dy: number): Promise<void> {
   const piece = page.getByRole('button', { name });
   await piece.scrollIntoViewIfNeeded();
-  const box = (await piece.boundingBox())!;
+  // Parts of the page that come one after another push it along: the finger waits until it lies still.
+  let box = { x: 0, y: 0, width: 0, height: 0 };
+  await expect
+    .poll(async () => {
+      const before = box;
+      box = (await piece.boundingBox())!;
+      return box.x === before.x && box.y === before.y;
+    })
+    .toBe(true);
   const from = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
   const finger = await page.context().newCDPSession(page);
   const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', share?: number) =>

@@ -60,7 +60,7 @@ class ReadyDto {
   @OrNull() @Series(1000) likelyMin?: (number | null)[];
 }
 
-class FeedingDto {
+export class FeedingDto {
   @Known([...Object.keys(CHARCOALS), 'splits']) what!: FuelId;
   @InRange(0, 30) massKg!: number;
   @InRange(0, 4320) everyMin!: number;
@@ -69,7 +69,7 @@ class FeedingDto {
   @InRange(0, 1000) count!: number;
 }
 
-class PlannedFireDto {
+export class PlannedFireDto {
   @IsString() @Length(1, 60) pit!: string;
   @Optional() @LocalTime() lightAt?: string;
   @Known(ARRANGEMENTS) arrangement!: string;
@@ -96,7 +96,7 @@ class PlannedFireDto {
   @Optional() @ShortTexts(400) asWritten?: string[];
 }
 
-class PlanVentsDto {
+export class PlanVentsDto {
   @LocalTime() at!: string;
   @IsString() pit!: string;
   @InRange(0, 1) intakeFraction!: number;
@@ -107,7 +107,7 @@ class PlanVentsDto {
   @OrNull() @Nested(() => MovesDto) moves!: MovesDto | null;
 }
 
-class PlanJobDto {
+export class PlanJobDto {
   @IsString() @Length(1, 140) id!: string;
   @LocalTime() at!: string;
   @InRange(-20160, 4320) atMin!: number;

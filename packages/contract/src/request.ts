@@ -57,7 +57,7 @@ export const FUEL_KINDS: readonly string[] = [...FUELS, 'chunks'];
 /** As many as a yard and its tables hold. */
 const MOST = { pits: 5, meats: 12, crew: 12, fuels: 20, cuts: 60 };
 
-class RequestFireDto {
+export class RequestFireDto {
   @Known(FUELS) fuel!: FuelId;
   @Optional() @Known(ARRANGEMENTS) arrangement?: ArrangementId;
   @Optional() @Known(Object.keys(WOODS)) species?: keyof typeof WOODS;
@@ -70,13 +70,13 @@ class ThenDto {
   @Nested(() => PaceWhenDto) @ExactlyOne('coreC', 'barkFirm') when!: PaceWhenDto;
 }
 
-class PaceDto {
+export class PaceDto {
   @InRange(80, 200) pitC!: number;
   @Optional() @InRange(1, 40) bandC: number = 8;
   @Optional() @Nested(() => ThenDto) then?: ThenDto;
 }
 
-class RequestPitDto {
+export class RequestPitDto {
   @IsString() @Length(1, 60) id!: string;
   @Optional() @IsString() @Length(1, 60) name?: string;
   @Optional() @Known(VENT_NOTATIONS) ventWay?: VentNotation;
@@ -103,7 +103,7 @@ class MealDoneDto extends DoneDto {
   @Optional() @InRange(40, 99) plateC?: number;
 }
 
-class RequestMeatDto {
+export class RequestMeatDto {
   @IsString() @Length(1, 40) id!: string;
   @Known(Object.keys(CUTS)) cut!: string;
   @Optional() @InRange(0.05, 12) massKg?: number;

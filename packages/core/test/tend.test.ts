@@ -8,7 +8,6 @@ import {
   entryProblem,
   foldLog,
   forecast,
-  shiftOf,
   jobMs,
   jobsByTime,
   lastPieceReading,
@@ -47,44 +46,6 @@ describe('several phones', () => {
     const shut = act('v', 60, { do: 'set-vents', intakeFraction: 0, exhaustFraction: 1 });
     expect(alreadyLogged([from('a', halfOpen)], from('b', shut))).toBeNull();
     expect(alreadyLogged([from('a', halfOpen)], from('b', halfOpen))).not.toBeNull();
-  });
-
-  it('hand the watch from one to another, in order of time and without what was taken back', () => {
-    const take = (id: string, by: string, min: number): Entry => ({
-      id,
-      by,
-      at: T0 + min * MIN,
-      kind: 'take-watch',
-    });
-    const offer: Entry = {
-      id: 'o',
-      by: 'Anka',
-      at: T0 + 5 * MIN,
-      kind: 'hand-over',
-      to: 'Pell',
-      sheet: 'Bowl vent a quarter.',
-    };
-    const [first, second] = [take('t1', 'Anka', 1), take('t2', 'Pell', 9)];
-    expect(shiftOf([])).toEqual({ holder: null, since: null, offer: null });
-    expect(shiftOf([offer, first])).toMatchObject({
-      holder: 'Anka',
-      offer: { from: 'Anka', to: 'Pell', sheet: 'Bowl vent a quarter.' },
-    });
-    fc.assert(
-      fc.property(fc.shuffledSubarray([first, offer, second], { minLength: 3 }), (entries) => {
-        expect(shiftOf(entries)).toEqual({ holder: 'Pell', since: second.at, offer: null });
-      }),
-    );
-    // The clock of the phone that accepts may be behind that of the phone that offered.
-    const behind: Entry = { ...take('t3', 'Pell', 4), kind: 'take-watch', offer: 'o' };
-    expect(shiftOf([first, behind, offer])).toEqual({
-      holder: 'Pell',
-      since: offer.at,
-      offer: null,
-    });
-    const undo: Entry = { id: 'u', at: T0 + 10 * MIN, kind: 'undo', target: 't2' };
-    expect(shiftOf([first, offer, second, undo])).toMatchObject({ holder: 'Anka' });
-    expect(entryProblem([offer], { ...undo, kind: 'retime', target: 'o', to: T0 })).not.toBeNull();
   });
 });
 

@@ -38,7 +38,8 @@ export function shiftOf(entries: readonly Entry[]): CurrentShift {
   const countsAt = (e: Entry): number =>
     e.kind === 'take-watch' ? Math.max(e.at, offeredAt.get(e.offer ?? '') ?? e.at) : e.at;
   const shift: CurrentShift = { holder: null, since: null, offer: null };
-  const rank = (e: Entry): number => (e.kind === 'hand-over' ? 0 : 1);
+  // Clocks of pages go by the second: of what happened in one, a shift is taken, then offered, then accepted.
+  const rank = (e: Entry): number => (e.kind === 'hand-over' ? 1 : 'offer' in e && e.offer ? 2 : 0);
   for (const e of handed.sort((a, b) => countsAt(a) - countsAt(b) || rank(a) - rank(b))) {
     if (e.kind === 'hand-over') {
       shift.offer = { id: e.id, from: e.by ?? '', to: e.to, sheet: e.sheet, at: e.at };

@@ -31,7 +31,13 @@ export function freshCook(): void {
   global.fetch = jest.fn(() => new Promise<Response>(() => undefined));
   usePlanDraft.setState(firstDraft(DRAFT_DAY, 'UTC'));
   useSettings.setState({ units: METRIC });
-  useLive.setState({ cookId: `c${++cooks}`, entries: [], plan: PLAN, connection: 'live' });
+  useLive.setState({
+    cookId: `c${++cooks}`,
+    entries: [],
+    plan: PLAN,
+    connection: 'live',
+    fire: 'real',
+  });
 }
 
 /** The open cook at `T0` with what a test wants otherwise. */

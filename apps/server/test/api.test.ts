@@ -55,6 +55,12 @@ describe('beginning a cook', () => {
     expect(second.status).toBe(409);
     expect(second.json.errors[0].field).toBe('pitName');
     expect((await call(`${server.url}/api/cooks/${id}`, 'PUT', body)).status).toBe(409);
+    // A practice cook is not in the way of a real one on the same pit.
+    const real = await call(`${server.url}/api/cooks/${randomUUID()}`, 'PUT', {
+      ...body,
+      fire: 'real',
+    });
+    expect(real.status).toBe(201);
   });
 });
 

@@ -205,9 +205,10 @@ export class CookNameDto {
   name!: string;
 }
 
-/** Speed of the simulated thermometer's clock. */
+/** Speed of the simulated thermometer's clock, and the instant of the cook that it skips to. */
 export class ClockDto {
   @InRange(1, 240) speed!: number;
+  @Optional() @Instant() skipTo?: number;
 }
 
 /** What a weather station at the pit told. */

@@ -119,7 +119,7 @@ const cookPaths = (): Json => ({
   },
   [ROUTES.clock(ID)]: {
     put: operation({
-      summary: "Change the speed of the simulated thermometer's clock",
+      summary: "Change the speed of the simulated thermometer's clock, or skip ahead",
       body: body(ref('ClockDto')),
       answers: { ...STORED, ...MISSING, '409': problem('The cook is finished') },
     }),

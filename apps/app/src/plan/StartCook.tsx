@@ -50,7 +50,7 @@ export function StartCook({ plan, ready, why }: Props) {
   };
   const pits = plan?.fires.map((f) => ({ id: f.pit, name: pitName(plan, f.pit) })) ?? [];
   const busy = cooks.data?.find(
-    (c) => c.finishedAt === null && pits.some((p) => p.name === c.pitName),
+    (c) => c.finishedAt === null && c.fire === 'real' && pits.some((p) => p.name === c.pitName),
   );
   if (busy) {
     return (

@@ -4,6 +4,7 @@ import { fromC, MINUTE_MS, type Units } from '@ostrin/core/quantity';
 import { jobReason, spanOfTime } from '@ostrin/wording';
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
+import { useLive } from '../store/live';
 import { useSettings } from '../store/settings';
 import { Button } from '../ui/Button';
 import { Checklist } from '../ui/Checklist';
@@ -11,6 +12,7 @@ import { useLayout } from '../ui/layout';
 import { Sheet } from '../ui/Sheet';
 import { doJob } from './actions';
 import { useTendedCook } from './cookContext';
+import { useClock } from './useClock';
 import { useJobWords } from './useJobWords';
 
 interface Props {
@@ -29,6 +31,9 @@ export function due(minutes: number): string {
   if (m > 0) return `in ${spanOfTime(m)}`;
   return m > -2 ? 'now' : `${spanOfTime(-m)} ago`;
 }
+
+/** A practice clock skips to a job that is further off, min. */
+const SKIP_FROM_MIN = 3;
 
 /** A pit this far off its pace is not one to put meat on, K. */
 const NOT_YET_K = 20;
@@ -58,6 +63,7 @@ export function JobCard({ onFinish, onList }: Props) {
   const [why, setWhy] = useState(false);
   const [later, setLater] = useState(0);
   const wordsOf = useJobWords();
+  const practice = useLive((s) => s.fire === 'practice');
   if (!job) {
     return (
       <View className="rounded-xl border-2 border-ink bg-sheet p-3 gap-2">
@@ -108,12 +114,16 @@ export function JobCard({ onFinish, onList }: Props) {
           />
         </View>
         <View className="flex-1">
-          <Button
-            tall
-            label="Later"
-            onPress={() => setLater((m) => m + LATER_MIN)}
-            accessibilityLabel={`Later, ${LATER_MIN} minutes`}
-          />
+          {practice && minutes > SKIP_FROM_MIN ? (
+            <SkipToJob atMs={jobs[0]!.ms} />
+          ) : (
+            <Button
+              tall
+              label="Later"
+              onPress={() => setLater((m) => m + LATER_MIN)}
+              accessibilityLabel={`Later, ${LATER_MIN} minutes`}
+            />
+          )}
         </View>
         <View className="flex-1">
           <Button tall label={words.checklist ? 'How?' : 'Why?'} onPress={() => setWhy(true)} />
@@ -144,5 +154,20 @@ export function JobCard({ onFinish, onList }: Props) {
         </Sheet>
       ) : null}
     </View>
+  );
+}
+
+/** Skips a practice clock to the next job. */
+function SkipToJob({ atMs }: { atMs: number }) {
+  const { change } = useClock(useTendedCook().cook.id);
+  return (
+    <Button
+      tall
+      label="Skip to it"
+      testID="job-skip"
+      accessibilityLabel="Skip the practice clock to this job"
+      disabled={change.isPending}
+      onPress={() => change.mutate({ skipTo: Math.round(atMs) })}
+    />
   );
 }

@@ -1,12 +1,9 @@
 /** The cook itself: how fast its practice clock goes, and its end. */
-import { ROUTES, type ClockState } from '@ostrin/contract/types';
 import { cautionWords } from '@ostrin/wording';
 import { METRIC, MINUTE_MS } from '@ostrin/core/quantity';
-import { useMutation } from '@tanstack/react-query';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { Text } from 'react-native';
-import { requestJson } from '../api/http';
 import { queryClient } from '../api/queries';
 import { sendTaps } from '../outbox/outbox';
 import { useLive } from '../store/live';
@@ -15,6 +12,7 @@ import { Button } from '../ui/Button';
 import { Choice, Stepper } from '../ui/Choice';
 import { Sheet } from '../ui/Sheet';
 import { Heading } from '../ui/Title';
+import { useClock } from './useClock';
 import type { Awake } from './useScreenAwake';
 
 /** What a locked phone cannot do is said, and what this browser grants. */
@@ -64,15 +62,10 @@ export function RunSheet({
   onFood,
   onClose,
 }: Props) {
-  const speed = useLive((s) => s.clock?.speed ?? 1);
+  const { speed, change: set } = useClock(id);
   const practice = useLive((s) => s.fire === 'practice');
   const [ending, setEnding] = useState(false);
   const [sure, setSure] = useState(false);
-  const set = useMutation({
-    mutationFn: (value: number) =>
-      requestJson<ClockState>(ROUTES.clock(id), 'PUT', { speed: value }),
-    onSuccess: (clock) => useLive.getState().receive({ type: 'clock', cookId: id, clock }),
-  });
   const moveServe = (to: number): void =>
     void logDeeds([{ body: { kind: 'serve-at', to: Math.round(to) } }], now);
   const finish = async (): Promise<void> => {
@@ -100,7 +93,7 @@ export function RunSheet({
         </>
       ) : null}
       {onFood ? <Button label="Add other food" testID="add-food" onPress={onFood} /> : null}
-      <Heading>Watch</Heading>
+      <Heading>Shift</Heading>
       <Text className="font-sans text-ink text-[16px] leading-[23px]">{watch}</Text>
       <Button label="Take or hand over the shift" testID="watch" onPress={onWatch} />
       <Heading>Alarms</Heading>
@@ -117,7 +110,7 @@ export function RunSheet({
             columns={3}
             options={SPEEDS.map((s) => ({ value: s, label: `${s}×` }))}
             value={speed}
-            onChange={(s) => set.mutate(s)}
+            onChange={(s) => set.mutate({ speed: s })}
           />
         </>
       ) : null}

@@ -36,7 +36,10 @@ export function TendScreen() {
         <Choice
           label="Which fire"
           columns={Math.min(running.length, 3)}
-          options={running.map((c) => ({ value: c.id, label: capital(c.pitName) }))}
+          options={running.map((c) => ({
+            value: c.id,
+            label: `${capital(c.pitName)}${c.fire === 'practice' ? ', practice' : ''}`,
+          }))}
           value={id ?? ''}
           onChange={(cookId) => setPicked({ id: cookId, asked })}
         />

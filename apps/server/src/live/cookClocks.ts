@@ -119,12 +119,16 @@ export class CookClocks {
     return this.now();
   }
 
-  /** Sets the speed of a running cook's clock. Returns false when it is not running. */
-  async setSpeed(id: string, speed: number): Promise<boolean> {
+  /**
+   * Sets the speed of a running cook's clock; with `skipTo` it goes on from that instant, and its pit catches up. A clock
+   * never goes back. Returns false when it is not running.
+   */
+  async setSpeed(id: string, speed: number, skipTo = 0): Promise<boolean> {
     const r = this.running.get(id);
     if (!r) return false;
     this.moveClock(r);
     r.speed = speed;
+    if (!r.real) r.cookMs = Math.min(r.lastMs, Math.max(r.cookMs, skipTo));
     await this.store.setClock(id, Math.round(r.cookMs), speed);
     return true;
   }

@@ -9,7 +9,7 @@ import {
   type NewCook,
 } from '@ostrin/contract';
 import { alreadyLogged, foldLog, type Entry } from '@ostrin/core/log';
-import { epochOf, MINUTE_MS } from '@ostrin/core/quantity';
+import { DAY_MS, epochOf, MINUTE_MS } from '@ostrin/core/quantity';
 import { isUUID } from 'class-validator';
 import { Router, type Request } from 'express';
 import isEqual from 'lodash/isEqual.js';
@@ -77,10 +77,12 @@ export function cookRoutes(services: CookServices): Router {
     const head = await headOf(services, req);
     const checked = validate(ClockDto, req.body);
     if (!checked.ok) throw invalid(checked.problems);
-    if (head.fire === 'real' && checked.value.speed !== 1) {
+    const { speed, skipTo } = checked.value;
+    if (head.fire === 'real' && speed !== 1) {
       throw invalid([{ field: 'speed', message: 'must be 1: a real fire goes by the real clock' }]);
     }
-    if (!(await clocks.setSpeed(head.id, checked.value.speed))) {
+    if (skipTo !== undefined) refuseSkip(head, clocks.clock(head).cookMs, skipTo);
+    if (!(await clocks.setSpeed(head.id, speed, skipTo))) {
       throw new Problem(409, 'This cook is finished');
     }
     const clock = clocks.clock(head);
@@ -88,6 +90,22 @@ export function cookRoutes(services: CookServices): Router {
     res.json(clock);
   });
   return router;
+}
+
+/** A practice clock skips this far at most, ms: its pit is simulated all the way. */
+const MOST_SKIPPED_MS = DAY_MS;
+
+/** Throws 422 where a clock cannot skip there. */
+function refuseSkip(head: CookHead, nowMs: number, skipTo: number): void {
+  const message =
+    head.fire === 'real'
+      ? 'has no place with a real fire: it goes by the real clock'
+      : skipTo < nowMs
+        ? 'must not lie before the clock of the cook'
+        : skipTo > nowMs + MOST_SKIPPED_MS
+          ? 'must lie within a day of the clock of the cook'
+          : null;
+  if (message) throw invalid([{ field: 'skipTo', message }]);
 }
 
 /** The cook that a request names. Throws 404 where there is none. */
@@ -159,7 +177,8 @@ async function begin({ store, clocks }: CookServices, cooks: NewCook[]): Promise
       throw new Problem(409, 'Another cook has that id');
     }
     const pit = await store.pitNamed(cook.pitName);
-    const busy = running.find((c) => onSamePit(c, pit));
+    // A practice cook is in nobody's way but another's.
+    const busy = running.find((c) => onSamePit(c, pit) && c.fire === (cook.fire ?? 'practice'));
     if (busy) {
       throw new Problem(409, `${cook.pitName} is still cooking: finish ${busy.name} first`, [
         { field: 'pitName', message: `is in use by ${busy.name}` },
@@ -272,7 +291,7 @@ function refuseUnasked(head: CookHead, existing: Entry[], fresh: Entry[]): void 
 
 /** Throws 409 where a finish cannot be taken back since its pit is in use. */
 async function refuseTakenPit(store: CookStore, head: CookHead): Promise<void> {
-  const busy = (await store.running()).find((c) => onSamePit(c, head));
+  const busy = (await store.running()).find((c) => onSamePit(c, head) && c.fire === head.fire);
   if (busy) {
     throw new Problem(409, `${head.pitName} is cooking ${busy.name}: this cook cannot go on`, [
       { field: 'entries', message: `the finish cannot be taken back while ${busy.name} is on` },

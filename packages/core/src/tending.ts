@@ -3,6 +3,7 @@
  * does not load it.
  */
 export { afterOff, type AfterOff } from './advice/afterOff';
+export { notSafe, type NotSafe } from './advice/pieceSafety';
 export { boilsAtC, disagreement } from './instruments/disagreement';
 export {
   boilsAtHPa,

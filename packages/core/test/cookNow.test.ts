@@ -1,6 +1,7 @@
 /** What is known of a cook at any instant, from its record alone. */
 import fc from 'fast-check';
 import {
+  wantsAdvice,
   planOnePit,
   cookNow,
   forecastInputs,
@@ -122,23 +123,48 @@ describe('a cook now', () => {
       { numRuns: 30 },
     );
   });
+});
 
-  it('refuses a plan without a piece', () => {
-    expect(() => leadPiece({ pieces: [] })).toThrow(/one piece at least/);
+describe('what may be asked', () => {
+  it('is nothing that its pieces are past', () => {
+    const did = (min: number, action: object): Entry =>
+      entry(min, { kind: 'act', action } as EntryBody);
+    const felt = (min: number, verdict: 'like-butter' | 'tough'): Entry =>
+      entry(min, { kind: 'look', what: 'tender', meat: 'mutton', verdict });
+    const ids = (entries: readonly Entry[], min = 300): string[] =>
+      cookNow(knownCook(record([light, ...on, ...entries])), {}, at(min)).jobs.map((j) => j.job.id);
+    expect(ids([])).toEqual(
+      expect.arrayContaining(['wrap', 'wrap-second', 'check', 'off', 'shut']),
+    );
+    // Put on by the pad and not by its job, wrapped without it, felt done.
+    expect(ids([])).not.toContain('meat-on');
+    const wrapped = ids([did(200, { do: 'wrap', meat: 'mutton', with: 'foil' })]);
+    expect(wrapped).not.toContain('wrap');
+    expect(wrapped).toContain('wrap-second');
+    expect(ids([felt(290, 'tough')])).toContain('check');
+    expect(ids([felt(290, 'like-butter')])).not.toContain('check');
+    expect(ids([felt(290, 'like-butter')])).toContain('check-second');
+    // Taken off: nothing of that piece, and with all of it off nothing of the fire but its end.
+    const one = ids([did(280, { do: 'meat-off', meat: 'mutton' })]);
+    expect(one.filter((id) => ['wrap', 'check', 'off'].includes(id))).toEqual([]);
+    const all = ['mutton', 'second'].map((meat, i) => did(280 + i, { do: 'meat-off', meat }));
+    expect(ids(all)).toEqual(['shut', 'serve']);
+  });
+
+  it('is nothing of a fire over which nothing lies any more', () => {
+    const off = ['mutton', 'second'].map((meat) =>
+      entry(100, { kind: 'act', action: { do: 'meat-off', meat } }),
+    );
+    const cold = wire.map((r) => ({ ...r, at: r.at + 90 * MINUTE_MS, pitC: 20 }));
+    const cook = (entries: readonly Entry[]) =>
+      cookNow(knownCook(record([light, ...on, ...entries], cold)), {}, at(205));
+    expect(cook([]).alarms.map((a) => a.code)).toContain('fire-out');
+    expect(wantsAdvice(cook(off))).toBe(false);
+    const codes = cook(off).alarms.map((a) => a.code);
+    expect(codes.filter((c) => c !== 'job-due')).toEqual([]);
   });
 });
 
-it('expects what the reading says that was just typed in', () => {
-  const typed = [
-    [51, 124],
-    [56, 113],
-    [61, 103],
-  ].map(([min, c]) => entry(min!, { kind: 'read', spot: 'grate', c: c! }));
-  const expected = (entries: readonly Entry[]): number => {
-    const known = knownCook(record(entries, []));
-    return forecastsOf(forecastInputs(known, at(61), ['mutton'])).mutton!.pitC[0]!;
-  };
-  const now = expected([light, ...typed]);
-  expect(Math.abs(now - 103)).toBeLessThan(4);
-  expect(expected([light, ...typed.slice(0, 2)]) - now).toBeGreaterThan(5);
+it('refuses a plan without a piece', () => {
+  expect(() => leadPiece({ pieces: [] })).toThrow(/one piece at least/);
 });

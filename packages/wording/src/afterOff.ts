@@ -1,7 +1,7 @@
 /** What to do with a piece that came off, in words. */
 import { HOLD_ABOVE_C } from '@ostrin/core/catalogue';
 import type { Units } from '@ostrin/core/quantity';
-import type { AfterOff } from '@ostrin/core/tending';
+import type { AfterOff, NotSafe } from '@ostrin/core/tending';
 import { REST_WORDS } from './places';
 import { firstStageWords } from './plan/holds';
 import { spanOfTime, temperatureWords } from './quantities';
@@ -9,11 +9,29 @@ import { spanOfTime, temperatureWords } from './quantities';
 /** A piece on the counter is down to its middle within this, min (this engine, a whole brisket: 105). */
 const MOST_FIRST_MIN = 120;
 
+/** An oven that finishes a piece soon, C (common practice). */
+const OVEN_C = 150;
+
 /** The clock: an instant as a time of the day. */
 type Clock = (ms: number) => string;
 
 /** What is to be done now with a piece that came off, in two or three short sentences. */
 export function afterOffWords(a: AfterOff, nowMs: number, clock: Clock, units: Units): string {
+  if (a.notSafe?.why === 'cool') return notSafeWords(a.notSafe, units);
+  const waits = waitWords(a, nowMs, clock, units);
+  return a.notSafe ? `${notSafeWords(a.notSafe, units)} ${waits}` : waits;
+}
+
+/** What is not safe about a piece, and what to do. */
+export function notSafeWords(unsafe: NotSafe, units: Units): string {
+  const safe = temperatureWords(unsafe.safeC, units);
+  return unsafe.why === 'cool'
+    ? `Not safe to eat: its middle read ${temperatureWords(unsafe.coreC, units)} at most. Put it back on, or finish it in an oven at ${temperatureWords(OVEN_C, units)}, until its middle reads ${safe}.`
+    : `Nobody read its middle: check that it reads ${safe} before anybody eats it.`;
+}
+
+/** Its rest, and until when it holds. */
+function waitWords(a: AfterOff, nowMs: number, clock: Clock, units: Units): string {
   const sinceMin = (nowMs - a.offMs) / 60_000;
   const cold = temperatureWords(HOLD_ABOVE_C, units);
   if (a.coldMs !== null && nowMs >= a.coldMs) {

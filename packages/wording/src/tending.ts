@@ -20,7 +20,7 @@ export {
 export { entryWords } from './entries';
 export { foodOutcomeWords } from './food';
 export { faultName, suspectedWords } from './faults';
-export { afterOffWords } from './afterOff';
+export { afterOffWords, notSafeWords } from './afterOff';
 export { burnStepWords, LEAK_TEST, seasoningWords } from './testBurn';
 export { offPlanWords } from './offPlan';
 export { cookFitWords, learnedFrom, learnedLines } from './learned';

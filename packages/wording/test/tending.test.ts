@@ -4,6 +4,7 @@ import { PRESETS, presetOf } from '@ostrin/core/catalogue';
 import type { Advice, Fault } from '@ostrin/core/tending';
 import type { RequestPit } from '@ostrin/core';
 import {
+  type AfterOff,
   ALARM_CODES,
   FAULTS,
   LOOKS,
@@ -178,14 +179,23 @@ it('tells looks, changes and rests', () => {
     restedMs: 3_600_000,
     bestUntilMs: 4 * 3_600_000,
     coldMs: 2 * 3_600_000,
+    notSafe: null,
   } as const;
-  const at = (min: number): string =>
-    afterOffWords(off, min * 60_000, (ms) => `${ms / 3_600_000} h`, C);
+  const at = (min: number, more: Partial<AfterOff> = {}): string =>
+    afterOffWords({ ...off, ...more }, min * 60_000, (ms) => `${ms / 3_600_000} h`, C);
   expect(at(2)).toMatch(/Let it stand open for 10 min more/);
   expect(at(30)).toMatch(
     /Resting .* for 30 min now; rested 1 h\. About 2 h its middle falls under 60 °C/,
   );
   expect(at(130)).toMatch(/not held any more/);
+  // What was never hot is not rested, held or carved.
+  for (const min of [2, 30, 130]) {
+    const raw = at(min, { notSafe: { why: 'cool', coreC: 41, safeC: 62.8 } });
+    expect(raw).toMatch(/^Not safe to eat: its middle read 41 °C at most\. Put it back on/);
+    expect(raw).not.toMatch(/rest|hold|carve|eat it/i);
+  }
+  const unread = at(30, { notSafe: { why: 'not-read', safeC: 73.9 } });
+  expect(unread).toMatch(/^Nobody read its middle: check that it reads 74 °C/);
 });
 
 it('tells why a piece is early or late, with its figures', () => {

@@ -13,8 +13,8 @@ import { pieceName } from '../store/names';
 export function AfterOffCard() {
   const { cook } = useTendedCook();
   const units = useSettings((s) => s.units);
-  const { plan, log, forecast, litMs, nowMs } = cook;
-  const off = afterOff(plan, log, forecast, litMs);
+  const { plan, log, forecast, litMs, nowMs, pieces } = cook;
+  const off = afterOff(plan, log, forecast, litMs, pieces);
   if (off.length === 0) return null;
   const clock = (ms: number): string => clockOf(localOf(ms, plan.request.timeZone));
   return (

@@ -128,7 +128,7 @@ export function endPieceMinute(g: CookingPiece, atMin: number): Action[] {
   const cooking = g.stage === 'on' || g.stage === 'oven';
   if (cooking && r.doneAtMin === null && isDone(g, atMin, core)) {
     r.doneAtMin = atMin;
-    if (r.safeAtMin === null) addCaution(r, NOT_SAFE[safetyKindOf(piece, spec.injected)]);
+    if (r.safeAtMin === null) addCaution(r, NOT_SAFE[safetyKindOf(piece.cut, spec.injected)]);
     if (spec.rest) {
       takeOff(g, atMin);
       done.push({ atMin, do: 'meat-off', meat: spec.id });

@@ -1,5 +1,5 @@
 /** What may harm people at the table, watched minute by minute: not hot enough, too long lukewarm, held too cool. */
-import { doneByFeel, type SafetyKind } from '../meat/cut';
+import { doneByFeel, type Cut, type SafetyKind } from '../meat/cut';
 import { centreTempC } from '../meat/piece';
 import type { Piece } from '../meat/pieceState';
 import { SHUT_IN } from '../meat/rest';
@@ -23,12 +23,14 @@ const MAX_LINGERING_MIN = { surface: 240, opened: 240, intact: 600 };
 const MAX_COOLING_MIN = 120;
 
 /** What makes it safe: red meat that was injected, pinned or bladed is not intact and counts as minced. */
-export const safetyKindOf = (piece: Piece, injected = false): SafetyKind =>
-  injected && piece.cut.safetyKind === 'red' ? 'minced' : piece.cut.safetyKind;
+export const safetyKindOf = (
+  { safetyKind }: Pick<Cut, 'safetyKind'>,
+  injected = false,
+): SafetyKind => (injected && safetyKind === 'red' ? 'minced' : safetyKind);
 
 /** Intact red meat by its table at the slowest point; all else by its temperature alone. */
 export function isSafe(piece: Piece, injected = false): boolean {
-  const kind = safetyKindOf(piece, injected);
+  const kind = safetyKindOf(piece.cut, injected);
   return kind === 'red'
     ? piece.logReduction >= SAFE_LOG_REDUCTION
     : centreTempC(piece) >= SAFE_C[kind];
@@ -45,7 +47,7 @@ export function trackSafety(cooking: CookingPiece, coreC: number): void {
   const grows = (c: number): boolean => c > DANGER_ZONE_C[0] && c < DANGER_ZONE_C[1];
   if (grows(piece.faceC)) r.lingering.surfaceMin++;
   if (grows(coreC)) r.lingering.centreMin++;
-  const opened = safetyKindOf(piece, spec.injected) === 'minced' || spec.probedEarly === true;
+  const opened = safetyKindOf(piece.cut, spec.injected) === 'minced' || spec.probedEarly === true;
   if (r.lingering.surfaceMin > MAX_LINGERING_MIN.surface) addCaution(r, 'lingers-surface');
   // A roast pulled rare spends its rest lukewarm on purpose: only the way up counts for it.
   const onTheWay = r.doneAtMin === null || doneByFeel(piece.cut);

@@ -50,6 +50,14 @@ export function feltTender(log: Pick<Log, 'lines'>, meat: string, zeroMs: number
   });
 }
 
+/** Whether a piece felt done when it was last tried: the leaner of two muscles. */
+export function feltDone(log: Pick<Log, 'lines'>, meat: string): boolean {
+  const last = feltTender(log, meat, 0).at(-1);
+  return last !== undefined && last.low >= DONE_FROM;
+}
+/** Tenderness from which a verdict means done: `like-butter`, `cracks`. */
+const DONE_FROM = 0.9;
+
 /** A bark that wipes off is looked at again after so long, min (common practice). */
 const BARK_AGAIN_MIN = 30;
 

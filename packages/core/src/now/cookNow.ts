@@ -13,6 +13,7 @@ import { MINUTE_MS } from '../quantity/time';
 import { alarmsOf, type Alarm } from './alarms';
 import { leadPiece, type KnownCook, type KnownPiece } from './knownCook';
 import type { Forecasts } from './lookAhead';
+import { possibleAlarms, possibleJobs } from './possible';
 
 /** A piece with what is expected of it. */
 export interface PieceNow extends KnownPiece {
@@ -93,7 +94,7 @@ export function cookNow(known: KnownCook, forecasts: Forecasts, nowMs: number): 
   });
   const zeroMs = litMs ?? Math.max(known.startMs, nowMs);
   const clock = { zeroMs, forecast, serveMs: log.serveMs, wrapByBarkMs: lead.wrapByBarkMs };
-  const jobs = jobsByTime(plan, log, clock, nowMs);
+  const jobs = possibleJobs(jobsByTime(plan, log, clock, nowMs), known);
   const pieces = piecesNow(known, forecasts, nowMs);
   return {
     ...known,
@@ -105,7 +106,11 @@ export function cookNow(known: KnownCook, forecasts: Forecasts, nowMs: number): 
     pitC: freshPitC(readings, nowMs),
     state,
     jobs,
-    alarms: alarmsOf({ plan, state, forecast, jobs, wire: known.wire, pieces, nowMs, litMs }),
+    alarms: possibleAlarms(
+      alarmsOf({ plan, state, forecast, jobs, wire: known.wire, pieces, nowMs, litMs }),
+      known,
+      state.changeK,
+    ),
   };
 }
 

@@ -3,6 +3,7 @@ import type { Cause } from '../diagnosis/diagnose';
 import type { Fault } from '../diagnosis/faults';
 import { pitOf } from '../plan/document/pitPlan';
 import type { CookNow } from './cookNow';
+import { isAllOff } from './possible';
 
 /** Causes that no move at the fire mends: somebody has to look first, or wait. */
 const NO_MOVE: ReadonlySet<Cause['code']> = new Set([
@@ -28,8 +29,10 @@ export function wantsAdvice({
   alarms,
   litMs,
   plan,
-}: Pick<CookNow, 'state' | 'alarms' | 'litMs' | 'plan'>): boolean {
-  if (litMs === null || NO_MOVE.has(cause.code)) return false;
+  pieces,
+}: Pick<CookNow, 'state' | 'alarms' | 'litMs' | 'plan' | 'pieces'>): boolean {
+  // A fire with nothing over it, and nothing to come, needs no move.
+  if (litMs === null || NO_MOVE.has(cause.code) || isAllOff(pieces)) return false;
   if (cause.code === 'suspected' && LOOK_FIRST.has(cause.fault)) return false;
   const leaving = alarms.some((a) => a.code === 'leaving-band');
   return place !== 'in' || leaving || pitOf(plan).fire.fuel === 'splits';

@@ -1,0 +1,59 @@
+/** Whether a piece that came off was ever hot enough to be eaten, by what was read of its middle. */
+import { safetyKindOf } from '../cook/foodSafety';
+import { cutOf } from '../meat/cuts';
+import type { SafetyKind } from '../meat/cut';
+import type { RequestMeat } from '../plan/request/types';
+import type { ReadingRow } from '../instruments/readings';
+import { MINUTE_MS } from '../quantity/time';
+import { logReductionsPerMin, SAFE_C, SAFE_LOG_REDUCTION } from '../safety/lethality';
+
+/** What is not safe about a piece that came off. */
+export type NotSafe =
+  /** Its middle never read more than this, C, and is safe from `safeC` on. */
+  | { why: 'cool'; coreC: number; safeC: number }
+  /** Nobody read its middle: it is safe from `safeC` on. */
+  | { why: 'not-read'; safeC: number };
+
+/** Safe within four minutes in an intact piece, C: the table of `lethality`. */
+const INTACT_SAFE_C = 62.8;
+/** Between two readings further apart than this nothing is credited, min. */
+const MOST_GAP_MIN = 60;
+/** A roast is pulled within so much of the middle that was wished for, K. */
+const PULLED_WITHIN_K = 3;
+
+const safeFromC = (kind: SafetyKind): number => (kind === 'red' ? INTACT_SAFE_C : SAFE_C[kind]);
+
+/** Minutes in which two readings hold, at the lower of both. */
+function credited(read: readonly { at: number; c: number }[]): number {
+  let log = 0;
+  for (let i = 1; i < read.length; i++) {
+    const min = (read[i]!.at - read[i - 1]!.at) / MINUTE_MS;
+    if (min <= MOST_GAP_MIN) log += min * logReductionsPerMin(Math.min(read[i]!.c, read[i - 1]!.c));
+  }
+  return log;
+}
+
+/**
+ * What is not safe about a piece by its readings, in order of time (`coreC` is its own), those after it came off included;
+ * null where it was hot enough, felt tender, or was to be eaten rarer than that and got there.
+ */
+export function notSafe(
+  { cut, injected, done }: Pick<RequestMeat, 'cut' | 'injected' | 'done'>,
+  readings: readonly ReadingRow[],
+  feltTender = false,
+): NotSafe | null {
+  const kind = safetyKindOf(cutOf(cut), injected);
+  // No piece is tender that was not hot for long.
+  if (feltTender && kind === 'red') return null;
+  const safeC = safeFromC(kind);
+  const read = readings.flatMap(({ at, coreC }) => (coreC === null ? [] : [{ at, c: coreC }]));
+  if (read.length === 0) return { why: 'not-read', safeC };
+  const coreC = Math.max(...read.map((r) => r.c));
+  if (coreC >= safeC) return null;
+  if (kind === 'red' && credited(read) >= SAFE_LOG_REDUCTION) return null;
+  const wishedC = 'coreC' in done ? done.coreC : 'plateC' in done ? done.plateC : Infinity;
+  // Whoever wished for a rare roast was told so by its plan.
+  return kind === 'red' && coreC >= wishedC - PULLED_WITHIN_K
+    ? null
+    : { why: 'cool', coreC, safeC };
+}

@@ -11,10 +11,9 @@ import { lazyComponent } from '../ui/lazyComponent';
 import { Title } from '../ui/Title';
 import { useLiveCook } from './useLiveCook';
 
-const TendCook = lazyComponent(async () => ({ default: (await import('./TendCook')).TendCook }));
-const AllJobsSheet = lazyComponent(async () => ({
-  default: (await import('./AllJobsSheet')).AllJobsSheet,
-}));
+const pages = () => import('./pages');
+const TendCook = lazyComponent(async () => ({ default: (await pages()).TendCook }));
+const AllJobsSheet = lazyComponent(async () => ({ default: (await pages()).AllJobsSheet }));
 
 export function TendScreen() {
   const cooks = useCooks();

@@ -8,7 +8,7 @@ import { firstDraft } from '../src/store/planDraft';
 import { lineLabel, stripData } from '../src/strip/fromCook';
 import type { Mark, StripData } from '../src/strip/model';
 import { Strip } from '../src/strip/Strip';
-import { readyWords } from '../src/tend/Reading';
+import { readyWords } from '../src/tend/readyWords';
 import { DAY } from '../src/ui/tokens';
 import { BOSUN } from './help';
 

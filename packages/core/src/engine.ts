@@ -10,7 +10,7 @@ export {
   type VariantSources,
 } from './plan/compare/variants';
 export { designFire } from './plan/fire/designFire';
-export type { TunedPolicy } from './plan/fire/tunePolicy';
+export type { TunedPolicy } from './plan/fire/tunedPolicy';
 export { type Grate, grateOf, type PlacedPiece, placementProblem } from './plan/grate/grate';
 export { planOnePit } from './plan/onePit';
 export { plan, planSteps } from './plan/plan';

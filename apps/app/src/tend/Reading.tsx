@@ -1,16 +1,16 @@
 /** The reading at arm's length, where it stands in its band, and what the fire is doing and why. */
-import { leadMeat, pitOf, type PitPlan } from '@ostrin/core';
+import { pitOf } from '@ostrin/core';
 import { fromC, localOf, MINUTE_MS, spanFromK } from '@ostrin/core/quantity';
-import type { Forecast } from '@ostrin/core/tending';
 import { TREND_WORDS, causeWords, spanOfTime } from '@ostrin/wording';
 import { Pressable, Text, View } from 'react-native';
 import { lastValue } from '../strip/model';
 import { useLive } from '../store/live';
 import { useSettings } from '../store/settings';
 import { useLayout } from '../ui/layout';
-import { clockOf, degrees, roughClock } from '../ui/words';
+import { clockOf, degrees } from '../ui/words';
 import { BandScale } from './BandScale';
 import { useTendedCook } from './cookContext';
+import { lateMin } from './readyWords';
 import { readyNow, sourceWords } from './useCookNow';
 
 interface Props {
@@ -20,47 +20,6 @@ interface Props {
 
 /** After this long without a value the number is marked as old: of a thermometer by wire, and of one read by hand. */
 const OLD_MIN = { byWire: 3, byHand: 45 };
-
-/** What else decides what is said of the time it is ready. */
-interface ReadyContext {
-  /** When the first piece came off, epoch ms; null while it has not. */
-  offMs?: number | null;
-  /** Whether the fire is out. */
-  out?: boolean;
-}
-
-/** When it is ready, in words: the forecast's window once there is one. */
-export function readyWords(
-  plan: PitPlan,
-  forecast: Forecast | null,
-  litMs: number | null,
-  { offMs = null, out = false }: ReadyContext = {},
-): string {
-  const zone = plan.request.timeZone;
-  if (offMs !== null) return `off ${clockOf(localOf(offMs, zone))}`;
-  if (out) return 'not in sight';
-  if (forecast?.readyMin && litMs !== null) {
-    const say = (min: number): string => roughClock(litMs + min * MINUTE_MS, zone);
-    return `ready ${say(forecast.readyMin[0])}–${say(forecast.readyMin[2])}`;
-  }
-  // What the plan said holds only until the fire burns.
-  if (litMs !== null && forecast) return 'not in sight';
-  const r = plan.ready[0]!;
-  return `ready ${clockOf(r.p10)}–${clockOf(r.p90)}`;
-}
-
-/** How much later than it has to be the food is likely to be, min; 0 where it is in time. */
-export function lateMin(
-  plan: PitPlan,
-  forecast: Forecast | null,
-  litMs: number | null,
-  serveMs: number,
-): number {
-  if (!forecast?.readyMin || litMs === null) return 0;
-  const rest = leadMeat(plan).rest.minutes;
-  const latest = serveMs - rest * MINUTE_MS;
-  return Math.max(0, (litMs + forecast.readyMin[1] * MINUTE_MS - latest) / MINUTE_MS);
-}
 
 /** Lateness under this is not worth a word, min. */
 const LATE_MIN = 10;

@@ -11,7 +11,7 @@ import { useOutbox } from '../outbox/outbox';
 import { allEntries, cookClockMs, useLive } from '../store/live';
 import { useTick } from '../ui/useTick';
 import { degrees } from '../ui/words';
-import { readyWords } from './Reading';
+import { readyWords } from './readyWords';
 import { useAskedWhenDue } from './useAskedWhenDue';
 
 /** Cook minutes between two forecasts of the first piece when nothing happens, and of the others. */

@@ -1,6 +1,7 @@
 /** Somebody at the pit: what can be seen at a minute, and what is done about it. */
 import { dafFraction, CHARCOALS, type CharcoalId } from '../fuel/catalogue';
-import { remainingWoodKg, type PitState } from '../pit/state';
+import { remainingWoodKg } from '../pit/state';
+import type { PitState } from '../pit/pitState';
 import { celsius } from '../quantity/units';
 import type { Action } from '../scenario/actions';
 

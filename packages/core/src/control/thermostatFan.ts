@@ -1,6 +1,6 @@
 /** A thermostat fan: proportional and integral, resting above its set point, its flap falling shut. */
 import { celsius, clamp } from '../quantity/units';
-import type { PitState } from '../pit/state';
+import type { PitState } from '../pit/pitState';
 
 /** Settings of the controller (common practice for small blowers). */
 const CONTROLLER = {

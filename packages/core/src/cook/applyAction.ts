@@ -11,7 +11,8 @@ import {
   type WoodId,
 } from '../fuel/catalogue';
 import { spritzPiece } from '../meat/treatments';
-import { addWoodToLedger, caughtFraction, type PitState } from '../pit/state';
+import { addWoodToLedger, caughtFraction } from '../pit/state';
+import type { PitState } from '../pit/pitState';
 import { storedHeatJ } from '../pit/heatStores';
 import type { Cook } from './state';
 import { surroundings } from './grateAir';

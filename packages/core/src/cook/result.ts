@@ -1,7 +1,8 @@
 /** What a cook has given so far: its rows, its fuel, its ledgers. */
 import { waterResidualKg } from '../meat/piece';
 import { CHARCOALS, dafFraction } from '../fuel/catalogue';
-import { caughtFraction, remainingChemicalJ, remainingWoodKg, type PitState } from '../pit/state';
+import { caughtFraction, remainingChemicalJ, remainingWoodKg } from '../pit/state';
+import type { PitState } from '../pit/pitState';
 import { storedHeatJ } from '../pit/heatStores';
 import { probeEquilibriumK } from '../pit/readings';
 import type { Place } from '../pit/layout';

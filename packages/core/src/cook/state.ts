@@ -3,7 +3,7 @@ import type { RestState } from '../meat/rest';
 import type { Surroundings } from '../meat/surface';
 import type { Piece } from '../meat/pieceState';
 import type { FoodLoad } from '../pit/assembleHeat';
-import type { PitState } from '../pit/state';
+import type { PitState } from '../pit/pitState';
 import type { Place } from '../pit/layout';
 import type { ThermostatFan } from '../control/thermostatFan';
 import type { Action, Happening } from '../scenario/actions';

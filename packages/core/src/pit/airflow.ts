@@ -3,7 +3,7 @@ import { solveDraught } from '../air/draught';
 import { gasDensity } from '../air/moistAir';
 import { GRAVITY } from '../quantity/units';
 import { PIT_CLOSURES, YARD_WIND_FRACTION } from './closures';
-import type { PitState } from './state';
+import type { PitState } from './pitState';
 import type { BoundaryFlows } from './workspace';
 
 /** Solves the draught for outside air at `airK` and a forecast wind. The answer is in the pit's workspace. */

@@ -25,7 +25,8 @@ import {
 } from './heatBalance';
 import { PIT_CLOSURES, YARD_WIND_FRACTION, SKIN_EMISSIVITY } from './closures';
 import type { Film } from './layout';
-import { nodeOf, type PitState } from './state';
+import { nodeOf } from './state';
+import type { PitState } from './pitState';
 import type {
   BoundaryFlows,
   BurnRates,

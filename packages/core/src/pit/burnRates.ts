@@ -11,7 +11,7 @@ import {
   unburntFraction,
 } from '../fire/char';
 import { OXYGEN_HEAT } from '../fuel/catalogue';
-import type { PitState } from './state';
+import type { PitState } from './pitState';
 import type { BoundaryFlows, BurnRates, BurnReadiness } from './workspace';
 
 /** The coals as they are, in the air that passes them. The record is in the pit's workspace. */

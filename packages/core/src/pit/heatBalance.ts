@@ -6,7 +6,7 @@ import { STEFAN_BOLTZMANN } from '../quantity/units';
 import { CP_GAS } from '../air/moistAir';
 import { solveDense } from './solveDense';
 import { heatCapacityOf } from './heatStores';
-import { type PitState } from './state';
+import type { PitState } from './pitState';
 import type { HeatBalance } from './workspace';
 
 /** Radiation between two black surfaces, W/m2K, at these temperatures (K). */

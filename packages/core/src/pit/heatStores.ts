@@ -3,7 +3,7 @@ import { CP_GAS, gasDensity, WATER_SPECIFIC_HEAT } from '../air/moistAir';
 import { CHAR } from '../fire/char';
 import type { FuelPool } from '../fire/arrangement';
 import type { Layout } from './layout';
-import type { PitState } from './state';
+import type { PitState } from './pitState';
 
 /** Heat capacity of a node, J/K. Coals and pan change their size; the rest is fixed with the layout. */
 export const heatCapacityOf = (pit: PitState, node: number): number =>

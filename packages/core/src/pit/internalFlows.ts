@@ -2,7 +2,7 @@
 import { gasDensity, OXYGEN_IN_AIR } from '../air/moistAir';
 import { PIT_CLOSURES } from './closures';
 import { solveDense } from './solveDense';
-import type { PitState } from './state';
+import type { PitState } from './pitState';
 import type { BoundaryFlows, InternalFlows, OxygenSinks } from './workspace';
 
 /** Flows between zones for outside flows and the fire's heat, W. */

@@ -1,5 +1,5 @@
 /** The areas of a pit's openings, from its handles, ash, lid and doors. */
-import type { PitState } from './state';
+import type { PitState } from './pitState';
 
 /** Area of an opening in series with what lets air through to the coals, m2. */
 const throughBed = (areaM2: number, freeM2: number): number =>

@@ -4,7 +4,8 @@ import { kelvin } from '../quantity/units';
 import type { Weather } from '../air/weather';
 import { PIT_CLOSURES, PROBE_GAS_FRACTION, SENSOR_LAG } from './closures';
 import type { GratePosition, Surface } from './layout';
-import { nodeOf, type PitState } from './state';
+import { nodeOf } from './state';
+import type { PitState } from './pitState';
 import type { BoundaryFlows } from './workspace';
 
 /** What is breathed, smelt and read after a step: humidity, smoke, the probe and the dial. */

@@ -17,7 +17,8 @@ import { solveAirflow } from './airflow';
 import { assembleHeatBalance, type FoodLoad } from './assembleHeat';
 import { updateOpenings } from './openings';
 import { coalHeatCapacity } from './heatStores';
-import { caughtFraction, removeSpentParcels, type PitState } from './state';
+import { caughtFraction, removeSpentParcels } from './state';
+import type { PitState } from './pitState';
 import type { BoundaryFlows, BurnRates, BurnReadiness } from './workspace';
 
 /** Below this much glowing fuel wood does not catch any more, kg dry ash-free. */

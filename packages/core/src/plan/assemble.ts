@@ -13,7 +13,7 @@ import { risksOf } from './advice/risks';
 import { collectJobs } from './collectJobs';
 import type { Plan, PlanJob, PlannedHold, Problem, Ready } from './document/plan';
 import type { Amount, Request } from './request/types';
-import type { TunedPolicy } from './fire/tunePolicy';
+import type { TunedPolicy } from './fire/tunedPolicy';
 import { windowOf } from './jobs/job';
 import { plannedFireOf, plannedVentsOf } from './jobs/plannedFire';
 import { preparationOf } from './jobs/preparation';

@@ -2,27 +2,15 @@
  * Works out the policy that a fire is held by, on the simulated pit. Time in the band counts first, then clean
  * smoke, then the number of visits.
  */
-import type { ControlPolicy } from '../../control/controlPolicy';
+import type { TunedPolicy } from './tunedPolicy';
 import { simulate } from '../../cook/cook';
 import type { Weather } from '../../air/weather';
 import { otherSetups, type PitSetup } from './designFire';
 import { initialPolicy } from './initialPolicy';
-import { plannedScenario, type HoldingScore, type MeatSchedule } from './policyTrial';
+import { plannedScenario, type MeatSchedule } from './policyTrial';
 import { bestCandidate, scoreSetup, TRIAL_MIN } from './trialPits';
 import { tuneSplits } from './tuneSplits';
 import { tuneVents } from './tuneVents';
-
-/** A policy, and how it did. */
-export interface TunedPolicy {
-  /** The pit as it is best set up for it. */
-  setup: PitSetup;
-  /** The policy that held best. */
-  policy: ControlPolicy;
-  /** Where the owner's own pit settles under it, C. */
-  settlesC: number;
-  /** How it did in the pits it was tried on. */
-  score: HoldingScore;
-}
 
 /** Tunes every setup of a pit that is worth trying and returns the best. Yields the share done. */
 export function* tunePolicy(

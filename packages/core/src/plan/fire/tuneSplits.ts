@@ -9,7 +9,7 @@ import type { PitSetup } from './designFire';
 import { initialPolicy } from './initialPolicy';
 import { plannedScenario, simulatePolicy, type MeatSchedule } from './policyTrial';
 import { bestCandidate, scoreInTrialPits, scoreSetup, SELECTION, TRIAL_MIN } from './trialPits';
-import type { TunedPolicy } from './tunePolicy';
+import type { TunedPolicy } from './tunedPolicy';
 
 /**
  * Intervals that are tried, min between two splits (common practice 25-65). Thick splits last, thin ones

@@ -15,7 +15,7 @@ import {
   TRIAL_MIN,
   type Candidate,
 } from './trialPits';
-import type { TunedPolicy } from './tunePolicy';
+import type { TunedPolicy } from './tunedPolicy';
 
 /** How long one handful lasts in a firebox fed by hand, min: tried. */
 const TOP_UP_FOR_MIN = [40, 25];

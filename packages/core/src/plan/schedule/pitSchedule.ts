@@ -5,7 +5,7 @@ import type { Result } from '../../scenario/result';
 import type { Hold } from '../document/hold';
 import type { PitSetup } from '../fire/designFire';
 import type { RequestMeat } from '../request/types';
-import type { TunedPolicy } from '../fire/tunePolicy';
+import type { TunedPolicy } from '../fire/tunedPolicy';
 
 /** A piece as the scheduler sees it: what it is, and when it should be ready, minutes on the clock of the plan. */
 export interface PieceTarget {

@@ -23,7 +23,8 @@ import { lookCostMin, roughTimes, runReference, runReferenceFast } from './refer
 import { holdsOf } from './hold';
 import { cleanSmokeMin, usualMeatOnMin } from './meatOn';
 import { initialPolicy } from '../fire/initialPolicy';
-import { tunePolicy, type TunedPolicy } from '../fire/tunePolicy';
+import type { TunedPolicy } from '../fire/tunedPolicy';
+import { tunePolicy } from '../fire/tunePolicy';
 
 /** Pits drawn for an ensemble; the pieces are drawn anew in the air of each. */
 const PITS = 8;

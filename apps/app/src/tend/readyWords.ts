@@ -1,0 +1,46 @@
+/** When the first piece is ready, in words, and how late that is. */
+import { leadMeat, type PitPlan } from '@ostrin/core';
+import { localOf, MINUTE_MS } from '@ostrin/core/quantity';
+import type { Forecast } from '@ostrin/core/tending';
+import { clockOf, roughClock } from '../ui/words';
+
+/** What else decides what is said of the time it is ready. */
+interface ReadyContext {
+  /** When the first piece came off, epoch ms; null while it has not. */
+  offMs?: number | null;
+  /** Whether the fire is out. */
+  out?: boolean;
+}
+
+/** When it is ready, in words: the forecast's window once there is one. */
+export function readyWords(
+  plan: PitPlan,
+  forecast: Forecast | null,
+  litMs: number | null,
+  { offMs = null, out = false }: ReadyContext = {},
+): string {
+  const zone = plan.request.timeZone;
+  if (offMs !== null) return `off ${clockOf(localOf(offMs, zone))}`;
+  if (out) return 'not in sight';
+  if (forecast?.readyMin && litMs !== null) {
+    const say = (min: number): string => roughClock(litMs + min * MINUTE_MS, zone);
+    return `ready ${say(forecast.readyMin[0])}–${say(forecast.readyMin[2])}`;
+  }
+  // What the plan said holds only until the fire burns.
+  if (litMs !== null && forecast) return 'not in sight';
+  const r = plan.ready[0]!;
+  return `ready ${clockOf(r.p10)}–${clockOf(r.p90)}`;
+}
+
+/** How much later than it has to be the food is likely to be, min; 0 where it is in time. */
+export function lateMin(
+  plan: PitPlan,
+  forecast: Forecast | null,
+  litMs: number | null,
+  serveMs: number,
+): number {
+  if (!forecast?.readyMin || litMs === null) return 0;
+  const rest = leadMeat(plan).rest.minutes;
+  const latest = serveMs - rest * MINUTE_MS;
+  return Math.max(0, (litMs + forecast.readyMin[1] * MINUTE_MS - latest) / MINUTE_MS);
+}

@@ -4,8 +4,8 @@ import { helpAt, PitPool } from '../src/api/pitPool';
 
 // A pit is known here by its number alone: what is run is not the pool's business.
 const jobs = Array.from({ length: 12 }, (_, n) => ({ n }) as unknown as LikelyPitJob);
-const runOf = (job: LikelyPitJob): LikelyPitRun =>
-  ({ ran: (job as unknown as { n: number }).n }) as unknown as LikelyPitRun;
+// A run is the job it was made from: what it holds is not looked at either.
+const runOf = (job: LikelyPitJob): LikelyPitRun => ({ ran: job }) as unknown as LikelyPitRun;
 const pause = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
 
 const ports: { close(): void }[] = [];
@@ -18,13 +18,15 @@ function poolOf(helpers: number, run = runOf) {
   const counts = Array.from({ length: helpers }, () => 0);
   const pool = new PitPool(runOf, pause);
   counts.forEach((_, i) => {
-    const { port1, port2 } = new MessageChannel();
-    ports.push(port1, port2);
-    helpAt(port1 as unknown as MessagePort, (job) => {
+    const channel = new MessageChannel();
+    ports.push(channel.port1, channel.port2);
+    // Node's ports do what a browser's do, but their types know nothing of each other.
+    const [theirs, ours] = [channel.port1, channel.port2] as unknown as MessagePort[];
+    helpAt(theirs!, (job) => {
       counts[i]!++;
       return run(job);
     });
-    pool.add(port2 as unknown as MessagePort);
+    pool.add(ours!);
   });
   return { pool, counts };
 }

@@ -14,32 +14,11 @@ import {
   type WrapId,
 } from '@ostrin/core/catalogue';
 import { IsBoolean, IsInt, IsString, Length, Max, Min } from 'class-validator';
-import { InRange, Known, Optional } from './rules';
-
-const ACTION_NAMES = [
-  'set-vents',
-  'lid-open',
-  'door',
-  'add-fuel',
-  'add-wood',
-  'rake',
-  'fill-water',
-  'meat-on',
-  'meat-off',
-  'turn',
-  'spritz',
-  'sauce',
-  'move',
-  'oven-finish',
-  'wrap',
-  'unwrap',
-  'set-target',
-  'fan',
-] as const;
+import { InRange, type Kinds, kindsOf, Known, Optional } from './rules';
 
 /** The part of an action that says what, without when. */
 export class ActionDto {
-  @Known(ACTION_NAMES) do!: (typeof ACTION_NAMES)[number];
+  do!: PlanLog['do'];
 
   /** As the log keeps it: plain, defaults filled in. */
   toLog(): PlanLog {
@@ -133,29 +112,31 @@ class OvenFinishDto extends MeatActionDto {
   @InRange(60, 200) atC!: number;
 }
 
-/** Deeds by name, for class-transformer. */
-export const ACTION_TYPES = [
-  { name: 'set-vents', value: SetVentsDto },
-  { name: 'lid-open', value: LidOpenDto },
-  { name: 'door', value: DoorDto },
-  { name: 'add-fuel', value: AddFuelDto },
-  { name: 'add-wood', value: AddWoodDto },
-  { name: 'rake', value: RakeDto },
-  { name: 'fill-water', value: FillWaterDto },
-  { name: 'set-target', value: SetTargetDto },
-  { name: 'fan', value: FanDto },
-  { name: 'meat-on', value: MeatActionDto },
-  { name: 'meat-off', value: MeatActionDto },
-  { name: 'turn', value: MeatActionDto },
-  { name: 'spritz', value: MeatActionDto },
-  { name: 'unwrap', value: MeatActionDto },
-  { name: 'sauce', value: MeatActionDto },
-  { name: 'move', value: MoveDto },
-  { name: 'oven-finish', value: OvenFinishDto },
-  { name: 'wrap', value: WrapActionDto },
-];
-
 type ActionClass = new () => ActionDto;
+
+/** The class of each deed: none is left out. */
+const ACTION_CLASSES: Readonly<Record<PlanLog['do'], ActionClass>> = {
+  'set-vents': SetVentsDto,
+  'lid-open': LidOpenDto,
+  door: DoorDto,
+  'add-fuel': AddFuelDto,
+  'add-wood': AddWoodDto,
+  rake: RakeDto,
+  'fill-water': FillWaterDto,
+  'meat-on': MeatActionDto,
+  'meat-off': MeatActionDto,
+  turn: MeatActionDto,
+  spritz: MeatActionDto,
+  sauce: MeatActionDto,
+  move: MoveDto,
+  'oven-finish': OvenFinishDto,
+  wrap: WrapActionDto,
+  unwrap: MeatActionDto,
+  'set-target': SetTargetDto,
+  fan: FanDto,
+};
+
+export const ACTIONS = kindsOf(ActionDto, 'do', ACTION_CLASSES);
 
 /** The same actions with their minute, as a scenario lists them. */
 function withMinute(base: ActionClass): ActionClass {
@@ -182,7 +163,11 @@ export class TimedActionDto extends ActionDto {
   }
 }
 
-export const TIMED_ACTION_TYPES = ACTION_TYPES.map((d) => ({
-  name: d.name,
-  value: withMinute(d.value),
-}));
+export const TIMED_ACTIONS: Kinds = {
+  base: TimedActionDto,
+  property: 'do',
+  subTypes: Object.entries(ACTION_CLASSES).map(([name, value]) => ({
+    name,
+    value: withMinute(value),
+  })),
+};

@@ -4,6 +4,7 @@ import { CUTS } from '@ostrin/core/catalogue';
 import {
   LOOKS,
   MUSCLES,
+  type Entry,
   type LookAt,
   type Muscle,
   type NoteSubject,
@@ -25,13 +26,14 @@ import {
   MaxLength,
   Min,
 } from 'class-validator';
-import { ACTION_TYPES, ActionDto } from './actions';
+import { ACTIONS, type ActionDto } from './actions';
 import { PlanDto } from './plan';
 import { MeatDto } from './scenario';
 import {
   InRange,
   KindList,
   KindOf,
+  kindsOf,
   Known,
   Nested,
   NestedList,
@@ -47,25 +49,6 @@ export const Instant = (): PropertyDecorator => (target, property) => {
   Max(7258118399999)(target, property);
 };
 
-const ENTRY_KINDS = [
-  'act',
-  'note',
-  'job',
-  'skip',
-  'read',
-  'look',
-  'undo',
-  'retime',
-  'finish',
-  'serve-at',
-  'add-food',
-  'hand-over',
-  'take-watch',
-  'verdict',
-  'next-time',
-  'weighed',
-] as const;
-
 /** Any entry of the log; the kinds add what they say. */
 class EntryDto {
   @IsUUID() id!: string;
@@ -74,11 +57,11 @@ class EntryDto {
   /** Who wrote it, and on which device. */
   @Optional() @IsString() @Length(1, 40) by?: string;
   @Optional() @IsUUID() device?: string;
-  @IsIn(ENTRY_KINDS) kind!: (typeof ENTRY_KINDS)[number];
+  kind!: Entry['kind'];
 }
 
 class ActEntryDto extends EntryDto {
-  @KindOf(() => ActionDto, 'do', ACTION_TYPES) action!: ActionDto;
+  @KindOf(ACTIONS) action!: ActionDto;
 }
 class NoteEntryDto extends EntryDto {
   @IsString()
@@ -149,28 +132,31 @@ class WeighedEntryDto extends EntryDto {
   @Optional() @IsString() @Length(1, 60) meat?: string;
 }
 
-const KINDS = [
-  { name: 'act', value: ActEntryDto },
-  { name: 'note', value: NoteEntryDto },
-  { name: 'job', value: EntryDto },
-  { name: 'skip', value: EntryDto },
-  { name: 'read', value: ReadEntryDto },
-  { name: 'look', value: LookEntryDto },
-  { name: 'finish', value: EntryDto },
-  { name: 'serve-at', value: ServeAtEntryDto },
-  { name: 'add-food', value: AddFoodEntryDto },
-  { name: 'hand-over', value: HandOverEntryDto },
-  { name: 'take-watch', value: TakeWatchEntryDto },
-  { name: 'verdict', value: VerdictEntryDto },
-  { name: 'next-time', value: NextTimeEntryDto },
-  { name: 'weighed', value: WeighedEntryDto },
-  { name: 'undo', value: UndoEntryDto },
-  { name: 'retime', value: RetimeEntryDto },
-];
+/** The class of each kind: none is left out. */
+const ENTRY_CLASSES: Readonly<Record<Entry['kind'], new () => EntryDto>> = {
+  act: ActEntryDto,
+  note: NoteEntryDto,
+  job: EntryDto,
+  skip: EntryDto,
+  read: ReadEntryDto,
+  look: LookEntryDto,
+  undo: UndoEntryDto,
+  retime: RetimeEntryDto,
+  finish: EntryDto,
+  'serve-at': ServeAtEntryDto,
+  'add-food': AddFoodEntryDto,
+  'hand-over': HandOverEntryDto,
+  'take-watch': TakeWatchEntryDto,
+  verdict: VerdictEntryDto,
+  'next-time': NextTimeEntryDto,
+  weighed: WeighedEntryDto,
+};
+
+const ENTRIES = kindsOf(EntryDto, 'kind', ENTRY_CLASSES, IsIn);
 
 /** Entries sent in one go; all are stored or none. */
 export class EntriesDto {
-  @KindList(() => EntryDto, 'kind', KINDS, 200) entries!: EntryDto[];
+  @KindList(ENTRIES, 200) entries!: EntryDto[];
   /** Whoever wrote them was asked and wants them stored although the cook is finished, or the like was just logged. */
   @Optional() @IsBoolean() confirmed?: boolean;
 }
@@ -240,7 +226,7 @@ export class CookDocDto {
   /** Practice when left out. */
   @Optional() @IsIn(COOK_FIRES) fire?: (typeof COOK_FIRES)[number];
   @Nested(() => PlanDto) plan!: PlanDto;
-  @KindList(() => EntryDto, 'kind', KINDS, 20000) entries!: EntryDto[];
+  @KindList(ENTRIES, 20000) entries!: EntryDto[];
   @NestedList(() => ReadingDto, 250000) readings!: ReadingDto[];
 }
 

@@ -1,18 +1,11 @@
 /** The first move when a pit settles off its target: one class for each kind. */
 import 'reflect-metadata';
+import type { FirstMove } from '@ostrin/core';
 import { IsBoolean, IsString, MaxLength } from 'class-validator';
-import { InRange, KindOf, Known, OrNull } from './rules';
-
-const MOVE_KINDS = [
-  'set-vents',
-  'nothing-left',
-  'other-splits',
-  'look-at-fan',
-  'as-written',
-] as const;
+import { InRange, KindOf, kindsOf, OrNull } from './rules';
 
 export class FirstMoveDto {
-  @Known(MOVE_KINDS) do!: (typeof MOVE_KINDS)[number];
+  do!: FirstMove['do'];
 }
 class SetVentsMoveDto extends FirstMoveDto {
   @InRange(0, 1) intake!: number;
@@ -29,13 +22,13 @@ class WrittenMoveDto extends FirstMoveDto {
   @IsString() @MaxLength(200) inWords!: string;
 }
 
-const MOVE_TYPES = [
-  { name: 'set-vents', value: SetVentsMoveDto },
-  { name: 'nothing-left', value: WhenHighMoveDto },
-  { name: 'look-at-fan', value: WhenHighMoveDto },
-  { name: 'other-splits', value: OtherSplitsMoveDto },
-  { name: 'as-written', value: WrittenMoveDto },
-];
+const MOVES = kindsOf(FirstMoveDto, 'do', {
+  'set-vents': SetVentsMoveDto,
+  'nothing-left': WhenHighMoveDto,
+  'other-splits': OtherSplitsMoveDto,
+  'look-at-fan': WhenHighMoveDto,
+  'as-written': WrittenMoveDto,
+});
 
 /** A field that holds a first move. */
-export const FirstMoveOf = (): PropertyDecorator => KindOf(() => FirstMoveDto, 'do', MOVE_TYPES);
+export const FirstMoveOf = (): PropertyDecorator => KindOf(MOVES);

@@ -21,14 +21,14 @@ import {
   MaxLength,
   Min,
 } from 'class-validator';
-import { ACTION_TYPES, ActionDto } from './actions';
+import { ACTIONS, type ActionDto } from './actions';
 import {
   PlannedHoldDto,
   PreparationDto,
   ProblemDto,
   RiskDto,
-  SHOPPING_TYPES,
-  ShoppingDto,
+  SHOPPING,
+  type ShoppingDto,
 } from './planCards';
 import { JobFactsOf, MovesDto } from './planFacts';
 import { ControlPolicyDto } from './policy';
@@ -113,7 +113,7 @@ export class PlanJobDto {
   @InRange(-20160, 4320) atMin!: number;
   @IsString() @MaxLength(40) do!: string;
   @JobFactsOf() facts!: JobFacts;
-  @KindList(() => ActionDto, 'do', ACTION_TYPES, 10) logs!: ActionDto[];
+  @KindList(ACTIONS, 10) logs!: ActionDto[];
   @Optional() @Series(2) spanMin?: [number, number];
   @Optional() @IsString() @MaxLength(60) pit?: string;
   @Optional() @IsString() @MaxLength(40) by?: string;
@@ -205,7 +205,7 @@ export class PlanDto {
   @Optional() @NestedList(() => GratePlanDto, 5) grates: GratePlanDto[] = [];
   @Optional() @NestedList(() => ControlPolicyDto, 5) guides: ControlPolicyDto[] = [];
   @Nested(() => WatchDto) watch!: WatchDto;
-  @KindList(() => ShoppingDto, 'kind', SHOPPING_TYPES, 50) shopping!: ShoppingDto[];
+  @KindList(SHOPPING, 50) shopping!: ShoppingDto[];
   @Optional() @Nested(() => PlateDto) plate?: PlateDto;
   @NestedList(() => RiskDto, 20) risks!: RiskDto[];
   @Optional() @Nested(() => OutcomeDto) outcome?: OutcomeDto;

@@ -1,10 +1,12 @@
 /** What a plan says besides its jobs, as codes and figures: cards, shopping, troubles, and what stands in the way. */
 import 'reflect-metadata';
+import type { Risk, Shopping } from '@ostrin/core';
 import { CHARCOALS, CUTS, WOODS, type CautionId, type WoodId } from '@ostrin/core/catalogue';
 import { IsBoolean, IsIn, IsInt, IsString, Length, Max, MaxLength, Min } from 'class-validator';
 import {
   InRange,
   KindOf,
+  kindsOf,
   Known,
   LocalTime,
   Nested,
@@ -89,11 +91,9 @@ export class PlannedHoldDto {
   @Optional() @LocalTime() goodUntil?: string;
 }
 
-const SHOPPING_KINDS = ['meat', 'fuel', 'as-written'] as const;
-
 /** Something to have for a plan. */
 export class ShoppingDto {
-  @Known(SHOPPING_KINDS) kind!: (typeof SHOPPING_KINDS)[number];
+  kind!: Shopping['kind'];
 }
 class ShopMeatDto extends ShoppingDto {
   @Known(CUT_IDS) cut!: string;
@@ -126,28 +126,15 @@ class ShoppingWordsDto {
 class WrittenShoppingDto extends ShoppingDto {
   @Nested(() => ShoppingWordsDto) words!: ShoppingWordsDto;
 }
-export const SHOPPING_TYPES = [
-  { name: 'meat', value: ShopMeatDto },
-  { name: 'fuel', value: ShopFuelDto },
-  { name: 'as-written', value: WrittenShoppingDto },
-];
+export const SHOPPING = kindsOf(ShoppingDto, 'kind', {
+  meat: ShopMeatDto,
+  fuel: ShopFuelDto,
+  'as-written': WrittenShoppingDto,
+});
 
 /** Figures of one kind, told apart by `kind`: numbers, or a few fields of their own. */
 class RiskFactsDto {
-  @Known([
-    'as-written',
-    'settles-off',
-    'white-split',
-    'short-of-fuel',
-    'late',
-    'early',
-    'pan-dry',
-    'runs-over',
-    'fan-or-hopper-fails',
-    'hopper-bridges',
-    'fan-fails',
-  ])
-  kind!: string;
+  kind!: Risk['facts']['kind'];
 }
 class RiskWordsDto {
   @IsString() @MaxLength(400) sign!: string;
@@ -194,24 +181,24 @@ class PanDryDto extends RiskFactsDto {
 class RunsOverDto extends RiskFactsDto {
   @InRange(40, 400) overC!: number;
 }
-const RISK_TYPES = [
-  { name: 'as-written', value: WrittenRiskDto },
-  { name: 'settles-off', value: SettlesOffDto },
-  { name: 'white-split', value: RiskFactsDto },
-  { name: 'short-of-fuel', value: ShortOfFuelDto },
-  { name: 'late', value: LateDto },
-  { name: 'early', value: EarlyDto },
-  { name: 'pan-dry', value: PanDryDto },
-  { name: 'runs-over', value: RunsOverDto },
-  { name: 'fan-or-hopper-fails', value: RiskFactsDto },
-  { name: 'hopper-bridges', value: RiskFactsDto },
-  { name: 'fan-fails', value: RiskFactsDto },
-];
+const RISKS = kindsOf(RiskFactsDto, 'kind', {
+  'as-written': WrittenRiskDto,
+  'settles-off': SettlesOffDto,
+  'white-split': RiskFactsDto,
+  'short-of-fuel': ShortOfFuelDto,
+  late: LateDto,
+  early: EarlyDto,
+  'pan-dry': PanDryDto,
+  'runs-over': RunsOverDto,
+  'fan-or-hopper-fails': RiskFactsDto,
+  'hopper-bridges': RiskFactsDto,
+  'fan-fails': RiskFactsDto,
+});
 
 export class RiskDto {
   @Optional() @IsString() @MaxLength(60) pit?: string;
   @Optional() @InRange(0, 1) chanceFraction?: number;
-  @KindOf(() => RiskFactsDto, 'kind', RISK_TYPES) facts!: RiskFactsDto;
+  @KindOf(RISKS) facts!: RiskFactsDto;
 }
 
 class ProblemWordsDto {

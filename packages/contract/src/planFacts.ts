@@ -18,6 +18,7 @@ import {
   InRange,
   KindList,
   KindOf,
+  kindsOf,
   Known,
   Nested,
   Optional,
@@ -26,7 +27,7 @@ import {
 } from './rules';
 import { DoneDto, FireDto, PaceWhenDto, RestDto, WhenDto } from './scenario';
 import { FirstMoveOf, type FirstMoveDto } from './firstMove';
-import { HOLD_ENDS, NamedPieceDto, SHOPPING_TYPES, ShoppingDto, type HoldEnd } from './planCards';
+import { HOLD_ENDS, NamedPieceDto, SHOPPING, type ShoppingDto, type HoldEnd } from './planCards';
 
 /** What to try first when a pit settles high and when it settles low. */
 export class MovesDto {
@@ -60,39 +61,9 @@ class JobWordsDto {
   @Optional() @Nested(() => ChecklistDto) checklist?: ChecklistDto;
 }
 
-const JOB_KINDS: readonly JobFacts['kind'][] = [
-  'as-written',
-  'lay-fire',
-  'light',
-  'bring-up',
-  'hold',
-  'trim',
-  'second-pace',
-  'feed',
-  'shut-down',
-  'shop',
-  'meat-on',
-  'spray',
-  'bare',
-  'sauce',
-  'turn-grate',
-  'smoke-again',
-  'swap-pieces',
-  'swap-ends',
-  'wrap',
-  'check',
-  'meat-off',
-  'food-off',
-  'serve',
-  'serve-course',
-  'season',
-  'salt',
-  'thaw',
-];
-
 /** What a job is about. */
 class JobFactsDto {
-  @Known(JOB_KINDS) kind!: JobFacts['kind'];
+  kind!: JobFacts['kind'];
 }
 class PieceFactsDto extends JobFactsDto {
   @Known(Object.keys(CUTS)) cut!: string;
@@ -152,7 +123,7 @@ class ShutDownDto extends JobFactsDto {
   @InRange(0, 200) leftKg!: number;
 }
 class ShopDto extends JobFactsDto {
-  @KindList(() => ShoppingDto, 'kind', SHOPPING_TYPES, 50) fetch!: ShoppingDto[];
+  @KindList(SHOPPING, 50) fetch!: ShoppingDto[];
 }
 class MeatOnDto extends PieceFactsDto {
   @OrNull() @InRange(0, 4320) barkMin!: number | null;
@@ -246,10 +217,7 @@ const JOB_CLASSES: Readonly<Record<JobFacts['kind'], new () => JobFactsDto>> = {
   thaw: ThawDto,
 };
 
+const JOBS = kindsOf(JobFactsDto, 'kind', JOB_CLASSES);
+
 /** A field that holds what a job is about. */
-export const JobFactsOf = (): PropertyDecorator =>
-  KindOf(
-    () => JobFactsDto,
-    'kind',
-    Object.entries(JOB_CLASSES).map(([name, value]) => ({ name, value })),
-  );
+export const JobFactsOf = (): PropertyDecorator => KindOf(JOBS);

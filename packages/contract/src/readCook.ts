@@ -6,7 +6,7 @@ import { CookDocDto, EntriesDto, NewCookDto, NewCooksDto } from './cook';
 import type { FieldProblem } from './problems';
 import { isObject, plainOf } from './plain';
 import { amountGiven } from './read';
-import { planOf, planProblems, withFigures } from './readPlan';
+import { readPlan, withFigures } from './readPlan';
 import type { CookDoc, CookFire } from './types';
 import { validate, invalid, type Checked } from './validate';
 
@@ -35,35 +35,33 @@ export function readNewCooks(plain: unknown): Checked<NewCook[]> {
   if (cooks.length === 0) {
     problems.push({ field: 'cooks', message: 'must have at least one entry' });
   }
+  const begun: NewCook[] = [];
   cooks.forEach((cook, i) => {
-    problems.push(...planProblems(cook.plan, `cooks[${i}].plan`));
+    const plan = readPlan(cook.plan, `cooks[${i}].plan`);
+    if (plan.ok) begun.push({ id: cook.id, ...beginning(cook, plan.value) });
+    else problems.push(...plan.problems);
     for (const key of ['id', 'pitName'] as const) {
       if (cooks.findIndex((c) => c[key] === cook[key]) !== i) {
         problems.push({ field: `cooks[${i}].${key}`, message: `${cook[key]} is used twice` });
       }
     }
   });
-  return problems.length > 0
-    ? invalid(problems)
-    : {
-        ok: true,
-        value: cooks.map(({ id, ...cook }) => ({ id, ...beginning(cook) })),
-      };
+  return problems.length > 0 ? invalid(problems) : { ok: true, value: begun };
 }
 
 /** One cook to begin, under an id that stands elsewhere. */
 export function readNewCook(plain: unknown): Checked<Omit<NewCook, 'id'>> {
   const checked = validate(NewCookDto, withFigures(plain));
   if (!checked.ok) return checked;
-  const problems = planProblems(checked.value.plan, 'plan');
-  return problems.length > 0 ? invalid(problems) : { ok: true, value: beginning(checked.value) };
+  const plan = readPlan(checked.value.plan, 'plan');
+  return plan.ok ? { ok: true, value: beginning(checked.value, plan.value) } : plan;
 }
 
 /** A cook to begin that was found good. */
-const beginning = ({ name, pitName, plan, fire }: NewCookDto): Omit<NewCook, 'id'> => ({
+const beginning = ({ name, pitName, fire }: NewCookDto, plan: PitPlan): Omit<NewCook, 'id'> => ({
   name,
   pitName,
-  plan: planOf(plan),
+  plan,
   ...(fire ? { fire } : {}),
 });
 
@@ -231,13 +229,13 @@ function deedProblems(deed: PlanLog, meats: ReadonlySet<string>, field: string):
 export function readCookDoc(plain: unknown): Checked<CookDoc> {
   const checked = validate(CookDocDto, withFigures(plain));
   if (!checked.ok) return checked;
-  const problems = planProblems(checked.value.plan, 'plan');
-  if (problems.length > 0) return invalid(problems);
+  const plan = readPlan(checked.value.plan, 'plan');
+  if (!plan.ok) return plan;
   const doc: CookDoc = {
     ...plainOf<CookDoc>({ ...checked.value, plan: null }),
-    plan: planOf(checked.value.plan),
+    plan: plan.value,
   };
-  problems.push(...logProblems(doc.entries, { ...doc, entries: [] }));
+  const problems = logProblems(doc.entries, { ...doc, entries: [] });
   const ids = new Set<string>();
   doc.entries.forEach((e, i) => {
     if (ids.has(e.id)) problems.push({ field: `entries[${i}].id`, message: 'is used twice' });

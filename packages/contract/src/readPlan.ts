@@ -7,6 +7,7 @@ import type { PlanDto } from './plan';
 import type { FieldProblem } from './problems';
 import { scenarioProblems } from './read';
 import { toScenario } from './scenario';
+import { invalid, type Checked } from './validate';
 
 /** A document with its plan as figures, whichever way that was written. */
 export const withFigures = (plain: unknown): unknown =>
@@ -39,8 +40,8 @@ function wordsProblems(plan: PitPlan, field: string): FieldProblem[] {
   }
 }
 
-/** What is wrong with the plan of a cook beyond its single fields; `field` is where it is. */
-export function planProblems(dto: PlanDto, field: string): FieldProblem[] {
+/** The plan of a cook whose single fields are good, as the engine takes it; `field` is where it is. */
+export function readPlan(dto: PlanDto, field: string): Checked<PitPlan> {
   const problems: FieldProblem[] = [];
   const some = (list: unknown[], name: string): void => {
     if (list.length === 0)
@@ -58,17 +59,17 @@ export function planProblems(dto: PlanDto, field: string): FieldProblem[] {
   some(dto.meatOnAt, 'meatOnAt');
   one(dto.request.pits, 'request.pits');
   some(dto.request.meats, 'request.meats');
-  if (dto.scenarios.length === 1) {
+  const scenarios = dto.scenarios.map(toScenario);
+  if (scenarios.length === 1) {
     problems.push(
-      ...scenarioProblems(toScenario(dto.scenarios[0]!)).map((p) => ({
+      ...scenarioProblems(scenarios[0]!).map((p) => ({
         field: `${field}.scenarios[0].${p.field}`,
         message: p.message,
       })),
     );
   }
-  return problems.length > 0 ? problems : wordsProblems(planOf(dto), field);
+  if (problems.length > 0) return invalid(problems);
+  const plan = plainOf<PitPlan>({ ...dto, scenarios });
+  const unsaid = wordsProblems(plan, field);
+  return unsaid.length > 0 ? invalid(unsaid) : { ok: true, value: plan };
 }
-
-/** A plan that was found good, with its scenarios as the engine takes them. */
-export const planOf = (dto: PlanDto): PitPlan =>
-  plainOf<PitPlan>({ ...dto, scenarios: dto.scenarios.map(toScenario) });

@@ -162,42 +162,41 @@ export const Nested = (type: () => ClassConstructor<object>): PropertyDecorator 
 export const NestedList = (type: () => ClassConstructor<object>, most: number): PropertyDecorator =>
   applyAll(listOfObjects(type, most), ValidateNested({ each: true }), Type(type));
 
-/** A class and the value of a field by which it is known. */
-interface Kind {
-  name: string;
-  value: ClassConstructor<object>;
+/** Classes of nested documents, told apart by a field of the one that they share. */
+export interface Kinds {
+  base: ClassConstructor<object>;
+  property: string;
+  /** Each with the value of that field by which it is known. */
+  subTypes: { name: string; value: ClassConstructor<object> }[];
 }
 
-/** A list, at most `most`, of nested documents of several classes, told apart by one of their fields. */
-export const KindList = (
-  base: () => ClassConstructor<object>,
+/** Classes told apart by a field of `base`, which may be none but their names. */
+export function kindsOf(
+  base: ClassConstructor<object>,
   property: string,
-  kinds: readonly Kind[],
-  most: number,
-): PropertyDecorator =>
-  applyAll(
-    listOfObjects(null, most),
-    ValidateNested({ each: true }),
-    Type(base, {
-      discriminator: { property, subTypes: [...kinds] },
-      keepDiscriminatorProperty: true,
-    }),
-  );
+  classes: Readonly<Record<string, ClassConstructor<object>>>,
+  oneOf: (names: string[]) => PropertyDecorator = Known,
+): Kinds {
+  oneOf(Object.keys(classes))(base.prototype as object, property);
+  const subTypes = Object.entries(classes).map(([name, value]) => ({ name, value }));
+  return { base, property, subTypes };
+}
 
-/** A nested document of several classes, told apart by one of its fields. */
-export const KindOf = (
-  base: () => ClassConstructor<object>,
-  property: string,
-  kinds: readonly Kind[],
-): PropertyDecorator =>
+/** Nested documents of several classes. */
+const ofKinds = ({ base, property, subTypes }: Kinds): PropertyDecorator =>
+  Type(() => base, { discriminator: { property, subTypes }, keepDiscriminatorProperty: true });
+
+/** A list, at most `most`, of nested documents of several classes. */
+export const KindList = (kinds: Kinds, most: number): PropertyDecorator =>
+  applyAll(listOfObjects(null, most), ValidateNested({ each: true }), ofKinds(kinds));
+
+/** A nested document of several classes. */
+export const KindOf = (kinds: Kinds): PropertyDecorator =>
   applyAll(
     remember({ type: null, most: null }),
     rule('nestedObject', isObject, 'must be an object'),
     ValidateNested(),
-    Type(base, {
-      discriminator: { property, subTypes: [...kinds] },
-      keepDiscriminatorProperty: true,
-    }),
+    ofKinds(kinds),
   );
 
 /** A list of objects, at most `most`. */

@@ -29,7 +29,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { TimedActionDto, TIMED_ACTION_TYPES } from './actions';
+import { TIMED_ACTIONS, type TimedActionDto } from './actions';
 import {
   ExactlyOne,
   InRange,
@@ -217,7 +217,7 @@ export class ScenarioDto {
     WeatherDto | WeatherDto[];
   @Nested(() => ControlDto) control!: ControlDto;
   @Optional()
-  @KindList(() => TimedActionDto, 'do', TIMED_ACTION_TYPES, 2000)
+  @KindList(TIMED_ACTIONS, 2000)
   actions: TimedActionDto[] = [];
   @Optional() @NestedList(() => MeatDto, 20) meats: MeatDto[] = [];
   @InRange(1, MOST_MINUTES) untilMin!: number;

@@ -12,7 +12,7 @@ export {
 export { designFire } from './plan/fire/designFire';
 export type { TunedPolicy } from './plan/fire/tunedPolicy';
 export { type Grate, grateOf, type PlacedPiece, placementProblem } from './plan/grate/grate';
-export { planOnePit } from './plan/onePit';
+export { planOnePit } from './plan/planOnePit';
 export { plan, planSteps } from './plan/plan';
 export {
   runLikelyPit,

@@ -44,13 +44,22 @@ describe('alarms', () => {
       fuelOutMin: null,
       ...part,
     }) as Forecast;
+  type Piece = AlarmInput['pieces'][number];
+  const piece = (part: Partial<Piece>): Piece => ({
+    id: FIRST,
+    readyMin: [100, 130, 160],
+    onMs: T0,
+    offMs: null,
+    wrapped: false,
+    ...part,
+  });
   const input = (part: Partial<AlarmInput> = {}): AlarmInput => ({
     plan: { request: request() },
     state: { trend: 'steady', changeK: 0, place: 'in', cause: { code: 'on-target' } },
     forecast: forecast(),
     jobs: [],
     wire: [],
-    pieces: [{ id: FIRST, readyMin: [500, 540, 600], offMs: null }],
+    pieces: [piece({ readyMin: [500, 540, 600] })],
     nowMs: T0 + 120 * MIN,
     litMs: T0,
     ...part,
@@ -85,10 +94,8 @@ describe('alarms', () => {
     const lasts = forecast({ fuelOutMin: [140, 160, 200], readyMin: [130, 150, 170] });
     expect(ids({ forecast: lasts, pieces: [] })).toEqual([]);
     expect(ids({ forecast: forecast({ wrapMin: 130 }) })).toEqual([`near-wrap/${FIRST}`]);
-    expect(ids({ pieces: [{ id: 'b', readyMin: [100, 130, 160], offMs: null }] })).toEqual([
-      'near-done/b',
-    ]);
-    expect(ids({ pieces: [{ id: 'b', readyMin: [100, 130, 160], offMs: 1 }] })).toEqual([]);
+    expect(ids({ pieces: [piece({ id: 'b' })] })).toEqual(['near-done/b']);
+    expect(ids({ pieces: [piece({ id: 'b', offMs: 1 })] })).toEqual([]);
     const job = { id: 'wrap' } as AlarmInput['jobs'][number]['job'];
     expect(ids({ jobs: [{ job, ms: T0 + 119 * MIN }] })).toEqual(['job-due/wrap']);
     expect(ids({ jobs: [{ job, ms: T0 + 121 * MIN }] })).toEqual([]);

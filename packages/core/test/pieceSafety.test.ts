@@ -28,6 +28,12 @@ it('credits an intact piece with its minutes, and a roast with the middle that w
   expect(notSafe(roast, readings(30, 45))).toMatchObject({ coreC: 45 });
 });
 
+it('reads a record of any length', () => {
+  const [row] = readings(59);
+  const days = Array.from({ length: 200_000 }, (_, i) => ({ ...row!, at: i * 1000 }));
+  expect(notSafe(CHICKEN, days)).toMatchObject({ why: 'cool', coreC: 59 });
+});
+
 it('never calls a piece safe that read less than fifty degrees throughout (property)', () => {
   fc.assert(
     fc.property(

@@ -1,4 +1,4 @@
-/** Advice in words: the move, what comes of it, and what comes of doing nothing. */
+/** Advice in words: the move, its effect, and the effect of doing nothing. */
 import { CHARCOALS } from '@ostrin/core/catalogue';
 import type { Advice } from '@ostrin/core/tending';
 import type { RequestPit } from '@ostrin/core';

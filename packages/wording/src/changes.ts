@@ -15,7 +15,7 @@ export function changeName({ id, logs }: ChangeOption, units: Units): string {
 /** Differences smaller than this are not told, min and share. */
 const SAME = { min: 10, fuel: 0.1 };
 
-/** What comes of it beside going on as planned: sooner or later, weight, bark and fuel. */
+/** Its effect beside going on as planned: sooner or later, weight, bark and fuel. */
 export function changeWords(change: ChangeOption, planned: ChangeOption | undefined): string {
   const parts: string[] = [];
   const [mine, before] = [change.readyMin?.[1], planned?.readyMin?.[1]];

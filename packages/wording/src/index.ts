@@ -8,7 +8,7 @@ export { LOOK_NAMES, lookWords, VERDICT_NAMES } from './looks';
 export { actionWords, foodWords, readWords, type Telling } from './log';
 export { phaseWords, safetyWords, wrapOptionWords, WRAP_OPTION_NAMES, type Clock } from './meat';
 export { jobWords, paceWhenWords } from './plan/jobs';
-export { wordPlan, type WordedPitPlan, type WordedPlan } from './plan/plan';
+export { wordPlan, type WordedPlan } from './plan/plan';
 export { fuelName } from './plan/shopping';
 export { linesOf, markdownOf, pitName, type SheetLine } from './plan/sheet';
 export { schoolWords, wordVariant, type PlanVariant } from './plan/variants';

@@ -1,14 +1,14 @@
 /** The fire to build, drawn to scale, and the vents to set, in the pit's own units: of a plan for one pit. */
 import { METRIC } from '@ostrin/core/quantity';
 import { pitWith, presetOf, type VentName } from '@ostrin/core/catalogue';
-import { pitOf } from '@ostrin/core';
+import { pitOf, type PitPlan } from '@ostrin/core';
 import {
   massWords,
   openingWords,
   spanOfTime,
   ventNames,
   ventedPit,
-  type WordedPitPlan,
+  type WordedPlan,
 } from '@ostrin/wording';
 import { View } from 'react-native';
 import { Vent } from '../drawings/Vent';
@@ -31,9 +31,14 @@ const DRAWN_PX = 340;
 const SLOTS: readonly VentName[] = ['bottom-slot', 'firebox-damper', 'slots'];
 const round15 = (minutes: number): number => Math.floor(minutes / 15) * 15;
 
-export function BuildFire({ plan }: { plan: WordedPitPlan }) {
+interface FireProps {
+  plan: PitPlan;
+  /** The fire of that plan, with its sentences. */
+  fire: WordedPlan['fires'][number];
+}
+
+export function BuildFire({ plan, fire }: FireProps) {
   const units = plan.request.units ?? METRIC;
-  const [fire] = plan.fires;
   const { cooker } = pitOf(plan);
   const parameters = pitWith(presetOf(cooker.preset), cooker.overrides);
   return (
@@ -67,12 +72,18 @@ export function BuildFire({ plan }: { plan: WordedPitPlan }) {
   );
 }
 
-/** The first setting drawn, the others told, and what to try first when it is off. */
-export function SetVents({ plan }: { plan: WordedPitPlan }) {
+interface VentsProps {
+  plan: Pick<PitPlan, 'request'>;
+  /** Its settings, the first to set first, with their sentences. */
+  vents: WordedPlan['vents'];
+}
+
+/** The first setting drawn, the later ones in words, and what to try first when it is off. */
+export function SetVents({ plan, vents }: VentsProps) {
   const pit = ventedPit(pitOf(plan));
   const { preset } = pit;
   const names = ventNames(preset);
-  const [first, ...later] = plan.vents;
+  const [first, ...later] = vents;
   if (!first) return null;
   return (
     <View className="gap-2">

@@ -1,10 +1,9 @@
 /** The plan on the page: the cook as expected, the fire, the vents, the jobs, and on a phone all that goes with it. */
 import { onePit, type PitPlan } from '@ostrin/core';
 import type { VariantSources } from '@ostrin/core/engine';
-import { pitName, wordPlan, type WordedPitPlan, type WordedPlan } from '@ostrin/wording';
+import { pitName, type WordedPlan } from '@ostrin/wording';
 import { memo, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { useSettings } from '../store/settings';
 import { useLayout } from '../ui/layout';
 import { Choice } from '../ui/Choice';
 import { Heading } from '../ui/Title';
@@ -25,7 +24,10 @@ const Jobs = memo(AllJobs);
 /** The plan and the part of the pit that is shown; and how many parts of the page take a new one up in turn. */
 interface Now {
   plan: WordedPlan;
-  part: WordedPitPlan;
+  part: PitPlan;
+  /** The fire and the vents of that pit, with their sentences. */
+  fire: WordedPlan['fires'][number];
+  vents: WordedPlan['vents'];
 }
 const PARTS = 5;
 
@@ -40,11 +42,16 @@ interface Props {
 export function Answer({ plan, settled, others }: Props) {
   const { wide } = useLayout();
   const [wanted, setWanted] = useState('');
-  const pit = plan.fires.find((f) => f.pit === wanted)?.pit ?? plan.fires[0]!.pit;
-  const { units } = useSettings();
+  const shown = plan.fires.find((f) => f.pit === wanted) ?? plan.fires[0]!;
+  const { pit } = shown;
   const now = useMemo(
-    () => ({ plan, part: wordPlan(onePit(plan, pit), units) }),
-    [plan, pit, units],
+    () => ({
+      plan,
+      part: onePit(plan, shown.pit),
+      fire: shown,
+      vents: plan.vents.filter((v) => v.pit === shown.pit),
+    }),
+    [plan, shown],
   );
   const [fire, vents, strip, jobs, around] = useStaggered(now, PARTS) as [Now, Now, Now, Now, Now];
   const pits =
@@ -64,8 +71,8 @@ export function Answer({ plan, settled, others }: Props) {
       {wide ? (
         <View className="flex-row gap-8">
           <View className="gap-6 w-[360px]">
-            <BuildFire plan={fire.part} />
-            <SetVents plan={vents.part} />
+            <BuildFire plan={fire.part} fire={fire.fire} />
+            <SetVents plan={vents.part} vents={vents.vents} />
             <Risks plan={around.plan} />
           </View>
           <View className="gap-6 flex-1">
@@ -79,8 +86,8 @@ export function Answer({ plan, settled, others }: Props) {
           <Cautions plan={jobs.plan} />
           <Jobs plan={jobs.plan} />
           <MeatCards plan={jobs.plan} />
-          <BuildFire plan={fire.part} />
-          <SetVents plan={vents.part} />
+          <BuildFire plan={fire.part} fire={fire.fire} />
+          <SetVents plan={vents.part} vents={vents.vents} />
           <Expected plan={strip.part} />
           <Watch plan={around.plan} />
           <Shopping plan={around.plan} />

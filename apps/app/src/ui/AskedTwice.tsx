@@ -6,7 +6,7 @@ import { Notice } from './Notice';
 interface Props {
   label: string;
   question: string;
-  /** What comes of it. */
+  /** What follows when it is done. */
   note: string;
   yes: string;
   no: string;

@@ -2,7 +2,18 @@
 import { liftPlan } from '@ostrin/contract';
 import type { Plan } from '@ostrin/core';
 import { wordPlan } from '@ostrin/wording';
+import type { Knex } from 'knex';
 import type { Step } from './step';
+
+/** Rewrites the plan of every cook, one after the other: they are long. */
+async function changePlans(knex: Knex, change: (plan: unknown) => unknown): Promise<void> {
+  const ids = await knex('cooks').pluck<string[]>('id');
+  for (const id of ids) {
+    const row = await knex('cooks').where({ id }).first<{ plan: string }>('plan');
+    const plan = JSON.stringify(change(JSON.parse(row.plan)));
+    await knex('cooks').where({ id }).update({ plan });
+  }
+}
 
 export const LOG_STEPS: Step[] = [
   {
@@ -164,23 +175,10 @@ export const LOG_STEPS: Step[] = [
   {
     // A plan was kept with its sentences, in the units of whoever made it.
     name: '2026-12-01-plans-as-figures',
-    async up(knex) {
-      const ids = await knex('cooks').pluck<string[]>('id');
-      for (const id of ids) {
-        const row = await knex('cooks').where({ id }).first<{ plan: string }>('plan');
-        const plan = JSON.stringify(liftPlan(JSON.parse(row.plan)));
-        await knex('cooks').where({ id }).update({ plan });
-      }
-    },
+    up: (knex) => changePlans(knex, liftPlan),
     // The sentences are made from the figures, which plans of before have no room for.
-    async down(knex) {
-      const ids = await knex('cooks').pluck<string[]>('id');
-      for (const id of ids) {
-        const row = await knex('cooks').where({ id }).first<{ plan: string }>('plan');
-        const plan = JSON.stringify(wordPlan(JSON.parse(row.plan) as Plan));
-        await knex('cooks').where({ id }).update({ plan });
-      }
-    },
+    // Every plan that is kept was checked when it came in.
+    down: (knex) => changePlans(knex, (plan) => wordPlan(plan as Plan)),
   },
   {
     // Cooks and instruments were known to their pit by its name: a new name rewrote them all.

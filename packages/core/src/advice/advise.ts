@@ -23,7 +23,7 @@ import {
 import { remainingScenario, withoutRules } from '../forecast/remainingScenario';
 import { splitsNow } from './splitAdvice';
 
-/** What is advised, and what comes of it and of doing nothing; series are `everyMin` apart, the first at now. */
+/** What is advised, and the effect of it and of doing nothing; series are `everyMin` apart, the first at now. */
 export interface Advice {
   move: AdvisedMove;
   /** What doing it logs. */

@@ -1,13 +1,14 @@
-/** A change of mind in the middle of a cook: each with what comes of it, before it is chosen. */
+/** A change of mind in the middle of a cook: each with its effect, before it is chosen. */
 import { weatherAt } from '../air/weather';
 import { FollowedFire } from '../estimate/followedFire';
 import { runLikelyPiece } from '../estimate/likelyPiece';
 import type { PlanLog } from '../plan/document/plan';
 import { clamp } from '../quantity/units';
+import { isWrapped } from '../scenario/actions';
 import { likelyCooks, type ForecastInput } from '../forecast/likelyCooks';
 import { wrapOptionOf, type ChangeId, type WrapOption } from '../forecast/outlook';
 
-/** One change, with what it logs and what comes of it. */
+/** One change, with what it logs and its effect. */
 export interface ChangeOption extends WrapOption {
   /** What choosing it logs; empty where it only leaves something out. */
   logs: PlanLog[];
@@ -61,8 +62,7 @@ export function changeOptions(
   const { nowMin, scenario, done } = input;
   const { targetC, ids } = question;
   const meat = input.piece;
-  const lastWrap = done.findLast((a) => (a.do === 'wrap' || a.do === 'unwrap') && a.meat === meat);
-  const wrapped = lastWrap?.do === 'wrap' && lastWrap.with !== 'none';
+  const wrapped = isWrapped(done, meat);
   const { airC } = weatherAt(scenario.weather, nowMin);
   const asIs = likelyCooks(input, followed);
   return changesFor(meat, wrapped, question)

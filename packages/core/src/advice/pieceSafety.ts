@@ -5,7 +5,12 @@ import type { SafetyKind } from '../meat/cut';
 import type { RequestMeat } from '../plan/request/types';
 import type { ReadingRow } from '../instruments/readings';
 import { MINUTE_MS } from '../quantity/time';
-import { logReductionsPerMin, SAFE_C, SAFE_LOG_REDUCTION } from '../safety/lethality';
+import {
+  INTACT_SAFE_C,
+  logReductionsPerMin,
+  SAFE_C,
+  SAFE_LOG_REDUCTION,
+} from '../safety/lethality';
 
 /** What is not safe about a piece that came off. */
 export type NotSafe =
@@ -14,8 +19,6 @@ export type NotSafe =
   /** Nobody read its middle: it is safe from `safeC` on. */
   | { why: 'not-read'; safeC: number };
 
-/** Safe within four minutes in an intact piece, C: the table of `lethality`. */
-const INTACT_SAFE_C = 62.8;
 /** Between two readings further apart than this nothing is credited, min. */
 const MOST_GAP_MIN = 60;
 /** A roast is pulled within so much of the middle that was wished for, K. */
@@ -23,8 +26,8 @@ const PULLED_WITHIN_K = 3;
 
 const safeFromC = (kind: SafetyKind): number => (kind === 'red' ? INTACT_SAFE_C : SAFE_C[kind]);
 
-/** Minutes in which two readings hold, at the lower of both. */
-function credited(read: readonly { at: number; c: number }[]): number {
+/** Log reductions between readings, each pair at the lower of its two. */
+function creditedLog(read: readonly { at: number; c: number }[]): number {
   let log = 0;
   for (let i = 1; i < read.length; i++) {
     const min = (read[i]!.at - read[i - 1]!.at) / MINUTE_MS;
@@ -48,9 +51,9 @@ export function notSafe(
   const safeC = safeFromC(kind);
   const read = readings.flatMap(({ at, coreC }) => (coreC === null ? [] : [{ at, c: coreC }]));
   if (read.length === 0) return { why: 'not-read', safeC };
-  const coreC = Math.max(...read.map((r) => r.c));
+  const coreC = read.reduce((hottest, { c }) => Math.max(hottest, c), -Infinity);
   if (coreC >= safeC) return null;
-  if (kind === 'red' && credited(read) >= SAFE_LOG_REDUCTION) return null;
+  if (kind === 'red' && creditedLog(read) >= SAFE_LOG_REDUCTION) return null;
   const wishedC = 'coreC' in done ? done.coreC : 'plateC' in done ? done.plateC : Infinity;
   // Whoever wished for a rare roast was told so by its plan.
   return kind === 'red' && coreC >= wishedC - PULLED_WITHIN_K

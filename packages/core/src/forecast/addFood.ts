@@ -26,7 +26,7 @@ export interface FoodWish {
   pitC: number;
 }
 
-/** What comes of it; triples are p10, p50 and p90 of the likely cooks, minutes after lighting, null out of sight. */
+/** The effect of adding it; triples are p10, p50 and p90 of the likely cooks, minutes after lighting, null out of sight. */
 export interface FoodOutcome {
   /** The piece as the cook would have it. */
   food: MeatSpec;

@@ -5,6 +5,7 @@ import type { BandPlace, Cause, Diagnosis } from '../diagnosis/diagnose';
 import type { Forecast } from '../forecast/forecast';
 import type { ReadingRow } from '../instruments/readings';
 import type { DueJob } from '../forecast/jobTimes';
+import { isAllOff, type KnownPiece } from './knownCook';
 
 export const ALARM_CODES = [
   'fire-out',
@@ -43,12 +44,9 @@ export interface AlarmInput {
   jobs: readonly DueJob[];
   /** What came by wire, in order of time. */
   wire: readonly ReadingRow[];
-  /** Pieces with when each is done, minutes after lighting, and when it came off, epoch ms. */
-  pieces: readonly {
-    id: string;
-    readyMin: readonly [number, number, number] | null;
-    offMs: number | null;
-  }[];
+  /** Pieces with when each is done, minutes after lighting. */
+  pieces: readonly (Pick<KnownPiece, 'id' | 'onMs' | 'offMs' | 'wrapped'> &
+    Pick<Forecast, 'readyMin'>)[];
   /** The cook's clock, epoch ms. */
   nowMs: number;
   /** When the fire was lit, epoch ms; null before. */
@@ -59,6 +57,8 @@ export interface AlarmInput {
 const WARN_MIN = { fuel: 60, wrap: 15, done: 20 };
 /** The pit is looked ahead so far, min, and has to leave its band by this share of it. */
 const AHEAD = { min: 30, outBy: 0.25 };
+/** What the pit does in ten minutes, K, against which nothing is said to leave its band at the other side. */
+const PLAINLY_K = 5;
 /** A thermometer that told each minute or oftener is missed after so long, min. */
 const SILENT_MIN = 5;
 
@@ -76,14 +76,11 @@ const COMES_BACK: ReadonlySet<Cause['code']> = new Set([
 
 /** The alarms that are up, the most urgent first. */
 export function alarmsOf(input: AlarmInput): Alarm[] {
-  const all = [
-    ...ofFire(input),
-    ...ofBand(input),
-    ...ofFuel(input),
-    ...ofPieces(input),
-    ...ofJobs(input),
-    ...ofReadings(input),
-  ];
+  // Nobody needs a fire with nothing over it.
+  const ofTheFire = isAllOff(input.pieces)
+    ? []
+    : [...ofFire(input), ...ofBand(input), ...ofFuel(input), ...ofReadings(input)];
+  const all = [...ofTheFire, ...ofPieces(input), ...ofJobs(input)];
   return all.sort((a, b) => ALARM_CODES.indexOf(a.code) - ALARM_CODES.indexOf(b.code));
 }
 
@@ -115,12 +112,19 @@ function ofBand({ plan, state, forecast }: AlarmInput): Alarm[] {
     const side =
       mid > pitC + out && low > pitC ? 'above' : mid < pitC - out && high < pitC ? 'below' : null;
     if (side) {
+      if (isAgainstTrend(side, state.changeK)) return [];
       return [
         soon('leaving-band', { id: `leaving-band/${side}`, side, inMin: i * forecast.everyMin }),
       ];
     }
   }
   return [];
+}
+
+/** Whether the pit plainly goes away from a side of its band. */
+function isAgainstTrend(side: Alarm['side'], changeK: number | null): boolean {
+  if (changeK === null) return false;
+  return side === 'above' ? changeK <= -PLAINLY_K : changeK >= PLAINLY_K;
 }
 
 function ofFuel({ forecast, nowMs, litMs }: AlarmInput): Alarm[] {
@@ -148,7 +152,7 @@ function ofPieces({ plan, pieces, forecast, nowMs, litMs }: AlarmInput): Alarm[]
   const wrap = nearEnd(forecast?.wrapMin ?? null, now, WARN_MIN.wrap);
   const onPit = pieces.filter((p) => p.offMs === null);
   return [
-    ...(wrap !== null && onPit.some((p) => p.id === first)
+    ...(wrap !== null && onPit.some((p) => p.id === first && !p.wrapped)
       ? [soon('near-wrap', { id: `near-wrap/${first}`, meat: first, inMin: wrap })]
       : []),
     ...onPit.flatMap(({ id, readyMin }) => {

@@ -13,7 +13,7 @@ import { MINUTE_MS } from '../quantity/time';
 import { alarmsOf, type Alarm } from './alarms';
 import { leadPiece, type KnownCook, type KnownPiece } from './knownCook';
 import type { Forecasts } from './lookAhead';
-import { possibleAlarms, possibleJobs } from './possible';
+import { possibleJobs } from './possibleJobs';
 
 /** A piece with what is expected of it. */
 export interface PieceNow extends KnownPiece {
@@ -106,11 +106,7 @@ export function cookNow(known: KnownCook, forecasts: Forecasts, nowMs: number): 
     pitC: freshPitC(readings, nowMs),
     state,
     jobs,
-    alarms: possibleAlarms(
-      alarmsOf({ plan, state, forecast, jobs, wire: known.wire, pieces, nowMs, litMs }),
-      known,
-      state.changeK,
-    ),
+    alarms: alarmsOf({ plan, state, forecast, jobs, wire: known.wire, pieces, nowMs, litMs }),
   };
 }
 

@@ -6,13 +6,14 @@ import {
   type PieceReading,
   type ReadingRow,
 } from '../instruments/readings';
-import { deedAtMs, foldLog, litAtMs, type Entry, type Log } from '../log/log';
+import { deedAtMs, deedsOfLine, foldLog, litAtMs, type Entry, type Log } from '../log/log';
 import { MUSCLES } from '../log/lookKinds';
-import { wrapByBarkMs } from '../log/looks';
+import { feltDone, wrapByBarkMs } from '../log/looks';
 import { planAsChanged } from '../log/planAsChanged';
 import { shiftOf, type CurrentShift } from '../log/shift';
 import type { PitPlan } from '../plan/document/pitPlan';
 import { epochOf } from '../quantity/time';
+import { isWrapped } from '../scenario/actions';
 
 /** A cook as its keeper has it: nothing in it is worked out. */
 export interface CookRecord {
@@ -33,6 +34,10 @@ export interface KnownPiece {
   /** When it went on and when it came off, epoch ms; null where it did not. */
   onMs: number | null;
   offMs: number | null;
+  /** Whether it lies on the pit in a wrap. */
+  wrapped: boolean;
+  /** Whether it felt done when it was last tried. */
+  feltDone: boolean;
   /** What it was read at, with the pit, by instruments and by hand, in order of time; `coreC` is its own. */
   readings: readonly ReadingRow[];
   /** Its last reading; null where it was never read. */
@@ -70,6 +75,10 @@ export const leadPiece = <P extends { id: string }>({ pieces }: { pieces: readon
   return lead;
 };
 
+/** Whether every piece that there is went on and came off again: nothing lies in the pit, and nothing will. */
+export const isAllOff = (pieces: readonly Pick<KnownPiece, 'onMs' | 'offMs'>[]): boolean =>
+  pieces.every((p) => p.offMs !== null) && pieces.some((p) => p.onMs !== null);
+
 /** What the record of a cook amounts to. */
 export function knownCook({ id, plan: begun, startMs, entries, readings }: CookRecord): KnownCook {
   const log = foldLog(entries);
@@ -93,10 +102,15 @@ function knownPiece(id: string, log: Log, wire: readonly ReadingRow[]): KnownPie
   const connected = wire.findLast((r) => r.coreC !== null);
   const byWire = connected ? { at: connected.at, c: connected.coreC! } : null;
   const byHand = lastPieceReading(log, id);
+  const onMs = deedAtMs(log, 'meat-on', id);
+  const offMs = deedAtMs(log, 'meat-off', id);
+  const done = log.lines.flatMap((l) => deedsOfLine(l.body));
   return {
     id,
-    onMs: deedAtMs(log, 'meat-on', id),
-    offMs: deedAtMs(log, 'meat-off', id),
+    onMs,
+    offMs,
+    wrapped: onMs !== null && offMs === null && isWrapped(done, id),
+    feltDone: feltDone(log, id),
     readings: withHandReadings(wire, log, id),
     read: byWire && (!byHand || byWire.at >= byHand.at) ? byWire : byHand,
     muscles: MUSCLES.flatMap((muscle) => lastPieceReading(log, id, muscle) ?? []),

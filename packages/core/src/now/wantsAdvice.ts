@@ -3,7 +3,7 @@ import type { Cause } from '../diagnosis/diagnose';
 import type { Fault } from '../diagnosis/faults';
 import { pitOf } from '../plan/document/pitPlan';
 import type { CookNow } from './cookNow';
-import { isAllOff } from './possible';
+import { isAllOff } from './knownCook';
 
 /** Causes that no move at the fire mends: somebody has to look first, or wait. */
 const NO_MOVE: ReadonlySet<Cause['code']> = new Set([

@@ -20,7 +20,7 @@ import { preparationOf } from './jobs/preparation';
 import { plateOf, shoppingOf } from './jobs/shopping';
 import { isAtPit, watchOf } from './jobs/watch';
 import type { PlannedPit, PlanClock } from './plannedPit';
-import { amountOf, numberOfMeat } from './request/amount';
+import { amountOf, cookedKgOf, numberOfMeat } from './request/amount';
 import { expectedOf } from './schedule/expected';
 import type { PitSchedule } from './schedule/pitSchedule';
 import { latestEndMin, missChances, servedMs, wantedWindow } from './schedule/schedule';
@@ -182,7 +182,7 @@ export function assemble(
     restAvailableMin: windows.get(main.index[0]!)!.restMin,
     chanceLateFraction: 1 - inOrder.reduce((p, w) => p * (1 - w.late), 1),
     pieces: amounts.reduce((n, a) => n + a.pieces, 0),
-    cookedKg: [sumOf(amounts, 0), sumOf(amounts, 1)],
+    cookedKg: cookedKgOf(amounts),
     amounts,
     fires,
     vents: parts.flatMap((p, k) => plannedVentsOf(p.cook, clock.litMs[k]!, clock.zone)),
@@ -223,10 +223,6 @@ function withWatcher(
   const shift = shifts.findLast((s) => s.from <= at);
   return shift && isAtPit(job) && at <= shift.to ? { ...job, by: shift.name } : job;
 }
-
-/** Cooked meat in all, kg: the low end (0) or the high end (1). */
-const sumOf = (amounts: readonly Amount[], end: 0 | 1): number =>
-  amounts.reduce((kg, a) => kg + a.cookedKg[end], 0);
 
 /** Cautions that any of the likely cooks gives rise to, each once. */
 const cautionsOf = (parts: readonly PlannedPit[]): Plan['cautionIds'] => [

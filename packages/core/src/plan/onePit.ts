@@ -4,15 +4,9 @@ import type { Plan, PlanJob } from './document/plan';
 import type { PitPlan, PitRequest } from './document/pitPlan';
 import { shoppingOf } from './jobs/shopping';
 import { watchOf } from './jobs/watch';
-import type { PlanOptions } from './assemble';
-import { plan } from './plan';
-import { onlyPit, pitFor } from './request/pitFor';
-import type { Request } from './request/types';
+import { cookedKgOf } from './request/amount';
+import { pitFor } from './request/pitFor';
 import { courseOf, servedMs } from './schedule/schedule';
-
-/** The plan of a request of one pit. Throws RangeError for a request of several. */
-export const planOnePit = (request: Request, options: PlanOptions): PitPlan =>
-  onePit(plan(request, options), onlyPit(request).id);
 
 /** The id of a job at one of several pits without its pit. */
 const plainId = (id: string, pit: string): string =>
@@ -48,7 +42,6 @@ export function onePit(plan: Plan, pitId: string): PitPlan {
   const [lead] = request.meats;
   const restFrom = (at: string): number =>
     Math.max(0, (servedMs(request, lead) - epochOf(at, zone)) / MINUTE_MS);
-  const cookedKg = (end: 0 | 1): number => amounts.reduce((kg, a) => kg + a.cookedKg[end], 0);
   const isHere = ({ meat }: { meat: string }): boolean => request.meats.some((m) => m.id === meat);
   const { expectedOf, ...rest } = plan;
   return {
@@ -61,7 +54,7 @@ export function onePit(plan: Plan, pitId: string): PitPlan {
     restAvailableMin: [restFrom(ready[0]!.p90), restFrom(ready[0]!.p10)],
     chanceLateFraction: 1 - ready.reduce((p, r) => p * (1 - (r.chanceLateFraction ?? 0)), 1),
     pieces: amounts.reduce((n, a) => n + a.pieces, 0),
-    cookedKg: [cookedKg(0), cookedKg(1)],
+    cookedKg: cookedKgOf(amounts),
     amounts,
     vents: plan.vents.filter((v) => v.pit === pitId),
     grates: plan.grates.filter((g) => g.pit === pitId),

@@ -12,6 +12,10 @@ const APPENDIX_A: readonly (readonly [number, number])[] = [
   [65.6, 67 / 60],
   [68.3, 22 / 60],
 ];
+/** Safe within so long counts as safe by its temperature alone, min. */
+const ALONE_MIN = 4;
+/** The coolest that an intact piece is safe at by its temperature alone, C. */
+export const INTACT_SAFE_C = APPENDIX_A.find(([, minutes]) => minutes <= ALONE_MIN)![0];
 /** Log reductions that the table's minutes stand for. */
 export const SAFE_LOG_REDUCTION = 6.5;
 /** Credited this much slower than the table. */

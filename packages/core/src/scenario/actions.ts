@@ -66,6 +66,15 @@ export const laterTarget = (
     (a): a is Extract<Action, { do: 'set-target' }> => a.do === 'set-target' && a.atMin > 0,
   );
 
+/** Whether a piece lies in a wrap after all that was done, in order of time. */
+export function isWrapped(
+  done: readonly { do: string; meat?: string; with?: WrapId }[],
+  meat: string,
+): boolean {
+  const last = done.findLast((a) => (a.do === 'wrap' || a.do === 'unwrap') && a.meat === meat);
+  return last?.do === 'wrap' && last.with !== 'none';
+}
+
 /** Splits put on. */
 export const isSplits = (a: Happening): a is { atMin: number } & AddFuel =>
   a.do === 'add-fuel' && a.fuel === 'splits';

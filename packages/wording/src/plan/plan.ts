@@ -7,7 +7,6 @@ import {
   type Feeding,
   type JobWords,
   type PlannedFire,
-  type PitPlan,
   type PlannedHold,
   type Plan,
   type PlanJob,
@@ -35,7 +34,7 @@ import { riskWords, wayOutWords } from './risks';
 import { shoppingWords } from './shopping';
 
 /** A setting, and what to try first when the pit settles high and when it settles low. */
-export interface VentWords {
+interface VentWords {
   inWords: string;
   ifHigh?: string;
   ifLow?: string;
@@ -69,16 +68,7 @@ export interface WordedPlan extends Plan {
   cautions: string[];
 }
 
-/** The plan of one pit with its sentences. */
-export interface WordedPitPlan extends WordedPlan {
-  request: PitPlan['request'];
-  scenarios: PitPlan['scenarios'];
-  fires: [WordedFire];
-}
-
 /** The plan with its sentences, in the reader's units (those of its request when left out) and its pits' own vents. */
-export function wordPlan(plan: PitPlan, units?: Units): WordedPitPlan;
-export function wordPlan(plan: Plan, units?: Units): WordedPlan;
 export function wordPlan(plan: Plan, units: Units = plan.request.units ?? METRIC): WordedPlan {
   const { request } = plan;
   const pitAt = (id: string | undefined): RequestPit => pitFor(request, id);

@@ -63,3 +63,9 @@ export function amountOf(request: Request, meat: RequestMeat, pieces: number): A
     feeds: Math.floor((1000 * midpoint(cookedKg)) / request.appetiteG),
   };
 }
+
+/** Cooked meat in all, kg: low and high of the usual range. */
+export const cookedKgOf = (amounts: readonly Amount[]): [number, number] => [
+  amounts.reduce((kg, a) => kg + a.cookedKg[0], 0),
+  amounts.reduce((kg, a) => kg + a.cookedKg[1], 0),
+];

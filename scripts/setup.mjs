@@ -61,7 +61,7 @@ export function install(quiet = false) {
     );
     process.exit(1);
   }
-  const lock = digest(readFileSync(path.join(root, 'package-lock.json')) + process.version);
+  const lock = digest(readFileSync(path.join(root, 'package-lock.json'), 'utf8') + process.version);
   const there = existsSync(path.join(root, 'node_modules/better-sqlite3/build/Release'));
   if (there && stamped('installed', lock)) return;
   process.stderr.write('Installing packages (a few minutes the first time).\n');
@@ -82,7 +82,7 @@ function* sources(folder) {
 function digestOf(folders) {
   const hash = createHash('sha256');
   for (const folder of folders) {
-    for (const file of [...sources(path.join(root, folder))].sort()) {
+    for (const file of [...sources(path.join(root, folder))].sort((a, b) => a.localeCompare(b))) {
       const { size, mtimeMs } = statSync(file);
       hash.update(`${file} ${size} ${mtimeMs}\n`);
     }

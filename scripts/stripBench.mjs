@@ -93,12 +93,7 @@ async function measure(browser, url) {
   // The page comes to rest first.
   await page.waitForTimeout(8000);
   const frames = async (what) =>
-    told(
-      await page.evaluate(
-        ([source, name, ms]) => new Function(`return (${source})`)()(name, ms),
-        [framesWhile.toString(), what, MOVE_MS],
-      ),
-    );
+    told(await page.evaluate(`(${framesWhile.toString()})(${JSON.stringify(what)}, ${MOVE_MS})`));
   const atRest = await frames('rest');
   // A phone's processor is about so many times slower than this machine's.
   const cdp = await page.context().newCDPSession(page);

@@ -75,20 +75,20 @@ describe('the line', () => {
     jest.useFakeTimers();
     close = openLine();
     const { unmount } = renderHook(() => useLiveCook(COOK));
-    await act(async () => void (await jest.advanceTimersByTimeAsync(10)));
+    await act(() => jest.advanceTimersByTimeAsync(10));
     act(() => FakeStream.all[0]!.say({ type: 'hello' }));
-    await act(async () => void (await jest.advanceTimersByTimeAsync(10)));
+    await act(() => jest.advanceTimersByTimeAsync(10));
     act(() => FakeStream.all[0]!.onerror!());
     expect(useLive.getState()).toMatchObject({ connection: 'lost', cookId: COOK });
     expect(useLive.getState().lostAt).not.toBeNull();
     expect(useLive.getState().readings).toHaveLength(1);
-    await act(async () => void (await jest.advanceTimersByTimeAsync(2000)));
+    await act(() => jest.advanceTimersByTimeAsync(2000));
     expect(FakeStream.all).toHaveLength(2);
     act(() => FakeStream.all[1]!.say({ type: 'hello' }));
-    await act(async () => void (await jest.advanceTimersByTimeAsync(10)));
+    await act(() => jest.advanceTimersByTimeAsync(10));
     expect(useLive.getState()).toMatchObject({ connection: 'live', lostAt: null });
     // A line that only seems to be up is opened again.
-    await act(async () => void (await jest.advanceTimersByTimeAsync(40_000)));
+    await act(() => jest.advanceTimersByTimeAsync(40_000));
     expect(FakeStream.all).toHaveLength(3);
     unmount();
     jest.useRealTimers();
@@ -109,7 +109,7 @@ describe('records that others change too', () => {
     const sent: { body: PitRecord; match: string }[] = [];
     const theirs = { ...BOSUN, name: 'Bosun II', version: 5 };
     global.fetch = jest.fn((_path: unknown, init?: RequestInit) => {
-      const body = JSON.parse(String(init!.body)) as PitRecord;
+      const body = JSON.parse(init!.body as string) as PitRecord;
       sent.push({ body, match: (init!.headers as Record<string, string>)['If-Match']! });
       return sent.length === 1 ? stale(theirs) : reply(200, { ...body, version: 6 });
     });

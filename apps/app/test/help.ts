@@ -52,7 +52,7 @@ export function answerCalls(answer: (call: Call) => Promise<Response>): void {
     answer({
       path: String(path),
       method: init?.method ?? 'GET',
-      body: init?.body ? JSON.parse(String(init.body)) : undefined,
+      body: init?.body ? JSON.parse(init.body as string) : undefined,
     }),
   );
 }

@@ -59,7 +59,7 @@ beforeEach(() => {
   answer = () => null;
   global.fetch = jest.fn((path: unknown, init?: RequestInit) => {
     const cook = String(path).split('/')[3]!;
-    const body = JSON.parse(String(init!.body)) as { entries: Entry[]; confirmed?: boolean };
+    const body = JSON.parse(init!.body as string) as { entries: Entry[]; confirmed?: boolean };
     const said = answer(cook, body.entries[0]!, body);
     if (said) return said;
     const before = stored.get(cook) ?? [];
@@ -204,7 +204,7 @@ it('does one job that two tabs do at the same moment', async () => {
     a.tab.keepEntries(LUNCH, [job('wrap'), job('wrap')]),
     b.tab.keepEntries(LUNCH, [job('wrap'), job('wrap')]),
   ]);
-  expect(made.map((m) => m.length).sort()).toEqual([0, 2]);
+  expect(made.map((m) => m.length).sort((a, b) => a - b)).toEqual([0, 2]);
   expect(await b.tab.keepEntries(DINNER, [job('wrap')])).toHaveLength(1);
 });
 

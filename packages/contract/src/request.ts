@@ -163,7 +163,8 @@ export class RequestDto {
   @NestedList(() => RequestPitDto, MOST.pits) pits!: RequestPitDto[];
   @NestedList(() => RequestMeatDto, MOST.meats) meats!: RequestMeatDto[];
   @ObjectOrList() @ValidateNested({ each: true }) @Type(() => DayWeatherDto) weather!:
-    DayWeatherDto | DayWeatherDto[];
+    | DayWeatherDto
+    | DayWeatherDto[];
   @Optional() @InRange(0.5, 0.98) chanceOnTimeFraction: number = 0.9;
   @Optional() @NestedList(() => StockDto, MOST.fuels) fuelOnHand?: StockDto[];
   @Optional() @NestedList(() => PriceDto, MOST.fuels) prices?: PriceDto[];

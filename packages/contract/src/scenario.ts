@@ -214,7 +214,8 @@ export class ScenarioDto {
   @Nested(() => CookerDto) cooker!: CookerDto;
   @Optional() @Nested(() => FireDto) fire?: FireDto;
   @ObjectOrList() @ValidateNested({ each: true }) @Type(() => WeatherDto) weather!:
-    WeatherDto | WeatherDto[];
+    | WeatherDto
+    | WeatherDto[];
   @Nested(() => ControlDto) control!: ControlDto;
   @Optional()
   @KindList(TIMED_ACTIONS, 2000)

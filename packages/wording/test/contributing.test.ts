@@ -61,7 +61,7 @@ it('names rooms and files of the architecture that are there', () => {
 });
 
 it('has the layers of the core in the order that lint keeps', () => {
-  const layers = [...read('eslint.config.js').matchAll(/^ {2}'([a-z/]+)',$/gm)].map(([, l]) => l!);
+  const layers = [...read('oxlint.config.mjs').matchAll(/^ {2}'([a-z/]+)',$/gm)].map(([, l]) => l!);
   const rows = [...read('docs/ARCHITECTURE.md').matchAll(/^\| `([a-z/]+)` +\|/gm)].map(
     ([, l]) => l!,
   );

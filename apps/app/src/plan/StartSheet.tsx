@@ -8,7 +8,8 @@ import { Heading } from '../ui/Title';
 
 /** How a cook begins. */
 export type Beginning =
-  { fire: 'practice' } | { fire: 'real'; /** Null: it is not lit yet. */ litAgoMin: number | null };
+  | { fire: 'practice' }
+  | { fire: 'real'; /** Null: it is not lit yet. */ litAgoMin: number | null };
 
 interface Props {
   /** When it is to be lit by its plan, in words. */

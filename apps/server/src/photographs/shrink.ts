@@ -63,7 +63,7 @@ export async function shrunk(body: Buffer): Promise<Photograph> {
 /** A picture that was kept before, as it is. Throws a Problem of 422 where it is not like one that was kept here. */
 export async function keptBefore(body: Buffer): Promise<Photograph> {
   const head = await headOf(body);
-  const { width = 0, height = 0 } = head;
+  const { width, height } = head;
   if (head.format !== 'jpeg' || head.exif || head.xmp || head.iptc) {
     throw refused('must be a JPEG without metadata');
   }

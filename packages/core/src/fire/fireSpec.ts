@@ -2,7 +2,14 @@
 import type { CharcoalId, WoodId } from '../fuel/catalogue';
 
 export type ArrangementId =
-  'snake' | 'side-basket' | 'crescent' | 'horseshoe' | 'bowl' | 'ring' | 'coal-bed' | 'hopper';
+  | 'snake'
+  | 'side-basket'
+  | 'crescent'
+  | 'horseshoe'
+  | 'bowl'
+  | 'ring'
+  | 'coal-bed'
+  | 'hopper';
 
 export interface WoodChunkSpec {
   /** A wood of the catalogue. */

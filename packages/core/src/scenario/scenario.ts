@@ -8,7 +8,10 @@ import type { FireSpec } from '../fire/fireSpec';
 import type { Weather } from '../air/weather';
 
 export type WrapWhen =
-  { coreC: number } | { atMin: number } | { stalled: true } | { barkSet: true };
+  | { coreC: number }
+  | { atMin: number }
+  | { stalled: true }
+  | { barkSet: true };
 
 export interface MeatSpec {
   /** Its name in actions. */

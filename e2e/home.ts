@@ -197,6 +197,36 @@ export async function setSpeed(page: Page, label: string): Promise<void> {
   await page.getByRole('button', { name: 'Close', exact: true }).click();
 }
 
+/** Half a day of practice from job to job takes at most this, ms: what is expected is worked out after each. */
+export const PRACTICE_MS = 420_000;
+
+/** Starts the cook on the page as practice; between two jobs it goes at full speed. */
+export async function practise(page: Page): Promise<void> {
+  await expect(page.getByTestId('four-times')).toHaveAttribute('aria-busy', 'false');
+  await page.getByTestId('start-cook').click();
+  await page.getByTestId('start-practice').click();
+  await expect(page.getByTestId('this-cook')).toContainText('practice');
+  await setSpeed(page, '240×');
+}
+
+/** Does the jobs as they come due and skips to the next one, until something holds. */
+export async function tendUntil(page: Page, holds: () => Promise<boolean>): Promise<void> {
+  await expect(async () => {
+    if (await holds()) return;
+    const card = await page.getByTestId('job-card').innerText({ timeout: 2_000 });
+    const due = await jobIsDue(page);
+    const waits = await page.getByTestId('job-card').getByRole('alert').isVisible();
+    const skip = page.getByTestId('job-skip');
+    if (due && !waits) await page.getByTestId('job-done').click({ timeout: 2_000 });
+    else if (await skip.isEnabled({ timeout: 100 }).catch(() => false)) await skip.click();
+    expect(false, card).toBe(true);
+  }).toPass({ intervals: [500], timeout: PRACTICE_MS });
+}
+
+/** Whether the job on the card is due. */
+export const jobIsDue = async (page: Page): Promise<boolean> =>
+  /now|ago/.test(await page.getByTestId('job-due').innerText({ timeout: 2_000 }));
+
 /** The log of the one cook under way, as the page gets it from its server now: what its notes say. */
 const notesOf = (page: Page): Promise<string[]> =>
   page.evaluate(async () => {

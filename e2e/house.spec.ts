@@ -8,6 +8,9 @@ import { keptPage, note, expectNotes, expectNotesOfTwo, phone, startCook, test }
 
 const root = path.resolve(import.meta.dirname, '..');
 
+// Apps that are kept on their device.
+test.use({ serviceWorkers: 'allow' });
+
 test('over plain HTTP under another name everything works but installing, and the page says so', async ({
   serve,
 }) => {

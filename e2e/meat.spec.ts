@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test';
 import { change, choose, done, planned } from './help';
-import { demoTest as test } from './home';
+import { demoTest as test, jobIsDue, tendUntil } from './home';
 
 test('a roast pulled rare is planned with its caution, a bird only to a safe temperature', async ({
   page,
@@ -39,19 +39,9 @@ test('the meat sheet explains the piece, weighs wrapping now, and logs what is d
   await page.getByTestId('meat-reading').click();
   await expect(page.getByTestId('outlook')).toContainText('Not on yet');
   await page.getByRole('button', { name: 'Close', exact: true }).click();
-  await page.getByTestId('this-cook').click();
-  await page.getByRole('radio', { name: '240×' }).click();
-  await page.getByRole('button', { name: 'Close', exact: true }).click();
-  // Jobs come due one after another until the meat has been on for a while.
-  const began = Date.now();
-  while (Date.now() - began < 32_000) {
-    const due = (await page.getByTestId('job-due').textContent()) ?? '';
-    if (due === 'now' || due.includes('ago')) await page.getByTestId('job-done').click();
-    await page.waitForTimeout(200);
-  }
-  await page.getByTestId('this-cook').click();
-  await page.getByRole('radio', { name: '1×', exact: true }).click();
-  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  // The wrap is due: the meat has been on for hours.
+  const card = page.getByTestId('job-card');
+  await tendUntil(page, async () => /Wrap/.test(await card.innerText()) && (await jobIsDue(page)));
   await page.getByTestId('meat-reading').click();
   const sheet = page.getByTestId('outlook');
   await expect(sheet.getByTestId('wrap-option-foil-now')).toContainText(

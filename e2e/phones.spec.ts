@@ -12,6 +12,9 @@ import {
   test,
 } from './home';
 
+// Apps that are kept on their device.
+test.use({ serviceWorkers: 'allow' });
+
 test('two phones: the watch is handed over with its fire sheet, and one thing is logged once', async ({
   browser,
   serve,

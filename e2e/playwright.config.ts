@@ -35,6 +35,8 @@ export default defineConfig({
     actionTimeout: PATIENCE_MS,
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 390, height: 844 },
+    // Fetching all of the app for a page that is closed soon costs as much as the page; what is about that allows it.
+    serviceWorkers: 'block',
     timezoneId: process.env.E2E_ZONE ?? 'Europe/Ljubljana',
     launchOptions: {
       executablePath: findChromium(),

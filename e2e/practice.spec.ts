@@ -1,35 +1,10 @@
 /** Practice cooks at full speed, by touch: four uneven pieces with two probes, and food put on late beside splits. */
-import { expect, type Page } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { change } from './help';
-import { demoTest as test, setSpeed } from './home';
+import { demoTest as test, practise, PRACTICE_MS, setSpeed, tendUntil } from './home';
 
-/** Half a day from job to job, with what is expected worked out after each. */
-const LONG_MS = 420_000;
-
-test.describe.configure({ timeout: 2 * LONG_MS });
+test.describe.configure({ timeout: 2 * PRACTICE_MS });
 test.use({ hasTouch: true });
-
-/** Starts the cook on the page as practice; between two jobs it goes at full speed. */
-async function practise(page: Page): Promise<void> {
-  await expect(page.getByTestId('four-times')).toHaveAttribute('aria-busy', 'false');
-  await page.getByTestId('start-cook').click();
-  await page.getByTestId('start-practice').click();
-  await expect(page.getByTestId('this-cook')).toContainText('practice');
-  await setSpeed(page, '240×');
-}
-
-/** Does the jobs as they come due and skips to the next one, until something holds. */
-async function tendUntil(page: Page, holds: () => Promise<boolean>): Promise<void> {
-  await expect(async () => {
-    const card = await page.getByTestId('job-card').innerText({ timeout: 2_000 });
-    const due = /now|ago/.test(await page.getByTestId('job-due').innerText({ timeout: 2_000 }));
-    const waits = await page.getByTestId('job-card').getByRole('alert').isVisible();
-    const skip = page.getByTestId('job-skip');
-    if (due && !waits) await page.getByTestId('job-done').click({ timeout: 2_000 });
-    else if (await skip.isEnabled({ timeout: 100 }).catch(() => false)) await skip.click();
-    expect(await holds(), card).toBe(true);
-  }).toPass({ intervals: [500], timeout: LONG_MS });
-}
 
 test('half a day of practice with four uneven pieces and two probes, at full speed', async ({
   page,

@@ -22,6 +22,9 @@ const secondTry = [];
 /** Processor seconds of each task, the processes that it starts included. */
 const processorS = [];
 
+/** With more room for what is young, V8 collects it less often: a twentieth of what the tests take. */
+const ROOM_FOR_YOUNG = '--max-semi-space-size=64';
+
 /** Runs "$@", and writes what it took of the processors into the file before: user and system, each as 1m2.34s. */
 const TIMED = 'out=$1; shift; "$@"; status=$?; times > "$out"; exit $status';
 
@@ -42,7 +45,7 @@ function task(name, command, args, env = {}) {
     const times = path.join(results, `${name.replaceAll(/\W+/g, '-')}.times`);
     const child = spawn('sh', ['-c', TIMED, 'sh', times, command, ...args], {
       cwd: root,
-      env: { ...quietEnv(), ...env },
+      env: { ...quietEnv(), NODE_OPTIONS: ROOM_FOR_YOUNG, ...env },
     });
     const said = [];
     child.stdout.on('data', (d) => said.push(d));

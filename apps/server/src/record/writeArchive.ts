@@ -6,7 +6,6 @@ import {
   type ArchiveHead,
   type Versioned,
 } from '@ostrin/contract';
-import archiver from 'archiver';
 import type { Writable } from 'node:stream';
 import { finished } from 'node:stream/promises';
 import type { PhotographStore } from '../photographs/photographStore';
@@ -53,6 +52,7 @@ async function headOf(stores: RecordStores): Promise<ArchiveHead> {
 
 /** Writes the archive to a stream, one cook after another, so that the memory holds one at a time. */
 export async function writeArchive(stores: RecordStores, to: Writable): Promise<void> {
+  const { default: archiver } = await import('archiver');
   const zip = archiver('zip', { zlib: { level: 6 } });
   const failed = new Promise<never>((_done, fail) => {
     zip.on('error', fail);

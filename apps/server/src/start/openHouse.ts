@@ -4,13 +4,15 @@ import QRCode from 'qrcode';
 import { accessStore, newCode } from '../access/accessStore';
 import { ownAddresses, ownNames } from '../access/house';
 import type { House } from '../access/routes';
-import { givenTls, houseTls, type Tls } from '../access/tls';
+import type { Tls } from '../access/tls';
 import type { Knex } from 'knex';
 import type { Settings } from './settings';
 
 /** The certificate to serve with; null without encryption. */
 export async function tlsOf({ tls, file, names }: Settings): Promise<Tls | null> {
   if (tls === 'none') return null;
+  // Only who asks for TLS waits for what makes certificates.
+  const { givenTls, houseTls } = await import('../access/tls');
   if (tls !== 'made') return givenTls(tls.cert, tls.key);
   const folder = file === ':memory:' ? path.join(process.cwd(), 'data') : path.dirname(file);
   return houseTls(path.join(folder, 'tls'), [...ownNames(names), ...ownAddresses()]);

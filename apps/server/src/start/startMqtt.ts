@@ -1,8 +1,7 @@
 /** MQTT, where the server was told of it: to the user's broker, to one of our own, or to both. */
 import { randomBytes } from 'node:crypto';
 import type { CookWatch } from '../live/cookWatch';
-import { openBroker } from '../live/mqttBroker';
-import { bridgeTo, type BridgeParts } from '../live/mqttBridge';
+import type { BridgeParts } from '../live/mqttBridge';
 import type { Settings } from './settings';
 
 /** What runs of it. */
@@ -18,6 +17,12 @@ export async function startMqtt(
   parts: Pick<BridgeParts, 'instruments' | 'intake' | 'hub'> & { watch: CookWatch },
   onProblem: BridgeParts['onProblem'],
 ): Promise<Mqtt> {
+  if (mqttUrl === null && mqttPort === null) return { port: null, stop: () => Promise.resolve() };
+  // Only who asks for MQTT waits for its packages.
+  const [{ openBroker }, { bridgeTo }] = await Promise.all([
+    import('../live/mqttBroker'),
+    import('../live/mqttBridge'),
+  ]);
   const own =
     mqttPort === null
       ? null
@@ -25,11 +30,11 @@ export async function startMqtt(
   const urls = [mqttUrl, own?.url ?? null].filter((url) => url !== null);
   const bridges = urls.map((url) => bridgeTo(url, { ...parts, now: Date.now, onProblem }));
   // State and alarms are worked out where somebody outside hears of them.
-  if (bridges.length > 0) parts.watch.start();
+  parts.watch.start();
   return {
     port: own?.port ?? null,
     stop: async () => {
-      if (bridges.length > 0) await parts.watch.stop();
+      await parts.watch.stop();
       await Promise.all(bridges.map((stop) => stop()));
       await own?.stop();
     },

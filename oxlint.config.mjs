@@ -78,7 +78,10 @@ export default {
     'max-lines': ['error', { max: 300 }],
     'max-lines-per-function': length(80),
     'no-console': 'error',
-    'no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+    'no-unused-vars': [
+      'error',
+      { argsIgnorePattern: '^_', varsIgnorePattern: '^_', ignoreRestSiblings: true },
+    ],
     'no-var': 'error',
     'import/first': 'error',
     'import/no-duplicates': 'error',

@@ -29,17 +29,19 @@ describe('draft and request', () => {
   const meat = fc
     .record({
       cut: fc.constantFrom(...Object.keys(CUTS)),
-      pieces: fc.option(fc.integer({ min: 1, max: 9 })),
+      pieces: fc.option(fc.integer({ min: 1, max: 9 }), { nil: undefined }),
       wrap: fc.constantFrom('none' as const, 'paper' as const, 'foil' as const),
       wrapWhen: fc.constantFrom(...SCHOOL_IDS),
       rest: fc.constantFrom(null, 'oven' as const, 'warmer' as const),
-      prepare: fc.constantFrom(null, 'season' as const, 'brine' as const),
+      prepare: fc.constantFrom(undefined, 'season' as const, 'brine' as const),
       frozen: fc.boolean(),
       injected: fc.boolean(),
-      serveAt: fc.constantFrom(null, '2027-05-15T15:00'),
-      notBefore: fc.constantFrom(null, '2027-05-15T09:00'),
+      serveAt: fc.constantFrom(undefined, '2027-05-15T15:00'),
+      notBefore: fc.constantFrom(undefined, '2027-05-15T09:00'),
       pitId: fc.constantFrom(null, 'bosun', 'jar'),
-      lie: fc.option(fc.constant<PiecePlacement[]>([{ x: 0.05, y: 0, turned: true }])),
+      lie: fc.option(fc.constant<PiecePlacement[]>([{ x: 0.05, y: 0, turned: true }]), {
+        nil: undefined,
+      }),
     })
     .map((m) => ({ ...newMeat(m.cut, null, []), ...m }));
   const fire = (preset: string) =>
@@ -76,6 +78,12 @@ describe('draft and request', () => {
         },
       ),
     );
+  });
+
+  it('carry what the page has no words for', () => {
+    const request = requestOf(FIRST, YARD, METRIC);
+    const meats = request.meats.map((m) => ({ ...m, thicknessMm: 64, at: 'right' as const }));
+    expect(requestOf(draftOf({ ...request, meats }, YARD), YARD, METRIC).meats).toEqual(meats);
   });
 
   it('put every meat on its pit, and what is no longer in the yard on the usual one', () => {
@@ -121,9 +129,9 @@ describe('changes of the draft', () => {
     expect(meats().map((m) => m.id)).toEqual(['mutton-shoulder', 'mutton-shoulder-2']);
     changeMeat('mutton-shoulder', { lie: [{ x: 0, y: 0 }] });
     changeMeat('mutton-shoulder-2', { wrap: 'foil' });
-    expect(meats()[0]!.lie).not.toBeNull();
+    expect(meats()[0]!.lie).toBeDefined();
     changeMeat('mutton-shoulder-2', { massKg: 3 });
-    expect(meats()[0]!.lie).toBeNull();
+    expect(meats()[0]!.lie).toBeUndefined();
     dropMeat('mutton-shoulder');
     expect(meats().map((m) => m.id)).toEqual(['mutton-shoulder-2']);
   });

@@ -22,11 +22,26 @@ it('keeps what the sentence says, and nothing else', () => {
     state: object;
     version: number;
   };
-  expect(kept.version).toBe(1);
+  expect(kept.version).toBe(2);
   expect(kept.state).toMatchObject({ people: 14, crew: ['Pell', 'Anka'] });
   expect(Object.keys(kept.state).sort()).toEqual(Object.keys(firstDraft(NOW, 'UTC')).sort());
   const state = usePlanDraft.getState();
   expect(state.meats.map((m) => m.cut)).toEqual(['mutton-shoulder', 'sausages']);
+});
+
+it('is read as it was kept before, when what was left open was null', async () => {
+  const now = { ...firstDraft(Date.now(), 'UTC'), meats: [newMeat('goose', null, [])] };
+  const open = { pieces: null, spray: null, prepare: null, serveAt: null, notBefore: null };
+  const before = {
+    ...now,
+    meats: now.meats.map((m) => ({ ...m, ...open, lie: null, doneC: null })),
+    fires: { bosun: { fireId: null, species: 'oak', pitC: 135, then: null, everyMin: null } },
+  };
+  localStorage.setItem('ostrin-slip', JSON.stringify({ state: before, version: 1 }));
+  await usePlanDraft.persist.rehydrate();
+  const { meats, fires } = usePlanDraft.getState();
+  expect(meats).toEqual(now.meats.map((m) => ({ ...m, doneC: null })));
+  expect(fires).toEqual({ bosun: { fireId: null, species: 'oak', pitC: 135 } });
 });
 
 it('comes back as it was when the page is opened again', async () => {

@@ -35,7 +35,7 @@ export function Fire({ pitId, fire, preset }: { pitId: string; fire: DraftFire; 
               ...FEEDS.map((m) => ({ value: m, label: `${m} min` })),
             ]}
             value={fire.everyMin ?? 0}
-            onChange={(m) => change(pitId, { everyMin: m || null })}
+            onChange={(m) => change(pitId, { everyMin: m || undefined })}
           />
         </>
       ) : null}

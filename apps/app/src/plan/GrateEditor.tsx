@@ -132,7 +132,7 @@ export function GrateEditor({ preset, diameterM, fire, grate, meats, size }: Pro
       {byHand ? (
         <Button
           label="Lay them out for me"
-          onPress={() => meats.forEach((x) => changeMeat(x.id, { lie: null }))}
+          onPress={() => meats.forEach((x) => changeMeat(x.id, { lie: undefined }))}
         />
       ) : null}
     </View>

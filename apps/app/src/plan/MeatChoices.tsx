@@ -110,15 +110,15 @@ export function Mass({ meat }: MeatChoiceProps) {
       <Subhead>How many</Subhead>
       <Stepper
         label="Pieces"
-        shown={pieces === null ? 'as many as needed' : countWords(pieces, 'piece', 'pieces')}
-        onStep={(by) => change({ pieces: pieces === null ? 1 : pieces + by })}
-        canDown={pieces !== null && pieces > 1}
-        canUp={pieces === null || pieces < MOST_PIECES}
+        shown={pieces === undefined ? 'as many as needed' : countWords(pieces, 'piece', 'pieces')}
+        onStep={(by) => change({ pieces: pieces === undefined ? 1 : pieces + by })}
+        canDown={pieces !== undefined && pieces > 1}
+        canUp={pieces === undefined || pieces < MOST_PIECES}
       />
       <Button
         label="As many as the guests need"
-        selected={pieces === null}
-        onPress={() => change({ pieces: null })}
+        selected={pieces === undefined}
+        onPress={() => change({ pieces: undefined })}
       />
     </>
   );
@@ -204,7 +204,7 @@ export function Wrap({ meat }: MeatChoiceProps) {
         label="Spray"
         options={SPRAY_OPTIONS}
         value={meat.spray ?? 'never'}
-        onChange={(v) => change({ spray: v === 'never' ? null : v })}
+        onChange={(v) => change({ spray: v === 'never' ? undefined : v })}
       />
       {meat.wrap === 'none' || meat.bare ? (
         <>

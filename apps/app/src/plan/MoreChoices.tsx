@@ -48,7 +48,7 @@ export function BeforeAndAfter({ meat }: MeatChoiceProps) {
         label="Prepared"
         options={PREPARE}
         value={meat.prepare ?? 'none'}
-        onChange={(p) => change({ prepare: p === 'none' ? null : p })}
+        onChange={(p) => change({ prepare: p === 'none' ? undefined : p })}
       />
       <Choice
         label="How it comes"
@@ -89,7 +89,7 @@ function Comes({ meat }: MeatChoiceProps) {
           { value: 'late', label: 'Arrives later', note: 'goes on once it is here' },
         ]}
         value={own === null ? 'there' : 'late'}
-        onChange={(v) => change({ notBefore: v === 'there' ? null : ahead(LATE.firstMin) })}
+        onChange={(v) => change({ notBefore: v === 'there' ? undefined : ahead(LATE.firstMin) })}
       />
       {own === null ? null : (
         <Stepper
@@ -109,7 +109,7 @@ function Eaten({ meat }: MeatChoiceProps) {
   const { serveAt, timeZone, meats } = usePlanDraft();
   const change = useChangeMeat(meat);
   // The last course is the meal itself: one meat at least is eaten with it.
-  const alone = meats.every((m) => m.id === meat.id || m.serveAt !== null);
+  const alone = meats.every((m) => m.id === meat.id || m.serveAt !== undefined);
   if (alone) return null;
   const main = epochOf(serveAt, timeZone);
   const own = meat.serveAt ? epochOf(meat.serveAt, timeZone) : null;
@@ -128,7 +128,9 @@ function Eaten({ meat }: MeatChoiceProps) {
           },
         ]}
         value={own === null ? 'together' : 'before'}
-        onChange={(v) => change({ serveAt: v === 'together' ? null : earlier(COURSE.firstMin) })}
+        onChange={(v) =>
+          change({ serveAt: v === 'together' ? undefined : earlier(COURSE.firstMin) })
+        }
       />
       {own === null ? null : (
         <Stepper

@@ -183,7 +183,7 @@ function SecondPace({ pitId, fire }: { pitId: string; fire: DraftFire }) {
     change(pitId, {
       then:
         v === 'none'
-          ? null
+          ? undefined
           : v === 'bark'
             ? { pitC: Math.max(PIT_C.low, fire.pitC - SECOND.downK), when: { barkFirm: true } }
             : { pitC: SECOND.upC, when: { coreC: SECOND.lateC } },

@@ -3,7 +3,6 @@ import {
   type FIRST_STAGES,
   type RestWhere,
   type SchoolId,
-  type SpraySchool,
   USUAL_CHUNK_WOOD,
   WOODS,
   type WoodId,
@@ -13,28 +12,23 @@ import {
   usualMassKg,
   usualWrap,
 } from '@ostrin/core/catalogue';
-import type { Gauge, PaceWhen, PiecePlacement, RequestMeat } from '@ostrin/core';
+import type { Request, RequestMeat, RequestPit } from '@ostrin/core';
 import { MINUTE_MS, epochOf, localOf } from '@ostrin/core/quantity';
 import { create, type StateCreator } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 
-/** One kind of meat on the table. */
-export interface DraftMeat {
-  /** Its name in the request: its cut, numbered where there are two of one. */
-  id: string;
-  cut: string;
+/** What a draft says of a meat in its own words; `store/request` makes the request's of them. */
+type SaidInWords = 'massKg' | 'pit' | 'wrap' | 'done' | 'rest';
+
+/** One kind of meat on the table: as a request has it, but for what the sentence offers as a choice of its own. */
+export interface DraftMeat extends Omit<RequestMeat, SaidInWords> {
   /** Mass of one piece, kg. */
   massKg: number;
-  /** Pieces; null: as many as the people take. */
-  pieces: number | null;
   wrap: WrapId;
   /** When to wrap. */
   wrapWhen: SchoolId;
-  /** Bared again at the end; left out by older drafts, as the next two. */
+  /** Bared again at the end. */
   bare?: boolean;
-  /** How it is sprayed; null: never. */
-  spray?: SpraySchool | null;
-  sauce?: boolean;
   /** Core at which it is done, C; null: when it probes tender. */
   doneC: number | null;
   /** Where it rests; null: as is usual for the cut. */
@@ -45,49 +39,26 @@ export interface DraftMeat {
   restFirst?: keyof typeof FIRST_STAGES | 'in' | null;
   /** How long it rests at least, min; null or left out: as usual. */
   restMin?: number | null;
-  prepare: NonNullable<RequestMeat['prepare']> | null;
-  frozen: boolean;
-  injected: boolean;
-  /** When it is eaten; null: with everything else. */
-  serveAt: string | null;
-  /** It cannot go on before, since it is not there; null: it is there. */
-  notBefore: string | null;
   /** The pit of the yard it is cooked on; null: the usual one. */
   pitId: string | null;
-  /** Where its pieces were laid by hand; null: where there is room. */
-  lie: PiecePlacement[] | null;
 }
 
-/** How a pit is fired. */
-export interface DraftFire {
+/** How a pit is fired: as a request has it, but for the fire, which is one of those on offer. */
+export interface DraftFire
+  extends
+    Pick<RequestPit, 'fan' | 'gauge'>,
+    Pick<RequestPit['fire'], 'leftKg' | 'everyMin'>,
+    Pick<RequestPit['pace'], 'pitC' | 'then'>,
+    Partial<Pick<RequestPit['pace'], 'bandC'>> {
   /** One of FIRES; null: the usual one. */
   fireId: string | null;
   species: WoodId;
-  pitC: number;
-  /** A second pace; null or left out: none. */
-  then?: { pitC: number; when: PaceWhen } | null;
   /** Water in its pan: as holds it best when left out. */
   water?: 'filled' | 'empty';
-  /** What it is read by; left out: a probe at the grate. */
-  gauge?: Gauge;
-  /** A thermostat fan is fitted to it; left out: none but a built-in one. */
-  fan?: boolean;
-  /** Charcoal left in it from last time, kg. */
-  leftKg?: number;
-  /** How far the pit may stray, K; left out: the usual band. */
-  bandC?: number;
-  /** How often splits are fed, min; null or left out: as holds the pit best. */
-  everyMin?: number | null;
 }
 
-export interface PlanDraft {
-  people: number;
-  /** Cooked meat a head, g. */
-  appetiteG: number;
-  /** `YYYY-MM-DDTHH:mm` in the zone below. */
-  serveAt: string;
-  timeZone: string;
-  /** Wanted chance of being on time. */
+export interface PlanDraft extends Pick<Request, 'people' | 'appetiteG' | 'serveAt' | 'timeZone'> {
+  /** Wanted chance of being on time, 0 to 1. */
   chance: number;
   meats: DraftMeat[];
   /** By the id of the pit; a pit that is not in here is fired as usual. */
@@ -181,15 +152,8 @@ export function newMeat(
   return {
     ...withCut(cut),
     id: freeId(cut, others),
-    pieces: null,
     wrapWhen: 'core-74',
-    prepare: null,
-    frozen: false,
-    injected: false,
-    serveAt: null,
-    notBefore: null,
     pitId,
-    lie: null,
   };
 }
 
@@ -222,7 +186,7 @@ export function firstDraft(nowMs: number, timeZone: string): PlanDraft {
 /** Changes after which pieces laid by hand no longer lie where they were put. */
 const CLEARS_PLACEMENT: readonly (keyof DraftMeat)[] = ['cut', 'massKg', 'pieces', 'pitId'];
 const withoutPlacements = (meats: DraftMeat[]): DraftMeat[] =>
-  meats.map((m) => ({ ...m, lie: null }));
+  meats.map((m) => ({ ...m, lie: undefined }));
 
 const zone = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';
 
@@ -271,7 +235,10 @@ const createDraftStore: StateCreator<PlanDraftStore> = (set) => ({
         // Another pit is fired its own way, at the heat that was asked for; one already in use stays as it is.
         fires: inUse
           ? fires
-          : { ...fires, [to]: { ...(fires[from] ?? USUAL_FIRE), fireId: null, everyMin: null } },
+          : {
+              ...fires,
+              [to]: { ...(fires[from] ?? USUAL_FIRE), fireId: null, everyMin: undefined },
+            },
       };
     }),
   addMeat: (cut, pitId) =>
@@ -281,12 +248,31 @@ const createDraftStore: StateCreator<PlanDraftStore> = (set) => ({
   clear: () => set(firstDraft(Date.now(), zone)),
 });
 
+/** A draft of before, that wrote `null` for what it left open. */
+const lifted = (kept: PlanDraft): PlanDraft => ({
+  ...kept,
+  meats: (kept.meats ?? []).map((m) => ({ ...usualOf(m), ...withoutNulls(m) })),
+  fires: Object.fromEntries(
+    Object.entries(kept.fires ?? {}).map(([id, f]) => [id, { ...USUAL_FIRE, ...withoutNulls(f) }]),
+  ),
+});
+
+const usualOf = ({ cut }: DraftMeat): Partial<DraftMeat> => ({
+  ...withCut(cut),
+  doneC: null,
+  pitId: null,
+});
+
+const withoutNulls = <T extends object>(of: T): T =>
+  Object.fromEntries(Object.entries(of).filter(([, v]) => v !== null)) as T;
+
 /** Only what the sentence says is kept on this device; what it was for and has passed is not taken up again. */
 export const usePlanDraft = create<PlanDraftStore>()(
   persist(createDraftStore, {
     name: 'ostrin-slip',
-    version: 1,
+    version: 2,
     storage: createJSONStorage(() => localStorage),
+    migrate: (kept) => lifted(kept as PlanDraft),
     merge: (kept, now) => (isStillAhead(kept, Date.now()) ? { ...now, ...kept } : now),
   }),
 );

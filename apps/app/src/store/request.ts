@@ -113,32 +113,24 @@ function requestPit(pit: PitRecord, wish: DraftFire): RequestPit {
 }
 
 function requestMeat(meat: DraftMeat, pit: PitRecord): RequestMeat {
+  const { pitId, wrapWhen, bare, doneC, rest, restC, restFirst, restMin, ...asSaid } = meat;
   return {
-    id: meat.id,
-    cut: meat.cut,
-    massKg: meat.massKg,
-    ...(meat.pieces === null ? {} : { pieces: meat.pieces }),
+    ...asSaid,
     pit: pit.id,
-    ...(meat.serveAt ? { serveAt: meat.serveAt } : {}),
-    ...(meat.notBefore ? { notBefore: meat.notBefore } : {}),
-    ...(meat.lie ? { lie: meat.lie } : {}),
-    wrap:
-      meat.wrap === 'none'
-        ? { with: 'none' }
-        : {
-            with: meat.wrap,
-            when: { ...WRAP_SCHOOLS[meat.wrapWhen] },
-            ...(meat.bare ? { bareLastMin: BARE_LAST_MIN } : {}),
-          },
-    ...(meat.spray ? { spray: meat.spray } : {}),
-    ...(meat.sauce ? { sauce: true } : {}),
+    wrap: wrapOf(meat),
     done: doneOf(meat),
     rest: requestRest(meat),
-    ...(meat.prepare ? { prepare: meat.prepare } : {}),
-    ...(meat.frozen ? { frozen: true } : {}),
-    ...(meat.injected ? { injected: true } : {}),
   };
 }
+
+const wrapOf = ({ wrap, wrapWhen, bare }: DraftMeat): RequestMeat['wrap'] =>
+  wrap === 'none'
+    ? { with: 'none' }
+    : {
+        with: wrap,
+        when: { ...WRAP_SCHOOLS[wrapWhen] },
+        ...(bare ? { bareLastMin: BARE_LAST_MIN } : {}),
+      };
 
 /** The request of a draft, with what is on the shelf, in a yard so high above the sea, m; it must have a pit. */
 export function requestOf(
@@ -205,11 +197,11 @@ export function draftOf(request: Request, yard: readonly PitRecord[]): PlanDraft
       species: species ?? USUAL_FIRE.species,
       pitC: p.pace.pitC,
       bandC: p.pace.bandC,
-      then: p.pace.then ?? null,
+      then: p.pace.then,
       ...(p.cooker.overrides.waterKg === pit.overrides.waterKg
         ? {}
         : { water: p.cooker.overrides.waterKg === 0 ? 'empty' : 'filled' }),
-      everyMin: everyMin ?? null,
+      everyMin,
       ...(p.fire.leftKg ? { leftKg: p.fire.leftKg } : {}),
       ...(p.fan ? { fan: true } : {}),
       ...(p.gauge ? { gauge: p.gauge } : {}),
@@ -238,26 +230,18 @@ function draftMeatOf(
   before: readonly DraftMeat[],
 ): DraftMeat {
   const usual = newMeat(m.cut, null, before);
-  const pitId = m.pit ?? pitFor(request, undefined).id;
+  const { pit, wrap, done, rest, ...asSaid } = m;
+  const pitId = pit ?? pitFor(request, undefined).id;
   return {
     ...usual,
-    id: m.id,
+    ...asSaid,
     massKg: m.massKg ?? usual.massKg,
-    pieces: m.pieces ?? null,
-    wrap: m.wrap.with,
-    wrapWhen: wrapSchoolOf(m.wrap.when) ?? usual.wrapWhen,
-    bare: m.wrap.bareLastMin !== undefined,
-    spray: m.spray ?? null,
-    sauce: m.sauce ?? false,
-    doneC: 'coreC' in m.done ? m.done.coreC : 'plateC' in m.done ? m.done.plateC : null,
+    wrap: wrap.with,
+    wrapWhen: wrapSchoolOf(wrap.when) ?? usual.wrapWhen,
+    bare: wrap.bareLastMin !== undefined,
+    doneC: 'coreC' in done ? done.coreC : 'plateC' in done ? done.plateC : null,
     ...draftRestOf(m),
-    prepare: m.prepare ?? null,
-    frozen: m.frozen ?? false,
-    injected: m.injected ?? false,
-    serveAt: m.serveAt ?? null,
-    notBefore: m.notBefore ?? null,
     pitId: yard.some((p) => p.id === pitId) ? pitId : null,
-    lie: m.lie ?? null,
   };
 }
 

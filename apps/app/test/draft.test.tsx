@@ -82,7 +82,7 @@ describe('draft and request', () => {
 
   it('carry what the page has no words for', () => {
     const request = requestOf(FIRST, YARD, METRIC);
-    const meats = request.meats.map((m) => ({ ...m, thicknessMm: 64, at: 'right' as const }));
+    const meats = request.meats.map((m) => ({ ...m, thicknessMm: 64, at: 'far' as const }));
     expect(requestOf(draftOf({ ...request, meats }, YARD), YARD, METRIC).meats).toEqual(meats);
   });
 

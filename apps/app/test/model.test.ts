@@ -5,7 +5,7 @@ import { short } from '../src/strip/Marks';
 import { panned, zoomed } from '../src/strip/useStripView';
 import { COLOUR_NAMES, contrast, DAY, NIGHT } from '../src/ui/tokens';
 import { hourSpan } from '../src/plan/FourTimes';
-import { due } from '../src/tend/JobCard';
+import { due } from '../src/tend/OrderCard';
 import { clockAndDay, degrees, quarter, keepUnitsTogether } from '../src/ui/words';
 
 describe('labels', () => {

@@ -1,9 +1,9 @@
 /** A plan and an open cook of its own for each test of the pages. */
 import { planOnePit } from '@ostrin/core/engine';
 import { METRIC } from '@ostrin/core/quantity';
-import type { CookNow } from '@ostrin/core/tending';
+import type { Advice, CookNow } from '@ostrin/core/tending';
 import type { Entry } from '@ostrin/core/log';
-import { cookNow, knownCook } from '@ostrin/core/tending';
+import { cookNow, knownCook, ordersOf } from '@ostrin/core/tending';
 import { act, fireEvent, screen } from '@testing-library/react-native';
 import type { ReactNode } from 'react';
 import { requestOf } from '../src/store/request';
@@ -53,12 +53,16 @@ export const cookAtT0 = (part: Partial<CookNow> = {}): CookNow => ({
 /** A part of the page of the open cook. */
 export function OnCook(p: {
   part?: Partial<CookNow>;
+  advice?: Advice | null;
   onLogged?: (entries: Entry[]) => void;
   children: ReactNode;
 }) {
-  const { part, onLogged = () => undefined, children } = p;
+  const { part, advice = null, onLogged = () => undefined, children } = p;
+  const cook = cookAtT0(part);
   return (
-    <CookContext.Provider value={{ cook: cookAtT0(part), mayLog: true, onLogged }}>
+    <CookContext.Provider
+      value={{ cook, orders: ordersOf(cook, { advice }), mayLog: true, onLogged }}
+    >
       {children}
     </CookContext.Provider>
   );

@@ -1,5 +1,6 @@
 import { jobWords } from '@ostrin/wording';
-import { pitOf, piecesPerMeat } from '@ostrin/core';
+import { pitOf, piecesPerMeat, type PlanJob } from '@ostrin/core';
+import type { Order } from '@ostrin/core/tending';
 import { METRIC } from '@ostrin/core/quantity';
 import { cutOf } from '@ostrin/core/catalogue';
 import { act, fireEvent, render, screen } from '@testing-library/react-native';
@@ -9,7 +10,8 @@ import { requestOf } from '../src/store/request';
 import { firstDraft, usePlanDraft } from '../src/store/planDraft';
 import { stepMass } from '../src/store/masses';
 import { openLog } from '../src/store/logging';
-import { JobCard } from '../src/tend/JobCard';
+import { doOrder } from '../src/tend/actions';
+import { OrderCard } from '../src/tend/OrderCard';
 import { importBody } from '../src/log/importFiles';
 import { taken } from '../src/ui/useKeyDown';
 import { BOSUN } from './help';
@@ -67,12 +69,20 @@ describe('the planning sentence', () => {
   });
 });
 
-describe('the job card', () => {
+describe('the order card', () => {
+  const orderOf = (job: PlanJob): Order => ({
+    kind: 'job',
+    id: `job/${job.id}`,
+    ms: T0,
+    jobIds: [job.id],
+    job,
+  });
+
   it('counts down, can wait, says why, and is done once by a double touch', async () => {
     const job = PLAN.jobs.find((j) => j.id === 'wrap')!;
     render(
       <OnCook part={{ jobs: [{ job, ms: T0 + 9 * 60_000 }] }}>
-        <JobCard onFinish={() => undefined} onList={() => undefined} />
+        <OrderCard onDone={() => void doOrder(orderOf(job), T0)} onList={() => undefined} />
       </OnCook>,
     );
     expect(screen.getByTestId('job-due')).toHaveTextContent('in 9 min');
@@ -101,7 +111,7 @@ describe('the job card', () => {
           pitC: 260,
         }}
       >
-        <JobCard onFinish={() => undefined} onList={list} />
+        <OrderCard onDone={() => undefined} onList={list} />
       </OnCook>,
     );
     expect(screen.getByRole('alert')).toHaveTextContent(/reads 260°.*come down first/);
@@ -113,11 +123,49 @@ describe('the job card', () => {
     expect(list).toHaveBeenCalled();
   });
 
+  it('gives the advised move alone, with its effect and reason, and what it stands in for is no second order', async () => {
+    const vents = PLAN.jobs.find((j) => j.do === 'set-vents' && j.id !== 'light')!;
+    const cook = { jobs: [{ job: vents, ms: T0 + 60_000 * 90 }] };
+    const logs = [{ do: 'set-vents', intakeFraction: 0.5, exhaustFraction: 1 } as const];
+    const move = { do: 'set-vents', intake: 0.5, exhaust: 1, opens: true } as const;
+    const row = Array<number>(13).fill(120);
+    const advice = {
+      move,
+      logs,
+      waitMin: 20,
+      atMin: 100,
+      everyMin: 5,
+      withC: row,
+      leaveC: row.map((c) => c - 15),
+      inBandWith: 0.9,
+      inBandLeave: 0.1,
+    };
+    const done = jest.fn();
+    render(
+      <OnCook part={cook} advice={advice}>
+        <OrderCard onDone={done} onList={() => undefined} />
+      </OnCook>,
+    );
+    expect(screen.getByTestId('order')).toHaveTextContent(
+      /^Open the bowl vent to 1\/2|^Open the bowl vent to ½/,
+    );
+    expect(screen.getByTestId('job-due')).toHaveTextContent('now');
+    expect(screen.getAllByRole('heading')).toHaveLength(1);
+    press('Why?');
+    expect(screen.getByText('Effect')).toBeTruthy();
+    fireEvent.press(screen.getAllByRole('button', { name: 'Close' })[0]!);
+    press('I did it');
+    expect(done).toHaveBeenCalled();
+    await doOrder({ kind: 'move', id: 'm', ms: T0, jobIds: [vents.id], advice }, T0);
+    await kept();
+    expect(openLog().map((e) => e.jobId)).toEqual([vents.id]);
+  });
+
   it('ends with finishing when all is done', () => {
     const finish = jest.fn();
     render(
       <OnCook part={{ jobs: [] }}>
-        <JobCard onFinish={finish} onList={() => undefined} />
+        <OrderCard onDone={finish} onList={() => undefined} />
       </OnCook>,
     );
     press('Finish this cook');

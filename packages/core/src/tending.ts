@@ -21,6 +21,8 @@ export { planAsChanged } from './log/planAsChanged';
 export { withoutRules } from './forecast/remainingScenario';
 export { cookNow, forecastInputs, leadInput } from './now/cookNow';
 export { knownCook, leadPiece } from './now/knownCook';
+export { callsOf, isTheOrder } from './now/calls';
+export { isDue, ordersOf, type Order, type OrderInput, type Orders } from './now/order';
 export { wantsAdvice } from './now/wantsAdvice';
 export type { Cause, Diagnosis, Trend } from './diagnosis/diagnose';
 export type { Forecast } from './forecast/forecast';

@@ -91,11 +91,12 @@ function partsOf(fault: Fault, pit: RequestPit): { what: string; look: string } 
   }
 }
 
-/** A cause by simulation in two sentences: how sure it is of what, and what to look at or do first. */
-export function suspectedWords(fault: Fault, sure: number, pit: RequestPit): string {
-  const { what, look } = partsOf(fault, pit);
-  return `${sureWords(sure)} ${what}. ${look}`;
-}
+/** A cause by simulation: how sure it is of what. */
+export const suspectedWords = (fault: Fault, sure: number, pit: RequestPit): string =>
+  `${sureWords(sure)} ${partsOf(fault, pit).what}.`;
+
+/** What to look at or do first about a fault. */
+export const faultRemedy = (fault: Fault, pit: RequestPit): string => partsOf(fault, pit).look;
 
 /** A cause in short, for an alarm. */
 export const faultName = (fault: Fault, pit: RequestPit): string =>

@@ -1,11 +1,12 @@
 /** The fire sheet: what whoever takes over the watch has to know, in a dozen lines. */
-import { foldLog, lastVents, type Entry, type LogLine, type DueJob } from '@ostrin/core/log';
+import { foldLog, lastVents, type Entry, type LogLine } from '@ostrin/core/log';
 import { localOf, type Units } from '@ostrin/core/quantity';
 import { pitOf, type PitPlan } from '@ostrin/core';
-import type { Diagnosis, Forecast } from '@ostrin/core/tending';
+import { isDue, type Diagnosis, type Forecast, type Orders } from '@ostrin/core/tending';
 import { causeWords, TREND_WORDS } from './diagnosis';
 import { actionWords, foodWords, readWords } from './log';
 import { lookWords } from './looks';
+import { orderWords } from './orders';
 import { jobWords } from './plan/jobs';
 import { riskWords } from './plan/risks';
 import { capital, temperatureWords } from './quantities';
@@ -24,8 +25,12 @@ export interface FireNow {
   forecast: Forecast | null;
   /** The window in which it is ready, as the page says it. */
   ready: string;
-  /** Jobs still to do with their times, the next one first. */
-  jobs: readonly DueJob[];
+  /** What to do now, and the jobs after it. */
+  orders: Orders;
+  /** The cook's clock, epoch ms. */
+  nowMs: number;
+  /** What a piece is called. */
+  pieceName: (id: string) => string;
   units: Units;
 }
 
@@ -49,9 +54,13 @@ function doneWords(l: LogLine, plan: PitPlan, units: Units): string {
   return l.body.kind === 'skip' ? `skipped: ${words}` : words;
 }
 
+/** A command without its full stop. */
+const unstopped = (words: string): string => words.replace(/\.$/, '');
+
 /** The sheet as lines of text, one thing a line. */
 export function fireSheet(fire: FireNow): string {
-  const { plan, pitName, entries, pitC, coreC, state, forecast, ready, jobs, units } = fire;
+  const { plan, pitName, entries, pitC, coreC, state, forecast, ready, units } = fire;
+  const { order, next } = fire.orders;
   const pit = pitOf(plan);
   const vented = ventedPit(pit);
   const log = foldLog(entries);
@@ -70,8 +79,9 @@ export function fireSheet(fire: FireNow): string {
     ...(left == null ? [] : [`Fuel left: about ${Math.round(left * 100)} % of the load.`]),
     ...(coreC === null ? [] : [`Meat: ${temperatureWords(coreC, units)} in the middle.`]),
     `${capital(ready)}, served at ${log.serveMs === null ? plan.serveAt.slice(11) : clock(log.serveMs)}.`,
-    ...jobs
-      .slice(0, NEXT_JOBS)
+    `${isDue(order, fire.nowMs) ? 'Now:' : `Next: ${clock(order.ms)}`} ${unstopped(orderWords(order, { ...fire, pit, cause: state.cause }).inWords)}.`,
+    ...next
+      .slice(0, NEXT_JOBS - 1)
       .map(({ job, ms }) => `Next: ${clock(ms)} ${jobWords(job.facts, pit, units).inWords}.`),
     ...plan.risks
       .slice(0, SIGNS)

@@ -2,7 +2,6 @@
 export { cautionWords, CAUTION_SOURCES } from './cautions';
 export { DAY_NAMES, noSettingWords } from './card';
 export { causeWords, TREND_WORDS } from './diagnosis';
-export { fireSheet, type FireNow } from './fireSheet';
 export { charcoalWords, fireChoiceWords, woodStrengthWords } from './fires';
 export { LOOK_NAMES, lookWords, VERDICT_NAMES } from './looks';
 export { actionWords, foodWords, readWords, type Telling } from './log';

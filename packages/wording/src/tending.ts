@@ -19,7 +19,9 @@ export {
 } from './instruments';
 export { entryWords } from './entries';
 export { foodOutcomeWords } from './food';
-export { faultName, suspectedWords } from './faults';
+export { faultName, faultRemedy, suspectedWords } from './faults';
+export { orderInShort, orderWords, type OrderWords } from './orders';
+export { fireSheet, type FireNow } from './fireSheet';
 export { afterOffWords, notSafeWords } from './afterOff';
 export { burnStepWords, LEAK_TEST, seasoningWords } from './testBurn';
 export { offPlanWords } from './offPlan';

@@ -26,6 +26,7 @@ import {
   heardWords,
   moveWords,
   offPlanWords,
+  faultRemedy,
   suspectedWords,
 } from '../src/tending';
 
@@ -86,7 +87,9 @@ it('names every fault that a pit can have in its own parts, with how sure and wh
   for (const pit of pits) {
     for (const fault of FAULTS.filter((f) => canHave(f, pit))) {
       const [sure, perhaps] = [0.97, 0.4].map((s) => suspectedWords(fault, s, pit));
-      expect(sure).toMatch(/^Almost surely .*\. [A-Z].*\.$/);
+      expect(sure).toMatch(/^Almost surely .*\.$/);
+      expect(faultRemedy(fault, pit)).toMatch(/^[A-Z].*\.$/);
+      expectOwnParts(faultRemedy(fault, pit), pit);
       expect(perhaps).toMatch(/^Perhaps /);
       expectOwnParts(sure!, pit);
       expectOwnParts(faultName(fault, pit), pit);

@@ -31,6 +31,13 @@ export function idFor(name: string, taken: readonly { id: string }[]): string {
   return `${base}-${n}`;
 }
 
+/** The name of a piece by its id. */
+export const pieceNamed = (plan: Plan, id: string): string =>
+  pieceName(
+    plan,
+    plan.request.meats.findIndex((m) => m.id === id),
+  );
+
 /** A piece's name; those of one cut are numbered. */
 export function pieceName(plan: Plan, index: number): string {
   const { meats } = plan.request;

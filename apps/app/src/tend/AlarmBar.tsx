@@ -1,6 +1,6 @@
-/** The alarm that matters most now, over everything else, until somebody has seen it. */
+/** The alarm that matters most now beside the order on the card, until somebody has seen it. */
 import { pitOf } from '@ostrin/core';
-import type { Alarm, CookNow } from '@ostrin/core/tending';
+import { isTheOrder, type Alarm, type CookNow } from '@ostrin/core/tending';
 import type { Units } from '@ostrin/core/quantity';
 import { alarmWords } from '@ostrin/wording/tending';
 import { Text, View } from 'react-native';
@@ -8,7 +8,7 @@ import { Button } from '../ui/Button';
 import type { Alarms } from './useAlarms';
 import { useTendedCook } from './cookContext';
 import { useSettings } from '../store/settings';
-import { pieceName } from '../store/names';
+import { pieceNamed } from '../store/names';
 
 /** An alarm of a cook in words. */
 export const alarmText = (
@@ -21,17 +21,14 @@ export const alarmText = (
     jobs: plan.jobs,
     cause: state.cause,
     units,
-    pieceName: (id) =>
-      pieceName(
-        plan,
-        plan.request.meats.findIndex((m) => m.id === id),
-      ),
+    pieceName: (id) => pieceNamed(plan, id),
   });
 
 export function AlarmBar({ alarms: { unseen, see } }: { alarms: Alarms }) {
-  const { cook } = useTendedCook();
+  const { cook, orders } = useTendedCook();
   const units = useSettings((s) => s.units);
-  const first = unseen[0];
+  const besides = unseen.filter((a) => !isTheOrder(a, orders.order));
+  const [first] = besides;
   if (!first) return null;
   const words = alarmText(first, cook, units);
   return (
@@ -41,7 +38,7 @@ export function AlarmBar({ alarms: { unseen, see } }: { alarms: Alarms }) {
       className="flex-row items-center gap-3 rounded-lg border-2 border-pit bg-sheet px-3 py-1"
     >
       <Text className="flex-1 font-sans-bold text-ink text-[16px] leading-[20px]">
-        {unseen.length > 1 ? `${words} (and ${unseen.length - 1} more)` : words}
+        {besides.length > 1 ? `${words} (and ${besides.length - 1} more)` : words}
       </Text>
       <Button label="Seen" testID="alarm-seen" onPress={see} />
     </View>

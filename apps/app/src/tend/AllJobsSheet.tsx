@@ -13,7 +13,7 @@ import { useSettings } from '../store/settings';
 import { Note } from '../ui/Notice';
 import { Sheet } from '../ui/Sheet';
 import { useTick } from '../ui/useTick';
-import { due } from './JobCard';
+import { due } from './OrderCard';
 
 /** The jobs of a fire that are told at most. */
 const MOST_OF_ONE = 8;

@@ -12,8 +12,8 @@ import { useJobWords } from './useJobWords';
 import { readyNow } from './useCookNow';
 
 export function JobsAhead({ onEdit }: { onEdit: (entryId: string) => void }) {
-  const { cook } = useTendedCook();
-  const { plan, log, jobs } = cook;
+  const { cook, orders } = useTendedCook();
+  const { plan, log } = cook;
   const units = useSettings((s) => s.units);
   const wordsOf = useJobWords();
   const zone = plan.request.timeZone;
@@ -22,7 +22,7 @@ export function JobsAhead({ onEdit }: { onEdit: (entryId: string) => void }) {
     <View className="gap-5">
       <View>
         <Heading>Jobs ahead</Heading>
-        {jobs.slice(1).map(({ job, ms }) => (
+        {orders.next.map(({ job, ms }) => (
           <View key={job.id} className="flex-row gap-3 border-b border-rule py-2">
             <Text className="font-slab-semi text-ink text-[17px] w-[50px]">{time(ms)}</Text>
             <Text className="font-sans-semi text-ink text-[16px] flex-1">

@@ -8,14 +8,14 @@ import { useLive } from '../store/live';
 import { useLayout } from '../ui/layout';
 import { lazyComponent } from '../ui/lazyComponent';
 import { Note } from '../ui/Notice';
-import { AdviceRow } from './AdviceRow';
+import { doOrder } from './actions';
 import { AfterOffCard } from './AfterOffCard';
 import { AlarmBar } from './AlarmBar';
 import { ConnectionNotice } from './ConnectionNotice';
 import { CookContext } from './cookContext';
-import { JobCard } from './JobCard';
 import { JobsAhead } from './JobsAhead';
 import { LogPad } from './LogPad';
+import { OrderCard } from './OrderCard';
 import { PieceChips } from './PieceChips';
 import { Reading } from './Reading';
 import { ShiftOffer } from './ShiftSheet';
@@ -26,6 +26,7 @@ import { useAdvice } from './useAdvice';
 import { useAlarms } from './useAlarms';
 import { useCookNow } from './useCookNow';
 import { useKeys } from './useKeys';
+import { useOrders } from './useOrders';
 import { useScreenAwake } from './useScreenAwake';
 
 const TendSheets = lazyComponent(async () => ({
@@ -44,11 +45,19 @@ export function TendCook({ plan, id }: Props) {
   const [open, setOpen] = useState<OpenSheet | null>(null);
   const [last, setLast] = useState<Entry[]>([]);
   const correct = (entryId: string): void => setOpen({ of: 'line', entryId });
-  const next = cook.jobs[0]?.job ?? null;
   const awake = useScreenAwake(useLive((s) => s.fire) === 'real');
-  const alarms = useAlarms(cook);
   const advice = useAdvice(cook);
-  useKeys(next, cook.log, cook.nowMs, { editing: open !== null || !mayLog });
+  const { orders, see } = useOrders(cook, advice);
+  const { order } = orders;
+  const alarms = useAlarms(cook, order);
+  const onDone = (): void => {
+    if (order.kind === 'finish') setOpen({ of: 'run' });
+    else {
+      see(order.id);
+      void doOrder(order, cook.nowMs).then(setLast);
+    }
+  };
+  useKeys(onDone, cook.log, cook.nowMs, { editing: open !== null || !mayLog });
   const parts: Parts = {
     notice: (
       <>
@@ -61,19 +70,18 @@ export function TendCook({ plan, id }: Props) {
       <>
         <Reading onRun={() => setOpen({ of: 'run' })} onMeat={() => setOpen({ of: 'meat' })} />
         <AfterOffCard />
-        {advice ? <AdviceRow advice={advice} /> : null}
         {cook.pieces.length > 1 ? <PieceChips /> : null}
       </>
     ),
-    card: (
-      <JobCard
-        key={next?.id ?? 'none'}
-        onFinish={() => setOpen({ of: 'run' })}
-        onList={() => setOpen({ of: 'jobs' })}
+    card: <OrderCard key={order.id} onDone={onDone} onList={() => setOpen({ of: 'jobs' })} />,
+    ahead: <JobsAhead onEdit={correct} />,
+    strip: (width, height) => (
+      <TendStrip
+        advice={order.kind === 'move' ? order.advice : null}
+        {...{ width, height }}
+        onMark={correct}
       />
     ),
-    ahead: <JobsAhead onEdit={correct} />,
-    strip: (width, height) => <TendStrip {...{ advice, width, height }} onMark={correct} />,
     pad: mayLog ? (
       <LogPad last={last} setLast={setLast} onEdit={correct} />
     ) : (
@@ -83,7 +91,7 @@ export function TendCook({ plan, id }: Props) {
     ),
   };
   return (
-    <CookContext.Provider value={{ cook, mayLog, onLogged: setLast }}>
+    <CookContext.Provider value={{ cook, orders, mayLog, onLogged: setLast }}>
       <View className="flex-1">
         {wide ? <WideLayout {...parts} /> : <PhoneLayout {...parts} />}
         <TendSheets {...{ open, setOpen, awake, alarms }} />

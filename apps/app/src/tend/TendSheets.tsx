@@ -34,7 +34,7 @@ interface Props {
 }
 
 export function TendSheets({ open, setOpen, awake, alarms }: Props) {
-  const { cook, onLogged } = useTendedCook();
+  const { cook, orders, onLogged } = useTendedCook();
   const { plan, log, nowMs, litMs } = cook;
   const pitName = useLive((s) => s.pitName);
   const units = useSettings((s) => s.units);
@@ -94,7 +94,7 @@ export function TendSheets({ open, setOpen, awake, alarms }: Props) {
           plan={plan}
           shift={cook.shift}
           now={nowMs}
-          sheet={sheetOf(cook, pitName, units)}
+          sheet={sheetOf(cook, orders, pitName, units)}
           onClose={onClose}
         />
       );

@@ -11,6 +11,7 @@ import {
   litAtMs,
 } from '@ostrin/core/log';
 import { MINUTE_MS } from '@ostrin/core/quantity';
+import type { Order } from '@ostrin/core/tending';
 import { deedsOf, logDeeds, openLog, type Deed } from '../store/logging';
 
 /** Pieces that one tap on Fuel means until corrected. */
@@ -82,6 +83,24 @@ export async function doJob(job: PlanJob, at: number): Promise<Entry[]> {
     return await logDeeds(deedsOf(job), at);
   } finally {
     beingDone.delete(job);
+  }
+}
+
+/** Logs that an order was done. Orders that ask for a look write nothing. */
+export function doOrder(order: Order, at: number): Promise<Entry[]> {
+  switch (order.kind) {
+    case 'job':
+      return doJob(order.job, at);
+    case 'move':
+      return logDeeds(
+        order.advice.logs.map((action) => ({
+          body: { kind: 'act', action },
+          ...(order.jobIds[0] ? { jobId: order.jobIds[0] } : {}),
+        })),
+        at,
+      );
+    default:
+      return Promise.resolve([]);
   }
 }
 

@@ -1,10 +1,12 @@
 /** The cook under way, for everything on its page. */
-import type { CookNow } from '@ostrin/core/tending';
+import type { CookNow, Orders } from '@ostrin/core/tending';
 import type { Entry } from '@ostrin/core/log';
 import { createContext, useContext } from 'react';
 
 interface TendedCook {
   cook: CookNow;
+  /** What to do now, and the jobs after it. */
+  orders: Orders;
   /** Whether this device may log. */
   mayLog: boolean;
   /** Takes what was logged, to be shown with its undo. */

@@ -1,11 +1,11 @@
 /** The alarms of the cook under way: which are up, which were seen, and ringing for new ones. */
-import type { Alarm, CookNow } from '@ostrin/core/tending';
+import { callsOf, type Alarm, type CookNow, type Order } from '@ostrin/core/tending';
 import { useEffect, useRef, useState } from 'react';
 import { useSettings } from '../store/settings';
 import { isQuietNow, ring } from './ring';
 
 export interface Alarms {
-  /** All that are up, the most urgent first. */
+  /** All that call beside the order, the most urgent first. */
   up: readonly Alarm[];
   /** Those that nobody has seen yet. */
   unseen: Alarm[];
@@ -13,7 +13,9 @@ export interface Alarms {
   see: () => void;
 }
 
-export function useAlarms({ plan, alarms: up }: CookNow): Alarms {
+export function useAlarms(cook: CookNow, order: Order): Alarms {
+  const { plan } = cook;
+  const up = callsOf(cook, order);
   const settings = useSettings((s) => s.alarms);
   const ids = up.map((a) => a.id);
   const key = ids.join();

@@ -1,14 +1,16 @@
 /** Everything that the page of a cook under way shows, worked out from its log, its readings and its clock. */
 import { deedsOfLine, type Log } from '@ostrin/core/log';
 import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
-import type { CookNow, Forecasts } from '@ostrin/core/tending';
+import type { CookNow, Forecasts, Orders } from '@ostrin/core/tending';
 import type { PitPlan } from '@ostrin/core';
 import { cookNow, forecastInputs, knownCook, leadPiece } from '@ostrin/core/tending';
-import { fireSheet, spanOfTime } from '@ostrin/wording';
+import { spanOfTime } from '@ostrin/wording';
+import { fireSheet } from '@ostrin/wording/tending';
 import { useMemo, useState } from 'react';
 import { askForecasts } from '../api/core';
 import { useOutbox } from '../outbox/outbox';
 import { allEntries, cookClockMs, useLive } from '../store/live';
+import { pieceNamed } from '../store/names';
 import { useTick } from '../ui/useTick';
 import { degrees } from '../ui/words';
 import { readyWords } from './readyWords';
@@ -67,7 +69,7 @@ export function sourceWords(cook: CookNow, units: Units): string | null {
 }
 
 /** The fire sheet of this moment. */
-export function sheetOf(cook: CookNow, pitName: string, units: Units): string {
+export function sheetOf(cook: CookNow, orders: Orders, pitName: string, units: Units): string {
   const lastOf = (which: 'pitC' | 'coreC'): number | null =>
     cook.readings.findLast((r) => r[which] !== null)?.[which] ?? null;
   return fireSheet({
@@ -76,6 +78,8 @@ export function sheetOf(cook: CookNow, pitName: string, units: Units): string {
     pitC: lastOf('pitC'),
     coreC: lastOf('coreC'),
     ready: readyNow(cook),
+    orders,
+    pieceName: (id) => pieceNamed(cook.plan, id),
     units,
   });
 }

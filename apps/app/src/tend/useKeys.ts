@@ -1,8 +1,7 @@
-/** The keyboard on a wide screen: letters log, space does the next job, Z takes back. */
+/** The keyboard on a wide screen: letters log, space does what the card says, Z takes back. */
 import type { Log } from '@ostrin/core/log';
-import type { PlanJob } from '@ostrin/core';
 import { useKeyDown } from '../ui/useKeyDown';
-import { doJob, undo, type PadKey } from './actions';
+import { undo, type PadKey } from './actions';
 
 const PAD: Record<string, PadKey> = {
   r: 'read',
@@ -15,7 +14,7 @@ const PAD: Record<string, PadKey> = {
 
 /** Space and Z. */
 export function useKeys(
-  next: PlanJob | null,
+  onDone: () => void,
   log: Log,
   now: number,
   sheet: { editing: boolean },
@@ -23,9 +22,8 @@ export function useKeys(
   useKeyDown((e) => {
     if (sheet.editing) return;
     if (e.key === ' ') {
-      if (!next) return;
       e.preventDefault();
-      void doJob(next, now);
+      onDone();
     } else if (e.key.toLowerCase() === 'z') {
       const last = log.lines.at(-1);
       if (last) void undo([last.id], now);

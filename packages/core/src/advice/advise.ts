@@ -46,7 +46,7 @@ const WORTH = 0.04;
 /** A move has to take away this share of that at least, and the smallest that does this share of what the best does. */
 const HELPS = { least: 0.25, ofBest: 0.75 };
 /** How long a move is waited for, min (common practice). */
-const WAIT_MIN = { charcoal: 20, splits: 10 };
+export const WAIT_MIN = { charcoal: 20, splits: 10 };
 
 /** The smallest move that is enough; `leave` where none is needed or none helps. */
 export function advise(input: AdviseInput): Advice {

@@ -1,11 +1,8 @@
 /** What a fire is doing and why, as a code with its figures, from readings and the log. */
-import { firstMove } from '../plan/fire/firstMove';
-import type { FirstMove } from '../plan/document/facts';
 import { pitOf, type PitPlan } from '../plan/document/pitPlan';
 import { MINUTE_MS } from '../quantity/time';
 import type { Fault } from './faults';
 import type { Suspicion } from './faultSearch';
-import { heldNow } from './heldNow';
 import { deedsOfLine, type LogLine } from '../log/log';
 
 /** A reading of the pit, C, at an instant of the cook's clock, epoch ms; null where the probe was silent. */
@@ -41,8 +38,8 @@ export type Cause =
   | { code: 'fuel-or-wind' }
   /** Something specific that the readings speak for, how sure, 0 to 1, and since when, epoch ms. */
   | { code: 'suspected'; fault: Fault; sure: number; sinceMs: number }
-  | { code: 'too-much-air'; move: FirstMove }
-  | { code: 'too-little-air'; move: FirstMove };
+  | { code: 'too-much-air' }
+  | { code: 'too-little-air' };
 
 export interface Diagnosis {
   /** How it moves. */
@@ -197,14 +194,10 @@ function causeOf(input: DiagnosisInput, trend: SteadiedTrend, place: BandPlace):
   if (moved < FELT_MIN.vents) return { code: 'vents-just-moved' };
   if (place === 'in') return { code: trend === 'steady' ? 'on-target' : 'inside-band' };
   if (place === 'above') {
-    return trend === 'falling'
-      ? { code: 'high-and-falling' }
-      : { code: 'too-much-air', move: moveNow(input, 1) };
+    return trend === 'falling' ? { code: 'high-and-falling' } : { code: 'too-much-air' };
   }
   if (trend === 'rising') return { code: 'low-and-rising' };
-  return trend === 'falling'
-    ? { code: 'fuel-or-wind' }
-    : { code: 'too-little-air', move: moveNow(input, -1) };
+  return trend === 'falling' ? { code: 'fuel-or-wind' } : { code: 'too-little-air' };
 }
 
 /** Minutes since the last line that matches; Infinity where there is none. */
@@ -212,7 +205,3 @@ function minutesSince({ lines, nowMs }: DiagnosisInput, match: (l: LogLine) => b
   const last = [...lines].reverse().find((l) => l.at <= nowMs && match(l));
   return (nowMs - (last?.at ?? -Infinity)) / MINUTE_MS;
 }
-
-/** The first move from where the vents stand now; `sign` is 1 when the pit is high, -1 when it is low. */
-const moveNow = ({ plan, lines, nowMs }: DiagnosisInput, sign: 1 | -1): FirstMove =>
-  firstMove(heldNow(plan, lines, nowMs), sign * pitOf(plan).pace.bandC);

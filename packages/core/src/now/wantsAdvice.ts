@@ -16,12 +16,16 @@ const NO_MOVE: ReadonlySet<Cause['code']> = new Set([
   'vents-just-moved',
   'cold-meat',
 ]);
+/** What somebody has to look at before anything is moved. */
 const LOOK_FIRST: ReadonlySet<Fault> = new Set([
   'lid-left-open',
   'door-left-open',
   'probe-off',
   'fan-stuck',
 ]);
+
+/** Whether a fault has to be seen before anything is moved. */
+export const lookedFirst = (fault: Fault): boolean => LOOK_FIRST.has(fault);
 
 /** Whether a move is worth looking for: the pit is off its band or about to leave it, or is fed before it falls. */
 export function wantsAdvice({
@@ -33,7 +37,7 @@ export function wantsAdvice({
 }: Pick<CookNow, 'state' | 'alarms' | 'litMs' | 'plan' | 'pieces'>): boolean {
   // A fire with nothing over it, and nothing to come, needs no move.
   if (litMs === null || NO_MOVE.has(cause.code) || isAllOff(pieces)) return false;
-  if (cause.code === 'suspected' && LOOK_FIRST.has(cause.fault)) return false;
+  if (cause.code === 'suspected' && lookedFirst(cause.fault)) return false;
   const leaving = alarms.some((a) => a.code === 'leaving-band');
   return place !== 'in' || leaving || pitOf(plan).fire.fuel === 'splits';
 }

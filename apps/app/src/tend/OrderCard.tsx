@@ -1,0 +1,194 @@
+/** The one order: what to do now and why, and one tap to say that it is done. */
+import { pitOf, type PitPlan, type PlanJob } from '@ostrin/core';
+import { fromC, MINUTE_MS, type Units } from '@ostrin/core/quantity';
+import { isDue, type Order, type Orders } from '@ostrin/core/tending';
+import { spanOfTime } from '@ostrin/wording';
+import { useState } from 'react';
+import { Pressable, Text, View } from 'react-native';
+import { useLive } from '../store/live';
+import { useSettings } from '../store/settings';
+import { Button } from '../ui/Button';
+import { useLayout } from '../ui/layout';
+import { useTendedCook } from './cookContext';
+import { useClock } from './useClock';
+import { useJobWords } from './useJobWords';
+import { useOrderWords } from './useOrderWords';
+import { WhySheet } from './WhySheet';
+
+interface Props {
+  /** Does what the order says. */
+  onDone: () => void;
+  /** Opens the list of all jobs. */
+  onList: () => void;
+}
+
+const LATER_MIN = 10;
+/** Other jobs that are due by then are told on the card, min from now. */
+const ALSO_MIN = 2;
+
+/** Count-down in words: `in 9 min`, `now`, `12 min ago`. */
+export function due(minutes: number): string {
+  const m = Math.round(minutes);
+  if (m > 0) return `in ${spanOfTime(m)}`;
+  return m > -2 ? 'now' : `${spanOfTime(-m)} ago`;
+}
+
+/** A practice clock skips to a job that is further off, min. */
+const SKIP_FROM_MIN = 3;
+
+/** A pit this far off its pace is not one to put meat on, K. */
+const NOT_YET_K = 20;
+
+/** What is to be said before meat goes on a pit that is far from its pace. */
+function notYetWords(
+  job: PlanJob,
+  plan: PitPlan,
+  pitC: number | null,
+  units: Units,
+): string | null {
+  if (job.do !== 'meat-on' || pitC === null) return null;
+  const target = pitOf(plan).pace.pitC;
+  if (Math.abs(pitC - target) < NOT_YET_K) return null;
+  const say = (c: number): string => `${Math.round(fromC(c, units.temperature))}°`;
+  return pitC > target
+    ? `The pit reads ${say(pitC)}, the target is ${say(target)}. Let it come down first.`
+    : `The pit reads ${say(pitC)}, the target is ${say(target)}. Let it come up first.`;
+}
+
+/** An order that something depends on now: it is drawn so that nobody overlooks it. */
+const isUrgent = ({ kind }: Order): boolean =>
+  kind === 'make-safe' || kind === 'light-again' || kind === 'look' || kind === 'move';
+
+export function OrderCard({ onDone, onList }: Props) {
+  const { cook, orders, mayLog } = useTendedCook();
+  const { order, next } = orders;
+  const { nowMs, plan, pitC } = cook;
+  const { wide } = useLayout();
+  const units = useSettings((s) => s.units);
+  // What was opened stays as it was read, though another order comes meanwhile.
+  const [opened, setOpened] = useState<Order | null>(null);
+  const [later, setLater] = useState(0);
+  const words = useOrderWords()(order);
+  const practice = useLive((s) => s.fire === 'practice');
+  const job = order.kind === 'job' ? order.job : null;
+  const minutes = (order.ms - nowMs) / MINUTE_MS + later;
+  const notYet = job ? notYetWords(job, plan, pitC, units) : null;
+  return (
+    <View
+      className={`rounded-xl border-2 bg-sheet p-3 gap-2 ${isUrgent(order) ? 'border-pit' : 'border-ink'}`}
+      testID="job-card"
+      aria-live={isDue(order, nowMs) ? 'polite' : 'off'}
+    >
+      <View className="flex-row justify-between gap-3">
+        <Text
+          role="heading"
+          aria-level={2}
+          testID="order"
+          className="font-slab-semi text-ink text-[20px] leading-[24px] flex-1"
+        >
+          {words.inWords}
+        </Text>
+        {order.kind === 'finish' ? null : (
+          <Text testID="job-due" className="font-slab-bold text-ink text-[20px]">
+            {due(minutes)}
+          </Text>
+        )}
+      </View>
+      {notYet ? (
+        <Text role="alert" className="font-sans-bold text-ink text-[16px] leading-[21px]">
+          {notYet}
+        </Text>
+      ) : (
+        <Text
+          numberOfLines={wide ? 6 : 2}
+          className="font-sans text-soot text-[14px] leading-[19px]"
+        >
+          {words.detail}
+        </Text>
+      )}
+      <View className={`flex-row gap-2 ${wide ? 'flex-wrap' : ''}`}>
+        <View className={wide ? 'w-full' : 'flex-[2]'}>
+          <Button
+            kind="primary"
+            disabled={!mayLog}
+            label={words.done}
+            hint={wide ? 'space' : undefined}
+            testID={order.kind === 'finish' ? 'finish-card' : 'job-done'}
+            onPress={onDone}
+          />
+        </View>
+        {job ? (
+          <View className="flex-1">
+            {practice && minutes > SKIP_FROM_MIN ? (
+              <SkipToJob atMs={order.ms} />
+            ) : (
+              <Button
+                tall
+                label="Later"
+                onPress={() => setLater((m) => m + LATER_MIN)}
+                accessibilityLabel={`Later, ${LATER_MIN} minutes`}
+              />
+            )}
+          </View>
+        ) : null}
+        {order.kind === 'finish' ? null : (
+          <View className="flex-1">
+            <Button
+              tall
+              label={words.checklist ? 'How?' : 'Why?'}
+              testID="why"
+              onPress={() => setOpened(order)}
+            />
+          </View>
+        )}
+      </View>
+      {wide || order.kind === 'finish' ? null : (
+        <AllJobs next={next} nowMs={nowMs} onList={onList} />
+      )}
+      {opened ? <WhySheet order={opened} onClose={() => setOpened(null)} /> : null}
+    </View>
+  );
+}
+
+/** What else is due, or how many jobs are still to come; a touch opens their list. */
+function AllJobs({
+  next,
+  nowMs,
+  onList,
+}: { nowMs: number } & Pick<Props, 'onList'> & Pick<Orders, 'next'>) {
+  const wordsOf = useJobWords();
+  const alsoDue = next.filter((j) => j.ms <= nowMs + ALSO_MIN * MINUTE_MS);
+  return (
+    <Pressable
+      role="button"
+      testID="jobs-list"
+      onPress={onList}
+      className="min-h-[48px] justify-center active:opacity-70"
+    >
+      <Text numberOfLines={1} className="font-sans-semi text-ink text-[15px] underline">
+        {alsoDue.length > 0
+          ? `Also due: ${alsoDue.map((j) => wordsOf(j.job).inWords).join('; ')}`
+          : next.length > 0
+            ? `${spanOfJobs(next.length)} after it`
+            : 'No job after it'}
+      </Text>
+    </Pressable>
+  );
+}
+
+const spanOfJobs = (n: number): string => (n === 1 ? '1 job' : `${n} jobs`);
+
+/** Skips a practice clock to the job on the card. */
+function SkipToJob({ atMs }: { atMs: number }) {
+  const { change } = useClock(useTendedCook().cook.id);
+  return (
+    <Button
+      tall
+      label="Skip to it"
+      testID="job-skip"
+      accessibilityLabel="Skip the practice clock to this job"
+      disabled={change.isPending}
+      onPress={() => change.mutate({ skipTo: Math.round(atMs) })}
+    />
+  );
+}

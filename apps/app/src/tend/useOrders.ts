@@ -1,0 +1,21 @@
+/** The one order of the cook on this page, and those that somebody has looked into. */
+import { MINUTE_MS } from '@ostrin/core/quantity';
+import { ordersOf, type Advice, type CookNow, type Orders } from '@ostrin/core/tending';
+import { useState } from 'react';
+
+/** What was looked into does not come first again for so long, min of the cook. */
+const SEEN_FOR_MIN = 60;
+
+/** The order now and what comes after it; `see` puts an order that was looked into behind the others. */
+export function useOrders(
+  cook: CookNow,
+  advice: Advice | null,
+): { orders: Orders; see: (orderId: string) => void } {
+  const [seen, setSeen] = useState<Readonly<Record<string, number>>>({});
+  const { nowMs } = cook;
+  const lately = Object.keys(seen).filter((id) => nowMs - seen[id]! < SEEN_FOR_MIN * MINUTE_MS);
+  return {
+    orders: ordersOf(cook, { advice, seen: new Set(lately) }),
+    see: (id) => setSeen((s) => ({ ...s, [id]: nowMs })),
+  };
+}

@@ -1,0 +1,170 @@
+/**
+ * The one order of a cook: what to do now, which of everything that asks for something comes first, and what it stands
+ * for. The card, its alarm, the list, the fire sheet and whoever listens outside all read it from here.
+ */
+import { WAIT_MIN, type Advice } from '../advice/advise';
+import { notSafe, type NotSafe } from '../advice/pieceSafety';
+import type { Fault } from '../diagnosis/faults';
+import { lookedFirst } from './wantsAdvice';
+import type { DueJob } from '../forecast/jobTimes';
+import { deedsOfLine, lastVents } from '../log/log';
+import type { PlanJob } from '../plan/document/plan';
+import { pitOf } from '../plan/document/pitPlan';
+import { MINUTE_MS } from '../quantity/time';
+import type { CookNow } from './cookNow';
+import { isAllOff } from './knownCook';
+
+/** What an order asks for. */
+type Asked =
+  /** The fire is out while something needs it. */
+  | { kind: 'light-again' }
+  /** Something specific is wrong that somebody has to see before anything is moved. */
+  | { kind: 'look'; fault: Fault; sure: number }
+  /** A piece came off before it was safe. */
+  | { kind: 'make-safe'; meat: string; notSafe: NotSafe }
+  /** A move at the fire, found by simulation. */
+  | { kind: 'move'; advice: Advice }
+  /** A job of the plan. */
+  | { kind: 'job'; job: PlanJob }
+  /** Nothing is left to do. */
+  | { kind: 'finish' };
+
+/** One thing to do. */
+export type Order = Asked & {
+  /** What it is, the same from one instant to the next: what was seen is known by it. */
+  id: string;
+  /** When it is due, epoch ms: at or before now where it is due. */
+  ms: number;
+  /** Ids of the planned jobs that are done with it, or that it stands in for. */
+  jobIds: readonly string[];
+};
+
+/** What an order is chosen from besides the cook itself. */
+export interface OrderInput {
+  /** The latest advice; null where none holds. */
+  advice: Advice | null;
+  /** Orders that were seen and are not to come first again, by id. */
+  seen?: ReadonlySet<string>;
+}
+
+/** The order and what comes after it. */
+export interface Orders {
+  order: Order;
+  /** The jobs that are left after it, the next one first. */
+  next: readonly DueJob[];
+}
+
+/** A job counts as due this long before its time, min. */
+const DUE_FROM_MIN = 1;
+/** A feed that is advised is the planned one where that comes within so long, min: as on the log pad. */
+const FEED_WITHIN_MIN = 25;
+
+/** The order at the cook's clock, and the jobs that come after it. */
+export function ordersOf(cook: CookNow, { advice, seen = new Set() }: OrderInput): Orders {
+  const jobs = cook.jobs.filter((j) => !isHeldBack(j, cook, advice));
+  const unseen = (orders: readonly Order[]): Order | undefined =>
+    orders.find((o) => !seen.has(o.id));
+  const order =
+    unseen(dangers(cook)) ??
+    moveOf(cook, jobs, advice) ??
+    unseen(looks(cook, false)) ??
+    jobOrder(jobs[0]) ??
+    finish(cook);
+  return { order, next: jobs.filter(({ job }) => !order.jobIds.includes(job.id)) };
+}
+
+/** Whether an order is to be done now. */
+export const isDue = ({ ms }: Pick<Order, 'ms'>, nowMs: number): boolean =>
+  ms <= nowMs + DUE_FROM_MIN * MINUTE_MS;
+
+/** What is dangerous to people or food, or ends the fire, the worst first. */
+function dangers(cook: CookNow): Order[] {
+  const { state, plan, pieces, nowMs } = cook;
+  const now = (id: string, asked: Asked): Order => ({ id, ms: nowMs, jobIds: [], ...asked });
+  const unsafe = plan.request.meats.flatMap((meat): Order[] => {
+    const piece = pieces.find((p) => p.id === meat.id);
+    if (piece?.offMs == null) return [];
+    const why = notSafe(meat, piece.readings, piece.feltDone);
+    // A piece that nobody read may be done: that is said beside it.
+    return why?.why === 'cool'
+      ? [now(`make-safe/${meat.id}`, { kind: 'make-safe', meat: meat.id, notSafe: why })]
+      : [];
+  });
+  if (isAllOff(pieces)) return unsafe;
+  return state.cause.code === 'fire-out'
+    ? [...unsafe, now('light-again', { kind: 'light-again' })]
+    : [...unsafe, ...looks(cook, true)];
+}
+
+/** What is suspected and has to be seen, before anything is moved (`first`) or where no move helps. */
+function looks({ state: { cause }, pieces, nowMs }: CookNow, first: boolean): Order[] {
+  if (cause.code !== 'suspected' || lookedFirst(cause.fault) !== first || isAllOff(pieces))
+    return [];
+  const { fault, sure } = cause;
+  return [{ kind: 'look', id: `look/${fault}`, ms: nowMs, jobIds: [], fault, sure }];
+}
+
+/** The advised move, with the job that it does or stands in for; null where none is to be made now. */
+function moveOf(cook: CookNow, jobs: readonly DueJob[], advice: Advice | null): Order | null {
+  if (!advice || advice.logs.length === 0 || cook.nowMs < waitUntilMs(cook, advice.move.do))
+    return null;
+  const order = (jobIds: readonly string[]): Order => ({
+    kind: 'move',
+    id: `move/${advice.move.do}`,
+    ms: cook.nowMs,
+    jobIds,
+    advice,
+  });
+  if (advice.move.do !== 'set-vents') {
+    const feed = jobs.find(
+      ({ job, ms }) => job.do === 'add-fuel' && ms <= cook.nowMs + FEED_WITHIN_MIN * MINUTE_MS,
+    );
+    return order(feed ? [feed.job.id] : []);
+  }
+  const planned = jobs.find((j) => j.job.do === 'set-vents' && isDue(j, cook.nowMs));
+  if (!planned) return order([]);
+  // A planned move the same way is the answer; one the other way is overtaken by how the pit stands.
+  return opens(planned.job, cook) === advice.move.opens
+    ? jobOrder(planned)
+    : order([planned.job.id]);
+}
+
+/** Whether a job opens the intake from where it stands. */
+function opens({ logs }: PlanJob, { log }: CookNow): boolean {
+  const to = logs.find((l) => l.do === 'set-vents');
+  const from = lastVents(log.lines)?.intakeFraction ?? 0;
+  return to?.do === 'set-vents' && to.intakeFraction > from;
+}
+
+const jobOrder = (due: DueJob | undefined): Order | null =>
+  due
+    ? { kind: 'job', id: `job/${due.job.id}`, ms: due.ms, jobIds: [due.job.id], job: due.job }
+    : null;
+
+const finish = ({ nowMs }: CookNow): Order => ({
+  kind: 'finish',
+  id: 'finish',
+  ms: nowMs,
+  jobIds: [],
+});
+
+/** Until when a move of a kind is waited for: it was made a short while ago, planned or not. Epoch ms. */
+export function waitUntilMs({ log, plan }: CookNow, move: Advice['move']['do']): number {
+  const deed = move === 'set-vents' ? 'set-vents' : 'add-fuel';
+  const last = log.lines.findLast((l) => deedsOfLine(l.body).some((a) => a.do === deed));
+  const wait = WAIT_MIN[pitOf(plan).fire.fuel === 'splits' ? 'splits' : 'charcoal'];
+  return last ? last.at + wait * MINUTE_MS : -Infinity;
+}
+
+/** Whether a job waits: for a move of its kind that was made instead of it, or because advice puts it off. */
+function isHeldBack({ job, ms }: DueJob, cook: CookNow, advice: Advice | null): boolean {
+  if (job.do === 'add-fuel' && advice?.move.do === 'wait-with-fuel' && cook.litMs !== null) {
+    const untilMs = cook.litMs + (advice.atMin + advice.move.minutes) * MINUTE_MS;
+    return ms < untilMs && cook.nowMs < untilMs;
+  }
+  if (job.do !== 'set-vents' || cook.state.cause.code === 'coming-up') return false;
+  const last = cook.log.lines.findLast((l) =>
+    deedsOfLine(l.body).some((a) => a.do === 'set-vents'),
+  );
+  return last !== undefined && !last.jobId && cook.nowMs < waitUntilMs(cook, 'set-vents');
+}

@@ -1,0 +1,79 @@
+/** The order of a cook in words: what to do, and why this and nothing else. */
+import type { Units } from '@ostrin/core/quantity';
+import type { Cause, Order } from '@ostrin/core/tending';
+import type { RequestPit } from '@ostrin/core';
+import { effectWords, moveWords, waitWords } from './advice';
+import { notSafeWords } from './afterOff';
+import { causeWords } from './diagnosis';
+import { faultName, faultRemedy, suspectedWords } from './faults';
+import { jobWords } from './plan/jobs';
+
+/** What the words of an order hang on. */
+export interface OrderContext {
+  pit: RequestPit;
+  units: Units;
+  /** Why the fire does what it does. */
+  cause: Cause;
+  /** What a piece is called. */
+  pieceName: (id: string) => string;
+}
+
+/** An order in words. */
+export interface OrderWords {
+  /** What to do, as a command. */
+  inWords: string;
+  /** What belongs to it, or why, in a sentence or two. */
+  detail: string;
+  /** What the one button says when it is done. */
+  done: string;
+}
+
+/** An order in the pit's own vents and the reader's units. */
+export function orderWords(
+  order: Order,
+  { pit, units, cause, pieceName }: OrderContext,
+): OrderWords {
+  switch (order.kind) {
+    case 'make-safe':
+      return {
+        inWords: `Put the ${lowered(pieceName(order.meat))} back on`,
+        detail: notSafeWords(order.notSafe, units),
+        done: 'Seen',
+      };
+    case 'light-again':
+      return {
+        inWords: 'Look at the fire, and light it again',
+        detail: causeWords(cause, pit),
+        done: 'I looked',
+      };
+    case 'look':
+      return {
+        inWords: faultRemedy(order.fault, pit),
+        detail: suspectedWords(order.fault, order.sure, pit),
+        done: 'I looked',
+      };
+    case 'move':
+      return {
+        inWords: moveWords(order.advice, pit, units),
+        detail: `${effectWords(order.advice, units)} ${waitWords(order.advice)}`,
+        done: 'I did it',
+      };
+    case 'job': {
+      const { inWords, detail } = jobWords(order.job.facts, pit, units);
+      return { inWords, detail, done: 'Done' };
+    }
+    case 'finish':
+      return {
+        inWords: 'All jobs done',
+        detail: 'What is left of the fire and how it went are kept with the cook.',
+        done: 'Finish this cook',
+      };
+  }
+}
+
+/** A name inside a sentence. */
+const lowered = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
+
+/** An order in short, for an alarm. */
+export const orderInShort = (order: Order, context: OrderContext): string =>
+  order.kind === 'look' ? faultName(order.fault, context.pit) : orderWords(order, context).inWords;

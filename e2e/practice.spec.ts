@@ -48,6 +48,7 @@ test('food put on late beside splits: what it does is told before, and it has it
     /Wrap|off/.test(await page.getByTestId('pad-meat').innerText()),
   );
   await setSpeed(page, '10×');
+  await expect(page.getByTestId('ready')).toContainText(/\d\d:\d\d/);
   await page.getByTestId('this-cook').click();
   await page.getByTestId('add-food').click();
   await page.getByRole('radio', { name: /^Chicken/ }).click();

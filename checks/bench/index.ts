@@ -8,6 +8,7 @@ export interface BenchOptions {
   log?: boolean;
   tend?: boolean;
   learn?: boolean;
+  now?: boolean;
   /** How many cooks. */
   cooks?: number;
   seed?: number;
@@ -15,7 +16,7 @@ export interface BenchOptions {
 
 /** What `ostrin bench` prints, without its last line's end; `now` is a clock, ms. */
 export async function benchmark(
-  { json, plans, server, log, tend, learn, cooks, seed }: BenchOptions,
+  { json, plans, server, log, tend, learn, now: order, cooks, seed }: BenchOptions,
   now: () => number,
 ): Promise<string> {
   const printed = <T>(measured: T, tables: (of: T) => string): string =>
@@ -23,6 +24,10 @@ export async function benchmark(
   if (tend) {
     const { benchTend, tendTables } = await import('./benchTend');
     return printed(await benchTend(seed, cooks), tendTables);
+  }
+  if (order) {
+    const { benchNow, nowTables } = await import('./benchNow');
+    return printed(await benchNow(seed, cooks), nowTables);
   }
   if (learn) {
     const { benchLearn, learnTables } = await import('./benchLearn');

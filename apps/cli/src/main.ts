@@ -58,6 +58,51 @@ const print = (value: unknown): void => say(JSON.stringify(value));
 
 type Now = () => number;
 
+/** `ostrin bench` with what it can measure. */
+function addBench(program: Command, now: Now): void {
+  program
+    .command('bench')
+    .description('time the engine, or measure plans or the server')
+    .option('--json', 'as JSON; timings have no other form')
+    .option('--plans', 'plans against rules of thumb, in sixty simulated cooks; takes minutes')
+    .addOption(
+      new Option(
+        '--server',
+        'the server under kills, bad requests and many watchers; takes minutes',
+      ).conflicts('plans'),
+    )
+    .addOption(
+      new Option(
+        '--tend',
+        'the estimate of a fire from its readings, in true cooks; takes minutes',
+      ).conflicts(['plans', 'server']),
+    )
+    .addOption(
+      new Option(
+        '--learn',
+        'how much better pits are known after their logged cooks; takes minutes',
+      ).conflicts(['plans', 'server', 'tend']),
+    )
+    .addOption(
+      new Option(
+        '--log',
+        'a log of five hundred cooks: its list, one cook, a comparison, its room; takes a minute',
+      ).conflicts(['plans', 'server', 'tend', 'learn']),
+    )
+    .addOption(
+      new Option(
+        '--now',
+        'the order on the card, held against written rules in true cooks; takes minutes',
+      ).conflicts(['plans', 'server', 'tend', 'learn', 'log']),
+    )
+    .option('--cooks <number>', 'how many of those cooks; 100 when left out', wholeNumber)
+    .option('--seed <number>', 'the seed of those cooks or requests', wholeNumber)
+    .action(async (asked: BenchOptions) => {
+      const { benchmark } = await import('@ostrin/checks/bench');
+      say(await benchmark(asked, now));
+    });
+}
+
 /** The command line: its commands, their options and their help. */
 function commandLine(now: Now): Command {
   const program = new Command('ostrin')
@@ -102,41 +147,7 @@ function commandLine(now: Now): Command {
       const { facts } = await import('@ostrin/checks/facts');
       say(facts(asked));
     });
-  program
-    .command('bench')
-    .description('time the engine, or measure plans or the server')
-    .option('--json', 'as JSON; timings have no other form')
-    .option('--plans', 'plans against rules of thumb, in sixty simulated cooks; takes minutes')
-    .addOption(
-      new Option(
-        '--server',
-        'the server under kills, bad requests and many watchers; takes minutes',
-      ).conflicts('plans'),
-    )
-    .addOption(
-      new Option(
-        '--tend',
-        'the estimate of a fire from its readings, in true cooks; takes minutes',
-      ).conflicts(['plans', 'server']),
-    )
-    .addOption(
-      new Option(
-        '--learn',
-        'how much better pits are known after their logged cooks; takes minutes',
-      ).conflicts(['plans', 'server', 'tend']),
-    )
-    .addOption(
-      new Option(
-        '--log',
-        'a log of five hundred cooks: its list, one cook, a comparison, its room; takes a minute',
-      ).conflicts(['plans', 'server', 'tend', 'learn']),
-    )
-    .option('--cooks <number>', 'how many of those cooks; 100 when left out', wholeNumber)
-    .option('--seed <number>', 'the seed of those cooks or requests', wholeNumber)
-    .action(async (asked: BenchOptions) => {
-      const { benchmark } = await import('@ostrin/checks/bench');
-      say(await benchmark(asked, now));
-    });
+  addBench(program, now);
   return program;
 }
 

@@ -5,18 +5,18 @@ import { spanOfTime } from '@ostrin/wording';
 import { ScrollView, Text, View } from 'react-native';
 import { pieceName } from '../store/names';
 import { useSettings } from '../store/settings';
-import { clockOf, degrees, roughClock } from '../ui/words';
+import { clockOf, degrees } from '../ui/words';
 import { useTendedCook } from './cookContext';
+import { windowWords } from './readyWords';
 
 export function PieceChips() {
   const { plan, pieces, litMs, nowMs } = useTendedCook().cook;
   const units = useSettings((s) => s.units);
   const zone = plan.request.timeZone;
-  const window = ({ readyMin, offMs }: PieceNow): string => {
+  const window = ({ readyMin, horizonMin, offMs }: PieceNow): string => {
     if (offMs !== null) return `off ${clockOf(localOf(offMs, zone))}`;
     if (!readyMin || litMs === null) return 'not known yet';
-    const at = (min: number): string => roughClock(litMs + min * MINUTE_MS, zone);
-    return `${at(readyMin[0])}–${at(readyMin[2])}`;
+    return windowWords(readyMin, horizonMin, litMs, zone);
   };
   const reading = ({ read, muscles }: PieceNow): string => {
     if (!read) return 'not read';

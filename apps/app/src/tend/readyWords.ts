@@ -12,6 +12,19 @@ interface ReadyContext {
   out?: boolean;
 }
 
+/** A window in words, by rough hours; what lies beyond `horizonMin`, to which was looked, is after that. */
+export function windowWords(
+  [p10, , p90]: readonly [number, number, number],
+  horizonMin: number | null,
+  litMs: number,
+  zone: string,
+): string {
+  const say = (min: number): string => roughClock(litMs + min * MINUTE_MS, zone);
+  const isBeyond = (min: number): boolean => horizonMin !== null && min >= horizonMin;
+  if (isBeyond(p10)) return `after ${say(p10)}`;
+  return isBeyond(p90) ? `${say(p10)} to after ${say(p90)}` : `${say(p10)}–${say(p90)}`;
+}
+
 /** When it is ready, in words: the forecast's window once there is one. */
 export function readyWords(
   plan: PitPlan,
@@ -23,11 +36,8 @@ export function readyWords(
   if (offMs !== null) return `off ${clockOf(localOf(offMs, zone))}`;
   if (out) return 'not in sight';
   if (forecast?.readyMin && litMs !== null) {
-    const say = (min: number): string => roughClock(litMs + min * MINUTE_MS, zone);
-    return `ready ${say(forecast.readyMin[0])}–${say(forecast.readyMin[2])}`;
+    return `ready ${windowWords(forecast.readyMin, forecast.horizonMin, litMs, zone)}`;
   }
-  // What the plan said holds only until the fire burns.
-  if (litMs !== null && forecast) return 'not in sight';
   const r = plan.ready[0]!;
   return `ready ${clockOf(r.p10)}–${clockOf(r.p90)}`;
 }

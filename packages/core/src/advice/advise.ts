@@ -22,6 +22,7 @@ import {
 } from './moves';
 import { remainingScenario, withoutRules } from '../forecast/remainingScenario';
 import { splitsNow } from './splitAdvice';
+import { WAIT_MIN } from './waits';
 
 /** What is advised, and the effect of it and of doing nothing; series are `everyMin` apart, the first at now. */
 export interface Advice {
@@ -45,8 +46,6 @@ export interface Advice {
 const WORTH = 0.04;
 /** A move has to take away this share of that at least, and the smallest that does this share of what the best does. */
 const HELPS = { least: 0.25, ofBest: 0.75 };
-/** How long a move is waited for, min (common practice). */
-export const WAIT_MIN = { charcoal: 20, splits: 10 };
 
 /** The smallest move that is enough; `leave` where none is needed or none helps. */
 export function advise(input: AdviseInput): Advice {

@@ -21,16 +21,23 @@ export interface PieceOutcome {
   felt: { value: number; weight: number }[];
 }
 
-/** When it is done: p10, p50 and p90 of the likely pieces, min after lighting, as they feel where somebody felt them; null out of sight. */
-export function readyWindow(runs: readonly PieceOutcome[]): [number, number, number] | null {
-  const window = runs.some(({ felt }) => felt.length > 0)
+/**
+ * When it is done: p10, p50 and p90 of the likely pieces, min after lighting, as they feel where somebody felt them. What
+ * is not done by `horizonMin`, to which they were run, counts as done then: there is always an answer.
+ */
+export function readyWindow(
+  runs: readonly PieceOutcome[],
+  horizonMin: number,
+): [number, number, number] {
+  const [p10, p50, p90] = runs.some(({ felt }) => felt.length > 0)
     ? weightedP10p50p90(
         runs.flatMap(({ felt, doneAtMin }) =>
           felt.length > 0 ? felt : [{ value: doneAtMin, weight: 1 }],
         ),
       )
     : p10p50p90(runs.map((r) => r.doneAtMin));
-  return window.every(Number.isFinite) ? window : null;
+  const by = (min: number): number => Math.min(min, horizonMin);
+  return [by(p10), by(p50), by(p90)];
 }
 
 /** Runs one drawn piece in the measured air. */

@@ -64,6 +64,7 @@ export function foodOutcome(
 ): FoodOutcome {
   const food = foodOf(wish);
   const { nowMin } = input;
+  const { untilMin } = input.scenario;
   const without = likelyCooks(input, followed);
   const cook = cookWith(input, food);
   // The fire has to be estimated anew for a cook with one piece more; the other estimate is not touched.
@@ -81,10 +82,10 @@ export function foodOutcome(
   const pieces = runsOf(own, nowMin);
   return {
     food,
-    readyMin: readyWindow(pieces),
+    readyMin: readyWindow(pieces, untilMin),
     firstReadyMin: {
-      without: readyWindow(runsOf(without, nowMin, input.felt)),
-      with: readyWindow(runsOf(withIt, nowMin, input.felt)),
+      without: readyWindow(runsOf(without, nowMin, input.felt), untilMin),
+      with: readyWindow(runsOf(withIt, nowMin, input.felt), untilMin),
     },
     dip: dipBetween(without, withIt),
     fuelMin: fuelMinFor(pieces, food, withIt),

@@ -30,8 +30,10 @@ export interface Forecast {
   coreLowC: (number | null)[];
   /** High end of the middle, 9 in 10, C. */
   coreHighC: (number | null)[];
-  /** Minutes after lighting at which the meat is done: p10, p50, p90; null when not in sight. */
+  /** Minutes after lighting at which the meat is done: p10, p50, p90; at `horizonMin` where that is later than looked. */
   readyMin: [number, number, number] | null;
+  /** How far was looked, minutes after lighting. */
+  horizonMin: number;
   /** Minute after lighting at which it is wrapped by its rule; the middle of the likely ones. */
   wrapMin: number | null;
   /** How far the reading stands above (+) or below (-) what was expected at this moment, in K. */
@@ -107,7 +109,8 @@ export function forecast(input: ForecastInput, followed?: FollowedFire): Forecas
     coreC: coreFan.mid,
     coreLowC: coreFan.low,
     coreHighC: coreFan.high,
-    readyMin: readyWindow(runs),
+    readyMin: readyWindow(runs, scenario.untilMin),
+    horizonMin: scenario.untilMin,
     wrapMin: Number.isFinite(wrapMin) ? wrapMin : null,
     pitDifferenceK: difference(latestReading(readings, 'pitC', nowMin), expected.pitC[now]),
     coreDifferenceK: difference(

@@ -11,6 +11,8 @@ import { feltTender, smokeLooks } from '../log/looks';
 
 /** Likely cooks behind a forecast. */
 const MEMBERS = 12;
+/** Looked ahead so far at least, min, however long the cook has taken. */
+const LOOK_AHEAD_MIN = 300;
 
 /** Spraying, brushing and baring go by rules of the piece; a pit is shut down once its meat is off, and not by the clock. */
 const LEFT_OUT = new Set<PlanJob['do']>(['shut-down', 'spritz', 'sauce', 'unwrap']);
@@ -32,11 +34,17 @@ export function forecastInput(
   piece = leadMeat(plan).id,
 ): ForecastInput {
   const told = thinned(readings);
+  const nowMin = Math.max(0, (now - lit) / MINUTE_MS);
+  const planned = plan.scenarios[0];
   return {
-    scenario: plan.scenarios[0],
+    // No cook ends by a planned minute.
+    scenario: {
+      ...planned,
+      untilMin: Math.max(planned.untilMin, Math.ceil(nowMin) + LOOK_AHEAD_MIN),
+    },
     done: actionsOf(log, lit),
     ahead: actionsOfJobs(jobsAhead(plan, log)),
-    nowMin: Math.max(0, (now - lit) / MINUTE_MS),
+    nowMin,
     readings: told
       .filter((r) => r.at >= lit && r.at <= now)
       .map(({ at, pitC, coreC, domeC, fanDuty }) => ({

@@ -19,6 +19,8 @@ import { possibleJobs } from './possibleJobs';
 export interface PieceNow extends KnownPiece {
   /** When it is ready, minutes after lighting: p10, p50, p90; null where that is not known. */
   readyMin: Forecast['readyMin'];
+  /** How far was looked, minutes after lighting; null where nothing was worked out yet. */
+  horizonMin: number | null;
   /** Whether it is the one to read next. */
   next: boolean;
 }
@@ -114,6 +116,7 @@ function piecesNow(known: KnownCook, forecasts: Forecasts, nowMs: number): Piece
   const pieces = known.pieces.map((p) => ({
     ...p,
     readyMin: known.litMs === null ? null : (forecasts[p.id]?.readyMin ?? null),
+    horizonMin: forecasts[p.id]?.horizonMin ?? null,
   }));
   const next = nextToRead(pieces, nowMs);
   return pieces.map((p) => ({ ...p, next: p.id === next }));

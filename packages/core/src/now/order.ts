@@ -2,8 +2,9 @@
  * The one order of a cook: what to do now, which of everything that asks for something comes first, and what it stands
  * for. The card, its alarm, the list, the fire sheet and whoever listens outside all read it from here.
  */
-import { WAIT_MIN, type Advice } from '../advice/advise';
+import type { Advice } from '../advice/advise';
 import { notSafe, type NotSafe } from '../advice/pieceSafety';
+import { WAIT_MIN } from '../advice/waits';
 import type { Fault } from '../diagnosis/faults';
 import { lookedFirst } from './wantsAdvice';
 import type { DueJob } from '../forecast/jobTimes';
@@ -148,6 +149,14 @@ const finish = ({ nowMs }: CookNow): Order => ({
   jobIds: [],
 });
 
+/** Whether a planned move would take a pit further out of its band: one that is low closed, one that is high opened. */
+function isAgainstState(job: PlanJob, cook: CookNow): boolean {
+  const { place, changeK } = cook.state;
+  return opens(job, cook)
+    ? place === 'above' && (changeK ?? 0) >= 0
+    : place === 'below' && (changeK ?? 0) <= 0;
+}
+
 /** Until when a move of a kind is waited for: it was made a short while ago, planned or not. Epoch ms. */
 export function waitUntilMs({ log, plan }: CookNow, move: Advice['move']['do']): number {
   const deed = move === 'set-vents' ? 'set-vents' : 'add-fuel';
@@ -163,6 +172,7 @@ function isHeldBack({ job, ms }: DueJob, cook: CookNow, advice: Advice | null): 
     return ms < untilMs && cook.nowMs < untilMs;
   }
   if (job.do !== 'set-vents' || cook.state.cause.code === 'coming-up') return false;
+  if (isAgainstState(job, cook)) return true;
   const last = cook.log.lines.findLast((l) =>
     deedsOfLine(l.body).some((a) => a.do === 'set-vents'),
   );

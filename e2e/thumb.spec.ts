@@ -97,7 +97,7 @@ test('what a fire that runs away shows is typed in, and the advised move is take
   await expect(order).toContainText(/^Bowl vent/);
   await page.getByTestId('why').click();
   await expect(page.getByRole('dialog')).toContainText(/Bowl vent/);
-  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).first().click();
   await page.getByTestId('job-done').click();
   await expect(page.getByTestId('last-tap')).toContainText('Logged:');
   // One move at a time: the next one is not advised before this one can show.

@@ -74,7 +74,7 @@ test('a real fire that chokes is told by wire, calls, and the advised move is ta
   await expect(page.getByTestId('job-done')).toBeInViewport({ ratio: 1 });
   await page.getByTestId('why').click();
   await expect(page.getByRole('dialog')).toContainText(before);
-  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).first().click();
   await page.getByTestId('job-done').click();
   await expect(order).not.toHaveText(before);
 

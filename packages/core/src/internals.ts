@@ -197,7 +197,7 @@ export * from './now/cookNow';
 export * from './now/knownCook';
 export * from './now/lookAhead';
 export * from './now/possibleJobs';
-export * from './advice/waits';
+export * from './advice/thresholds';
 export * from './now/calls';
 export * from './now/order';
 export * from './now/wantsAdvice';

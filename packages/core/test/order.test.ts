@@ -132,7 +132,9 @@ describe('the order', () => {
     const of = cook([LIT, ON, off], [], { code: 'fire-out' }, done);
     expect(order(of).order.kind).toBe('finish');
   });
+});
 
+describe('an order stands in for what it fulfils', () => {
   it('absorbs what it fulfils: a planned closing that is due answers a pit that is too hot', () => {
     const closing = order(cook([LIT, ON], [[CLOSE, 0]]), to(0.4, false));
     expect([closing.order.id, closing.next]).toEqual(['job/close', []]);
@@ -154,6 +156,16 @@ describe('the order', () => {
     const wait = advised({ do: 'wait-with-fuel', minutes: 15 }, []);
     expect(order(cook([LIT, ON], [[FEED, 2]]), wait).order.kind).toBe('finish');
     expect(order(cook([LIT, ON], [[FEED, 20]]), wait).order.id).toBe('job/feed-1');
+  });
+
+  it('is a look at a fire that no move brings back, and meat does not go on before', () => {
+    const leave = { ...advised({ do: 'leave' }, []), inBandLeave: 0.1 };
+    const low = { trend: 'falling', changeK: -4, place: 'below', cause: { code: 'fuel-or-wind' } };
+    const on: [PlanJob, number] = [job({ id: 'meat-on', do: 'meat-on' }), -5];
+    const of = { ...cook([LIT], [on]), state: low as Diagnosis };
+    expect(order(of, leave).order.id).toBe('check-fire');
+    expect(order(of, leave, ['check-fire']).order.id).toBe('job/meat-on');
+    expect(order(of, { ...leave, inBandLeave: 0.8 }).order.id).toBe('job/meat-on');
   });
 
   it('comes back neither as move nor as job until its wait is over', () => {

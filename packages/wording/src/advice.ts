@@ -1,14 +1,11 @@
 /** Advice in words: the move, its effect, and the effect of doing nothing. */
 import { CHARCOALS } from '@ostrin/core/catalogue';
-import type { Advice } from '@ostrin/core/tending';
+import { MOSTLY_OUT, type Advice } from '@ostrin/core/tending';
 import type { RequestPit } from '@ostrin/core';
 import type { Units } from '@ostrin/core/quantity';
 import { splitWords } from './fires';
 import { countWords, inHundred, spanOfTime, temperatureWords } from './quantities';
 import { openingWords, ventedPit, ventNames } from './vents';
-
-/** With less of the coming hour in the band, 0 to 1, leaving a pit alone is no advice. */
-const MOSTLY_OUT = 0.5;
 
 /** The move as a command: `Open the bowl vent to \u00bc`. */
 export function moveWords(

@@ -52,6 +52,12 @@ export function orderWords(
         detail: suspectedWords(order.fault, order.sure, pit),
         done: 'I looked',
       };
+    case 'check-fire':
+      return {
+        inWords: moveWords(order.advice, pit, units),
+        detail: effectWords(order.advice, units),
+        done: 'I looked',
+      };
     case 'move':
       return {
         inWords: moveWords(order.advice, pit, units),

@@ -56,8 +56,7 @@ function notYetWords(
 }
 
 /** An order that something depends on now: it is drawn so that nobody overlooks it. */
-const isUrgent = ({ kind }: Order): boolean =>
-  kind === 'make-safe' || kind === 'light-again' || kind === 'look' || kind === 'move';
+const isUrgent = ({ kind }: Order): boolean => kind !== 'job' && kind !== 'finish';
 
 export function OrderCard({ onDone, onList }: Props) {
   const { cook, orders, mayLog } = useTendedCook();

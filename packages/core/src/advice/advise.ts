@@ -22,7 +22,7 @@ import {
 } from './moves';
 import { remainingScenario, withoutRules } from '../forecast/remainingScenario';
 import { splitsNow } from './splitAdvice';
-import { WAIT_MIN } from './waits';
+import { WAIT_MIN } from './thresholds';
 
 /** What is advised, and the effect of it and of doing nothing; series are `everyMin` apart, the first at now. */
 export interface Advice {

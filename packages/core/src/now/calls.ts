@@ -15,7 +15,7 @@ function callsBeside(alarm: Alarm, order: Order, cook: CookNow): boolean {
     case 'out-of-band':
     case 'leaving-band':
       // What was done about it has to work first.
-      return order.kind === 'move' || cook.nowMs >= waitUntilMs(cook, 'set-vents');
+      return isTheOrder(alarm, order) || cook.nowMs >= waitUntilMs(cook, 'set-vents');
     default:
       return true;
   }
@@ -32,7 +32,7 @@ export function isTheOrder({ code, jobId }: Alarm, order: Order): boolean {
       return order.kind === 'look' || order.kind === 'move';
     case 'out-of-band':
     case 'leaving-band':
-      return order.kind === 'move';
+      return order.kind === 'move' || order.kind === 'check-fire';
     default:
       return false;
   }

@@ -4,7 +4,7 @@
  */
 import type { Advice } from '../advice/advise';
 import { notSafe, type NotSafe } from '../advice/pieceSafety';
-import { WAIT_MIN } from '../advice/waits';
+import { MOSTLY_OUT, WAIT_MIN } from '../advice/thresholds';
 import type { Fault } from '../diagnosis/faults';
 import { lookedFirst } from './wantsAdvice';
 import type { DueJob } from '../forecast/jobTimes';
@@ -21,6 +21,8 @@ type Asked =
   | { kind: 'light-again' }
   /** Something specific is wrong that somebody has to see before anything is moved. */
   | { kind: 'look'; fault: Fault; sure: number }
+  /** The pit stays out of its band whatever is moved: somebody has to see why. */
+  | { kind: 'check-fire'; advice: Advice }
   /** A piece came off before it was safe. */
   | { kind: 'make-safe'; meat: string; notSafe: NotSafe }
   /** A move at the fire, found by simulation. */
@@ -68,7 +70,7 @@ export function ordersOf(cook: CookNow, { advice, seen = new Set() }: OrderInput
   const order =
     unseen(dangers(cook)) ??
     moveOf(cook, jobs, advice) ??
-    unseen(looks(cook, false)) ??
+    unseen([...looks(cook, false), ...checkFire(cook, advice)]) ??
     jobOrder(jobs[0]) ??
     finish(cook);
   return { order, next: jobs.filter(({ job }) => !order.jobIds.includes(job.id)) };
@@ -128,6 +130,13 @@ function moveOf(cook: CookNow, jobs: readonly DueJob[], advice: Advice | null): 
   return opens(planned.job, cook) === advice.move.opens
     ? jobOrder(planned)
     : order([planned.job.id]);
+}
+
+/** A look at a fire that no move brings back. */
+function checkFire({ state, nowMs }: CookNow, advice: Advice | null): Order[] {
+  if (advice?.move.do !== 'leave' || advice.inBandLeave >= MOSTLY_OUT || state.place === 'in')
+    return [];
+  return [{ kind: 'check-fire', id: 'check-fire', ms: nowMs, jobIds: [], advice }];
 }
 
 /** Whether a job opens the intake from where it stands. */

@@ -36,7 +36,7 @@ test('a real fire that was lit an hour ago is read by its dial, goes out, and it
   const page = await litAnHourAgo(browser, server.url);
   // It was lit: laying and lighting are behind it, and nobody has read it yet.
   await expect(page.getByTestId('job-card')).toContainText(/vent/);
-  await expect(page.getByText(/There is no recent reading of the pit/)).toBeVisible();
+  await expect(page.getByTestId('alarm')).toContainText('No thermometer has sent a reading');
 
   await read(page, 'Dial in the lid', '150', '−10 min');
   await read(page, 'Dial in the lid', '144');

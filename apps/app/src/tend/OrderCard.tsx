@@ -33,6 +33,9 @@ export function due(minutes: number): string {
   return m > -2 ? 'now' : `${spanOfTime(-m)} ago`;
 }
 
+/** What is further off than this has a quiet button, min. */
+const QUIET_FROM_MIN = 15;
+
 /** A practice clock skips to a job that is further off, min. */
 const SKIP_FROM_MIN = 3;
 
@@ -108,7 +111,8 @@ export function OrderCard({ onDone, onList }: Props) {
       <View className={`flex-row gap-2 ${wide ? 'flex-wrap' : ''}`}>
         <View className={wide ? 'w-full' : 'flex-[2]'}>
           <Button
-            kind="primary"
+            kind={minutes > QUIET_FROM_MIN ? 'plain' : 'primary'}
+            tall
             disabled={!mayLog}
             label={words.done}
             hint={wide ? 'space' : undefined}

@@ -2,6 +2,7 @@
 import { pitOf } from '@ostrin/core';
 import { fromC, localOf, MINUTE_MS, spanFromK } from '@ostrin/core/quantity';
 import { TREND_WORDS, causeWords, spanOfTime } from '@ostrin/wording';
+import type { ReactNode } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { lastValue } from '../strip/model';
 import { useLive } from '../store/live';
@@ -14,6 +15,8 @@ import { lateMin } from './readyWords';
 import { readyNow, sourceWords } from './useCookNow';
 
 interface Props {
+  /** What is shown in the place of the state of the fire; null for the state. */
+  instead: ReactNode;
   onRun: () => void;
   onMeat: () => void;
 }
@@ -24,7 +27,7 @@ const OLD_MIN = { byWire: 3, byHand: 45 };
 /** Lateness under this is not worth a word, min. */
 const LATE_MIN = 10;
 
-export function Reading({ onRun, onMeat }: Props) {
+export function Reading({ instead, onRun, onMeat }: Props) {
   const { cook } = useTendedCook();
   const { plan, readings, nowMs, litMs, state, serveMs } = cook;
   const live = useLive();
@@ -95,16 +98,20 @@ export function Reading({ onRun, onMeat }: Props) {
           {degrees(last?.c, units)}
         </Text>
         <View className="flex-1">
-          <Text className="font-sans-bold text-ink text-[18px]">
-            {stale || old
-              ? `Old reading, ${spanOfTime(ageMin)} ago`
-              : state.cause.code === 'no-reading'
-                ? 'No reading'
-                : TREND_WORDS[state.trend] + moved}
-          </Text>
-          <Text className="font-sans text-soot text-[16px] leading-[21px]">
-            {causeWords(state.cause, pitOf(plan))}
-          </Text>
+          {instead ?? (
+            <>
+              <Text className="font-sans-bold text-ink text-[18px]">
+                {stale || old
+                  ? `Old reading, ${spanOfTime(ageMin)} ago`
+                  : state.cause.code === 'no-reading'
+                    ? 'No reading'
+                    : TREND_WORDS[state.trend] + moved}
+              </Text>
+              <Text className="font-sans text-soot text-[16px] leading-[21px]">
+                {causeWords(state.cause, pitOf(plan))}
+              </Text>
+            </>
+          )}
           {source ? (
             <Text testID="reading-source" className="font-sans text-soot text-[14px]">
               {source}

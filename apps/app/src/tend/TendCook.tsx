@@ -1,5 +1,6 @@
 /** The cook under way: reading, next job, strip and log pad. */
 import type { Entry } from '@ostrin/core/log';
+import { isTheOrder } from '@ostrin/core/tending';
 import type { PitPlan } from '@ostrin/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -50,6 +51,7 @@ export function TendCook({ plan, id }: Props) {
   const { orders, see } = useOrders(cook, advice);
   const { order } = orders;
   const alarms = useAlarms(cook, order);
+  const beside = alarms.unseen.filter((a) => !isTheOrder(a, order));
   const onDone = (): void => {
     if (order.kind === 'finish') setOpen({ of: 'run' });
     else {
@@ -63,12 +65,15 @@ export function TendCook({ plan, id }: Props) {
       <>
         <ConnectionNotice timeZone={cook.plan.request.timeZone} />
         <ShiftOffer />
-        <AlarmBar alarms={alarms} />
       </>
     ),
     header: (
       <>
-        <Reading onRun={() => setOpen({ of: 'run' })} onMeat={() => setOpen({ of: 'meat' })} />
+        <Reading
+          instead={beside.length > 0 ? <AlarmBar unseen={beside} see={alarms.see} /> : null}
+          onRun={() => setOpen({ of: 'run' })}
+          onMeat={() => setOpen({ of: 'meat' })}
+        />
         <AfterOffCard />
         {cook.pieces.length > 1 ? <PieceChips /> : null}
       </>

@@ -13,10 +13,12 @@ const HOLDS_MIN = 20;
 
 /** The advice that holds now; null where none does. */
 export function useAdvice(cook: CookNow): Advice | null {
-  const { plan, log, nowMs, litMs } = cook;
+  const { plan, log, nowMs, litMs, state } = cook;
+  // Readings that come late, or all at once, may show another fire.
+  const about = `${state.place}/${state.cause.code}`;
   const wanted = wantsAdvice(cook);
   const [advice, setAdvice] = useState<Advice | null>(null);
-  useAskedWhenDue({ log, nowMs, everyMin: EVERY_MIN, wanted }, async (atMs) => {
+  useAskedWhenDue({ log, nowMs, everyMin: EVERY_MIN, wanted, about }, async (atMs) => {
     const lead = leadPiece(cook).id;
     const input = forecastInputs(cook, atMs, [lead])[lead]!;
     setAdvice(await askAdvice({ input, plan, lines: log.lines, nowMs: atMs }).catch(() => null));

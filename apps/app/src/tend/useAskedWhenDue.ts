@@ -12,6 +12,8 @@ interface Due {
   everyMin: number;
   /** Whether anything is to be asked. */
   wanted: boolean;
+  /** What else calls for asking again when it changes; nothing when left out. */
+  about?: string;
 }
 
 /**
@@ -20,7 +22,7 @@ interface Due {
  * never twice the same, and not before the fire is lit; what changes while an answer is awaited is asked after it.
  */
 export function useAskedWhenDue(
-  { log, nowMs, everyMin, wanted }: Due,
+  { log, nowMs, everyMin, wanted, about = '' }: Due,
   ask: (atMs: number) => Promise<void>,
 ): void {
   const latest = useRef({ key: '', atMs: 0, ask });
@@ -31,7 +33,7 @@ export function useAskedWhenDue(
   const slot = litMs === null ? -1 : Math.floor((nowMs - litMs) / spanMs);
   const lines = log.lines.map((l) => `${l.id}@${l.at}`).join();
   const due = wanted && litMs !== null && slot >= 0;
-  const key = due ? `${slot} ${lines}` : '';
+  const key = due ? `${slot} ${about} ${lines}` : '';
   useEffect(() => {
     const logged = log.lines.findLast((l) => l.at <= nowMs)?.at ?? 0;
     latest.current = { key, atMs: Math.max((litMs ?? 0) + slot * spanMs, logged), ask };

@@ -15,6 +15,8 @@ const NO_MOVE: ReadonlySet<Cause['code']> = new Set([
   'recovering-from-lid',
   'vents-just-moved',
   'cold-meat',
+  'high-and-falling',
+  'low-and-rising',
 ]);
 /** What somebody has to look at before anything is moved. */
 const LOOK_FIRST: ReadonlySet<Fault> = new Set([

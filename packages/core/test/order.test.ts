@@ -149,12 +149,31 @@ describe('an order stands in for what it fulfils', () => {
     expect(order(cook([LIT, ON], [[CLOSE, 40]]), to(0.4, false)).next).toHaveLength(1);
   });
 
+  it('never closes a pit that is low and does not climb, nor opens one that is high', () => {
+    const state = (place: 'below' | 'above', changeK: number): Diagnosis => ({
+      trend: 'steady',
+      changeK,
+      place,
+      cause: { code: 'fuel-or-wind' },
+    });
+    const due = (s: Diagnosis, intake: number) =>
+      order({ ...cook([LIT, ON, vents(200, intake, 'x')], [[CLOSE, 0]]), state: s }).order.ms;
+    expect(due(state('below', -2), 0.5)).toBe(at(310));
+    expect(due(state('below', 3), 0.5)).toBe(at(300));
+    expect(due(state('above', 2), 0.1)).toBe(at(310));
+    expect(due(state('above', 2), 0.5)).toBe(at(300));
+  });
+
   it('takes advised fuel for the feed that is due, and puts that off where waiting is advised', () => {
     const handful = advised({ do: 'add-charcoal', pieces: 6, massKg: 0.2 }, FEED.logs);
     expect(order(cook([LIT, ON], [[FEED, 10]]), handful).order.jobIds).toEqual(['feed-1']);
     expect(order(cook([LIT, ON], [[FEED, 40]]), handful).order.jobIds).toEqual([]);
     const wait = advised({ do: 'wait-with-fuel', minutes: 15 }, []);
-    expect(order(cook([LIT, ON], [[FEED, 2]]), wait).order.kind).toBe('finish');
+    // Worked out at minute 298, it holds until 313.
+    expect(order(cook([LIT, ON], [[FEED, 2]]), wait).order).toMatchObject({
+      id: 'job/feed-1',
+      ms: at(313),
+    });
     expect(order(cook([LIT, ON], [[FEED, 20]]), wait).order.id).toBe('job/feed-1');
   });
 
@@ -170,8 +189,11 @@ describe('an order stands in for what it fulfils', () => {
 
   it('comes back neither as move nor as job until its wait is over', () => {
     const moved = (min: number) => [LIT, ON, vents(min, 0.4)];
-    const of = (min: number) => order(cook(moved(min), [[CLOSE, 0]]), to(0.2, false)).order.kind;
-    expect([of(285), of(279)]).toEqual(['finish', 'job']);
+    const of = (min: number) => order(cook(moved(min), [[CLOSE, 0]]), to(0.2, false)).order;
+    expect([of(285), of(279)].map((o) => [o.id, o.ms])).toEqual([
+      ['job/close', at(305)],
+      ['job/close', at(300)],
+    ]);
     const another = (min: number) => order(cook(moved(min)), to(0.2, false)).order.kind;
     expect([another(285), another(279)]).toEqual(['finish', 'move']);
   });

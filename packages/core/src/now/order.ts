@@ -59,12 +59,16 @@ export interface Orders {
 
 /** A job counts as due this long before its time, min. */
 const DUE_FROM_MIN = 1;
+/** A planned move that would make things worse is looked at again after this, min. */
+const LOOK_AGAIN_MIN = 10;
 /** A feed that is advised is the planned one where that comes within so long, min: as on the log pad. */
 const FEED_WITHIN_MIN = 25;
 
 /** The order at the cook's clock, and the jobs that come after it. */
 export function ordersOf(cook: CookNow, { advice, seen = new Set() }: OrderInput): Orders {
-  const jobs = cook.jobs.filter((j) => !isHeldBack(j, cook, advice));
+  const jobs = cook.jobs
+    .map((j) => ({ ...j, ms: Math.max(j.ms, heldUntilMs(j, cook, advice)) }))
+    .sort((a, b) => a.ms - b.ms);
   const unseen = (orders: readonly Order[]): Order | undefined =>
     orders.find((o) => !seen.has(o.id));
   const order =
@@ -174,16 +178,18 @@ export function waitUntilMs({ log, plan }: CookNow, move: Advice['move']['do']):
   return last ? last.at + wait * MINUTE_MS : -Infinity;
 }
 
-/** Whether a job waits: for a move of its kind that was made instead of it, or because advice puts it off. */
-function isHeldBack({ job, ms }: DueJob, cook: CookNow, advice: Advice | null): boolean {
-  if (job.do === 'add-fuel' && advice?.move.do === 'wait-with-fuel' && cook.litMs !== null) {
-    const untilMs = cook.litMs + (advice.atMin + advice.move.minutes) * MINUTE_MS;
-    return ms < untilMs && cook.nowMs < untilMs;
+/**
+ * Until when a job waits, epoch ms: for a move of its kind that was made instead of it, because advice puts it off, or
+ * while it would take the pit further out of its band. Long past where it waits for nothing.
+ */
+function heldUntilMs({ job, ms }: DueJob, cook: CookNow, advice: Advice | null): number {
+  const { litMs, log, nowMs, state } = cook;
+  if (job.do === 'add-fuel' && advice?.move.do === 'wait-with-fuel' && litMs !== null) {
+    const untilMs = litMs + (advice.atMin + advice.move.minutes) * MINUTE_MS;
+    return ms < untilMs && nowMs < untilMs ? untilMs : -Infinity;
   }
-  if (job.do !== 'set-vents' || cook.state.cause.code === 'coming-up') return false;
-  if (isAgainstState(job, cook)) return true;
-  const last = cook.log.lines.findLast((l) =>
-    deedsOfLine(l.body).some((a) => a.do === 'set-vents'),
-  );
-  return last !== undefined && !last.jobId && cook.nowMs < waitUntilMs(cook, 'set-vents');
+  if (job.do !== 'set-vents' || state.cause.code === 'coming-up') return -Infinity;
+  const last = log.lines.findLast((l) => deedsOfLine(l.body).some((a) => a.do === 'set-vents'));
+  const waits = last && !last.jobId ? waitUntilMs(cook, 'set-vents') : -Infinity;
+  return isAgainstState(job, cook) ? Math.max(waits, nowMs + LOOK_AGAIN_MIN * MINUTE_MS) : waits;
 }

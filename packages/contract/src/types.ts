@@ -87,6 +87,8 @@ export interface CookState {
   ready: Record<string, [number, number, number] | null>;
   /** What may be wrong, the likeliest first: cause code and how sure, 0 to 1. */
   causes: { code: string; sure: number }[];
+  /** The one thing to do: what it is, as the card on a phone has it, and when it is due, epoch ms. */
+  order: { id: string; at: number };
 }
 
 /** A wish that is kept under a name, to be planned again. */

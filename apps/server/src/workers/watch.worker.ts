@@ -4,9 +4,17 @@
  */
 import type { CookState } from '@ostrin/contract';
 import { MINUTE_MS } from '@ostrin/core/quantity';
-import type { Alarm, CookNow, CookRecord } from '@ostrin/core/tending';
-import { FollowedFire, forecastsOf } from '@ostrin/core/lookAhead';
-import { cookNow, forecastInputs, knownCook } from '@ostrin/core/tending';
+import type { Advice, Alarm, CookNow, CookRecord, Order } from '@ostrin/core/tending';
+import { adviseNow, FollowedFire, forecastsOf } from '@ostrin/core/lookAhead';
+import {
+  callsOf,
+  cookNow,
+  forecastInputs,
+  knownCook,
+  leadInput,
+  ordersOf,
+  wantsAdvice,
+} from '@ostrin/core/tending';
 
 /** A cook as it is to be watched, at `nowMs` of its clock, epoch ms. */
 export interface WatchAsk {
@@ -36,11 +44,23 @@ export function look({ record, nowMs }: WatchAsk): Watched {
   if (known.litMs === null) return null;
   const forecasts = forecastsOf(forecastInputs(known, nowMs), fireOf(record.id));
   const cook = cookNow(known, forecasts, nowMs);
-  return { state: stateOf(cook, known.litMs), alarms: cook.alarms };
+  const { order } = ordersOf(cook, { advice: adviceFor(cook) });
+  return { state: stateOf(cook, order, known.litMs), alarms: callsOf(cook, order) };
+}
+
+/** The advice that a phone would show; null where none is called for. */
+function adviceFor(cook: CookNow): Advice | null {
+  if (!wantsAdvice(cook)) return null;
+  const { id, plan, log, nowMs } = cook;
+  return adviseNow({ input: leadInput(cook), plan, lines: log.lines, nowMs }, fireOf(id));
 }
 
 /** A cook as others than phones are told of it. */
-function stateOf({ nowMs, pitC, forecast, pieces }: CookNow, litMs: number): CookState {
+function stateOf(
+  { nowMs, pitC, forecast, pieces }: CookNow,
+  order: Order,
+  litMs: number,
+): CookState {
   const atMs = (min: number): number => litMs + min * MINUTE_MS;
   const named = forecast?.named;
   return {
@@ -55,6 +75,7 @@ function stateOf({ nowMs, pitC, forecast, pieces }: CookNow, litMs: number): Coo
       ]),
     ),
     causes: named ? [{ code: named.fault, sure: named.sure }] : [],
+    order: { id: order.id, at: order.ms },
   };
 }
 

@@ -62,8 +62,11 @@ interface NamesProps {
   field: { left: number; right: number; top: number; bottom: number };
 }
 
-/** A letter of a name is about so wide, px. */
+/** A letter of a name is about so wide, and a line so high, px. */
 const LETTER_PX = 9;
+const LINE_PX = 16;
+/** Names of more letters than this cannot stand side by side on a phone: every other one goes a line higher. */
+const SHORT_NAME = 8;
 
 /** The name of each trace at its end, where it has one, moved apart where they would touch. */
 export function Names({ data, axes, field }: NamesProps) {
@@ -90,7 +93,10 @@ export function Names({ data, axes, field }: NamesProps) {
           <Halo
             key={trace.key}
             x={places[i]!}
-            y={Math.min(axes.t(end.t) - 6, field.bottom - 6)}
+            y={
+              Math.min(axes.t(end.t) - 6, field.bottom - 6) -
+              (longest > SHORT_NAME ? LINE_PX * (i % 2) : 0)
+            }
             anchor="middle"
             colour={trace.colour}
             bold

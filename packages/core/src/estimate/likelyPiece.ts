@@ -22,23 +22,17 @@ export interface PieceOutcome {
 }
 
 /**
- * When it is done: p10, p50 and p90 of the likely pieces, min after lighting, as they feel where somebody felt them. What
- * is not done by `horizonMin`, to which they were run, counts as done then: there is always an answer.
+ * When it is done: p10, p50 and p90 of the likely pieces, min after lighting, as they feel where somebody felt them; Infinity
+ * for what lies beyond the minute to which they were run.
  */
-export function readyWindow(
-  runs: readonly PieceOutcome[],
-  horizonMin: number,
-): [number, number, number] {
-  const [p10, p50, p90] = runs.some(({ felt }) => felt.length > 0)
+export const readyWindow = (runs: readonly PieceOutcome[]): [number, number, number] =>
+  runs.some(({ felt }) => felt.length > 0)
     ? weightedP10p50p90(
         runs.flatMap(({ felt, doneAtMin }) =>
           felt.length > 0 ? felt : [{ value: doneAtMin, weight: 1 }],
         ),
       )
     : p10p50p90(runs.map((r) => r.doneAtMin));
-  const by = (min: number): number => Math.min(min, horizonMin);
-  return [by(p10), by(p50), by(p90)];
-}
 
 /** Runs one drawn piece in the measured air. */
 export function runLikelyPiece(

@@ -64,7 +64,6 @@ export function foodOutcome(
 ): FoodOutcome {
   const food = foodOf(wish);
   const { nowMin } = input;
-  const { untilMin } = input.scenario;
   const without = likelyCooks(input, followed);
   const cook = cookWith(input, food);
   // The fire has to be estimated anew for a cook with one piece more; the other estimate is not touched.
@@ -82,15 +81,18 @@ export function foodOutcome(
   const pieces = runsOf(own, nowMin);
   return {
     food,
-    readyMin: readyWindow(pieces, untilMin),
+    readyMin: inSight(readyWindow(pieces)),
     firstReadyMin: {
-      without: readyWindow(runsOf(without, nowMin, input.felt), untilMin),
-      with: readyWindow(runsOf(withIt, nowMin, input.felt), untilMin),
+      without: inSight(readyWindow(runsOf(without, nowMin, input.felt))),
+      with: inSight(readyWindow(runsOf(withIt, nowMin, input.felt))),
     },
     dip: dipBetween(without, withIt),
     fuelMin: fuelMinFor(pieces, food, withIt),
   };
 }
+
+/** A window, null where it ends beyond what was run. */
+const inSight = (window: Triple): Triple | null => (window.every(Number.isFinite) ? window : null);
 
 /** The cook with the food put on now. */
 function cookWith(input: ForecastInput, food: MeatSpec): ForecastInput {

@@ -100,6 +100,8 @@ export function forecast(input: ForecastInput, followed?: FollowedFire): Forecas
   const pitFan = percentileBands(pits);
   const coreFan = percentileBands(cores);
   const wrapMin = p10p50p90(wraps)[1];
+  const { untilMin: horizonMin } = scenario;
+  const [p10, p50, p90] = readyWindow(runs);
   return {
     fromMin: now,
     everyMin: EVERY_MIN,
@@ -109,8 +111,8 @@ export function forecast(input: ForecastInput, followed?: FollowedFire): Forecas
     coreC: coreFan.mid,
     coreLowC: coreFan.low,
     coreHighC: coreFan.high,
-    readyMin: readyWindow(runs, scenario.untilMin),
-    horizonMin: scenario.untilMin,
+    readyMin: [Math.min(p10, horizonMin), Math.min(p50, horizonMin), Math.min(p90, horizonMin)],
+    horizonMin,
     wrapMin: Number.isFinite(wrapMin) ? wrapMin : null,
     pitDifferenceK: difference(latestReading(readings, 'pitC', nowMin), expected.pitC[now]),
     coreDifferenceK: difference(

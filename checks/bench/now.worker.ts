@@ -17,7 +17,7 @@ tendCases(seed, cooks)
     if (i % shares !== share) return;
     const made = planOf(c);
     parentPort!.postMessage({
-      now: followNow(c),
+      now: followNow(c, made),
       planOnly: tendCase('planOnly', c, made).inBand,
       rules: tendCase('rules', c, made).inBand,
     });

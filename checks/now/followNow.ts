@@ -3,6 +3,7 @@
  * wrongly, whose thermometer falls silent, who takes all of it off early. Each five minutes what is said is checked.
  */
 import {
+  ADVICE_MIN,
   advance,
   adviseNow,
   applyAction,
@@ -20,6 +21,7 @@ import {
   leadPiece,
   MINUTE_MS,
   ordersOf,
+  SEEN_FOR_MIN,
   seeded,
   seedFrom,
   wantsAdvice,
@@ -35,7 +37,7 @@ import {
   type ReadingRow,
 } from '@ostrin/core/internals';
 import type { Case } from '../plans/requests';
-import { FIRE_SD, planOf, trueScenario, type PlannedCase } from '../tend/truePit';
+import { FIRE_SD, trueScenario, type PlannedCase } from '../tend/truePit';
 import { habitsOf, type Habits } from './habits';
 import { violationsOf, type Violation } from './rules';
 
@@ -54,13 +56,10 @@ export interface Followed {
 }
 
 const EVERY_MIN = 5;
-/** Forecasts and advice are worked out anew so often when nothing happens, min. */
+/** Forecasts are worked out anew so often when nothing happens, min. */
 const FORECAST_MIN = 30;
 /** Likely cooks behind a forecast: the app's twelve cost more than all the rest. */
 const MEMBERS = 4;
-const ADVICE_MIN = 10;
-const ADVICE_HOLDS_MIN = 20;
-const SEEN_MIN = 60;
 /** Cooks end this long after their plan at the latest, min. */
 const LONGEST_MIN = 1400;
 const PROBE = { biasK: 1.5, noiseK: 0.5 };
@@ -191,7 +190,9 @@ class Follower {
 
   private moment(min: number): void {
     const cook = this.now(min);
-    const seen = new Set([...this.seen].filter(([, at]) => min - at < SEEN_MIN).map(([id]) => id));
+    const seen = new Set(
+      [...this.seen].filter(([, at]) => min - at < SEEN_FOR_MIN).map(([id]) => id),
+    );
     const advice = this.advised(cook, min);
     const orders = ordersOf(cook, { advice, seen });
     const found = violationsOf({
@@ -235,14 +236,14 @@ class Follower {
 
   private advised(cook: CookNow, min: number): Advice | null {
     if (!wantsAdvice(cook)) return null;
-    if (this.adviceAtMin < this.actedAtMin || min - this.adviceAtMin >= ADVICE_MIN) {
+    if (this.adviceAtMin < this.actedAtMin || min - this.adviceAtMin >= ADVICE_MIN.every) {
       const lead = leadPiece(cook).id;
       const input = forecastInputs(cook, cook.nowMs, [lead])[lead]!;
       const { plan, log, nowMs } = cook;
       this.advice = adviseNow({ input, plan, lines: log.lines, nowMs }, this.fire);
       this.adviceAtMin = min;
     }
-    return this.advice && min < this.advice.atMin + ADVICE_HOLDS_MIN ? this.advice : null;
+    return this.advice && min < this.advice.atMin + ADVICE_MIN.holds ? this.advice : null;
   }
 
   /** Which alarms went, and when: one that comes back at once only flickers. */
@@ -294,7 +295,6 @@ class Follower {
   }
 }
 
-/** Follows one case of a seed. */
-export function followNow(c: Case): Followed {
-  return new Follower(c, planOf(c), seeded(seedFrom(`now/${c.truth}`))).run();
-}
+/** Follows one case of a seed in its plan. */
+export const followNow = (c: Case, made: PlannedCase): Followed =>
+  new Follower(c, made, seeded(seedFrom(`now/${c.truth}`))).run();

@@ -5,14 +5,14 @@ import {
   isAllOff,
   isDue,
   isTheOrder,
+  lastDeed,
   lastVents,
   MINUTE_MS,
   pitOf,
   toldVents,
-  WAIT_MIN,
+  waitMin,
   type CookNow,
   type Orders,
-  type PlanLog,
 } from '@ostrin/core/internals';
 
 export const VIOLATIONS = [
@@ -111,15 +111,11 @@ function cannotBeCarriedOut({ cook, orders: { order } }: Moment): boolean {
   );
 }
 
-const did = (cook: CookNow, what: PlanLog['do']): number =>
-  cook.log.lines.findLast((l) => l.body.kind === 'act' && l.body.action.do === what)?.at ??
-  -Infinity;
-
 function isRepeated({ cook, orders: { order } }: Moment): boolean {
   if (order.kind !== 'move') return false;
-  const wait = WAIT_MIN[pitOf(cook.plan).fire.fuel === 'splits' ? 'splits' : 'charcoal'];
   const what = order.advice.move.do === 'set-vents' ? 'set-vents' : 'add-fuel';
-  return cook.nowMs - did(cook, what) < wait * MINUTE_MS;
+  const last = lastDeed(cook.log, what)?.at ?? -Infinity;
+  return cook.nowMs - last < waitMin(pitOf(cook.plan).fire.fuel === 'splits') * MINUTE_MS;
 }
 
 /** A pit that is over its band and does not fall is not opened, nor one under it that does not climb closed. */

@@ -6,6 +6,7 @@ import { leadMeat, pitOf } from '@ostrin/core';
 import {
   actionsOfJobs,
   adviseNow,
+  FEED_WITHIN_MIN,
   FollowedFire,
   MINUTE_MS,
   type Action,
@@ -33,8 +34,6 @@ export interface Tended {
 
 /** Advice is asked for so often, min; the pit is read each minute. */
 const ASKED_MIN = { charcoal: 10, splits: 5 };
-/** A feed that was advised is the planned one where that comes within so long, as on the log pad, min. */
-const FEED_DUE_MIN = 25;
 /** The pit has left its inner band: nobody asks before, share of the band. */
 const INNER = 0.6;
 
@@ -101,7 +100,7 @@ function adviceOperator(scenario: Scenario, plan: PitPlan, owners: Scenario): Op
     if (
       advice.logs.some((a) => a.do === 'add-fuel') &&
       next &&
-      next.atMin <= atMin + FEED_DUE_MIN
+      next.atMin <= atMin + FEED_WITHIN_MIN
     ) {
       jobs.splice(jobs.indexOf(next), 1);
     }

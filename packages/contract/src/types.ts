@@ -83,7 +83,7 @@ export interface CookState {
   fuelLeftFraction: number | null;
   /** Hours until the fuel is too little to hold the pit, p10, p50, p90; null where it is not in sight. */
   fuelHours: [number, number, number] | null;
-  /** When each piece is done, epoch ms: p10, p50, p90; null where that is not in sight. */
+  /** When each piece is done, epoch ms: p10, p50, p90, at the latest where the look ahead ends; null before one was made. */
   ready: Record<string, [number, number, number] | null>;
   /** What may be wrong, the likeliest first: cause code and how sure, 0 to 1. */
   causes: { code: string; sure: number }[];

@@ -2,7 +2,7 @@
  * What only the pages of a cook under way and of its instruments ask of the core. It stands apart, so that the first page
  * does not load it.
  */
-export { MOSTLY_OUT } from './advice/thresholds';
+export { ADVICE_MIN, MOSTLY_OUT, SEEN_FOR_MIN } from './advice/thresholds';
 export { afterOff, type AfterOff } from './advice/afterOff';
 export { notSafe, type NotSafe } from './advice/pieceSafety';
 export { boilsAtC, disagreement } from './instruments/disagreement';

@@ -52,6 +52,17 @@ describe('food that is added to a cook', () => {
     expect(withIt?.[1] ?? Infinity).toBeGreaterThanOrEqual(without![1] - 3);
   });
 
+  it('has its hour beyond the end of the cook, and none where it is not done in what is run', () => {
+    const scenario = { ...INPUT.scenario, untilMin: 400 };
+    const put = (massKg: number, pitC: number) =>
+      foodOutcome(
+        { ...INPUT, scenario },
+        { id: 'b', cut: 'pork-shoulder', massKg, count: 1, pitC },
+      );
+    expect(put(1, 121).readyMin![1]).toBeGreaterThan(400);
+    expect(put(6, 121).readyMin).toBeNull();
+  });
+
   it('is pulled before its wanted middle where a roast is meant', () => {
     const roast = foodOf({ id: 'r', cut: 'rib-roast', massKg: 1.5, count: 1, pitC: 121 });
     expect((roast.done as { coreC: number }).coreC).toBeLessThan(53);

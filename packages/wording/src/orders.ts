@@ -1,7 +1,7 @@
 /** The order of a cook in words: what to do, and why this and nothing else. */
 import type { Units } from '@ostrin/core/quantity';
 import type { Cause, Order } from '@ostrin/core/tending';
-import type { RequestPit } from '@ostrin/core';
+import type { JobWords, RequestPit } from '@ostrin/core';
 import { effectWords, moveWords, waitWords } from './advice';
 import { notSafeWords } from './afterOff';
 import { causeWords } from './diagnosis';
@@ -18,12 +18,8 @@ export interface OrderContext {
   pieceName: (id: string) => string;
 }
 
-/** An order in words. */
-export interface OrderWords {
-  /** What to do, as a command. */
-  inWords: string;
-  /** What belongs to it, or why, in a sentence or two. */
-  detail: string;
+/** An order in words, with what to go through at it where it is a job. */
+export interface OrderWords extends JobWords {
   /** What the one button says when it is done. */
   done: string;
 }
@@ -64,10 +60,8 @@ export function orderWords(
         detail: `${effectWords(order.advice, units)} ${waitWords(order.advice)}`,
         done: 'I did it',
       };
-    case 'job': {
-      const { inWords, detail } = jobWords(order.job.facts, pit, units);
-      return { inWords, detail, done: 'Done' };
-    }
+    case 'job':
+      return { ...jobWords(order.job.facts, pit, units), done: 'Done' };
     case 'finish':
       return {
         inWords: 'All jobs done',

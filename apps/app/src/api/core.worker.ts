@@ -26,7 +26,7 @@ const latest = { plan: 0, card: 0, variants: 0 };
 /** How fires are held, worked out before: a change of the meal does not ask for it again. */
 const known = new Map<string, TunedPolicy>();
 const MOST_KNOWN = 40;
-type LongKind = keyof typeof latest;
+type TaskKind = keyof typeof latest;
 
 const pause = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
 const pool = new PitPool(runLikelyPit, pause);
@@ -120,7 +120,7 @@ async function runCard(id: number, of: SteadyCase): Promise<void> {
 }
 
 async function follow<T>(
-  kind: LongKind,
+  kind: TaskKind,
   id: number,
   work: Steps<T>,
   from: number,

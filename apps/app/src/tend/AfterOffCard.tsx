@@ -7,27 +7,26 @@ import { useSettings } from '../store/settings';
 import { clockOf } from '../ui/words';
 import { useTendedCook } from './cookContext';
 import { isMeatOn } from './useCookNow';
-import { pieceName } from '../store/names';
+import { pieceNamed } from '../store/names';
 
 /** Told while any piece rests; nothing before one came off. */
 export function AfterOffCard() {
   const { cook } = useTendedCook();
   const units = useSettings((s) => s.units);
-  const { plan, log, forecast, litMs, nowMs, pieces } = cook;
-  const off = afterOff(plan, log, forecast, litMs, pieces);
+  const { plan, log, nowMs } = cook;
+  const off = afterOff(cook);
   if (off.length === 0) return null;
   const clock = (ms: number): string => clockOf(localOf(ms, plan.request.timeZone));
   return (
     <View testID="after-off" className="gap-1 border-l-4 border-edge bg-sheet px-3 py-2">
-      {off.map((a) => {
-        const i = plan.request.meats.findIndex((m) => m.id === a.meat);
-        return (
-          <Text key={a.meat} className="font-sans text-ink text-[16px] leading-[21px]">
-            <Text className="font-sans-bold">{`${pieceName(plan, i)}, off ${clock(a.offMs)}. `}</Text>
-            {afterOffWords(a, nowMs, clock, units)}
+      {off.map((a) => (
+        <Text key={a.meat} className="font-sans text-ink text-[16px] leading-[21px]">
+          <Text className="font-sans-bold">
+            {`${pieceNamed(plan, a.meat)}, off ${clock(a.offMs)}. `}
           </Text>
-        );
-      })}
+          {afterOffWords(a, nowMs, clock, units)}
+        </Text>
+      ))}
       {isMeatOn(log) ? null : (
         <Text className="font-sans text-soot text-[14px] leading-[19px]">
           Shut both vents to put the fire out and save the charcoal; finishing the cook says how

@@ -2,7 +2,7 @@
 import { ROUTES, type CookSummary } from '@ostrin/contract/types';
 import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
 import { pitOf } from '@ostrin/core';
-import { cookNow, knownCook } from '@ostrin/core/tending';
+import { cookNow, knownCook, ordersOf } from '@ostrin/core/tending';
 import { capital, jobWords } from '@ostrin/wording';
 import { useQueries } from '@tanstack/react-query';
 import { Pressable, Text } from 'react-native';
@@ -64,12 +64,15 @@ export function AllJobsSheet({ cooks, onPick, onClose }: Props) {
 /** The next jobs of one fire, by its own clock. */
 function jobsOf({ pitName, clock, ...record }: CookView, units: Units) {
   const nowMs = cookClockMs({ clock, clockAt: clock.realMs }, Date.now());
-  const { id, plan, jobs } = cookNow(knownCook(record), {}, nowMs);
-  return jobs.slice(0, MOST_OF_ONE).map(({ job, ms }) => ({
-    key: `${id}/${job.id}`,
-    cookId: id,
-    pitName,
-    words: jobWords(job.facts, pitOf(plan), units).inWords,
-    inMin: (ms - nowMs) / MINUTE_MS,
-  }));
+  const cook = cookNow(knownCook(record), {}, nowMs);
+  const { id, plan } = cook;
+  return ordersOf(cook, { advice: null })
+    .jobs.slice(0, MOST_OF_ONE)
+    .map(({ job, ms }) => ({
+      key: `${id}/${job.id}`,
+      cookId: id,
+      pitName,
+      words: jobWords(job.facts, pitOf(plan), units).inWords,
+      inMin: (ms - nowMs) / MINUTE_MS,
+    }));
 }

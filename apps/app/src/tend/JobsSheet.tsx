@@ -16,7 +16,8 @@ interface Props {
 
 export function JobsSheet({ onDone, onSkip, onClose }: Props) {
   const {
-    cook: { plan, jobs, nowMs: now },
+    cook: { plan, nowMs: now },
+    orders: { jobs },
     mayLog,
   } = useTendedCook();
   const wordsOf = useJobWords();

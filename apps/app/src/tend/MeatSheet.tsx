@@ -3,7 +3,7 @@ import { leadMeat, type PlanLog } from '@ostrin/core';
 import { cutOf, doneByFeel } from '@ostrin/core/catalogue';
 import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
 import type { Outlook } from '@ostrin/core/tending';
-import { afterOff, leadInput } from '@ostrin/core/tending';
+import { leadInput, leadPiece } from '@ostrin/core/tending';
 import { notSafeWords } from '@ostrin/wording/tending';
 import { capital, cautionWords, massWords, phaseWords, safetyWords } from '@ostrin/wording';
 import { Text, View } from 'react-native';
@@ -36,9 +36,7 @@ export function MeatSheet({ why, onClose }: Props) {
   const { outlook, failure } = useOutlook(input);
   const meat = leadMeat(plan);
   const cut = cutOf(meat.cut);
-  const unsafe = afterOff(plan, log, cook.forecast, cook.litMs, cook.pieces).find(
-    (a) => a.meat === meat.id,
-  )?.notSafe;
+  const unsafe = leadPiece(cook).notSafe;
   const clock = (min: number): string =>
     roughClock(zeroMs + min * MINUTE_MS, plan.request.timeZone);
   const put = (action: PlanLog): void => {

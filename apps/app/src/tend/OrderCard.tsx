@@ -2,7 +2,7 @@
 import { pitOf, type PitPlan, type PlanJob } from '@ostrin/core';
 import { fromC, MINUTE_MS, type Units } from '@ostrin/core/quantity';
 import { isDue, type Order, type Orders } from '@ostrin/core/tending';
-import { spanOfTime } from '@ostrin/wording';
+import { countWords, spanOfTime } from '@ostrin/wording';
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { useLive } from '../store/live';
@@ -172,14 +172,12 @@ function AllJobs({
         {alsoDue.length > 0
           ? `Also due: ${alsoDue.map((j) => wordsOf(j.job).inWords).join('; ')}`
           : next.length > 0
-            ? `${spanOfJobs(next.length)} after it`
+            ? `${countWords(next.length, 'job', 'jobs')} after it`
             : 'No job after it'}
       </Text>
     </Pressable>
   );
 }
-
-const spanOfJobs = (n: number): string => (n === 1 ? '1 job' : `${n} jobs`);
 
 /** Skips a practice clock to the job on the card. */
 function SkipToJob({ atMs }: { atMs: number }) {

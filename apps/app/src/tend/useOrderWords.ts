@@ -1,23 +1,19 @@
 /** Orders of the cook of this page in words, in the reader's units. */
-import { pitOf, type JobWords } from '@ostrin/core';
+import { pitOf } from '@ostrin/core';
 import type { Order } from '@ostrin/core/tending';
 import { orderWords, type OrderWords } from '@ostrin/wording/tending';
 import { pieceNamed } from '../store/names';
 import { useSettings } from '../store/settings';
 import { useTendedCook } from './cookContext';
-import { useJobWords } from './useJobWords';
 
-export function useOrderWords(): (order: Order) => OrderWords & Pick<JobWords, 'checklist'> {
+export function useOrderWords(): (order: Order) => OrderWords {
   const { plan, state } = useTendedCook().cook;
   const units = useSettings((s) => s.units);
-  const wordsOf = useJobWords();
-  return (order) => ({
-    ...(order.kind === 'job' ? { checklist: wordsOf(order.job).checklist } : {}),
-    ...orderWords(order, {
+  return (order) =>
+    orderWords(order, {
       pit: pitOf(plan),
       units,
       cause: state.cause,
       pieceName: (id) => pieceNamed(plan, id),
-    }),
-  });
+    });
 }

@@ -1,10 +1,13 @@
 /** The one order of the cook on this page, and those that somebody has looked into. */
 import { MINUTE_MS } from '@ostrin/core/quantity';
-import { ordersOf, type Advice, type CookNow, type Orders } from '@ostrin/core/tending';
+import {
+  ordersOf,
+  SEEN_FOR_MIN,
+  type Advice,
+  type CookNow,
+  type Orders,
+} from '@ostrin/core/tending';
 import { useState } from 'react';
-
-/** What was looked into does not come first again for so long, min of the cook. */
-const SEEN_FOR_MIN = 60;
 
 /** The order now and what comes after it; `see` puts an order that was looked into behind the others. */
 export function useOrders(

@@ -4,14 +4,14 @@
  */
 import type { CookState } from '@ostrin/contract';
 import { MINUTE_MS } from '@ostrin/core/quantity';
-import type { Advice, Alarm, CookNow, CookRecord, Order } from '@ostrin/core/tending';
+import type { Alarm, CookNow, CookRecord, Order } from '@ostrin/core/tending';
 import { adviseNow, FollowedFire, forecastsOf } from '@ostrin/core/lookAhead';
 import {
   callsOf,
   cookNow,
   forecastInputs,
   knownCook,
-  leadInput,
+  leadPiece,
   ordersOf,
   wantsAdvice,
 } from '@ostrin/core/tending';
@@ -42,17 +42,17 @@ function fireOf(id: string): FollowedFire {
 export function look({ record, nowMs }: WatchAsk): Watched {
   const known = knownCook(record);
   if (known.litMs === null) return null;
-  const forecasts = forecastsOf(forecastInputs(known, nowMs), fireOf(record.id));
-  const cook = cookNow(known, forecasts, nowMs);
-  const { order } = ordersOf(cook, { advice: adviceFor(cook) });
+  const fire = fireOf(record.id);
+  const inputs = forecastInputs(known, nowMs);
+  const cook = cookNow(known, forecastsOf(inputs, fire), nowMs);
+  const { plan, log } = cook;
+  const input = inputs[leadPiece(cook).id]!;
+  // The advice that a phone would show.
+  const advice = wantsAdvice(cook)
+    ? adviseNow({ input, plan, lines: log.lines, nowMs }, fire)
+    : null;
+  const { order } = ordersOf(cook, { advice });
   return { state: stateOf(cook, order, known.litMs), alarms: callsOf(cook, order) };
-}
-
-/** The advice that a phone would show; null where none is called for. */
-function adviceFor(cook: CookNow): Advice | null {
-  if (!wantsAdvice(cook)) return null;
-  const { id, plan, log, nowMs } = cook;
-  return adviseNow({ input: leadInput(cook), plan, lines: log.lines, nowMs }, fireOf(id));
 }
 
 /** A cook as others than phones are told of it. */

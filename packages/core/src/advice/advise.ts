@@ -22,7 +22,7 @@ import {
 } from './moves';
 import { remainingScenario, withoutRules } from '../forecast/remainingScenario';
 import { splitsNow } from './splitAdvice';
-import { WAIT_MIN } from './thresholds';
+import { waitMin } from './thresholds';
 
 /** What is advised, and the effect of it and of doing nothing; series are `everyMin` apart, the first at now. */
 export interface Advice {
@@ -54,7 +54,7 @@ export function advise(input: AdviseInput): Advice {
   const leave: Advice = {
     move: { do: 'leave' },
     logs: [],
-    waitMin: setup.onSplits ? WAIT_MIN.splits : WAIT_MIN.charcoal,
+    waitMin: waitMin(setup.onSplits),
     atMin: fire.atMin,
     everyMin: AHEAD.everyMin,
     withC: alone.everyC,

@@ -5,10 +5,7 @@ import type { PitPlan } from '../plan/document/pitPlan';
 import { maxHoldMin } from '../plan/schedule/schedule';
 import { MINUTE_MS } from '../quantity/time';
 import type { Forecast } from '../forecast/forecast';
-import type { ReadingRow } from '../instruments/readings';
-import { deedAtMs, type Log } from '../log/log';
-import { feltDone } from '../log/looks';
-import { notSafe, type NotSafe } from './pieceSafety';
+import type { NotSafe } from './pieceSafety';
 
 /** How a piece stands that came off. */
 export interface AfterOff {
@@ -27,17 +24,22 @@ export interface AfterOff {
   coldMs: number | null;
 }
 
-/** Every piece that came off, in the order of the plan. The forecast is that of the first; `pieces` with their own readings. */
-export function afterOff(
-  plan: Pick<PitPlan, 'request'>,
-  log: Log,
-  forecast: Pick<Forecast, 'fromMin' | 'everyMin' | 'coreC'> | null,
-  litMs: number | null,
-  pieces: readonly { id: string; readings: readonly ReadingRow[] }[],
-): AfterOff[] {
+/** What is known of a cook whose pieces come off. */
+interface CookedPieces {
+  plan: Pick<PitPlan, 'request'>;
+  /** The forecast of the first piece. */
+  forecast: Pick<Forecast, 'fromMin' | 'everyMin' | 'coreC'> | null;
+  litMs: number | null;
+  /** The pieces: when each came off, epoch ms, and what is not safe about it. */
+  pieces: readonly { id: string; offMs: number | null; notSafe: NotSafe | null }[];
+}
+
+/** Every piece that came off, in the order of the plan. */
+export function afterOff({ plan, forecast, litMs, pieces }: CookedPieces): AfterOff[] {
   return plan.request.meats.flatMap((m, i) => {
-    const offMs = deedAtMs(log, 'meat-off', m.id);
-    if (offMs === null) return [];
+    const piece = pieces.find((p) => p.id === m.id);
+    if (piece?.offMs == null) return [];
+    const { offMs } = piece;
     const { where, minutes } = m.rest;
     const cold =
       i === 0 && forecast ? forecast.coreC.findIndex((c) => c !== null && c < HOLD_ABOVE_C) : -1;
@@ -48,7 +50,7 @@ export function afterOff(
         where,
         first: m.rest.first ?? null,
         restedMs: offMs + minutes * MINUTE_MS,
-        notSafe: notSafe(m, pieces.find((p) => p.id === m.id)?.readings ?? [], feltDone(log, m.id)),
+        notSafe: piece.notSafe,
         bestUntilMs: offMs + maxHoldMin(m) * MINUTE_MS,
         coldMs:
           cold < 0 || litMs === null

@@ -10,6 +10,7 @@ import { toldVents } from '../plan/fire/firstMove';
 import { mean } from '../quantity/statistics';
 import { clamp, roundDigits } from '../quantity/units';
 import { USUAL_LID_S, type Action } from '../scenario/actions';
+import { FEED_WITHIN_MIN } from './thresholds';
 
 /** A move that is advised; its entries for the log are in `Advice.logs`. */
 export type AdvisedMove =
@@ -141,9 +142,6 @@ const splitLogs = ({ policy }: AdviseInput, massKg: number): PlanLog[] => [
 /** A feed that comes within so long may be put off by so much, min. */
 const PUT_OFF = { withinMin: 12, byMin: 15 };
 
-/** A feed that is advised is the planned one where that comes within so long, min: as on the log pad. */
-const INSTEAD_MIN = 25;
-
 /** The next planned feed where it comes within so many minutes. */
 const nextFeed = ({ fire, ahead }: AdviseInput, withinMin: number): Action | undefined =>
   ahead
@@ -153,7 +151,7 @@ const nextFeed = ({ fire, ahead }: AdviseInput, withinMin: number): Action | und
 
 /** What is still planned once fuel went on now. */
 export function withoutNextFeed(input: AdviseInput): Action[] {
-  const next = nextFeed(input, INSTEAD_MIN);
+  const next = nextFeed(input, FEED_WITHIN_MIN);
   return input.ahead.filter((a) => a !== next);
 }
 

@@ -153,6 +153,10 @@ export const deedAtMs = (
     ),
   )?.at ?? null;
 
+/** The last line that did something; undefined where none did. */
+export const lastDeed = (log: Pick<Log, 'lines'>, what: PlanLog['do']): LogLine | undefined =>
+  log.lines.findLast(({ body }) => deedsOfLine(body).some((a) => a.do === what));
+
 /** Jobs still to do, in the order of the plan; the first is the next one. */
 export const jobsAhead = (plan: { jobs: readonly PlanJob[] }, log: Log): PlanJob[] =>
   plan.jobs.filter((j) => !log.jobsDone.has(j.id));

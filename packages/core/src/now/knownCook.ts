@@ -11,9 +11,11 @@ import { MUSCLES } from '../log/lookKinds';
 import { feltDone, wrapByBarkMs } from '../log/looks';
 import { planAsChanged } from '../log/planAsChanged';
 import { shiftOf, type CurrentShift } from '../log/shift';
-import type { PitPlan } from '../plan/document/pitPlan';
+import { leadMeat, type PitPlan } from '../plan/document/pitPlan';
 import { epochOf } from '../quantity/time';
+import type { RequestMeat } from '../plan/request/types';
 import { isWrapped } from '../scenario/actions';
+import { notSafe, type NotSafe } from '../advice/pieceSafety';
 
 /** A cook as its keeper has it: nothing in it is worked out. */
 export interface CookRecord {
@@ -38,6 +40,8 @@ export interface KnownPiece {
   wrapped: boolean;
   /** Whether it felt done when it was last tried. */
   feltDone: boolean;
+  /** What is not safe about it once it came off; null where it was hot enough, and while it is on. */
+  notSafe: NotSafe | null;
   /** What it was read at, with the pit, by instruments and by hand, in order of time; `coreC` is its own. */
   readings: readonly ReadingRow[];
   /** Its last reading; null where it was never read. */
@@ -83,7 +87,7 @@ export const isAllOff = (pieces: readonly Pick<KnownPiece, 'onMs' | 'offMs'>[]):
 export function knownCook({ id, plan: begun, startMs, entries, readings }: CookRecord): KnownCook {
   const log = foldLog(entries);
   const plan = planAsChanged(begun, log);
-  const ids = plan.request.meats.map((m) => m.id);
+  const first = leadMeat(plan).id;
   return {
     id,
     plan,
@@ -94,24 +98,30 @@ export function knownCook({ id, plan: begun, startMs, entries, readings }: CookR
     serveMs: log.serveMs ?? epochOf(plan.serveAt, plan.request.timeZone),
     shift: shiftOf(entries),
     wire: readings,
-    pieces: ids.map((piece) => knownPiece(piece, log, ofPiece(readings, piece, ids[0]!))),
+    pieces: plan.request.meats.map((meat) =>
+      knownPiece(meat, log, ofPiece(readings, meat.id, first)),
+    ),
   };
 }
 
-function knownPiece(id: string, log: Log, wire: readonly ReadingRow[]): KnownPiece {
+function knownPiece(meat: RequestMeat, log: Log, wire: readonly ReadingRow[]): KnownPiece {
+  const { id } = meat;
   const connected = wire.findLast((r) => r.coreC !== null);
   const byWire = connected ? { at: connected.at, c: connected.coreC! } : null;
   const byHand = lastPieceReading(log, id);
   const onMs = deedAtMs(log, 'meat-on', id);
   const offMs = deedAtMs(log, 'meat-off', id);
   const done = log.lines.flatMap((l) => deedsOfLine(l.body));
+  const readings = withHandReadings(wire, log, id);
+  const felt = feltDone(log, id);
   return {
     id,
     onMs,
     offMs,
     wrapped: onMs !== null && offMs === null && isWrapped(done, id),
-    feltDone: feltDone(log, id),
-    readings: withHandReadings(wire, log, id),
+    feltDone: felt,
+    notSafe: offMs === null ? null : notSafe(meat, readings, felt),
+    readings,
     read: byWire && (!byHand || byWire.at >= byHand.at) ? byWire : byHand,
     muscles: MUSCLES.flatMap((muscle) => lastPieceReading(log, id, muscle) ?? []),
     wrapByBarkMs: wrapByBarkMs(log, id),

@@ -3,12 +3,12 @@
  * for. The card, its alarm, the list, the fire sheet and whoever listens outside all read it from here.
  */
 import type { Advice } from '../advice/advise';
-import { notSafe, type NotSafe } from '../advice/pieceSafety';
-import { MOSTLY_OUT, WAIT_MIN } from '../advice/thresholds';
+import type { NotSafe } from '../advice/pieceSafety';
+import { FEED_WITHIN_MIN, MOSTLY_OUT, waitMin } from '../advice/thresholds';
 import type { Fault } from '../diagnosis/faults';
 import { lookedFirst } from './wantsAdvice';
 import type { DueJob } from '../forecast/jobTimes';
-import { deedsOfLine, lastVents } from '../log/log';
+import { lastDeed, lastVents } from '../log/log';
 import type { PlanJob } from '../plan/document/plan';
 import { pitOf } from '../plan/document/pitPlan';
 import { MINUTE_MS } from '../quantity/time';
@@ -53,7 +53,9 @@ export interface OrderInput {
 /** The order and what comes after it. */
 export interface Orders {
   order: Order;
-  /** The jobs that are left after it, the next one first. */
+  /** All jobs still to do, each at its time or until when it waits, the next one first. */
+  jobs: readonly DueJob[];
+  /** Those that are left after the order. */
   next: readonly DueJob[];
 }
 
@@ -61,8 +63,6 @@ export interface Orders {
 const DUE_FROM_MIN = 1;
 /** A planned move that would make things worse is looked at again after this, min. */
 const LOOK_AGAIN_MIN = 10;
-/** A feed that is advised is the planned one where that comes within so long, min: as on the log pad. */
-const FEED_WITHIN_MIN = 25;
 
 /** The order at the cook's clock, and the jobs that come after it. */
 export function ordersOf(cook: CookNow, { advice, seen = new Set() }: OrderInput): Orders {
@@ -77,7 +77,7 @@ export function ordersOf(cook: CookNow, { advice, seen = new Set() }: OrderInput
     unseen([...looks(cook, false), ...checkFire(cook, advice)]) ??
     jobOrder(jobs[0]) ??
     finish(cook);
-  return { order, next: jobs.filter(({ job }) => !order.jobIds.includes(job.id)) };
+  return { order, jobs, next: jobs.filter(({ job }) => !order.jobIds.includes(job.id)) };
 }
 
 /** Whether an order is to be done now. */
@@ -86,17 +86,14 @@ export const isDue = ({ ms }: Pick<Order, 'ms'>, nowMs: number): boolean =>
 
 /** What is dangerous to people or food, or ends the fire, the worst first. */
 function dangers(cook: CookNow): Order[] {
-  const { state, plan, pieces, nowMs } = cook;
+  const { state, pieces, nowMs } = cook;
   const now = (id: string, asked: Asked): Order => ({ id, ms: nowMs, jobIds: [], ...asked });
-  const unsafe = plan.request.meats.flatMap((meat): Order[] => {
-    const piece = pieces.find((p) => p.id === meat.id);
-    if (piece?.offMs == null) return [];
-    const why = notSafe(meat, piece.readings, piece.feltDone);
+  const unsafe = pieces.flatMap(({ id, notSafe }): Order[] =>
     // A piece that nobody read may be done: that is said beside it.
-    return why?.why === 'cool'
-      ? [now(`make-safe/${meat.id}`, { kind: 'make-safe', meat: meat.id, notSafe: why })]
-      : [];
-  });
+    notSafe?.why === 'cool'
+      ? [now(`make-safe/${id}`, { kind: 'make-safe', meat: id, notSafe })]
+      : [],
+  );
   if (isAllOff(pieces)) return unsafe;
   return state.cause.code === 'fire-out'
     ? [...unsafe, now('light-again', { kind: 'light-again' })]
@@ -172,10 +169,8 @@ function isAgainstState(job: PlanJob, cook: CookNow): boolean {
 
 /** Until when a move of a kind is waited for: it was made a short while ago, planned or not. Epoch ms. */
 export function waitUntilMs({ log, plan }: CookNow, move: Advice['move']['do']): number {
-  const deed = move === 'set-vents' ? 'set-vents' : 'add-fuel';
-  const last = log.lines.findLast((l) => deedsOfLine(l.body).some((a) => a.do === deed));
-  const wait = WAIT_MIN[pitOf(plan).fire.fuel === 'splits' ? 'splits' : 'charcoal'];
-  return last ? last.at + wait * MINUTE_MS : -Infinity;
+  const last = lastDeed(log, move === 'set-vents' ? 'set-vents' : 'add-fuel');
+  return last ? last.at + waitMin(pitOf(plan).fire.fuel === 'splits') * MINUTE_MS : -Infinity;
 }
 
 /**
@@ -189,7 +184,7 @@ function heldUntilMs({ job, ms }: DueJob, cook: CookNow, advice: Advice | null):
     return ms < untilMs && nowMs < untilMs ? untilMs : -Infinity;
   }
   if (job.do !== 'set-vents' || state.cause.code === 'coming-up') return -Infinity;
-  const last = log.lines.findLast((l) => deedsOfLine(l.body).some((a) => a.do === 'set-vents'));
+  const last = lastDeed(log, 'set-vents');
   const waits = last && !last.jobId ? waitUntilMs(cook, 'set-vents') : -Infinity;
   return isAgainstState(job, cook) ? Math.max(waits, nowMs + LOOK_AGAIN_MIN * MINUTE_MS) : waits;
 }

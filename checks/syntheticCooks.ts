@@ -212,8 +212,8 @@ function soFar(scenario: Scenario, wrappedAtMin: number | null, nowMin: number):
 const OURS = 'asked of this engine: synthetic cooks of another kind';
 
 /** How many true times fall into the windows made without any reading. */
-export function calibrationRow(each = 50): Row {
-  const c = calibration(each);
+export function calibrationRow(): Row {
+  const c = calibration();
   return row('C1', `true times inside p10..p90, ${c.cooks} synthetic cooks`, OURS, [
     { what: 'done %', value: 100 * c.done, low: 73, high: 87 },
     { what: 'tender %', value: 100 * c.tender, low: 73, high: 87 },

@@ -171,6 +171,24 @@ export async function phone(
   return { page, context };
 }
 
+/** Waits until no tap of this browser waits to be sent any more. */
+export const allSent = (page: Page): Promise<void> =>
+  expect(async () => {
+    const waiting = await page.evaluate(
+      () =>
+        new Promise<number>((done, fail) => {
+          const opening = indexedDB.open('ostrin');
+          opening.onerror = () => fail(new Error('this browser keeps no taps'));
+          opening.onsuccess = () => {
+            const count = opening.result.transaction('taps').objectStore('taps').count();
+            count.onsuccess = () => done(count.result);
+            opening.result.close();
+          };
+        }),
+    );
+    expect(waiting).toBe(0);
+  }).toPass();
+
 /** Starts the cook on the page and lights the fire. */
 export async function startCook(page: Page): Promise<void> {
   await expect(page.getByTestId('four-times')).toHaveAttribute('aria-busy', 'false');

@@ -9,7 +9,7 @@ import {
 } from '@ostrin/core/internals';
 import { pit } from '@ostrin/testing';
 
-const RUNS = 150;
+const RUNS = 300;
 const HOURS = 12;
 
 const fraction = fc.double({ min: 0, max: 1, noNaN: true });

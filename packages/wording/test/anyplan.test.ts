@@ -194,14 +194,14 @@ it('is whole for any pits, meats and weather, roughly, with the same jobs on eve
       whole(made, request);
       sameOnEverySheet(made);
     }),
-    { numRuns: 30 },
+    { numRuns: 40 },
   );
 });
 
 it('is whole for any pits, meats and weather, with its likely cooks, and comes apart into cooks that run', () => {
   fc.assert(
     fc.property(requestArb, (request) => {
-      const made = planDocument(request, { nowMs: NOW, members: 6 });
+      const made = planDocument(request, { nowMs: NOW, members: 9 });
       whole(made, request);
       expect(made.scenarios).toHaveLength(made.fires.length);
       for (const fire of made.fires) {
@@ -215,7 +215,7 @@ it('is whole for any pits, meats and weather, with its likely cooks, and comes a
         expect(run.meats).toHaveLength(part.request.meats.length);
       }
     }),
-    { numRuns: 6 },
+    { numRuns: 8 },
   );
 });
 

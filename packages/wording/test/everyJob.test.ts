@@ -154,6 +154,6 @@ it('names no part that a pit lacks and no unit that its reader does not use; in 
       inOrder(plan);
       fitsAPhone(plan);
     }),
-    { numRuns: 80 },
+    { numRuns: 120 },
   );
 });

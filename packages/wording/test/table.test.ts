@@ -170,7 +170,7 @@ describe('other ways', () => {
       ...compareVariants(
         wish,
         { fires: [{ id: 'lump', fire: { fuel: 'lump' } }] },
-        { nowMs: NOW, members: 12 },
+        { nowMs: NOW, members: 24 },
       ),
     ].filter((r) => r !== null);
 

@@ -50,22 +50,22 @@ const UNFOLDED_PX = 480;
  */
 export function PhoneLayout({ notice, header, card, strip, pad }: Parts) {
   const { width, height } = useLayout();
-  // A phone that lies on its side has the order beside the reading.
-  const lies = width > height;
+  // A phone on its side has the order beside the reading.
+  const landscape = width > height;
   const [box, setBox] = useState({ width: 0, height: 0 });
   const [unfolded, setUnfolded] = useState(false);
   const folds = box.height > 0 && box.height < LEAST_STRIP_PX;
   return (
     <View className="flex-1">
-      <View className={lies ? 'flex-row shrink' : 'shrink'}>
+      <View className={landscape ? 'flex-row shrink' : 'shrink'}>
         <ScrollView
-          className={lies ? 'flex-1' : 'grow-0 shrink'}
+          className={landscape ? 'flex-1' : 'grow-0 shrink'}
           contentContainerClassName="px-4 pt-2 pb-1 gap-2"
         >
           {notice}
           {header}
         </ScrollView>
-        <View className={lies ? 'flex-1 pr-4 py-1' : 'px-4 py-1 flex-none'}>{card}</View>
+        <View className={landscape ? 'flex-1 pr-4 py-1' : 'px-4 py-1 flex-none'}>{card}</View>
       </View>
       <View
         className="flex-1 min-h-[48px]"

@@ -11,7 +11,7 @@ import {
   litAtMs,
 } from '@ostrin/core/log';
 import { MINUTE_MS } from '@ostrin/core/quantity';
-import type { Order } from '@ostrin/core/tending';
+import type { Advice, Order } from '@ostrin/core/tending';
 import { deedsOf, logDeeds, openLog, type Deed } from '../store/logging';
 
 /** Pieces that one tap on Fuel means until corrected. */
@@ -86,12 +86,17 @@ export async function doJob(job: PlanJob, at: number): Promise<Entry[]> {
   }
 }
 
-/** Logs that an order was done. Orders that ask for a look write nothing. */
+/** Advice that was taken: a double touch takes it once. Another answer is another one, also after an undo. */
+const taken = new WeakSet<Advice>();
+
+/** Logs that an order was done, once. Orders that ask for a look write nothing. */
 export function doOrder(order: Order, at: number): Promise<Entry[]> {
   switch (order.kind) {
     case 'job':
       return doJob(order.job, at);
     case 'move':
+      if (taken.has(order.advice)) return Promise.resolve([]);
+      taken.add(order.advice);
       return logDeeds(
         order.advice.logs.map((action) => ({
           body: { kind: 'act', action },

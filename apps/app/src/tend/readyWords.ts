@@ -12,7 +12,7 @@ interface ReadyContext {
   out?: boolean;
 }
 
-/** A window in words, by rough hours; what lies beyond `horizonMin`, to which was looked, is after that. */
+/** A window in words, by rough hours; past `horizonMin`, where the look ahead ends, all that is known is `after`. */
 export function windowWords(
   [p10, , p90]: readonly [number, number, number],
   horizonMin: number | null,

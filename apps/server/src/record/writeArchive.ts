@@ -52,6 +52,7 @@ async function headOf(stores: RecordStores): Promise<ArchiveHead> {
 
 /** Writes the archive to a stream, one cook after another, so that the memory holds one at a time. */
 export async function writeArchive(stores: RecordStores, to: Writable): Promise<void> {
+  // It takes time to load, and few starts of a server write an archive.
   const { default: archiver } = await import('archiver');
   const zip = archiver('zip', { zlib: { level: 6 } });
   const failed = new Promise<never>((_done, fail) => {

@@ -11,7 +11,7 @@ import type { Settings } from './settings';
 /** The certificate to serve with; null without encryption. */
 export async function tlsOf({ tls, file, names }: Settings): Promise<Tls | null> {
   if (tls === 'none') return null;
-  // Only who asks for TLS waits for what makes certificates.
+  // What makes certificates takes time to load: only where TLS is asked for.
   const { givenTls, houseTls } = await import('../access/tls');
   if (tls !== 'made') return givenTls(tls.cert, tls.key);
   const folder = file === ':memory:' ? path.join(process.cwd(), 'data') : path.dirname(file);

@@ -18,7 +18,7 @@ export async function startMqtt(
   onProblem: BridgeParts['onProblem'],
 ): Promise<Mqtt> {
   if (mqttUrl === null && mqttPort === null) return { port: null, stop: () => Promise.resolve() };
-  // Only who asks for MQTT waits for its packages.
+  // Its packages take time to load: only where MQTT is asked for.
   const [{ openBroker }, { bridgeTo }] = await Promise.all([
     import('../live/mqttBroker'),
     import('../live/mqttBridge'),

@@ -30,9 +30,9 @@ export interface Forecast {
   coreLowC: (number | null)[];
   /** High end of the middle, 9 in 10, C. */
   coreHighC: (number | null)[];
-  /** Minutes after lighting at which the meat is done: p10, p50, p90; at `horizonMin` where that is later than looked. */
+  /** Minutes after lighting at which the meat is done: p10, p50, p90, each at most `horizonMin`. */
   readyMin: [number, number, number] | null;
-  /** How far was looked, minutes after lighting. */
+  /** Where the look ahead ends, minutes after lighting. */
   horizonMin: number;
   /** Minute after lighting at which it is wrapped by its rule; the middle of the likely ones. */
   wrapMin: number | null;

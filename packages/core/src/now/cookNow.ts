@@ -19,7 +19,7 @@ import { possibleJobs } from './possibleJobs';
 export interface PieceNow extends KnownPiece {
   /** When it is ready, minutes after lighting: p10, p50, p90; null where that is not known. */
   readyMin: Forecast['readyMin'];
-  /** How far was looked, minutes after lighting; null where nothing was worked out yet. */
+  /** Where the look ahead ends, minutes after lighting; null where nothing was worked out yet. */
   horizonMin: number | null;
   /** Whether it is the one to read next. */
   next: boolean;

@@ -6,7 +6,7 @@ import type { Advice } from '../advice/advise';
 import type { NotSafe } from '../advice/pieceSafety';
 import { FEED_WITHIN_MIN, MOSTLY_OUT, waitMin } from '../advice/thresholds';
 import type { Fault } from '../diagnosis/faults';
-import { lookedFirst } from './wantsAdvice';
+import { needsLook } from './wantsAdvice';
 import type { DueJob } from '../forecast/jobTimes';
 import { lastDeed, lastVents } from '../log/log';
 import type { PlanJob } from '../plan/document/plan';
@@ -102,8 +102,7 @@ function dangers(cook: CookNow): Order[] {
 
 /** What is suspected and has to be seen, before anything is moved (`first`) or where no move helps. */
 function looks({ state: { cause }, pieces, nowMs }: CookNow, first: boolean): Order[] {
-  if (cause.code !== 'suspected' || lookedFirst(cause.fault) !== first || isAllOff(pieces))
-    return [];
+  if (cause.code !== 'suspected' || needsLook(cause.fault) !== first || isAllOff(pieces)) return [];
   const { fault, sure } = cause;
   return [{ kind: 'look', id: `look/${fault}`, ms: nowMs, jobIds: [], fault, sure }];
 }

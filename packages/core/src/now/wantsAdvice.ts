@@ -27,7 +27,7 @@ const LOOK_FIRST: ReadonlySet<Fault> = new Set([
 ]);
 
 /** Whether a fault has to be seen before anything is moved. */
-export const lookedFirst = (fault: Fault): boolean => LOOK_FIRST.has(fault);
+export const needsLook = (fault: Fault): boolean => LOOK_FIRST.has(fault);
 
 /** Whether a move is worth looking for: the pit is off its band or about to leave it, or is fed before it falls. */
 export function wantsAdvice({
@@ -39,7 +39,7 @@ export function wantsAdvice({
 }: Pick<CookNow, 'state' | 'alarms' | 'litMs' | 'plan' | 'pieces'>): boolean {
   // A fire with nothing over it, and nothing to come, needs no move.
   if (litMs === null || NO_MOVE.has(cause.code) || isAllOff(pieces)) return false;
-  if (cause.code === 'suspected' && lookedFirst(cause.fault)) return false;
+  if (cause.code === 'suspected' && needsLook(cause.fault)) return false;
   const leaving = alarms.some((a) => a.code === 'leaving-band');
   return place !== 'in' || leaving || pitOf(plan).fire.fuel === 'splits';
 }

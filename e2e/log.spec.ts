@@ -20,9 +20,12 @@ test('a verdict and a note for next time come up in the list and in the next pla
   await page.getByRole('button', { name: 'Next time on the Bosun' }).tap();
   await page.getByLabel('For the next cook on it').fill('Half a turn more on the bowl vent');
   await page.getByTestId('afterwards-save').tap();
+  // The line that it adds moves what stands below it.
+  await expect(page.getByText('the Bosun: Half a turn more on the bowl vent')).toBeVisible();
   await page.getByRole('button', { name: 'Next time with mutton shoulder' }).tap();
   await page.getByLabel('For the next one').fill('Trim the thin end off');
   await page.getByTestId('afterwards-save').tap();
+  await expect(page.getByText('Mutton shoulder: Trim the thin end off')).toBeVisible();
   await page.getByRole('button', { name: 'Charcoal left' }).tap();
   await page.getByLabel(/Charcoal left in the cold pit/).fill('0,35');
   await page.getByTestId('afterwards-save').tap();

@@ -14,11 +14,13 @@ import { doOrder } from '../src/tend/actions';
 import { OrderCard } from '../src/tend/OrderCard';
 import { importBody } from '../src/log/importFiles';
 import { taken } from '../src/ui/useKeyDown';
-import { BOSUN } from './help';
+import { BOSUN, JAR, YARD } from './help';
 import { freshCook, kept, OnCook, PLAN, press, T0 } from './openCook';
 // Parts that are fetched later are compiled now, not while a test waits for them.
-import '../src/plan/PlanSheet';
+import { PlanSheet } from '../src/plan/PlanSheet';
 import '../src/ui/FieldsForm';
+
+const noop = (): void => {};
 
 beforeEach(freshCook);
 
@@ -54,6 +56,32 @@ describe('the planning sentence', () => {
     press(/^Pit/);
     fireEvent.press(await screen.findByRole('radio', { name: /^275 °F/ }));
     expect(usePlanDraft.getState().fires.bosun!.pitC).toBe(135);
+  });
+
+  it('opens the sheet of the word that was touched, also where its meat or pit has just become another', async () => {
+    const wrap = render(
+      <PlanSheet opened={{ field: 'wrap', meat: 0 }} yard={YARD} onClose={noop} />,
+    );
+    act(() => {
+      const { meats, changeMeat } = usePlanDraft.getState();
+      changeMeat(meats[0]!.id, { cut: 'pork-shoulder' });
+    });
+    fireEvent.press(await screen.findByRole('radio', { name: /^Foil boat/ }));
+    expect(usePlanDraft.getState().meats[0]).toMatchObject({ cut: 'pork-shoulder', wrap: 'boat' });
+    wrap.unmount();
+    act(() => {
+      usePlanDraft.getState().addMeat('whole-chicken', JAR.id);
+    });
+    const yard = [...YARD, { ...JAR, id: 'old-jar', name: 'Old Jar' }];
+    render(<PlanSheet opened={{ field: 'pit', pit: 1 }} yard={yard} onClose={noop} />);
+    for (const [name, id] of [
+      [/^Old Jar/, 'old-jar'],
+      [/^Clay Jar/, 'jar'],
+    ] as const) {
+      fireEvent.press(screen.getByRole('radio', { name }));
+      expect(usePlanDraft.getState().meats.map((m) => m.pitId)).toEqual([null, id]);
+    }
+    expect(screen.queryByRole('radio', { name: /^the Bosun/ })).toBeNull();
   });
 
   it('keeps masses in the cut’s range and counts pieces from people', () => {

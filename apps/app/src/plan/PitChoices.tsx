@@ -3,7 +3,6 @@ import { clamp, spanFromK } from '@ostrin/core/quantity';
 import { presetOf, PRESETS, sugarCaution } from '@ostrin/core/catalogue';
 import { capital, cautionWords, spanWords, temperatureWords } from '@ostrin/wording';
 import type { PitRecord } from '@ostrin/contract/types';
-import { useState } from 'react';
 import { TextInput } from 'react-native';
 import { useSavePit } from '../api/queries';
 import { COMMON_PIT, isCommonPit } from '../store/commonPit';
@@ -32,18 +31,13 @@ export function WhichPit(props: WhichPitProps) {
 
 function PitOfYard({ at, yard, others }: WhichPitProps) {
   const movePit = usePlanDraft((s) => s.movePit);
-  const [now, setNow] = useState(at);
-  const [taken] = useState(others);
   return (
     <>
       <Choice
         label="Pit"
-        options={pitOptions(yard.filter((p) => !taken.includes(p.id)))}
-        value={now}
-        onChange={(id) => {
-          movePit(now, id, usualPit(yard)!.id);
-          setNow(id);
-        }}
+        options={pitOptions(yard.filter((p) => !others.includes(p.id)))}
+        value={at}
+        onChange={(id) => movePit(at, id, usualPit(yard)!.id)}
       />
       <Note>More pits are added under Yard.</Note>
     </>

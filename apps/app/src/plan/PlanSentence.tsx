@@ -91,24 +91,26 @@ interface MeatWordsProps {
   meat: DraftMeat;
   /** Pieces of it. */
   count: number;
-  /** Its number among several meats; null where it is the only one. */
-  number: number | null;
+  /** Its place among the draft's meats, from 0. */
+  place: number;
+  /** The only meat of the draft. */
+  alone: boolean;
   last: boolean;
   onOpen: Opening;
 }
 
 /** One meat of the sentence. */
-function MeatWords({ meat, count, number, last, onOpen }: MeatWordsProps) {
+function MeatWords({ meat, count, place, alone, last, onOpen }: MeatWordsProps) {
   const units = useSettings((s) => s.units);
   const serveAt = useDeferredDraft().serveAt;
   const cut = cutOf(meat.cut);
-  const say = (what: string): string => (number === null ? what : `${what} of the ${cut.name}`);
-  const ask = (field: OpenedField['field']) => () => onOpen({ field, meat: meat.id });
+  const say = (what: string): string => (alone ? what : `${what} of the ${cut.name}`);
+  const ask = (field: OpenedField['field']) => () => onOpen({ field, meat: place });
   return (
     <>
       <Word
         label={countWords(count, cut.name, cut.plural)}
-        says={number === null ? 'Meat' : `Meat ${number}`}
+        says={alone ? 'Meat' : `Meat ${place + 1}`}
         onPress={ask('cut')}
       />
       <Plain>of</Plain>
@@ -150,24 +152,26 @@ const thenWords = ({ then }: DraftFire, units: Units): string =>
 
 interface PitWordsProps {
   at: DraftPit;
-  /** Its number among several pits; null where it is the only one. */
-  number: number | null;
+  /** Its place among the draft's pits, from 0. */
+  place: number;
+  /** The only pit of the draft. */
+  alone: boolean;
   last: boolean;
   onOpen: Opening;
 }
 
 /** One pit of the sentence, after its meats. */
-function PitWords({ at: { pit, fire }, number, last, onOpen }: PitWordsProps) {
+function PitWords({ at: { pit, fire }, place, alone, last, onOpen }: PitWordsProps) {
   const units = useSettings((s) => s.units);
   const preset = presetOf(pit.preset);
-  const say = (what: string): string => (number === null ? what : `${what} of ${pit.name}`);
-  const ask = (field: OpenedField['field']) => () => onOpen({ field, pit: pit.id });
+  const say = (what: string): string => (alone ? what : `${what} of ${pit.name}`);
+  const ask = (field: OpenedField['field']) => () => onOpen({ field, pit: place });
   return (
     <>
       <Plain>from</Plain>
       <Word
         label={isCommonPit(pit) ? `a ${preset.name}` : `${pit.name}, ${preset.name}`}
-        says={number === null ? 'Cooker' : `Cooker ${number}`}
+        says={alone ? 'Cooker' : `Cooker ${place + 1}`}
         onPress={ask('pit')}
       />
       <Plain>on</Plain>
@@ -192,7 +196,6 @@ export function PlanSentence({ yard }: { yard: readonly PitRecord[] }) {
   const table = draftPitsOf(draft, yard);
   const counts = piecesPerMeat(requestOf(draft, yard, units));
   const order = table.flatMap((t) => t.meats.map((m) => m.id));
-  const numberOf = (i: number, of: number): number | null => (of > 1 ? i + 1 : null);
   return (
     <View>
       <View className="flex-row flex-wrap items-center gap-x-[6px]" testID="plan-sentence">
@@ -216,14 +219,16 @@ export function PlanSentence({ yard }: { yard: readonly PitRecord[] }) {
                 key={meat.id}
                 meat={meat}
                 count={counts[order.indexOf(meat.id)] ?? 1}
-                number={numberOf(draft.meats.indexOf(meat), draft.meats.length)}
+                place={draft.meats.indexOf(meat)}
+                alone={draft.meats.length === 1}
                 last={i === at.meats.length - 1}
                 onOpen={setOpen}
               />
             ))}
             <PitWords
               at={at}
-              number={numberOf(k, table.length)}
+              place={k}
+              alone={table.length === 1}
               last={k === table.length - 1}
               onOpen={setOpen}
             />

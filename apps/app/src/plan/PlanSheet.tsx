@@ -1,7 +1,6 @@
 /** The sheets behind the words of the planning sentence. */
 import { epochOf, localOf, MINUTE_MS } from '@ostrin/core/quantity';
 import { countWords, temperatureWords } from '@ostrin/wording';
-import { useState } from 'react';
 import { View } from 'react-native';
 import { draftPitsOf, type DraftPit } from '../store/request';
 import { useSettings } from '../store/settings';
@@ -45,11 +44,14 @@ const TITLES = {
   add: 'Another meat',
 } as const;
 
-/** What was touched: a word of the sentence, of which meat or which pit. */
+/**
+ * What was touched: a word of the sentence, of which meat or which pit by their places from 0. Not by their ids, which
+ * change with the cut and the cooker that are chosen: the sentence may be a moment behind.
+ */
 export interface OpenedField {
   field: keyof typeof TITLES;
-  meat?: string;
-  pit?: string;
+  meat?: number;
+  pit?: number;
 }
 
 const DAYS_AHEAD = 14;
@@ -65,10 +67,8 @@ interface Props {
 export function PlanSheet({ opened, yard, onClose }: Props) {
   const draft = usePlanDraft();
   const table = draftPitsOf(draft, yard);
-  const at = table.find((t) => t.pit.id === opened.pit) ?? table[0]!;
-  // A meat is found by where it stands: its name changes with its cut.
-  const index = useFirst(draft.meats.findIndex((m) => m.id === opened.meat));
-  const meat = draft.meats[index];
+  const at = table[opened.pit ?? 0]!;
+  const meat = opened.meat === undefined ? undefined : draft.meats[opened.meat];
   return (
     <Sheet title={TITLES[opened.field]} onClose={onClose}>
       {meat ? <MeatField field={opened.field} meat={meat} yard={yard} onClose={onClose} /> : null}
@@ -77,9 +77,6 @@ export function PlanSheet({ opened, yard, onClose }: Props) {
     </Sheet>
   );
 }
-
-/** A value as it was at first. */
-const useFirst = <T,>(value: T): T => useState(value)[0];
 
 function MeatField({
   field,

@@ -36,7 +36,6 @@ export {
   entryProblem,
   finishOf,
   foldLog,
-  jobsAhead,
   lastVents,
   litAtMs,
   type Log,
@@ -44,6 +43,7 @@ export {
   type LogLine,
   type Writer,
 } from './log/log';
+export { jobsLeft } from './log/feeds';
 export { type DueJob, jobMs, type JobClock, jobsByTime } from './forecast/jobTimes';
 export type { JudgedOf, NoteSubject, PieceVerdict, WeighedThing } from './log/verdictKinds';
 export type { CurrentShift, Offer } from './log/shift';

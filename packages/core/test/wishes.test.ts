@@ -9,6 +9,7 @@ import {
   arrangePieces,
   fitsOnGrate,
   finestStep,
+  fractionAtMark,
   ventMark,
   type PlacedPiece,
   plan,
@@ -97,6 +98,11 @@ describe('amounts and vents', () => {
         (opening, scale, fullMm) => {
           expect(ventMark(opening, scale, fullMm)).toBeGreaterThan(0);
           expect(finestStep(scale, fullMm)).toBeGreaterThan(0);
+          // What is set by a mark is told by the same mark.
+          const mark = ventMark(opening, scale, fullMm);
+          const set = fractionAtMark(mark, scale, fullMm);
+          expect(set > 0 && set <= 1).toBe(true);
+          expect(ventMark(set, scale, fullMm)).toBe(mark);
         },
       ),
     );

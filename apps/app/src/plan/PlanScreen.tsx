@@ -8,7 +8,7 @@ import { usePits, useShelf } from '../api/queries';
 import { isCommonPit, yardOrCommon } from '../store/commonPit';
 import { variantSourcesOf, requestOf } from '../store/request';
 import { useSettings } from '../store/settings';
-import { MOST_MEATS } from '../store/planDraft';
+import { MOST_MEATS, usePlanDraft } from '../store/planDraft';
 import { useDeferredDraft } from '../store/useDeferredDraft';
 import { Button } from '../ui/Button';
 import { lazyComponent } from '../ui/lazyComponent';
@@ -73,7 +73,10 @@ function PlanFor({ yard }: { yard: readonly PitRecord[] }) {
     [draft, yard, units, shelf.data, altitudeM],
   );
   // The shelf is waited for, so that nothing is planned twice; without it, plans have no costs.
-  const { plan, settled, progress, failure } = usePlan(shelf.isLoading ? null : request);
+  const { plan, progress, failure, ...made } = usePlan(shelf.isLoading ? null : request);
+  // A choice that the page does not show yet is not in its plan: that one cannot be started.
+  const latest = usePlanDraft();
+  const settled = made.settled && latest === draft;
   const worded = useMemo(() => plan && wordPlan(plan, units), [plan, units]);
   // A new answer is long to draw: touches go first.
   const drawn = useDeferredValue(worded);

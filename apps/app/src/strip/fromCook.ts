@@ -2,8 +2,14 @@
 import type { Reading } from '@ostrin/contract/types';
 
 import { pitOf, type PitPlan, leadMeat } from '@ostrin/core';
-import type { Forecast } from '@ostrin/core/tending';
-import { type Log, type LogLine, jobMs, jobsAhead, litAtMs } from '@ostrin/core/log';
+import {
+  type Log,
+  type LogLine,
+  jobsByTime,
+  jobsLeft,
+  litAtMs,
+  type DueJob,
+} from '@ostrin/core/log';
 import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
 import { cutOf } from '@ostrin/core/catalogue';
 import {
@@ -122,7 +128,7 @@ const lineKind = (logLine: LogLine): MarkKind =>
         : 'watch';
 
 /** The bands of a cook: of its first pace, of each other one that was set, and of the one that is still planned. */
-function bandsOf(plan: StripInput['plan'], log: Log, zero: number): BandSpan[] {
+function bandsOf(plan: StripInput['plan'], log: Log, zero: number, now: number): BandSpan[] {
   const { pitC, bandC } = pitOf(plan).pace;
   const control = plan.scenarios[0].control;
   const around = (from: number, c: number): BandSpan => ({ from, bandC: [c - bandC, c + bandC] });
@@ -131,7 +137,7 @@ function bandsOf(plan: StripInput['plan'], log: Log, zero: number): BandSpan[] {
       ? [around(at, body.action.targetC)]
       : [],
   );
-  const planned = jobsAhead(plan, log).flatMap((job) => {
+  const planned = jobsLeft(plan, log, now).flatMap((job) => {
     const action = job.id === 'second-pace' && job.logs.find((a) => a.do === 'set-target');
     return action ? [around(zero + job.atMin * MINUTE_MS, action.targetC)] : [];
   });
@@ -146,7 +152,7 @@ const SPANS = 420;
 export function stripData(input: StripInput): StripData {
   const { plan, log, readings, forecast, now, theme, units } = input;
   const zero = litAtMs(log) ?? input.zero ?? Math.max(input.startMs, now ?? 0);
-  const bands = bandsOf(plan, log, zero);
+  const bands = bandsOf(plan, log, zero, now ?? zero);
   const past = (valueOf: (r: Reading) => number | null): Point[] =>
     sampled(readings, { ...input, spans: SPANS, timeOf: (r) => r.at, valueOf });
   const name = cutOf(leadMeat(plan).cut).short;
@@ -173,6 +179,8 @@ export function stripData(input: StripInput): StripData {
     ...trace.past.filter((p) => p.t >= input.from && p.t <= input.to).map((p) => p.c),
     ...trace.future.filter((p) => p.t <= input.to).map((p) => p.high),
   ]);
+  const jobsAt = (nowMs: number): readonly DueJob[] =>
+    input.jobs ?? jobsByTime(plan, log, { zeroMs: zero, forecast, serveMs: log.serveMs }, nowMs);
   return {
     from: input.from,
     to: input.to,
@@ -183,7 +191,7 @@ export function stripData(input: StripInput): StripData {
     ghosts,
     marks: [
       ...doneMarks(log, plan, units),
-      ...(now === null ? [] : plannedMarks(plan, log, zero, now, forecast, units)),
+      ...(now === null ? [] : plannedMarks(plan, jobsAt(now), now, units)),
     ],
   };
 }
@@ -203,18 +211,12 @@ function doneMarks(log: Log, plan: PitPlan, units: Units): Mark[] {
     }));
 }
 
-function plannedMarks(
-  plan: PitPlan,
-  log: Log,
-  zero: number,
-  now: number,
-  forecast: Forecast | null,
-  units: Units,
-): Mark[] {
+/** What is still to do, none of it before now. */
+function plannedMarks(plan: PitPlan, jobs: readonly DueJob[], now: number, units: Units): Mark[] {
   const byFeel = 'tender' in leadMeat(plan).done;
-  return jobsAhead(plan, log).map((j) => ({
+  return jobs.map(({ job: j, ms }) => ({
     key: `job-${j.id}`,
-    t: Math.max(jobMs(plan, j, { zeroMs: zero, forecast, serveMs: log.serveMs }), now),
+    t: Math.max(ms, now),
     kind: j.id.startsWith('trim-') ? 'vents' : (KIND_OF[j.do] ?? 'note'),
     label:
       j.id === 'check' && !byFeel

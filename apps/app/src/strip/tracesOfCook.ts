@@ -4,7 +4,7 @@ import { cutOf } from '@ostrin/core/catalogue';
 import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
 import type { Advice, Forecast } from '@ostrin/core/tending';
 import type { Expected, PitPlan } from '@ostrin/core';
-import type { Log } from '@ostrin/core/log';
+import type { DueJob, Log } from '@ostrin/core/log';
 import type { Theme } from '../ui/tokens';
 import type { FanPoint, Ghost, Point, Trace } from './model';
 
@@ -17,6 +17,8 @@ export interface StripInput {
   forecast: Forecast | null;
   /** Advice whose effect is drawn beside what comes of doing nothing; none when left out. */
   advice?: Advice | null;
+  /** What is still to do at its times; by the plan alone when left out. */
+  jobs?: readonly DueJob[];
   /** Cook's clock now; null for a finished cook. */
   now: number | null;
   /** When the fire is or will be lit, where the log does not say. */

@@ -83,6 +83,7 @@ export function TendCook({ plan, id }: Props) {
     strip: (width, height) => (
       <TendStrip
         advice={order.kind === 'move' ? order.advice : null}
+        jobs={orders.jobs}
         {...{ width, height }}
         onMark={correct}
       />

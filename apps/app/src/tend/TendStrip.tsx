@@ -1,5 +1,5 @@
 /** The strip of a cook under way. */
-import { jobMs } from '@ostrin/core/log';
+import { jobMs, type DueJob } from '@ostrin/core/log';
 import { MINUTE_MS } from '@ostrin/core/quantity';
 import type { Advice } from '@ostrin/core/tending';
 import { useSettings } from '../store/settings';
@@ -36,13 +36,15 @@ function shownSpan(wide: boolean, firstMs: number, nowMs: number, serveMs: numbe
 interface Props {
   /** Advice whose effect is drawn; null for none. */
   advice: Advice | null;
+  /** What is still to do. */
+  jobs: readonly DueJob[];
   width: number;
   height: number;
   onMark: (entryId: string) => void;
 }
 
 /** The strip of the cook under way; nothing where there is no room for it. */
-export function TendStrip({ advice, width, height, onMark }: Props) {
+export function TendStrip({ advice, jobs, width, height, onMark }: Props) {
   const { plan, log, readings, forecast, nowMs, zeroMs } = useTendedCook().cook;
   const startMs = useLive((s) => s.startMs);
   const units = useSettings((s) => s.units);
@@ -59,6 +61,7 @@ export function TendStrip({ advice, width, height, onMark }: Props) {
       readings,
       forecast,
       advice,
+      jobs,
       now: nowMs,
       ...span,
       theme,

@@ -6,7 +6,7 @@ import {
   type LogLine,
   deedAtMs,
   foldLog,
-  jobsAhead,
+  jobsLeft,
   lastVents,
   litAtMs,
 } from '@ostrin/core/log';
@@ -30,7 +30,7 @@ const FEED_DUE_MIN = 20;
 function feedDue(plan: PitPlan, log: Log, at: number): PlanJob | null {
   const lit = litAtMs(log);
   if (lit === null) return null;
-  const next = jobsAhead(plan, log).find((j) => j.do === 'add-fuel');
+  const next = jobsLeft(plan, log, at).find((j) => j.do === 'add-fuel');
   return next && lit + (next.atMin - FEED_DUE_MIN) * MINUTE_MS <= at ? next : null;
 }
 
@@ -153,7 +153,7 @@ export async function logAction(
   const expected =
     action.do === 'add-fuel'
       ? feedDue(plan, log, at)
-      : (jobsAhead(plan, log).find((j) => isActionOfJob(j, action)) ?? null);
+      : (jobsLeft(plan, log, at).find((j) => isActionOfJob(j, action)) ?? null);
   const lit = litAtMs(log) !== null;
   // A job is not done out of turn by a tap that happens to look like it: the fire must be lit first.
   if (!expected || !isActionOfJob(expected, action) || (!lit && expected.id !== 'light')) {

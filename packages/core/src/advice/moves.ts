@@ -6,7 +6,7 @@ import { membersAhead } from '../estimate/fireState';
 import { CHARCOALS } from '../fuel/catalogue';
 import type { PlanLog } from '../plan/document/plan';
 import type { PitSetup } from '../plan/fire/designFire';
-import { toldVents } from '../plan/fire/firstMove';
+import { settable, toldVents } from '../plan/fire/firstMove';
 import { mean } from '../quantity/statistics';
 import { clamp, roundDigits } from '../quantity/units';
 import { USUAL_LID_S, type Action } from '../scenario/actions';
@@ -20,6 +20,9 @@ export type AdvisedMove =
   | { do: 'add-split'; massKg: number }
   /** The feed that is planned next comes so much later. */
   | { do: 'wait-with-fuel'; minutes: number };
+
+/** Openings of both vents, shares of their travel. */
+type Vents = ControlPolicy['hold'];
 
 /** What advice is made from. */
 export interface AdviseInput {
@@ -42,6 +45,8 @@ export const AHEAD = { min: 60, members: 4, fromMin: 10, everyMin: 5 };
 /** The intake is moved by these, logarithm of the opening, the exhaust, which does less, by these; handfuls, kg. */
 const MOVES = {
   intakeFolds: [0.15, 0.3, 0.6],
+  /** Where the pit's scale has no setting that near, the nearest of these is tried. */
+  coarseFolds: [0.9, 1.4],
   exhaustFolds: [0.3, 0.6, 1.2],
   handfulKg: [0.15, 0.3, 0.6],
 };
@@ -165,38 +170,38 @@ function waitsWithFuel(input: AdviseInput): MoveTried[] {
 }
 
 /**
- * Vents a little, and more. The exhaust moves by itself only where the intake is nearly shut and the pit still high, and back
- * from there: a half shut exhaust keeps smoke in.
+ * Vents a little, and more, each setting that this pit's scale can tell from the others. The exhaust moves by itself only
+ * where the intake is nearly shut, or has no finer setting left, and the pit is still high; and back from there: a half
+ * shut exhaust keeps smoke in.
  */
-function ventMoves({ setup, policy, usualExhaust }: AdviseInput, high: boolean) {
+function ventMoves({ setup, policy, usualExhaust }: AdviseInput, high: boolean): MoveTried[] {
   const sign = high ? -1 : 1;
   const { hold, finest } = policy;
-  const before = toldVents(setup, hold);
-  const seen = new Set([before]);
   const moved = (opening: number, folds: number, least: number): number =>
     clamp(opening * Math.exp(sign * folds), least, 1);
-  const byIntake = MOVES.intakeFolds.map(
-    (folds) => withHoldingIntake(policy, moved(hold.intake, folds, finest.small)).hold,
-  );
-  const nearlyShut = hold.intake <= 2 * finest.small;
+  const seen = new Set([toldVents(setup, hold)]);
+  const areNew = (settings: readonly Vents[]): Vents[] =>
+    settings
+      .map((to) => settable(setup, to))
+      .filter((to) => {
+        const told = toldVents(setup, to);
+        return !seen.has(told) && seen.add(told);
+      });
+  const withIntake = (folds: readonly number[]): Vents[] =>
+    areNew(folds.map((by) => withHoldingIntake(policy, moved(hold.intake, by, finest.small)).hold));
+  const fine = withIntake(MOVES.intakeFolds);
+  const byIntake = fine.length > 0 ? fine : withIntake(MOVES.coarseFolds).slice(0, 1);
+  const nearlyShut = byIntake.length === 0 || hold.intake <= 2 * finest.small;
   const damped = hold.exhaust < usualExhaust;
   const byItself = policy.exhaustPerIntake === null && (high ? nearlyShut : damped);
   const byExhaust = MOVES.exhaustFolds.map((folds) => ({
     ...hold,
     exhaust: Math.min(moved(hold.exhaust, folds, finest.wide), usualExhaust),
   }));
-  return [...(byItself ? byExhaust : []), ...byIntake].flatMap((to) => {
-    const told = toldVents(setup, to);
-    if (seen.has(told)) return [];
-    seen.add(told);
-    const move: AdvisedMove = { do: 'set-vents', ...to, opens: !high };
-    const log: PlanLog = {
-      do: 'set-vents',
-      intakeFraction: to.intake,
-      exhaustFraction: to.exhaust,
-    };
-    return [{ move, logs: [log] }];
-  });
+  return [...(byItself ? areNew(byExhaust) : []), ...byIntake].map((to) => ({
+    move: { do: 'set-vents', ...to, opens: !high },
+    logs: [{ do: 'set-vents', intakeFraction: to.intake, exhaustFraction: to.exhaust }],
+  }));
 }
 
 /** Charcoal by the handful, unlit, with the lid off for a minute. */

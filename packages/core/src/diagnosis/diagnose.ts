@@ -186,10 +186,14 @@ function causeOf(input: DiagnosisInput, trend: SteadiedTrend, place: BandPlace):
   if (fuelLeftFraction !== null && fuelLeftFraction < LOW_FUEL && trend !== 'rising') {
     return { code: 'fuel-nearly-gone' };
   }
-  if (sinceMin(did('lid-open')) < FELT_MIN.lid) {
+  // An opening and cold meat cool a pit: neither explains one that is too hot.
+  const cooled = place !== 'above';
+  if (cooled && sinceMin(did('lid-open')) < FELT_MIN.lid) {
     return { code: trend === 'rising' ? 'recovering-from-lid' : 'lid-was-open' };
   }
-  if (sinceMin(did('meat-on')) < FELT_MIN.meat && trend !== 'rising') return { code: 'cold-meat' };
+  if (cooled && sinceMin(did('meat-on')) < FELT_MIN.meat && trend !== 'rising') {
+    return { code: 'cold-meat' };
+  }
   const moved = sinceMin((l) => did('set-vents')(l) && l.jobId !== 'light');
   if (moved < FELT_MIN.vents) return { code: 'vents-just-moved' };
   if (place === 'in') return { code: trend === 'steady' ? 'on-target' : 'inside-band' };

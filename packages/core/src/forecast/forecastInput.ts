@@ -6,7 +6,8 @@ import { MINUTE_MS } from '../quantity/time';
 import type { Action } from '../scenario/actions';
 import { thinned, weatherReadings, type ReadingRow } from '../instruments/readings';
 import type { ForecastInput } from './likelyCooks';
-import { actionsOf, jobsAhead, type Log } from '../log/log';
+import { fedUntil, jobsLeft } from '../log/feeds';
+import { actionsOf, type Log } from '../log/log';
 import { feltTender, smokeLooks } from '../log/looks';
 
 /** Likely cooks behind a forecast. */
@@ -36,14 +37,12 @@ export function forecastInput(
   const told = thinned(readings);
   const nowMin = Math.max(0, (now - lit) / MINUTE_MS);
   const planned = plan.scenarios[0];
+  // No cook ends by a planned minute.
+  const untilMin = Math.max(planned.untilMin, Math.ceil(nowMin) + LOOK_AHEAD_MIN);
   return {
-    // No cook ends by a planned minute.
-    scenario: {
-      ...planned,
-      untilMin: Math.max(planned.untilMin, Math.ceil(nowMin) + LOOK_AHEAD_MIN),
-    },
+    scenario: { ...planned, untilMin },
     done: actionsOf(log, lit),
-    ahead: actionsOfJobs(jobsAhead(plan, log)),
+    ahead: actionsOfJobs(fedUntil(jobsLeft(plan, log, now), untilMin)),
     nowMin,
     readings: told
       .filter((r) => r.at >= lit && r.at <= now)

@@ -3,7 +3,8 @@ import type { PlanJob } from '../plan/document/plan';
 import type { PitPlan } from '../plan/document/pitPlan';
 import { epochOf, MINUTE_MS } from '../quantity/time';
 import type { Forecast } from './forecast';
-import { jobsAhead, type Log } from '../log/log';
+import { jobsLeft } from '../log/feeds';
+import type { Log } from '../log/log';
 
 /** What of a plan decides when its jobs are due. */
 type JobPlan = Pick<PitPlan, 'serveAt' | 'request' | 'jobs'>;
@@ -16,6 +17,8 @@ export interface JobClock {
   serveMs?: number | null;
   /** When the bark of the first piece says that it may be wrapped, epoch ms; null or left out where nobody looked. */
   wrapByBarkMs?: number | null;
+  /** When the pit is where its vents are closed down, epoch ms; null or left out where that is not known. */
+  closeMs?: number | null;
   /** What is expected from here; null where that is not known yet. */
   forecast: Pick<Forecast, 'wrapMin' | 'readyMin'> | null;
 }
@@ -30,13 +33,14 @@ const JOBS_THAT_FOLLOW_THE_MEAT = new Set(['check', 'off', 'shut', 'bare', 'sauc
 
 /**
  * Where a job stands on the cook's clock: counted from the real lighting once it is lit, moved with the forecast when
- * it waits for the meat. People sit down when they were asked to.
+ * it waits for the meat, and with the pit where it waits for that. People sit down when they were asked to.
  */
 export function jobMs(
   plan: JobPlan,
   job: PlanJob,
-  { zeroMs, serveMs, forecast, wrapByBarkMs }: JobClock,
+  { zeroMs, serveMs, forecast, wrapByBarkMs, closeMs }: JobClock,
 ): number {
+  if (job.facts.kind === 'hold' && closeMs != null) return closeMs;
   if (job.id === 'serve') return serveMs ?? epochOf(plan.serveAt, plan.request.timeZone);
   if (job.id === 'wrap' && (forecast?.wrapMin || wrapByBarkMs != null)) {
     // Fingers know better than the clock whether the bark holds.
@@ -65,7 +69,7 @@ const isLook = (job: PlanJob): boolean =>
  * the plan; a look that was missed is left out.
  */
 export function jobsByTime(plan: JobPlan, log: Log, clock: JobClock, nowMs: number): DueJob[] {
-  return jobsAhead(plan, log)
+  return jobsLeft(plan, log, nowMs)
     .map((job) => ({ job, ms: jobMs(plan, job, clock) }))
     .filter(({ job, ms }) => !isLook(job) || nowMs - ms < LOOK_EXPIRES_MIN * MINUTE_MS)
     .sort((a, b) => a.ms - b.ms);

@@ -157,7 +157,7 @@ export const deedAtMs = (
 export const lastDeed = (log: Pick<Log, 'lines'>, what: PlanLog['do']): LogLine | undefined =>
   log.lines.findLast(({ body }) => deedsOfLine(body).some((a) => a.do === what));
 
-/** Jobs still to do, in the order of the plan; the first is the next one. */
+/** Jobs that were not done, in the order of the plan; the first is the next one. */
 export const jobsAhead = (plan: { jobs: readonly PlanJob[] }, log: Log): PlanJob[] =>
   plan.jobs.filter((j) => !log.jobsDone.has(j.id));
 

@@ -1,4 +1,4 @@
-/** A plan as it stands after changes of mind: another pace, and food that was added. */
+/** A plan as it stands after what was done: another pace, food that was added, splits as they were fed. */
 import type { PlanJob } from '../plan/document/plan';
 import { pitOf, type PitPlan } from '../plan/document/pitPlan';
 import type { RequestMeat } from '../plan/request/types';
@@ -6,6 +6,7 @@ import { cutOf } from '../meat/cuts';
 import { usualRest } from '../meat/usualTreatment';
 import { localOf, MINUTE_MS } from '../quantity/time';
 import type { MeatSpec, Scenario } from '../scenario/scenario';
+import { withRhythm } from './feeds';
 import { litAtMs, type Log } from './log';
 
 /** Food that goes on later is followed for so long, min. */
@@ -34,11 +35,11 @@ export const addedFoods = ({ lines }: Pick<Log, 'lines'>): AddedFood[] =>
 type Changeable = Pick<PitPlan, 'request' | 'scenarios' | 'jobs'>;
 
 /**
- * The plan as it is now: the last target that was set stands over the planned one, and added food is among its meats, with
- * a job for each to come off.
+ * The plan as it is now: the last target that was set stands over the planned one, added food is among its meats with a
+ * job for each to come off, and feeds are as far apart as they are given.
  */
 export function planAsChanged<P extends Changeable>(plan: P, log: Log): P {
-  return withFoods(withTarget(plan, log), log);
+  return withRhythm(withFoods(withTarget(plan, log), log), log);
 }
 
 function withTarget<P extends Changeable>(plan: P, log: Log): P {

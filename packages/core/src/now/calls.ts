@@ -1,7 +1,8 @@
 /** The alarms that call beside an order: the order itself, or a danger; none that asks for something else. */
 import type { Alarm } from './alarms';
 import type { CookNow } from './cookNow';
-import { waitUntilMs, type Order } from './order';
+import type { Order } from './order';
+import { waitUntilMs } from './waits';
 
 /** Whether an alarm says the same as the order, or something that the order leaves open. */
 function callsBeside(alarm: Alarm, order: Order, cook: CookNow): boolean {

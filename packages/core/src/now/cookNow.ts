@@ -10,7 +10,9 @@ import type { ForecastInput } from '../forecast/likelyCooks';
 import { atTheGrate, freshPitC, type ReadingRow } from '../instruments/readings';
 import { pitOf } from '../plan/document/pitPlan';
 import { MINUTE_MS } from '../quantity/time';
+import { jobsLeft } from '../log/feeds';
 import { alarmsOf, type Alarm } from './alarms';
+import { closeMs } from './closeTime';
 import { leadPiece, type KnownCook, type KnownPiece } from './knownCook';
 import type { Forecasts } from './lookAhead';
 import { possibleJobs } from './possibleJobs';
@@ -95,7 +97,17 @@ export function cookNow(known: KnownCook, forecasts: Forecasts, nowMs: number): 
     named: forecast?.named,
   });
   const zeroMs = litMs ?? Math.max(known.startMs, nowMs);
-  const clock = { zeroMs, forecast, serveMs: log.serveMs, wrapByBarkMs: lead.wrapByBarkMs };
+  const pitC = freshPitC(readings, nowMs);
+  const clock = {
+    zeroMs,
+    forecast,
+    serveMs: log.serveMs,
+    wrapByBarkMs: lead.wrapByBarkMs,
+    closeMs:
+      litMs === null
+        ? null
+        : closeMs(jobsLeft(plan, log, nowMs), { pitC, changeK: state.changeK }, nowMs),
+  };
   const jobs = possibleJobs(jobsByTime(plan, log, clock, nowMs), known);
   const pieces = piecesNow(known, forecasts, nowMs);
   return {
@@ -105,7 +117,7 @@ export function cookNow(known: KnownCook, forecasts: Forecasts, nowMs: number): 
     pieces,
     forecast,
     readings,
-    pitC: freshPitC(readings, nowMs),
+    pitC,
     state,
     jobs,
     alarms: alarmsOf({ plan, state, forecast, jobs, wire: known.wire, pieces, nowMs, litMs }),

@@ -4,16 +4,16 @@
  */
 import type { Advice } from '../advice/advise';
 import type { NotSafe } from '../advice/pieceSafety';
-import { FEED_WITHIN_MIN, MOSTLY_OUT, waitMin } from '../advice/thresholds';
+import { FEED_WITHIN_MIN, MOSTLY_OUT } from '../advice/thresholds';
 import type { Fault } from '../diagnosis/faults';
 import { needsLook } from './wantsAdvice';
 import type { DueJob } from '../forecast/jobTimes';
 import { lastDeed, lastVents } from '../log/log';
 import type { PlanJob } from '../plan/document/plan';
-import { pitOf } from '../plan/document/pitPlan';
 import { MINUTE_MS } from '../quantity/time';
 import type { CookNow } from './cookNow';
 import { isAllOff } from './knownCook';
+import { waitUntilMs } from './waits';
 
 /** What an order asks for. */
 type Asked =
@@ -74,7 +74,7 @@ export function ordersOf(cook: CookNow, { advice, seen = new Set() }: OrderInput
   const order =
     unseen(dangers(cook)) ??
     moveOf(cook, jobs, advice) ??
-    unseen([...looks(cook, false), ...checkFire(cook, advice)]) ??
+    unseen([...looks(cook, false), ...checkFire(cook, jobs, advice)]) ??
     jobOrder(jobs[0]) ??
     finish(cook);
   return { order, jobs, next: jobs.filter(({ job }) => !order.jobIds.includes(job.id)) };
@@ -132,8 +132,16 @@ function moveOf(cook: CookNow, jobs: readonly DueJob[], advice: Advice | null): 
     : order([planned.job.id]);
 }
 
-/** A look at a fire that no move brings back. */
-function checkFire({ state, nowMs }: CookNow, advice: Advice | null): Order[] {
+/** Jobs that are moves at the fire. */
+const AT_THE_FIRE: ReadonlySet<PlanJob['do']> = new Set(['set-vents', 'add-fuel', 'set-target']);
+
+/** A look at a fire that no move brings back; none while a planned move at it is due, which comes first. */
+function checkFire(
+  { state, nowMs }: CookNow,
+  jobs: readonly DueJob[],
+  advice: Advice | null,
+): Order[] {
+  if (jobs.some((j) => AT_THE_FIRE.has(j.job.do) && isDue(j, nowMs))) return [];
   if (advice?.move.do !== 'leave' || advice.inBandLeave >= MOSTLY_OUT || state.place === 'in')
     return [];
   return [{ kind: 'check-fire', id: 'check-fire', ms: nowMs, jobIds: [], advice }];
@@ -164,12 +172,6 @@ function isAgainstState(job: PlanJob, cook: CookNow): boolean {
   return opens(job, cook)
     ? place === 'above' && (changeK ?? 0) >= 0
     : place === 'below' && (changeK ?? 0) <= 0;
-}
-
-/** Until when a move of a kind is waited for: it was made a short while ago, planned or not. Epoch ms. */
-export function waitUntilMs({ log, plan }: CookNow, move: Advice['move']['do']): number {
-  const last = lastDeed(log, move === 'set-vents' ? 'set-vents' : 'add-fuel');
-  return last ? last.at + waitMin(pitOf(plan).fire.fuel === 'splits') * MINUTE_MS : -Infinity;
 }
 
 /**

@@ -4,6 +4,7 @@ import type { Fault } from '../diagnosis/faults';
 import { pitOf } from '../plan/document/pitPlan';
 import type { CookNow } from './cookNow';
 import { isAllOff } from './knownCook';
+import { waitUntilMs } from './waits';
 
 /** Causes that no move at the fire mends: somebody has to look first, or wait. */
 const NO_MOVE: ReadonlySet<Cause['code']> = new Set([
@@ -13,7 +14,6 @@ const NO_MOVE: ReadonlySet<Cause['code']> = new Set([
   'no-reading',
   'lid-was-open',
   'recovering-from-lid',
-  'vents-just-moved',
   'cold-meat',
   'high-and-falling',
   'low-and-rising',
@@ -29,17 +29,23 @@ const LOOK_FIRST: ReadonlySet<Fault> = new Set([
 /** Whether a fault has to be seen before anything is moved. */
 export const needsLook = (fault: Fault): boolean => LOOK_FIRST.has(fault);
 
-/** Whether a move is worth looking for: the pit is off its band or about to leave it, or is fed before it falls. */
-export function wantsAdvice({
-  state: { cause, place },
-  alarms,
-  litMs,
-  plan,
-  pieces,
-}: Pick<CookNow, 'state' | 'alarms' | 'litMs' | 'plan' | 'pieces'>): boolean {
+/**
+ * Whether a move is worth looking for: the pit is off its band or about to leave it, or is fed before it falls; not while
+ * the last move of its vents is waited for.
+ */
+export function wantsAdvice(
+  cook: Pick<CookNow, 'state' | 'alarms' | 'litMs' | 'plan' | 'pieces' | 'log' | 'nowMs'>,
+): boolean {
+  const {
+    state: { cause, place },
+    alarms,
+    litMs,
+    pieces,
+  } = cook;
   // A fire with nothing over it, and nothing to come, needs no move.
   if (litMs === null || NO_MOVE.has(cause.code) || isAllOff(pieces)) return false;
   if (cause.code === 'suspected' && needsLook(cause.fault)) return false;
   const leaving = alarms.some((a) => a.code === 'leaving-band');
-  return place !== 'in' || leaving || pitOf(plan).fire.fuel === 'splits';
+  if (pitOf(cook.plan).fire.fuel === 'splits') return true;
+  return (place !== 'in' || leaving) && cook.nowMs >= waitUntilMs(cook, 'set-vents');
 }

@@ -103,3 +103,22 @@ export function ventMark(fraction: number, scale: VentScale, fullMm: number): nu
       return Math.round(fraction * dialSteps(scale.dial)) || NARROWEST.dialSteps;
   }
 }
+
+/** A crack is a little less than the half that it is called. */
+const counts = (mark: number): number => (mark === NARROWEST.halfFingers ? 0.4 : mark);
+
+/** The share of the travel (0 to 1) that a mark stands for: what a person really sets who is told it. Inverts `ventMark`. */
+export function fractionAtMark(mark: number, scale: VentScale, fullMm: number): number {
+  switch (scale.way) {
+    case 'quarters':
+      return Math.min(mark * FINEST.thirtySecond, 1);
+    case 'mm':
+      return Math.min(mark / fullMm, 1);
+    case 'fingers':
+      return Math.min((counts(mark) * FINGER_MM) / 2 / fullMm, 1);
+    case 'clock':
+      return Math.min(mark / DIAL_MIN, 1);
+    case 'dial':
+      return Math.min(counts(mark) / dialSteps(scale.dial), 1);
+  }
+}

@@ -4,7 +4,7 @@ import {
   type ControlPolicy,
   type VentOpenings,
 } from '../../control/controlPolicy';
-import { ventMark, ventScales } from '../../pit/ventNotation';
+import { fractionAtMark, ventMark, ventScales } from '../../pit/ventNotation';
 import { clamp } from '../../quantity/units';
 import type { FirstMove } from '../document/facts';
 import type { PitSetup } from './designFire';
@@ -38,6 +38,16 @@ export function firstMove({ setup, policy }: HeldPit, offK: number): FirstMove {
     if (toldVents(setup, hold) !== now) return { do: 'set-vents', ...hold };
   }
   return { do: 'nothing-left', whenHigh: high };
+}
+
+/** The setting that somebody really makes who is told `vents`: each on its owner's scale. */
+export function settable({ pit, preset }: PitSetup, vents: VentOpenings): VentOpenings {
+  const scales = ventScales(pit, preset.ventNotation);
+  const on = (which: keyof VentOpenings): number => {
+    const travelMm = preset.travelMm[which];
+    return fractionAtMark(ventMark(vents[which], scales[which], travelMm), scales[which], travelMm);
+  };
+  return { intake: on('intake'), exhaust: on('exhaust') };
 }
 
 /** A setting as its owner's notation tells it apart from others. */

@@ -7,7 +7,6 @@ import {
   advance,
   adviseNow,
   applyAction,
-  callsOf,
   celsius,
   cookNow,
   coreProbeC,
@@ -22,6 +21,7 @@ import {
   MINUTE_MS,
   ordersOf,
   SEEN_FOR_MIN,
+  steadied,
   seeded,
   seedFrom,
   wantsAdvice,
@@ -38,6 +38,7 @@ import {
 } from '@ostrin/core/internals';
 import type { Case } from '../plans/requests';
 import { FIRE_SD, trueScenario, type PlannedCase } from '../tend/truePit';
+import { Hearing } from './hearing';
 import { habitsOf, type Habits } from './habits';
 import { violationsOf, type Violation } from './rules';
 
@@ -82,8 +83,7 @@ class Follower {
   private changed = true;
   private acted = true;
   private readonly seen = new Map<string, number>();
-  private readonly upAt = new Set<string>();
-  private readonly goneAt = new Map<string, number>();
+  private readonly hearing = new Hearing();
   private readonly decided = new Map<string, { doAtMin: number; skip: boolean }>();
   private before: readonly (number | null)[] | null = null;
   private inBandMin = 0;
@@ -199,7 +199,7 @@ class Follower {
       cook,
       orders,
       before: { readyMin: this.before, changed: this.changed },
-      goneAtMin: this.goneAt,
+      heard: this.hearing.at(min, cook, orders.order),
       nowMin: min,
     });
     this.out.moments++;
@@ -211,7 +211,6 @@ class Follower {
     this.before = cook.forecast?.readyMin ?? null;
     this.changed = false;
     this.follow(cook, orders.order, min);
-    this.hear(cook, orders.order, min);
   }
 
   private now(min: number): CookNow {
@@ -224,9 +223,12 @@ class Follower {
     });
     if (this.acted || min - this.forecastAtMin >= FORECAST_MIN) {
       const inputs = Object.entries(forecastInputs(known, this.at(min)));
-      this.forecasts = forecastsOf(
-        Object.fromEntries(inputs.map(([id, input]) => [id, { ...input, members: MEMBERS }])),
-        this.fire,
+      this.forecasts = steadied(
+        this.forecasts,
+        forecastsOf(
+          Object.fromEntries(inputs.map(([id, input]) => [id, { ...input, members: MEMBERS }])),
+          this.fire,
+        ),
       );
       this.acted = false;
       this.forecastAtMin = min;
@@ -244,14 +246,6 @@ class Follower {
       this.adviceAtMin = min;
     }
     return this.advice && min < this.advice.atMin + ADVICE_MIN.holds ? this.advice : null;
-  }
-
-  /** Which alarms went, and when: one that comes back at once only flickers. */
-  private hear(cook: CookNow, order: Order, min: number): void {
-    const up = new Set(callsOf(cook, order).map((a) => a.id));
-    for (const id of this.upAt) if (!up.has(id)) this.goneAt.set(id, min);
-    this.upAt.clear();
-    for (const id of up) this.upAt.add(id);
   }
 
   private follow(cook: CookNow, order: Order, min: number): void {

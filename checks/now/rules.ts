@@ -14,6 +14,7 @@ import {
   type CookNow,
   type Orders,
 } from '@ostrin/core/internals';
+import type { Heard } from './hearing';
 
 export const VIOLATIONS = [
   'two-orders',
@@ -35,14 +36,13 @@ export interface Moment {
   orders: Orders;
   /** The window of the piece at the moment before, and whether anything was logged or read by hand since. */
   before: { readyMin: readonly (number | null)[] | null; changed: boolean };
-  /** When each alarm was gone, min after lighting. */
-  goneAtMin: ReadonlyMap<string, number>;
+  heard: Heard;
   nowMin: number;
 }
 
 /** A window may move by this much at a time without a reason, min. */
 const JUMP_MIN = 60;
-/** An alarm that comes back this soon is the same one, flickering, min. */
+/** An alarm that calls out loud again this soon is the same one, flickering, min. */
 const FLICKER_MIN = 10;
 
 /** What is wrong at a moment, each kind once. */
@@ -168,9 +168,5 @@ function alarmsAgainstState({ cook, orders: { order } }: Moment): boolean {
   });
 }
 
-function flickers({ cook, orders: { order }, goneAtMin, nowMin }: Moment): boolean {
-  return callsOf(cook, order).some((a) => {
-    const gone = goneAtMin.get(a.id);
-    return gone !== undefined && nowMin - gone < FLICKER_MIN;
-  });
-}
+const flickers = ({ heard: { calling, lastUpMin }, nowMin }: Moment): boolean =>
+  calling.some(({ id }) => nowMin - (lastUpMin.get(id) ?? -Infinity) < FLICKER_MIN);

@@ -1,5 +1,12 @@
 /** The alarms of the cook under way: which are up, which were seen, and ringing for new ones. */
-import { callsOf, type Alarm, type CookNow, type Order } from '@ostrin/core/tending';
+import {
+  callOut,
+  callsOf,
+  type Alarm,
+  type CookNow,
+  type Known,
+  type Order,
+} from '@ostrin/core/tending';
 import { useEffect, useRef, useState } from 'react';
 import { useSettings } from '../store/settings';
 import { isQuietNow, ring } from './ring';
@@ -9,29 +16,30 @@ export interface Alarms {
   up: readonly Alarm[];
   /** Those that nobody has seen yet. */
   unseen: Alarm[];
-  /** Marks all that are up as seen: each calls again only after it was gone. */
+  /** Marks all that are up as seen: each calls again only after it was gone for a while. */
   see: () => void;
 }
 
 export function useAlarms(cook: CookNow, order: Order): Alarms {
-  const { plan } = cook;
+  const { plan, nowMs } = cook;
+  const { timeZone } = plan.request;
   const up = callsOf(cook, order);
   const settings = useSettings((s) => s.alarms);
-  const ids = up.map((a) => a.id);
-  const key = ids.join();
   const [seen, setSeen] = useState<readonly string[]>([]);
-  // What is gone calls again when it comes back.
-  const stillUp = seen.filter((id) => ids.includes(id));
-  if (stillUp.length !== seen.length) setSeen(stillUp);
-  const zone = plan.request.timeZone;
-  const rung = useRef(new Set<string>());
+  const known = useRef<Known>(new Map());
+  // With every tick of the clock: how long ago an alarm was up decides whether it calls again.
   useEffect(() => {
-    const fresh = key.split(',').filter((id) => id !== '' && !rung.current.has(id));
-    rung.current = new Set(key.split(','));
-    if (fresh.length === 0) return;
-    const urgent = fresh.some((id) => id === 'fire-out' || id.startsWith('suspected'));
-    if (!urgent && isQuietNow(zone, settings.quietFrom, settings.quietTo)) return;
+    const { calling, known: next } = callOut(known.current, up, nowMs);
+    known.current = next;
+    setSeen((s) => (s.every((id) => next.has(id)) ? s : s.filter((id) => next.has(id))));
+    if (calling.length === 0) return;
+    const urgent = calling.some((a) => a.code === 'fire-out' || a.code === 'suspected');
+    if (!urgent && isQuietNow(timeZone, settings.quietFrom, settings.quietTo)) return;
     ring(settings);
-  }, [key, settings, zone]);
-  return { up, unseen: up.filter((a) => !seen.includes(a.id)), see: () => setSeen(ids) };
+  }, [up, nowMs, settings, timeZone]);
+  return {
+    up,
+    unseen: up.filter((a) => !seen.includes(a.id)),
+    see: () => setSeen(up.map((a) => a.id)),
+  };
 }

@@ -3,7 +3,7 @@ import { deedsOfLine, type Log } from '@ostrin/core/log';
 import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
 import type { CookNow, Forecasts, Orders } from '@ostrin/core/tending';
 import type { PitPlan } from '@ostrin/core';
-import { cookNow, forecastInputs, knownCook, leadPiece } from '@ostrin/core/tending';
+import { cookNow, forecastInputs, knownCook, leadPiece, steadied } from '@ostrin/core/tending';
 import { spanOfTime } from '@ostrin/wording';
 import { fireSheet } from '@ostrin/wording/tending';
 import { useMemo, useState } from 'react';
@@ -33,7 +33,10 @@ export function useCookNow(planned: PitPlan, id: string): CookNow {
   const [answer, setAnswer] = useState<{ id: string; forecasts: Forecasts } | null>(null);
   const ask = async (pieces: readonly string[], atMs: number): Promise<void> => {
     const forecasts = await askForecasts(forecastInputs(known, atMs, pieces));
-    setAnswer((a) => ({ id, forecasts: { ...(a?.id === id ? a.forecasts : {}), ...forecasts } }));
+    setAnswer((a) => {
+      const before = a?.id === id ? a.forecasts : {};
+      return { id, forecasts: { ...before, ...steadied(before, forecasts) } };
+    });
   };
   const { log } = known;
   const lead = leadPiece(known).id;

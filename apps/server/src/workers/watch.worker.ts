@@ -1,10 +1,11 @@
 /**
  * The worker that watches cooks under way as a phone does: the same estimate, the same forecast, the same alarms. It
- * keeps what it made of each fire; all of it can be made again from the record, to the same numbers.
+ * keeps what it made of each fire, which can be made again from the record to the same numbers, and the windows that it
+ * gave, which new ones follow.
  */
 import type { CookState } from '@ostrin/contract';
 import { MINUTE_MS } from '@ostrin/core/quantity';
-import type { Alarm, CookNow, CookRecord, Order } from '@ostrin/core/tending';
+import type { Alarm, CookNow, CookRecord, Forecasts, Order } from '@ostrin/core/tending';
 import { adviseNow, FollowedFire, forecastsOf } from '@ostrin/core/lookAhead';
 import {
   callsOf,
@@ -13,6 +14,7 @@ import {
   knownCook,
   leadPiece,
   ordersOf,
+  steadied,
   wantsAdvice,
 } from '@ostrin/core/tending';
 
@@ -27,24 +29,26 @@ export type Watched = { state: CookState; alarms: readonly Alarm[] } | null;
 
 /** Fires that are kept at most: more are made again when they are asked for. */
 const MOST_KEPT = 24;
-const fires = new Map<string, FollowedFire>();
+const watched = new Map<string, { fire: FollowedFire; forecasts: Forecasts }>();
 
-function fireOf(id: string): FollowedFire {
-  const fire = fires.get(id) ?? new FollowedFire();
+function keptOf(id: string): { fire: FollowedFire; forecasts: Forecasts } {
+  const kept = watched.get(id) ?? { fire: new FollowedFire(), forecasts: {} };
   // The one that was asked for last goes last.
-  fires.delete(id);
-  fires.set(id, fire);
-  if (fires.size > MOST_KEPT) fires.delete(fires.keys().next().value!);
-  return fire;
+  watched.delete(id);
+  watched.set(id, kept);
+  if (watched.size > MOST_KEPT) watched.delete(watched.keys().next().value!);
+  return kept;
 }
 
 /** Looks at one cook. */
 export function look({ record, nowMs }: WatchAsk): Watched {
   const known = knownCook(record);
   if (known.litMs === null) return null;
-  const fire = fireOf(record.id);
+  const kept = keptOf(record.id);
+  const { fire } = kept;
   const inputs = forecastInputs(known, nowMs);
-  const cook = cookNow(known, forecastsOf(inputs, fire), nowMs);
+  kept.forecasts = steadied(kept.forecasts, forecastsOf(inputs, fire));
+  const cook = cookNow(known, kept.forecasts, nowMs);
   const { plan, log } = cook;
   const input = inputs[leadPiece(cook).id]!;
   // The advice that a phone would show.

@@ -14,6 +14,8 @@ import { namedFault, type Suspicion } from '../diagnosis/faultSearch';
 import { likelyCooks, type ForecastInput } from './likelyCooks';
 
 export interface Forecast {
+  /** How much was done at the pit when it was made. */
+  deeds: number;
   /** First minute of the forecast, after lighting. */
   fromMin: number;
   /** Minutes from one to the next. */
@@ -103,6 +105,7 @@ export function forecast(input: ForecastInput, followed?: FollowedFire): Forecas
   const { untilMin: horizonMin } = scenario;
   const [p10, p50, p90] = readyWindow(runs);
   return {
+    deeds: input.done.length,
     fromMin: now,
     everyMin: EVERY_MIN,
     pitC: pitFan.mid,

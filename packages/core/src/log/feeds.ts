@@ -16,6 +16,8 @@ const OWN = { feeds: 3, by: 0.2 };
 /** A fire whose plan holds a single feed is fed again after this, min (common practice). */
 const USUAL_EVERY_MIN = 45;
 
+/** A feed comes at least this share of its interval after a feed that was late. */
+const CATCH_UP = 0.6;
 /** Splits that go on within this are one feed, min. */
 const ONE_VISIT_MIN = 3;
 
@@ -81,7 +83,6 @@ function aheadOf(
   const place =
     extra > 0 ? planned.length - 1 : planned.findLastIndex((j) => log.jobsDone.has(j.id));
   const left = planned.slice(place + 1);
-  const byJob = given.findLast((g) => g.jobId !== undefined && g.jobId === planned[place]?.id);
   const own = ownRhythm(given, spacing[Math.max(place, 0)] ?? everyMin, splitKg(planned.at(-1)!));
   const last = given.at(-1)!;
   const more = Array.from({ length: Math.max(0, AHEAD - left.length) }, (_, i) => ({
@@ -94,11 +95,25 @@ function aheadOf(
       atMin: last.atMin + own.everyMin * (i + 1),
     }));
   }
-  const shift = byJob ? byJob.atMin - planned[place]!.atMin : 0;
-  const ahead = left.map((feed) => ({ feed, atMin: feed.atMin + shift }));
-  const from = Math.max(ahead.at(-1)?.atMin ?? -Infinity, last.atMin);
-  return [...ahead, ...more.map((feed, i) => ({ feed, atMin: from + everyMin * (i + 1) }))];
+  const sooner = soonerMin(planned, given);
+  let before = last.atMin;
+  return [...left, ...more].map((feed, i) => {
+    const gap = spacing[place + i] ?? everyMin;
+    const wished = i < left.length ? feed.atMin + sooner : before + gap;
+    before = Math.max(wished, before + CATCH_UP * gap);
+    return { feed, atMin: before };
+  });
 }
+
+/**
+ * How much sooner than planned the feeds come, min, at or under 0: a fire that was fed early is fed early from there on.
+ * One that was fed late catches up with the plan.
+ */
+const soonerMin = (planned: readonly PlanJob[], given: readonly Given[]): number =>
+  planned.reduce((sooner, { id, atMin }) => {
+    const done = given.findLast((g) => g.jobId === id);
+    return done ? Math.min(sooner, done.atMin - atMin) : sooner;
+  }, 0);
 
 const spacingsOf = (feeds: readonly PlanJob[]): number[] =>
   feeds.slice(1).map((f, i) => f.atMin - feeds[i]!.atMin);

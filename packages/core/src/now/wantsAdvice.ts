@@ -18,6 +18,10 @@ const NO_MOVE: ReadonlySet<Cause['code']> = new Set([
   'high-and-falling',
   'low-and-rising',
 ]);
+/** A fire on splits is fed through all of these, and while it comes up slower than this, K in ten minutes. */
+const NO_SPLIT: ReadonlySet<Cause['code']> = new Set(['not-lit', 'fire-out', 'no-reading']);
+const SLOW_CLIMB_K = 10;
+
 /** What somebody has to look at before anything is moved. */
 const LOOK_FIRST: ReadonlySet<Fault> = new Set([
   'lid-left-open',
@@ -37,15 +41,19 @@ export function wantsAdvice(
   cook: Pick<CookNow, 'state' | 'alarms' | 'litMs' | 'plan' | 'pieces' | 'log' | 'nowMs'>,
 ): boolean {
   const {
-    state: { cause, place },
+    state: { cause, place, changeK },
     alarms,
     litMs,
     pieces,
   } = cook;
   // A fire with nothing over it, and nothing to come, needs no move.
-  if (litMs === null || NO_MOVE.has(cause.code) || isAllOff(pieces)) return false;
+  if (litMs === null || isAllOff(pieces)) return false;
   if (cause.code === 'suspected' && needsLook(cause.fault)) return false;
+  if (pitOf(cook.plan).fire.fuel === 'splits') {
+    if (cause.code === 'coming-up') return (changeK ?? 0) < SLOW_CLIMB_K;
+    return !NO_SPLIT.has(cause.code);
+  }
+  if (NO_MOVE.has(cause.code)) return false;
   const leaving = alarms.some((a) => a.code === 'leaving-band');
-  if (pitOf(cook.plan).fire.fuel === 'splits') return true;
   return (place !== 'in' || leaving) && cook.nowMs >= waitUntilMs(cook, 'set-vents');
 }

@@ -15,7 +15,7 @@ import {
   isActionOfJob,
   logAction,
   nextMeat,
-  retime,
+  retiming,
   ventsNow,
 } from '../src/tend/actions';
 import { freshCook, kept, OnCook, PLAN, press, T0, wish } from './openCook';
@@ -118,7 +118,7 @@ describe('the log pad', () => {
     expect(log().jobsDone.has('meat-on')).toBe(true);
     expect(nextMeat(PLAN, log())).toMatchObject({ do: 'wrap' });
     const logLine = log().lines.find((l) => l.jobId === 'meat-on')!;
-    await retime(log(), logLine, T0 - 60_000, T0 + 2);
+    await logDeeds(retiming(log(), logLine, T0 - 60_000), T0 + 2);
     expect(
       log()
         .lines.filter((l) => l.jobId === 'meat-on')

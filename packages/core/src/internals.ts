@@ -203,6 +203,7 @@ export * from './now/calls';
 export * from './now/order';
 export * from './now/called';
 export * from './now/closeTime';
+export * from './now/doubt';
 export * from './now/steadied';
 export * from './now/waits';
 export * from './now/wantsAdvice';

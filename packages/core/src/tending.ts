@@ -24,6 +24,7 @@ export { cookNow, forecastInputs, leadInput } from './now/cookNow';
 export { knownCook, leadPiece } from './now/knownCook';
 export { callOut, type Known } from './now/called';
 export { callsOf, isTheOrder } from './now/calls';
+export { doubtAbout, type Doubt } from './now/doubt';
 export { isDue, ordersOf, type Order, type OrderInput, type Orders } from './now/order';
 export { steadied } from './now/steadied';
 export { wantsAdvice } from './now/wantsAdvice';

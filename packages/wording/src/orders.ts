@@ -1,12 +1,13 @@
 /** The order of a cook in words: what to do, and why this and nothing else. */
 import type { Units } from '@ostrin/core/quantity';
-import type { Cause, Order } from '@ostrin/core/tending';
+import type { Cause, Doubt, Order } from '@ostrin/core/tending';
 import type { JobWords, RequestPit } from '@ostrin/core';
 import { effectWords, moveWords, waitWords } from './advice';
 import { notSafeWords } from './afterOff';
 import { causeWords } from './diagnosis';
 import { faultName, faultRemedy, suspectedWords } from './faults';
 import { jobWords } from './plan/jobs';
+import { spanOfTime, temperatureWords } from './quantities';
 
 /** What the words of an order hang on. */
 export interface OrderContext {
@@ -77,3 +78,22 @@ const lowered = (name: string): string => name.charAt(0).toLowerCase() + name.sl
 /** An order in short, for an alarm. */
 export const orderInShort = (order: Order, context: OrderContext): string =>
   order.kind === 'look' ? faultName(order.fault, context.pit) : orderWords(order, context).inWords;
+
+/** What is asked, once, about a job that is said to be done far from its time or its sense. */
+export function doubtWords(
+  doubt: Doubt,
+  { units, pieceName }: Pick<OrderContext, 'units' | 'pieceName'>,
+): string {
+  switch (doubt.why) {
+    case 'early':
+      return `This is due in ${spanOfTime(doubt.inMin)}. Is it done already?`;
+    case 'coals':
+      return `The coals were lit ${spanOfTime(doubt.litMin)} ago and take about ${spanOfTime(doubt.takesMin)}. Are they in already?`;
+    case 'cool': {
+      const at = `${pieceName(doubt.meat)}: ${temperatureWords(doubt.coreC, units)} in the middle`;
+      return doubt.what === 'wrap'
+        ? `${at}. That is early for a wrap. Is it wrapped already?`
+        : `${at}, not done before ${temperatureWords(doubt.untilC, units)}. Is it off the pit already?`;
+    }
+  }
+}

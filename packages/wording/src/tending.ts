@@ -20,7 +20,7 @@ export {
 export { entryWords } from './entries';
 export { foodOutcomeWords } from './food';
 export { faultName, faultRemedy, suspectedWords } from './faults';
-export { orderInShort, orderWords, type OrderWords } from './orders';
+export { doubtWords, orderInShort, orderWords, type OrderWords } from './orders';
 export { fireSheet, type FireNow } from './fireSheet';
 export { afterOffWords, notSafeWords } from './afterOff';
 export { burnStepWords, LEAK_TEST, seasoningWords } from './testBurn';

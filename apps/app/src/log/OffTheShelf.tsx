@@ -40,7 +40,9 @@ export function OffTheShelf({ cook, of, givenKg }: Props) {
       { base: shelf, shelf: { fuelOnHand, prices: shelf.prices } },
       {
         onSuccess: () =>
-          void of.writeJob(TAKEN_OFF, { kind: 'note', text: `${said} taken off the shelf` }),
+          void of.writeDeeds([
+            { jobId: TAKEN_OFF, body: { kind: 'note', text: `${said} taken off the shelf` } },
+          ]),
       },
     );
   };

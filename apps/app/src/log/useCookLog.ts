@@ -15,8 +15,8 @@ export interface CookLog {
   after: Afterwards;
   /** Writes into the log: kept in this browser at once, and sent. */
   write: (...bodies: EntryBody[]) => Promise<void>;
-  /** Writes something that is done once, under its name. */
-  writeJob: (jobId: string, body: EntryBody) => Promise<void>;
+  /** The same, each for a job or at a time of its own where it says so. */
+  writeDeeds: (deeds: readonly Deed[]) => Promise<void>;
 }
 
 /** A cook's log. What is written after its end has the minute of its end: its clock stands still. */
@@ -48,6 +48,6 @@ export function useCookLog(cook: CookView): CookLog {
     log: useMemo(() => foldLog(entries), [entries]),
     after: useMemo(() => afterwardsOf(entries), [entries]),
     write: (...bodies) => writeDeeds(bodies.map((body) => ({ body }))),
-    writeJob: (jobId, body) => writeDeeds([{ jobId, body }]),
+    writeDeeds,
   };
 }

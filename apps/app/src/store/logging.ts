@@ -13,6 +13,8 @@ export interface Deed {
   body: EntryBody;
   /** The job it does. */
   jobId?: string;
+  /** When it was done, epoch ms, where that is not when it is written. */
+  at?: number;
 }
 
 /** What doing a job logs: its actions, or a plain line when it moves nothing. */
@@ -22,12 +24,12 @@ export const deedsOf = (job: PlanJob): Deed[] =>
     : job.logs.map((action) => ({ body: { kind: 'act', action }, jobId: job.id }));
 
 /** An entry of this device and whoever uses it. */
-export function entryOf({ body, jobId }: Deed, at: number): Entry {
+export function entryOf({ body, jobId, at: doneAt }: Deed, at: number): Entry {
   const { device, me: said } = useSettings.getState();
   const me = nameOf(queryClient.getQueryData<Access>(['access']), said);
   return {
     id: newId(),
-    at: Math.round(at),
+    at: Math.round(doneAt ?? at),
     ...(jobId ? { jobId } : {}),
     device,
     ...(me ? { by: me } : {}),

@@ -2,9 +2,8 @@
 import { cutOf } from '@ostrin/core/catalogue';
 import { leadMeat } from '@ostrin/core';
 import { localOf } from '@ostrin/core/quantity';
-import { Pressable, Text, View } from 'react-native';
-import { useSettings } from '../store/settings';
-import { signedLabel } from '../strip/fromCook';
+import { Text, View } from 'react-native';
+import { LogList } from '../log/LogList';
 import { Heading } from '../ui/Title';
 import { clockOf } from '../ui/words';
 import { useTendedCook } from './cookContext';
@@ -14,7 +13,6 @@ import { readyNow } from './useCookNow';
 export function JobsAhead({ onEdit }: { onEdit: (entryId: string) => void }) {
   const { cook, orders } = useTendedCook();
   const { plan, log } = cook;
-  const units = useSettings((s) => s.units);
   const wordsOf = useJobWords();
   const zone = plan.request.timeZone;
   const time = (ms: number): string => clockOf(localOf(ms, zone));
@@ -42,21 +40,7 @@ export function JobsAhead({ onEdit }: { onEdit: (entryId: string) => void }) {
       </View>
       <View>
         <Heading>Log</Heading>
-        {[...log.lines].reverse().map((l) => (
-          <Pressable
-            key={l.id}
-            role="button"
-            accessibilityLabel={`${signedLabel(l, plan, units)} at ${time(l.at)}. Correct`}
-            onPress={() => onEdit(l.id)}
-            className="flex-row gap-3 border-b border-rule min-h-[48px] items-center active:opacity-70"
-          >
-            <Text className="font-slab text-ink text-[16px] w-[50px]">{time(l.at)}</Text>
-            <Text className="font-sans text-ink text-[16px] flex-1">
-              {signedLabel(l, plan, units)}
-              {l.corrected ? ' (time corrected)' : ''}
-            </Text>
-          </Pressable>
-        ))}
+        <LogList lines={[...log.lines].reverse()} plan={plan} onEdit={onEdit} />
       </View>
     </View>
   );

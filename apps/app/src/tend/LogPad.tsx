@@ -1,6 +1,5 @@
 /** The log pad: Read, Fuel, Vents, Lid, Meat, Note within reach of a thumb, and the last tap with its undo. */
 import type { Entry } from '@ostrin/core/log';
-import { MINUTE_MS } from '@ostrin/core/quantity';
 import { type PitPlan, type PlanLog, USUAL_LID_S } from '@ostrin/core';
 import { cutOf } from '@ostrin/core/catalogue';
 import { actionWords, capital } from '@ostrin/wording';
@@ -180,8 +179,9 @@ function PadSheet({ setLast, put, sheet, setSheet }: SheetProps) {
         <ReadSheet
           plan={plan}
           log={log}
-          onRead={(body, agoMin) => {
-            void logDeeds([{ body }], now - agoMin * MINUTE_MS).then(setLast);
+          now={now}
+          onRead={(body, atMs) => {
+            void logDeeds([{ body }], atMs).then(setLast);
             onClose();
           }}
           onClose={onClose}

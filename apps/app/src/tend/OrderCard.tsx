@@ -1,11 +1,13 @@
 /** The one order: what to do now and why, and one tap to say that it is done. */
 import { pitOf, type PitPlan, type PlanJob } from '@ostrin/core';
 import { fromC, MINUTE_MS, type Units } from '@ostrin/core/quantity';
-import { isDue, type Order, type Orders } from '@ostrin/core/tending';
+import { isDue, type Doubt, type Order, type Orders } from '@ostrin/core/tending';
 import { countWords, spanOfTime } from '@ostrin/wording';
+import { doubtWords } from '@ostrin/wording/tending';
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { useLive } from '../store/live';
+import { pieceNamed } from '../store/names';
 import { useSettings } from '../store/settings';
 import { Button } from '../ui/Button';
 import { useLayout } from '../ui/layout';
@@ -16,10 +18,18 @@ import { useOrderWords } from './useOrderWords';
 import { WhySheet } from './WhySheet';
 
 interface Props {
-  /** Does what the order says. */
+  /** Whether it has only just come: it takes no touch for a moment. */
+  resting?: boolean;
+  /** What speaks against it having been done, where that is asked; null where nothing is. */
+  doubt?: Doubt | null;
+  /** Does what the order says; asks first where something speaks against it. */
   onDone: () => void;
+  /** It is not done after all. */
+  onNotYet?: () => void;
   /** Opens the list of all jobs. */
   onList: () => void;
+  /** Opens the log. */
+  onLog?: () => void;
 }
 
 const LATER_MIN = 10;
@@ -61,7 +71,7 @@ function notYetWords(
 /** An order that something depends on now: it is drawn so that nobody overlooks it. */
 const isUrgent = ({ kind }: Order): boolean => kind !== 'job' && kind !== 'finish';
 
-export function OrderCard({ onDone, onList }: Props) {
+export function OrderCard({ resting, doubt, onDone, onNotYet, onList, onLog }: Props) {
   const { cook, orders, mayLog } = useTendedCook();
   const { order, next } = orders;
   const { nowMs, plan, pitC } = cook;
@@ -96,7 +106,15 @@ export function OrderCard({ onDone, onList }: Props) {
           </Text>
         )}
       </View>
-      {notYet ? (
+      {doubt ? (
+        <Text
+          role="alert"
+          testID="order-doubt"
+          className="font-sans-bold text-ink text-[16px] leading-[21px]"
+        >
+          {doubtWords(doubt, { units, pieceName: (id) => pieceNamed(plan, id) })}
+        </Text>
+      ) : notYet ? (
         <Text role="alert" className="font-sans-bold text-ink text-[16px] leading-[21px]">
           {notYet}
         </Text>
@@ -111,16 +129,20 @@ export function OrderCard({ onDone, onList }: Props) {
       <View className={`flex-row gap-2 ${wide ? 'flex-wrap' : ''}`}>
         <View className={wide ? 'w-full' : 'flex-[2]'}>
           <Button
-            kind={minutes > QUIET_FROM_MIN ? 'plain' : 'primary'}
+            kind={minutes > QUIET_FROM_MIN && !doubt ? 'plain' : 'primary'}
             tall
-            disabled={!mayLog}
-            label={words.done}
+            disabled={!mayLog || resting}
+            label={doubt ? 'Yes, it is done' : words.done}
             hint={wide ? 'space' : undefined}
             testID={order.kind === 'finish' ? 'finish-card' : 'job-done'}
             onPress={onDone}
           />
         </View>
-        {job ? (
+        {doubt ? (
+          <View className="flex-1">
+            <Button tall label="Not yet" testID="order-not-yet" onPress={() => onNotYet?.()} />
+          </View>
+        ) : job ? (
           <View className="flex-1">
             {practice && minutes > SKIP_FROM_MIN ? (
               <SkipToJob atMs={order.ms} />
@@ -134,7 +156,7 @@ export function OrderCard({ onDone, onList }: Props) {
             )}
           </View>
         ) : null}
-        {order.kind === 'finish' ? null : (
+        {order.kind === 'finish' || doubt ? null : (
           <View className="flex-1">
             <Button
               tall
@@ -146,36 +168,45 @@ export function OrderCard({ onDone, onList }: Props) {
         )}
       </View>
       {wide || order.kind === 'finish' ? null : (
-        <AllJobs next={next} nowMs={nowMs} onList={onList} />
+        <AllJobs next={next} nowMs={nowMs} onList={onList} onLog={onLog} />
       )}
       {opened ? <WhySheet order={opened} onClose={() => setOpened(null)} /> : null}
     </View>
   );
 }
 
-/** What else is due, or how many jobs are still to come; a touch opens their list. */
+/** What else is due, or how many jobs are still to come, and the log; a touch opens each. */
 function AllJobs({
   next,
   nowMs,
   onList,
-}: { nowMs: number } & Pick<Props, 'onList'> & Pick<Orders, 'next'>) {
+  onLog,
+}: { nowMs: number } & Pick<Props, 'onList' | 'onLog'> & Pick<Orders, 'next'>) {
   const wordsOf = useJobWords();
   const alsoDue = next.filter((j) => j.ms <= nowMs + ALSO_MIN * MINUTE_MS);
-  return (
+  const jobs =
+    alsoDue.length > 0
+      ? `Also due: ${alsoDue.map((j) => wordsOf(j.job).inWords).join('; ')}`
+      : next.length > 0
+        ? `${countWords(next.length, 'job', 'jobs')} after it`
+        : 'No job after it';
+  const link = (label: string, testID: string, onPress: () => void, grows: boolean) => (
     <Pressable
       role="button"
-      testID="jobs-list"
-      onPress={onList}
-      className="min-h-[48px] justify-center active:opacity-70"
+      testID={testID}
+      onPress={onPress}
+      className={`min-h-[48px] min-w-[48px] justify-center active:opacity-70 ${grows ? 'flex-1' : 'items-end'}`}
     >
       <Text numberOfLines={1} className="font-sans-semi text-ink text-[15px] underline">
-        {alsoDue.length > 0
-          ? `Also due: ${alsoDue.map((j) => wordsOf(j.job).inWords).join('; ')}`
-          : next.length > 0
-            ? `${countWords(next.length, 'job', 'jobs')} after it`
-            : 'No job after it'}
+        {label}
       </Text>
     </Pressable>
+  );
+  return (
+    <View className="flex-row gap-3">
+      {link(jobs, 'jobs-list', onList, true)}
+      {onLog ? link('Log', 'log-open', onLog, false) : null}
+    </View>
   );
 }
 

@@ -1,6 +1,6 @@
 /** The cook under way: reading, next job, strip and log pad. */
 import type { Entry } from '@ostrin/core/log';
-import { isTheOrder } from '@ostrin/core/tending';
+import { doubtAbout, isTheOrder } from '@ostrin/core/tending';
 import type { PitPlan } from '@ostrin/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -9,6 +9,7 @@ import { useLive } from '../store/live';
 import { useLayout } from '../ui/layout';
 import { lazyComponent } from '../ui/lazyComponent';
 import { Note } from '../ui/Notice';
+import { useJustChanged } from '../ui/useJustChanged';
 import { doOrder } from './actions';
 import { AfterOffCard } from './AfterOffCard';
 import { AlarmBar } from './AlarmBar';
@@ -52,9 +53,16 @@ export function TendCook({ plan, id }: Props) {
   const { order } = orders;
   const alarms = useAlarms(cook, order);
   const beside = alarms.unseen.filter((a) => !isTheOrder(a, order));
+  // A second touch of the same finger does not do the next order.
+  const resting = useJustChanged(order.id);
+  const [askedOf, setAskedOf] = useState<string | null>(null);
+  const doubt = doubtAbout(order, cook);
   const onDone = (): void => {
+    if (resting) return;
     if (order.kind === 'finish') setOpen({ of: 'run' });
+    else if (doubt && askedOf !== order.id) setAskedOf(order.id);
     else {
+      setAskedOf(null);
       see(order.id);
       void doOrder(order, cook.nowMs).then(setLast);
     }
@@ -78,7 +86,17 @@ export function TendCook({ plan, id }: Props) {
         {cook.pieces.length > 1 ? <PieceChips /> : null}
       </>
     ),
-    card: <OrderCard key={order.id} onDone={onDone} onList={() => setOpen({ of: 'jobs' })} />,
+    card: (
+      <OrderCard
+        key={order.id}
+        resting={resting}
+        doubt={askedOf === order.id ? doubt : null}
+        onDone={onDone}
+        onNotYet={() => setAskedOf(null)}
+        onList={() => setOpen({ of: 'jobs' })}
+        onLog={() => setOpen({ of: 'log' })}
+      />
+    ),
     ahead: <JobsAhead onEdit={correct} />,
     strip: (width, height) => (
       <TendStrip

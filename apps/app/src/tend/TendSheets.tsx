@@ -3,6 +3,7 @@ import { localOf } from '@ostrin/core/quantity';
 import { offPlan } from '@ostrin/core/tending';
 import { offPlanWords } from '@ostrin/wording/tending';
 import { useLive } from '../store/live';
+import { logDeeds } from '../store/logging';
 import { useSettings } from '../store/settings';
 import { clockOf } from '../ui/words';
 import { doJob, skipJob } from './actions';
@@ -13,6 +14,7 @@ import { ChangeSheet } from './ChangeSheet';
 import { useTendedCook } from './cookContext';
 import { JobsSheet } from './JobsSheet';
 import { LogLineSheet } from './LogLineSheet';
+import { LogSheet } from './LogSheet';
 import { MeatSheet } from './MeatSheet';
 import { RunSheet } from './RunSheet';
 import { isMeatOn, sheetOf } from './useCookNow';
@@ -22,7 +24,7 @@ import { ShiftSheet, shiftWords } from './ShiftSheet';
 
 /** Which sheet; `line` corrects the entry of that id. */
 export type OpenSheet =
-  | { of: 'run' | 'watch' | 'meat' | 'jobs' | 'alarms' | 'change' | 'food' }
+  | { of: 'run' | 'watch' | 'meat' | 'jobs' | 'log' | 'alarms' | 'change' | 'food' }
   | { of: 'line'; entryId: string };
 
 interface Props {
@@ -56,9 +58,18 @@ export function TendSheets({ open, setOpen, awake, alarms }: Props) {
     case 'line': {
       const line = log.lines.find((l) => l.id === open.entryId);
       return line ? (
-        <LogLineSheet line={line} plan={plan} log={log} now={nowMs} onClose={onClose} />
+        <LogLineSheet
+          line={line}
+          plan={plan}
+          log={log}
+          now={nowMs}
+          onWrite={(deeds) => void logDeeds(deeds, nowMs).then(onLogged)}
+          onClose={onClose}
+        />
       ) : null;
     }
+    case 'log':
+      return <LogSheet onEdit={(entryId) => setOpen({ of: 'line', entryId })} onClose={onClose} />;
     case 'meat': {
       const off = offPlan(plan, log, cook.readings, cook.forecast);
       return <MeatSheet why={off && offPlanWords(off, units)} onClose={onClose} />;

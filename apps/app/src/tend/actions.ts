@@ -2,6 +2,7 @@
 import { pitOf, type PitPlan, type PlanJob, type PlanLog } from '@ostrin/core';
 import {
   type Entry,
+  type EntryBody,
   type Log,
   type LogLine,
   deedAtMs,
@@ -168,20 +169,24 @@ export async function logAction(
   );
 }
 
+/** What takes entries back. */
+export const undoing = (ids: readonly string[]): Deed[] =>
+  ids.map((target) => ({ body: { kind: 'undo', target } }));
+
 /** Takes entries back. */
 export const undo = (ids: readonly string[], at: number): Promise<Entry[]> =>
-  logDeeds(
-    ids.map((target) => ({ body: { kind: 'undo', target } })),
-    at,
-  );
+  logDeeds(undoing(ids), at);
 
-/** Corrects when a line happened; lines of one job move together. */
-export function retime(log: Log, logLine: LogLine, to: number, at: number): Promise<Entry[]> {
+/** What corrects when a line happened; lines of one job move together. */
+export function retiming(log: Log, logLine: LogLine, to: number): Deed[] {
   const together = logLine.jobId
     ? log.lines.filter((l) => l.jobId === logLine.jobId && l.at === logLine.at)
     : [logLine];
-  return logDeeds(
-    together.map((l) => ({ body: { kind: 'retime', target: l.id, to: Math.round(to) } })),
-    at,
-  );
+  return together.map((l) => ({ body: { kind: 'retime', target: l.id, to: Math.round(to) } }));
 }
+
+/** What puts a reading right: the old one is taken back, the new one stands at its own time. */
+export const rereading = (id: string, body: EntryBody, at: number): Deed[] => [
+  ...undoing([id]),
+  { body, at },
+];

@@ -1,7 +1,7 @@
 /** No violation of WCAG 2.2 AA that axe-core finds: every place and every sheet, by day and by night, on both sizes. */
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
-import { planned } from './help';
+import { finishCook, planned } from './help';
 import { demoTest as test } from './home';
 
 const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
@@ -98,9 +98,7 @@ test('every sheet of Tend, and a past cook', async ({ page }) => {
     await page.getByRole('button', { name: 'Close', exact: true }).first().click();
     await expect(page.getByRole('dialog')).toHaveCount(0);
   }
-  await page.getByTestId('this-cook').click();
-  await page.getByTestId('finish').click();
-  await page.getByRole('button', { name: 'Yes, finish it' }).click();
+  await finishCook(page);
   await expect(page.getByTestId('figures')).toContainText('Fuel');
   await sound(page, 'A past cook');
 });

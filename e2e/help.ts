@@ -41,3 +41,13 @@ export async function printed(page: Page, context: BrowserContext) {
   await paper.close();
   return { heading, pages: Number(/\/Count (\d+)/.exec(pdf)?.[1]) };
 }
+
+/** Ends the cook that is tended, meat on the pit or not; its log opens. */
+export async function finishCook(page: Page): Promise<void> {
+  await page.getByTestId('this-cook').click();
+  await page.getByTestId('finish').click();
+  const anyway = page.getByRole('button', { name: 'Yes, finish it' });
+  await expect(anyway.or(page.getByTestId('figures'))).toBeVisible();
+  if (await anyway.isVisible()) await anyway.click();
+  await expect(page.getByTestId('figures')).toBeVisible();
+}

@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test';
-import { change, choose, done, planned } from './help';
-import { demoTest as test, jobIsDue, tendUntil } from './home';
+import { change, choose, done, finishCook, planned } from './help';
+import { demoTest as test, jobIsDue, startCook, tendUntil } from './home';
 
 test('a roast pulled rare is planned with its caution, a bird only to a safe temperature', async ({
   page,
@@ -33,9 +33,7 @@ test('the meat sheet explains the piece, weighs wrapping now, and logs what is d
   await done(page);
   await planned(page);
   await expect(page.getByTestId('plan-sentence')).toContainText('in foil when the bark is set');
-  await page.getByTestId('start-cook').click();
-  await page.getByTestId('start-practice').click();
-  for (let i = 0; i < 3; i++) await page.getByTestId('job-done').click();
+  await startCook(page);
   await page.getByTestId('meat-reading').click();
   await expect(page.getByTestId('outlook')).toContainText('Not on yet');
   await page.getByRole('button', { name: 'Close', exact: true }).click();
@@ -54,8 +52,5 @@ test('the meat sheet explains the piece, weighs wrapping now, and logs what is d
   await page.getByTestId('undo').click();
   await expect(page.getByTestId('last-tap')).toHaveCount(0);
   // The pit is free again for the next cook.
-  await page.getByTestId('this-cook').click();
-  await page.getByTestId('finish').click();
-  await page.getByRole('button', { name: 'Yes, finish it' }).click();
-  await expect(page.getByTestId('figures')).toBeVisible();
+  await finishCook(page);
 });

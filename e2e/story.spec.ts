@@ -2,6 +2,7 @@
 import { expect, type BrowserContext, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
+import { finishCook } from './help';
 import { allSent, demoTest as test, doJob, setSpeed, type Serve } from './home';
 
 const root = path.resolve(import.meta.dirname, '..');
@@ -106,9 +107,7 @@ async function loseTheServer(page: Page, second: Page, context: BrowserContext):
 
 /** Finish: the log opens with strip and figures. */
 async function finish(page: Page): Promise<void> {
-  await page.getByTestId('this-cook').click();
-  await page.getByTestId('finish').click();
-  await page.getByRole('button', { name: 'Yes, finish it' }).click();
+  await finishCook(page);
   await expect(page).toHaveURL(/\/log\//);
   await expect(page.getByTestId('figures')).toContainText('Time in band');
   await expect(page.getByRole('img', { name: /Strip of the cook/ })).toBeVisible();

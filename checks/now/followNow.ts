@@ -125,9 +125,9 @@ class Follower {
   }
 
   run(): Followed {
-    // What comes before the fire is lit is behind it.
+    // What comes before the fire is lit is behind it, and so is lighting: the true fire burns from minute 0 on.
     for (const job of this.made.plan.jobs) {
-      if (job.do !== 'lay-fire' && job.do !== 'light') continue;
+      if (job.atMin > 0 || job.do.startsWith('meat')) continue;
       this.log(0, job.logs.length === 0 ? [{ kind: 'job' }] : this.acts(0, job.logs), job.id);
     }
     for (let min = 1; min <= LONGEST_MIN && !this.ended; min++) {
@@ -255,18 +255,21 @@ class Follower {
       this.visits++;
       return;
     }
+    for (const id of this.decided.keys())
+      if (id.startsWith('move/') && id !== order.id) this.decided.delete(id);
     if (order.kind === 'finish') {
       this.ended = true;
       return;
     }
     if (!isDue(order, cook.nowMs)) return;
-    const key = order.kind === 'move' ? `${order.id}@${order.advice.atMin}` : order.id;
-    const decided = this.decided.get(key) ?? {
+    // Whoever is late does what is asked by then, also where that was worked out anew meanwhile.
+    const decided = this.decided.get(order.id) ?? {
       doAtMin: min + lateMin * this.random.next(),
       skip: order.kind === 'job' && this.random.next() < skips,
     };
-    this.decided.set(key, decided);
+    this.decided.set(order.id, decided);
     if (min < decided.doAtMin) return;
+    this.decided.delete(order.id);
     this.visits++;
     this.carryOut(order, min, decided.skip);
   }

@@ -4,7 +4,7 @@ import { leadMeat } from '@ostrin/core';
 import { cutOf } from '@ostrin/core/catalogue';
 import { finishOf, readingsOfPast, type Log, type ReadingRow } from '@ostrin/core/log';
 import { HOUR_MS, localOf, MINUTE_MS } from '@ostrin/core/quantity';
-import { router } from 'expo-router';
+import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 import { queryClient, useCook, type CookView } from '../api/queries';
@@ -53,6 +53,8 @@ const BESIDE_MS = 10 * MINUTE_MS;
 const LONGEST_PX = 4000;
 
 function Cook({ cook }: { cook: CookView }) {
+  // Whoever comes from the end of it finds the way back at the top.
+  const justFinished = useLocalSearchParams<{ finished?: string }>().finished !== undefined;
   const units = useSettings((s) => s.units);
   const { width, wide } = useLayout();
   const of = useCookLog(cook);
@@ -81,6 +83,7 @@ function Cook({ cook }: { cook: CookView }) {
           </Text>
         ) : null}
       </View>
+      {justFinished && cook.finishedAt !== null ? <Reopen cook={cook} /> : null}
       <TakeOut id={cook.id} />
       {cook.finishedAt === null ? null : <Verdicts cook={cook} of={of} />}
       <CookFigures cook={cook} of={of} readings={readings} />
@@ -97,7 +100,7 @@ function Cook({ cook }: { cook: CookView }) {
       {cook.finishedAt === null ? null : <NextTime cook={cook} of={of} />}
       <Photographs cookId={cook.id} />
       <LogLines cook={cook} of={of} />
-      {cook.finishedAt === null ? null : <Reopen cook={cook} />}
+      {cook.finishedAt === null || justFinished ? null : <Reopen cook={cook} />}
       <TrimCook cook={cook} of={of} />
       <Afterwards key={cook.name} cook={cook} />
     </ScrollView>

@@ -1,19 +1,14 @@
 /** The jobs of all fires that burn, by time: whichever pit they are at. */
-import { ROUTES, type CookSummary } from '@ostrin/contract/types';
+import type { CookSummary } from '@ostrin/contract/types';
 import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
 import { pitOf } from '@ostrin/core';
-import { cookNow, knownCook, ordersOf } from '@ostrin/core/tending';
 import { capital, jobWords } from '@ostrin/wording';
-import { useQueries } from '@tanstack/react-query';
 import { Pressable, Text } from 'react-native';
-import { requestJson } from '../api/http';
-import type { CookView } from '../api/queries';
-import { cookClockMs } from '../store/live';
 import { useSettings } from '../store/settings';
 import { Note } from '../ui/Notice';
 import { Sheet } from '../ui/Sheet';
-import { useTick } from '../ui/useTick';
 import { due } from './OrderCard';
+import { useFires, type Fire } from './useFires';
 
 /** The jobs of a fire that are told at most. */
 const MOST_OF_ONE = 8;
@@ -25,16 +20,9 @@ interface Props {
 }
 
 export function AllJobsSheet({ cooks, onPick, onClose }: Props) {
-  useTick(10_000);
   const units = useSettings((s) => s.units);
-  const all = useQueries({
-    queries: cooks.map(({ id }) => ({
-      queryKey: ['cook', id],
-      queryFn: () => requestJson<CookView>(ROUTES.cook(id)),
-    })),
-  });
-  const rows = all
-    .flatMap(({ data }) => (data ? jobsOf(data, units) : []))
+  const rows = useFires(cooks)
+    .flatMap((fire) => jobsOf(fire, units))
     .sort((a, b) => a.inMin - b.inMin);
   return (
     <Sheet title="Jobs at all fires" onClose={onClose}>
@@ -62,17 +50,13 @@ export function AllJobsSheet({ cooks, onPick, onClose }: Props) {
 }
 
 /** The next jobs of one fire, by its own clock. */
-function jobsOf({ pitName, clock, ...record }: CookView, units: Units) {
-  const nowMs = cookClockMs({ clock, clockAt: clock.realMs }, Date.now());
-  const cook = cookNow(knownCook(record), {}, nowMs);
-  const { id, plan } = cook;
-  return ordersOf(cook, { advice: null })
-    .jobs.slice(0, MOST_OF_ONE)
-    .map(({ job, ms }) => ({
-      key: `${id}/${job.id}`,
-      cookId: id,
-      pitName,
-      words: jobWords(job.facts, pitOf(plan), units).inWords,
-      inMin: (ms - nowMs) / MINUTE_MS,
-    }));
+function jobsOf({ pitName, cook, orders }: Fire, units: Units) {
+  const { id, plan, nowMs } = cook;
+  return orders.jobs.slice(0, MOST_OF_ONE).map(({ job, ms }) => ({
+    key: `${id}/${job.id}`,
+    cookId: id,
+    pitName,
+    words: jobWords(job.facts, pitOf(plan), units).inWords,
+    inMin: (ms - nowMs) / MINUTE_MS,
+  }));
 }

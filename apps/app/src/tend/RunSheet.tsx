@@ -1,18 +1,17 @@
 /** The cook itself: how fast its practice clock goes, and its end. */
 import { cautionWords } from '@ostrin/wording';
 import { METRIC, MINUTE_MS } from '@ostrin/core/quantity';
-import { router } from 'expo-router';
 import { useState } from 'react';
 import { Text } from 'react-native';
-import { queryClient } from '../api/queries';
-import { sendTaps } from '../outbox/outbox';
 import { useLive } from '../store/live';
 import { logDeeds } from '../store/logging';
+import { useSettings } from '../store/settings';
 import { Button } from '../ui/Button';
-import { Choice, Stepper } from '../ui/Choice';
+import { Choice, Stepper, TitledChoice } from '../ui/Choice';
 import { Sheet } from '../ui/Sheet';
 import { Heading } from '../ui/Title';
 import { useClock } from './useClock';
+import { useFinish } from './useFinish';
 import type { Awake } from './useScreenAwake';
 
 /** What a locked phone cannot do is said, and what this browser grants. */
@@ -23,6 +22,11 @@ const AWAKE_WORDS: Readonly<Record<Awake, string>> = {
   'unknown-here':
     'This browser cannot keep the screen on: set that in the phone. A locked phone shows nothing and stays silent.',
 };
+const LIGHTS = [
+  { value: 'auto', label: 'Auto' },
+  { value: 'day', label: 'Day' },
+  { value: 'night', label: 'Night' },
+] as const;
 /** Serving is moved by a quarter of an hour at a time. */
 const QUARTER_MS = 15 * MINUTE_MS;
 const SPEEDS = [1, 10, 60, 120, 240];
@@ -63,19 +67,12 @@ export function RunSheet({
   onClose,
 }: Props) {
   const { speed, change: set } = useClock(id);
+  const { light, setLight } = useSettings();
   const practice = useLive((s) => s.fire === 'practice');
-  const [ending, setEnding] = useState(false);
+  const { finish, ending } = useFinish(id, now);
   const [sure, setSure] = useState(false);
   const moveServe = (to: number): void =>
     void logDeeds([{ body: { kind: 'serve-at', to: Math.round(to) } }], now);
-  const finish = async (): Promise<void> => {
-    setEnding(true);
-    await logDeeds([{ body: { kind: 'finish' } }], now);
-    await sendTaps();
-    await queryClient.invalidateQueries({ queryKey: ['cooks'] });
-    onClose();
-    router.navigate(`/log/${id}`);
-  };
   return (
     <Sheet title="This cook" onClose={onClose}>
       <Heading>Serving</Heading>
@@ -119,19 +116,16 @@ export function RunSheet({
           {set.error.message}
         </Text>
       ) : null}
+      <Heading>Screen</Heading>
+      <TitledChoice label="Light" columns={3} options={LIGHTS} value={light} onChange={setLight} />
       {awake ? (
-        <>
-          <Heading>Screen</Heading>
-          <Text className="font-sans text-ink text-[16px] leading-[23px]">
-            {AWAKE_WORDS[awake]}
-          </Text>
-        </>
+        <Text className="font-sans text-ink text-[16px] leading-[23px]">{AWAKE_WORDS[awake]}</Text>
       ) : null}
       <Heading>Finish</Heading>
       <Text className="font-sans text-soot text-[16px] leading-[22px]">
         {`Closes the log of this cook. ${cautionWords('hot-ash', METRIC)}`}
       </Text>
-      {meatOn && sure ? (
+      {sure ? (
         <Text role="alert" className="font-sans-semi text-ink text-[16px] leading-[22px]">
           The meat is still on the pit by the log. Log it off first, or finish anyway.
         </Text>
@@ -141,7 +135,10 @@ export function RunSheet({
         label={ending ? 'Finishing' : sure ? 'Yes, finish it' : 'Finish this cook'}
         disabled={ending}
         testID="finish"
-        onPress={() => (sure ? void finish() : setSure(true))}
+        onPress={() => {
+          if (meatOn && !sure) setSure(true);
+          else finish();
+        }}
       />
     </Sheet>
   );

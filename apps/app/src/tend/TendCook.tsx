@@ -27,6 +27,7 @@ import { TendStrip } from './TendStrip';
 import { useAdvice } from './useAdvice';
 import { useAlarms } from './useAlarms';
 import { useCookNow } from './useCookNow';
+import { useFinish } from './useFinish';
 import { useKeys } from './useKeys';
 import { useOrders } from './useOrders';
 import { useScreenAwake } from './useScreenAwake';
@@ -57,9 +58,10 @@ export function TendCook({ plan, id }: Props) {
   const resting = useJustChanged(order.id);
   const [askedOf, setAskedOf] = useState<string | null>(null);
   const doubt = doubtAbout(order, cook);
+  const { finish } = useFinish(id, cook.nowMs);
   const onDone = (): void => {
     if (resting) return;
-    if (order.kind === 'finish') setOpen({ of: 'run' });
+    if (order.kind === 'finish') finish();
     else if (doubt && askedOf !== order.id) setAskedOf(order.id);
     else {
       setAskedOf(null);

@@ -1,19 +1,17 @@
 /** Tend: the reading, the next job, the strip and the log pad of the cook under way. */
-import { capital } from '@ostrin/wording';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { useCooks } from '../api/queries';
 import { useLive } from '../store/live';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
 import { lazyComponent } from '../ui/lazyComponent';
 import { Title } from '../ui/Title';
 import { useLiveCook } from './useLiveCook';
 
 const pages = () => import('./pages');
 const TendCook = lazyComponent(async () => ({ default: (await pages()).TendCook }));
-const AllJobsSheet = lazyComponent(async () => ({ default: (await pages()).AllJobsSheet }));
+const FireChips = lazyComponent(async () => ({ default: (await pages()).FireChips }));
 
 export function TendScreen() {
   const cooks = useCooks();
@@ -21,7 +19,6 @@ export function TendScreen() {
   const openId = useLive((s) => s.cookId);
   const { cook: asked } = useLocalSearchParams<{ cook?: string }>();
   const [picked, setPicked] = useState<{ id: string; asked: string | undefined } | null>(null);
-  const [listing, setListing] = useState(false);
   // What was picked here holds until another cook is asked for.
   const wanted = picked && picked.asked === asked ? picked.id : asked;
   const chosen = running.find((c) => c.id === (wanted ?? openId)) ?? running[0];
@@ -31,26 +28,11 @@ export function TendScreen() {
   const plan = useLive((s) => s.plan);
   const pits =
     running.length > 1 ? (
-      <View className="px-4 pt-2 max-w-[560px]">
-        <Choice
-          label="Which fire"
-          columns={Math.min(running.length, 3)}
-          options={running.map((c) => ({
-            value: c.id,
-            label: `${capital(c.pitName)}${c.fire === 'practice' ? ', practice' : ''}`,
-          }))}
-          value={id ?? ''}
-          onChange={(cookId) => setPicked({ id: cookId, asked })}
-        />
-        <Button label="Jobs at all fires" testID="all-jobs" onPress={() => setListing(true)} />
-        {listing ? (
-          <AllJobsSheet
-            cooks={running}
-            onPick={(cookId) => setPicked({ id: cookId, asked })}
-            onClose={() => setListing(false)}
-          />
-        ) : null}
-      </View>
+      <FireChips
+        cooks={running}
+        shown={id ?? ''}
+        onPick={(cookId) => setPicked({ id: cookId, asked })}
+      />
     ) : null;
   if (id && plan && openId === id) {
     return (

@@ -3,6 +3,7 @@ import X from 'lucide-react-native/icons/x';
 import { Modal, Pressable, ScrollView, Text, View } from 'react-native';
 import { useLayout } from './layout';
 import { useTheme } from './theme';
+import { useBackCloses } from './useBackCloses';
 
 interface Props {
   title: string;
@@ -10,10 +11,11 @@ interface Props {
   children: React.ReactNode;
 }
 
-/** Closes by its cross, by Escape and by a touch beside it. */
+/** Closes by its cross, by Escape, by the browser's Back and by a touch beside it. */
 export function Sheet({ title, onClose, children }: Props) {
   const { wide, height } = useLayout();
   const theme = useTheme();
+  useBackCloses(onClose);
   return (
     <Modal transparent visible onRequestClose={onClose} aria-label={title}>
       <View className={`flex-1 ${wide ? 'items-center justify-center' : 'justify-end'}`}>

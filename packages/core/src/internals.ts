@@ -204,6 +204,7 @@ export * from './now/order';
 export * from './now/called';
 export * from './now/closeTime';
 export * from './now/doubt';
+export * from './now/lateness';
 export * from './now/steadied';
 export * from './now/waits';
 export * from './now/wantsAdvice';

@@ -26,6 +26,7 @@ export { callOut, type Known } from './now/called';
 export { callsOf, isTheOrder } from './now/calls';
 export { doubtAbout, type Doubt } from './now/doubt';
 export { isDue, ordersOf, type Order, type OrderInput, type Orders } from './now/order';
+export { latenessMin } from './now/lateness';
 export { steadied } from './now/steadied';
 export { wantsAdvice } from './now/wantsAdvice';
 export type { Cause, Diagnosis, Trend } from './diagnosis/diagnose';

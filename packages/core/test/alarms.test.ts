@@ -29,6 +29,9 @@ import { request } from '@ostrin/testing';
 const T0 = Date.UTC(2027, 4, 15, 8);
 const MIN = 60_000;
 const FIRST = request().meats[0].id;
+const REST_MIN = request().meats[0].rest.minutes;
+/** People sit down this long after lighting, min. */
+const SERVED_MIN = 560 + REST_MIN;
 
 describe('alarms', () => {
   const flat = (c: number): Forecast['pitC'] => Array<number>(20).fill(c);
@@ -62,6 +65,7 @@ describe('alarms', () => {
     pieces: [piece({ readyMin: [500, 540, 600] })],
     nowMs: T0 + 120 * MIN,
     litMs: T0,
+    serveMs: T0 + SERVED_MIN * MIN,
     ...part,
   });
   const ids = (part: Partial<AlarmInput>): string[] => alarmsOf(input(part)).map((a) => a.id);
@@ -70,6 +74,22 @@ describe('alarms', () => {
 
   it('are silent in a pit that is held', () => {
     expect(ids({})).toEqual([]);
+  });
+
+  it('call for a piece that is late, or too early to be kept, and for none in time, off or not on', () => {
+    const ready = (p50: number, part: Partial<Piece> = {}) => ({
+      pieces: [piece({ readyMin: [p50 - 20, p50, p50 + 20], ...part })],
+    });
+    const inTime = SERVED_MIN - REST_MIN;
+    expect(ids(ready(inTime + 20))).toEqual([]);
+    expect(ids(ready(inTime + 50))).toEqual([`late/${FIRST}`]);
+    expect(alarmsOf(input(ready(inTime + 50)))[0]!.byMin).toBeCloseTo(50, 6);
+    expect(ids(ready(inTime - 230))).toEqual([]);
+    expect(ids(ready(inTime - 300))).toEqual([`early/${FIRST}`]);
+    expect(ids(ready(inTime + 50, { offMs: T0 + 100 * MIN }))).toEqual([]);
+    expect(ids(ready(inTime + 50, { onMs: null }))).toEqual([]);
+    // People sit down later.
+    expect(ids({ ...ready(inTime + 50), serveMs: T0 + (SERVED_MIN + 60) * MIN })).toEqual([]);
   });
 
   it('call for a pit out of its band, but not for what comes back by itself', () => {

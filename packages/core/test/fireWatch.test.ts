@@ -185,7 +185,7 @@ describe('advice', () => {
       fire,
       setup,
       policy: held,
-      usualExhaust: 0.5,
+      planned: { intake: 0.2, exhaust: 0.5 },
       targetC: 121,
       bandC: 8,
       ahead: [],

@@ -31,6 +31,10 @@ export function alarmWords(a: Alarm, { pit, jobs, pieceName, cause, units }: Ala
       return `The pit goes ${a.side === 'above' ? 'over' : 'under'} its band ${soon}`;
     case 'fuel-out-soon':
       return a.inMin < 1 ? 'The fuel is nearly gone' : `Fuel lasts another ${spanOfTime(a.inMin)}`;
+    case 'late':
+      return `${pieceName(a.meat!)}: likely ${spanOfTime(a.byMin ?? 0)} late`;
+    case 'early':
+      return `${pieceName(a.meat!)}: likely done hours too early`;
     case 'near-done':
       return `${pieceName(a.meat!)}: done ${soon}`;
     case 'near-wrap':

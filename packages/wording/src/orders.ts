@@ -88,7 +88,7 @@ export function doubtWords(
     case 'early':
       return `This is due in ${spanOfTime(doubt.inMin)}. Is it done already?`;
     case 'coals':
-      return `The coals were lit ${spanOfTime(doubt.litMin)} ago and take about ${spanOfTime(doubt.takesMin)}. Are they in already?`;
+      return `The coals were lit ${doubt.litMin < 1 ? 'just now' : `${spanOfTime(doubt.litMin)} ago`} and take about ${spanOfTime(doubt.takesMin)}. Are they in already?`;
     case 'cool': {
       const at = `${pieceName(doubt.meat)}: ${temperatureWords(doubt.coreC, units)} in the middle`;
       return doubt.what === 'wrap'

@@ -139,7 +139,15 @@ it('advises each move in the parts and the fuel of its pit, with what comes of i
 it('tells every alarm in one short line', () => {
   for (const pit of pits) {
     for (const code of ALARM_CODES) {
-      const alarm: Alarm = { id: code, code, inMin: 12, side: 'below', meat: 'a', jobId: 'wrap' };
+      const alarm: Alarm = {
+        id: code,
+        code,
+        inMin: 12,
+        side: 'below',
+        meat: 'a',
+        jobId: 'wrap',
+        byMin: 75,
+      };
       const words = alarmWords(alarm, {
         pit,
         jobs: [{ id: 'wrap', facts: { kind: 'turn-grate' } } as never],

@@ -27,10 +27,15 @@ interface Props {
   /** Alarms that nobody has seen, beside what the order says; at least one. */
   unseen: readonly Alarm[];
   see: () => void;
+  /** Opens what can be done about a piece that is late or early. */
+  onRemedy: () => void;
 }
 
+/** What is not mended at the fire, but by another way from here on. */
+const HAS_REMEDY: ReadonlySet<Alarm['code']> = new Set(['late', 'early']);
+
 /** The alarm in the place of the state of the fire: it covers nothing else, and pushes nothing down. */
-export function AlarmBar({ unseen, see }: Props) {
+export function AlarmBar({ unseen, see, onRemedy }: Props) {
   const { cook } = useTendedCook();
   const units = useSettings((s) => s.units);
   const words = alarmText(unseen[0]!, cook, units);
@@ -39,7 +44,24 @@ export function AlarmBar({ unseen, see }: Props) {
       <Text className="font-sans-bold text-ink text-[16px] leading-[20px]">
         {unseen.length > 1 ? `${words} (and ${unseen.length - 1} more)` : words}
       </Text>
-      <Button label="Seen" testID="alarm-seen" onPress={see} />
+      <View className="flex-row gap-2">
+        {HAS_REMEDY.has(unseen[0]!.code) ? (
+          <View className="flex-1">
+            <Button
+              kind="primary"
+              label="What helps"
+              testID="alarm-remedy"
+              onPress={() => {
+                see();
+                onRemedy();
+              }}
+            />
+          </View>
+        ) : null}
+        <View className="flex-1">
+          <Button label="Seen" testID="alarm-seen" onPress={see} />
+        </View>
+      </View>
     </View>
   );
 }

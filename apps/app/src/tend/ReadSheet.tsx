@@ -108,7 +108,9 @@ export function ReadSheet({ plan, log, now, reading, onRead, onRemove, onClose }
         }}
       />
       <View className="flex-row items-center gap-2">
-        <Button label="−" accessibilityLabel="One degree less" onPress={() => step(-1)} />
+        <View className="w-[72px]">
+          <Button label="−" accessibilityLabel="One degree less" onPress={() => step(-1)} />
+        </View>
         <Text
           testID="read-typed"
           aria-live="polite"
@@ -116,24 +118,22 @@ export function ReadSheet({ plan, log, now, reading, onRead, onRemove, onClose }
         >
           {`${typed === '' ? '–' : typed}°${temperature}`}
         </Text>
-        <Button label="+" accessibilityLabel="One degree more" onPress={() => step(1)} />
+        <View className="w-[72px]">
+          <Button label="+" accessibilityLabel="One degree more" onPress={() => step(1)} />
+        </View>
       </View>
       {last ? <Note>{`Last read here: ${shown(last.c)}° at ${time(last.at)}.`}</Note> : null}
-      <View className="flex-row flex-wrap -mx-1">
-        {KEYS.map((key) => (
-          <View key={key} className="w-1/3 p-1">
-            <Button
-              tall
-              label={key}
-              testID={`key-${key}`}
-              accessibilityLabel={
-                key === '⌫' ? 'Take a digit back' : key === '−' ? 'Minus sign' : key
-              }
-              onPress={() => press(key)}
-            />
-          </View>
-        ))}
-      </View>
+      {asked && last ? (
+        <Surprise
+          degrees={degrees!}
+          last={shown(last.c)}
+          meant={meant}
+          onMeant={() => onRead({ kind: 'read', ...spot, c: toC(meant!, temperature) }, atMs)}
+          onAgain={() => type('')}
+        />
+      ) : (
+        <Keys onPress={press} />
+      )}
       {reading ? (
         <Stepper
           label="Time"
@@ -150,14 +150,6 @@ export function ReadSheet({ plan, log, now, reading, onRead, onRemove, onClose }
           {`Nothing at a pit reads that. It should lie between ${shown(PLAUSIBLE_C.least)} and ${shown(most)}.`}
         </Note>
       ) : null}
-      {asked && last ? (
-        <Surprise
-          degrees={degrees!}
-          last={shown(last.c)}
-          meant={meant}
-          onMeant={() => onRead({ kind: 'read', ...spot, c: toC(meant!, temperature) }, atMs)}
-        />
-      ) : null}
       <Button
         kind="primary"
         testID="read-save"
@@ -170,24 +162,47 @@ export function ReadSheet({ plan, log, now, reading, onRead, onRemove, onClose }
   );
 }
 
+/** The keys. */
+function Keys({ onPress }: { onPress: (key: string) => void }) {
+  return (
+    <View className="flex-row flex-wrap -mx-1">
+      {KEYS.map((key) => (
+        <View key={key} className="w-1/3 p-1">
+          <Button
+            tall
+            label={key}
+            testID={`key-${key}`}
+            accessibilityLabel={
+              key === '⌫' ? 'Take a digit back' : key === '−' ? 'Minus sign' : key
+            }
+            onPress={() => onPress(key)}
+          />
+        </View>
+      ))}
+    </View>
+  );
+}
+
 interface SurpriseProps {
   /** What was typed, what was read last, and what was probably meant, in the reader's degrees. */
   degrees: number;
   last: number;
   meant: number | null;
   onMeant: () => void;
+  onAgain: () => void;
 }
 
 /** Asks about a reading that can hardly be. */
-function Surprise({ degrees, last, meant, onMeant }: SurpriseProps) {
+function Surprise({ degrees, last, meant, onMeant, onAgain }: SurpriseProps) {
   return (
     <View className="gap-2" testID="read-surprise">
       <Text role="alert" className="font-sans-bold text-ink text-[16px] leading-[21px]">
         {`${degrees}°? The last reading was ${last}°.${meant === null ? '' : ` Did you mean ${meant}°?`}`}
       </Text>
       {meant === null ? null : (
-        <Button label={`I meant ${meant}°`} testID="read-meant" onPress={onMeant} />
+        <Button tall label={`I meant ${meant}°`} testID="read-meant" onPress={onMeant} />
       )}
+      <Button tall label="Type it again" onPress={onAgain} />
     </View>
   );
 }

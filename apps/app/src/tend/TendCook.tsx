@@ -80,7 +80,15 @@ export function TendCook({ plan, id }: Props) {
     header: (
       <>
         <Reading
-          instead={beside.length > 0 ? <AlarmBar unseen={beside} see={alarms.see} /> : null}
+          instead={
+            beside.length > 0 ? (
+              <AlarmBar
+                unseen={beside}
+                see={alarms.see}
+                onRemedy={() => setOpen({ of: 'change' })}
+              />
+            ) : null
+          }
           onRun={() => setOpen({ of: 'run' })}
           onMeat={() => setOpen({ of: 'meat' })}
         />

@@ -1,5 +1,5 @@
-/** When the first piece is ready, in words, and how late that is. */
-import { leadMeat, type PitPlan } from '@ostrin/core';
+/** When the first piece is ready, in words. */
+import type { PitPlan } from '@ostrin/core';
 import { localOf, MINUTE_MS } from '@ostrin/core/quantity';
 import type { Forecast } from '@ostrin/core/tending';
 import { clockOf, roughClock } from '../ui/words';
@@ -40,17 +40,4 @@ export function readyWords(
   }
   const r = plan.ready[0]!;
   return `ready ${clockOf(r.p10)}–${clockOf(r.p90)}`;
-}
-
-/** How much later than it has to be the food is likely to be, min; 0 where it is in time. */
-export function lateMin(
-  plan: PitPlan,
-  forecast: Forecast | null,
-  litMs: number | null,
-  serveMs: number,
-): number {
-  if (!forecast?.readyMin || litMs === null) return 0;
-  const rest = leadMeat(plan).rest.minutes;
-  const latest = serveMs - rest * MINUTE_MS;
-  return Math.max(0, (litMs + forecast.readyMin[1] * MINUTE_MS - latest) / MINUTE_MS);
 }

@@ -30,8 +30,8 @@ export interface AdviseInput {
   setup: PitSetup;
   /** How it is held, the vents where they stand now. */
   policy: ControlPolicy;
-  /** Where the exhaust stands when nothing is wrong, share of its travel. */
-  usualExhaust: number;
+  /** Where the vents stand by the plan while the pit is held. */
+  planned: Vents;
   targetC: number;
   bandC: number;
   /** What is still planned, minutes after lighting. */
@@ -174,8 +174,9 @@ function waitsWithFuel(input: AdviseInput): MoveTried[] {
  * where the intake is nearly shut, or has no finer setting left, and the pit is still high; and back from there: a half
  * shut exhaust keeps smoke in.
  */
-function ventMoves({ setup, policy, usualExhaust }: AdviseInput, high: boolean): MoveTried[] {
+function ventMoves({ setup, policy, planned }: AdviseInput, high: boolean): MoveTried[] {
   const sign = high ? -1 : 1;
+  const usualExhaust = planned.exhaust;
   const { hold, finest } = policy;
   const moved = (opening: number, folds: number, least: number): number =>
     clamp(opening * Math.exp(sign * folds), least, 1);
@@ -198,7 +199,11 @@ function ventMoves({ setup, policy, usualExhaust }: AdviseInput, high: boolean):
     ...hold,
     exhaust: Math.min(moved(hold.exhaust, folds, finest.wide), usualExhaust),
   }));
-  return [...(byItself ? areNew(byExhaust) : []), ...byIntake].map((to) => ({
+  // Vents that were never brought to where the plan holds the pit are far from it: that is tried too.
+  const furthest = Math.exp(sign * Math.max(...MOVES.intakeFolds)) * hold.intake;
+  const isFar = sign * (planned.intake - furthest) > 0;
+  const moves = [...(byItself ? areNew(byExhaust) : []), ...byIntake];
+  return [...moves, ...(isFar ? areNew([planned]) : [])].map((to) => ({
     move: { do: 'set-vents', ...to, opens: !high },
     logs: [{ do: 'set-vents', intakeFraction: to.intake, exhaustFraction: to.exhaust }],
   }));

@@ -73,6 +73,8 @@ interface DiagnosisInput {
 const TREND_MIN = 10;
 /** Fewest readings that show a change. */
 const FEWEST_READINGS = 4;
+/** A change is told over this at least, min. */
+const LEAST_SPAN_MIN = 2;
 /** Where somebody reads a dial now and then, the last readings of so many minutes show it, and so many of them. */
 const SELDOM = { min: 70, fewest: 2, most: 4 };
 /** A pit no warmer than this over the air, so long after it was lit, by readings over so long, is out, K and min. */
@@ -100,6 +102,8 @@ function recentChangeK(readings: readonly PitReading[], nowMs: number): number |
   let recent = within(TREND_MIN);
   if (recent.length < FEWEST_READINGS) recent = within(SELDOM.min).slice(-SELDOM.most);
   if (recent.length < SELDOM.fewest) return null;
+  // Readings of one moment show no change.
+  if (recent.at(-1)!.at - recent[0]!.at < LEAST_SPAN_MIN * MINUTE_MS) return null;
   const n = recent.length;
   const tMean = recent.reduce((s, r) => s + r.at, 0) / n;
   const cMean = recent.reduce((s, r) => s + r.pitC, 0) / n;

@@ -6,12 +6,12 @@ import { pitOf, type PitPlan } from '../plan/document/pitPlan';
 import { designFire, type PitSetup } from '../plan/fire/designFire';
 import { lastVents, type LogLine } from '../log/log';
 
-/** The pit as it is set up, its policy with the vents where they were last logged, and where its exhaust usually stands. */
+/** The pit as it is set up, its policy with the vents where they were last logged, and where they stand by the plan. */
 export function heldNow(
   plan: Pick<PitPlan, 'request' | 'guides'>,
   lines: readonly LogLine[],
   nowMs: number,
-): { setup: PitSetup; policy: ControlPolicy; usualExhaust: number } {
+): { setup: PitSetup; policy: ControlPolicy; planned: ControlPolicy['hold'] } {
   const pit = pitOf(plan);
   const setup = designFire(pit);
   const document = plan.guides[0];
@@ -27,6 +27,6 @@ export function heldNow(
   return {
     setup,
     policy: { ...policy, hold, exhaustPerIntake },
-    usualExhaust: policy.hold.exhaust,
+    planned: policy.hold,
   };
 }

@@ -11,8 +11,8 @@ import { actionsOf, jobsAhead, litAtMs, type Log } from './log';
 
 /** Feeds that lie ahead of the last one at least, so that a fire whose meat is late goes on being fed. */
 const AHEAD = 2;
-/** Feeds that show a way of one's own, and by what share it has to differ from the plan. */
-const OWN = { feeds: 3, by: 0.2 };
+/** Feeds that show a way of one's own, by what share it has to differ from the plan, and what share of its fuel it gives. */
+const OWN = { feeds: 3, by: 0.2, leastShare: 0.9 };
 /** A fire whose plan holds a single feed is fed again after this, min (common practice). */
 const USUAL_EVERY_MIN = 45;
 
@@ -129,18 +129,18 @@ function beyondDone(last: PlanJob, { jobsDone }: Log): number {
 }
 
 /**
- * A way of one's own, once it was kept for some feeds: oftener than planned, or seldomer with splits that are heavier in
- * proportion. Whoever is only late feeds as planned.
+ * A way of one's own, once it was kept for some feeds that nobody asked for: oftener than planned, or seldomer with splits
+ * that are heavier in proportion, so that the fire gets as much. Whoever is only late feeds as planned.
  */
 function ownRhythm(given: readonly Given[], everyMin: number, kg: number): Rhythm | null {
   const lately = given.slice(-OWN.feeds);
-  if (lately.length < OWN.feeds) return null;
+  if (lately.length < OWN.feeds || lately.some((g) => g.jobId !== undefined)) return null;
   const gaps = lately.slice(1).map((g, i) => g.atMin - lately[i]!.atMin);
   const own = { everyMin: mean(gaps), kg: mean(lately.map((g) => g.kg)) };
-  const isHeavier = own.kg > kg * (1 + OWN.by);
+  const starves = own.kg / own.everyMin < OWN.leastShare * (kg / everyMin);
   const oftener = gaps.every((gap) => gap < everyMin * (1 - OWN.by));
-  const seldomer = isHeavier && gaps.every((gap) => gap > everyMin * (1 + OWN.by));
-  if (!oftener && !seldomer) return null;
+  const seldomer = gaps.every((gap) => gap > everyMin * (1 + OWN.by));
+  if (starves || !(oftener || seldomer)) return null;
   return { everyMin: own.everyMin, kg: Math.abs(own.kg / kg - 1) > OWN.by ? own.kg : null };
 }
 

@@ -1,11 +1,12 @@
 /** What calls whoever tends a cook: codes with their figures. What swings by itself and comes back calls nobody. */
 import { pitOf, leadMeat, type PitPlan } from '../plan/document/pitPlan';
-import { MINUTE_MS } from '../quantity/time';
+import { epochOf, MINUTE_MS } from '../quantity/time';
 import type { BandPlace, Cause, Diagnosis } from '../diagnosis/diagnose';
 import type { Forecast } from '../forecast/forecast';
 import type { ReadingRow } from '../instruments/readings';
 import type { DueJob } from '../forecast/jobTimes';
 import { isAllOff, type KnownPiece } from './knownCook';
+import { latenessMin } from './lateness';
 
 export const ALARM_CODES = [
   'fire-out',
@@ -13,6 +14,8 @@ export const ALARM_CODES = [
   'out-of-band',
   'leaving-band',
   'fuel-out-soon',
+  'late',
+  'early',
   'near-done',
   'near-wrap',
   'job-due',
@@ -31,8 +34,10 @@ export interface Alarm {
   side?: Exclude<BandPlace, 'in'>;
   /** The job that is due. */
   jobId?: string;
-  /** The piece that is near its wrap or near done. */
+  /** The piece that is near its wrap or near done, late or early. */
   meat?: string;
+  /** By how much it is late, or early, min. */
+  byMin?: number;
 }
 
 /** What alarms are made from. */
@@ -51,10 +56,14 @@ export interface AlarmInput {
   nowMs: number;
   /** When the fire was lit, epoch ms; null before. */
   litMs: number | null;
+  /** When people sit down, epoch ms. */
+  serveMs: number;
 }
 
 /** Warned of fuel that is out within so long, and of a wrap or a piece that is done within so long, min. */
 const WARN_MIN = { fuel: 60, wrap: 15, done: 20 };
+/** Late and early from so much on, min. */
+const OFF_SERVING_MIN = 30;
 /** The pit is looked ahead so far, min, and has to leave its band by this share of it. */
 const AHEAD = { min: 30, outBy: 0.25 };
 /** What the pit does in ten minutes, K, against which nothing is said to leave its band at the other side. */
@@ -80,7 +89,7 @@ export function alarmsOf(input: AlarmInput): Alarm[] {
   const ofTheFire = isAllOff(input.pieces)
     ? []
     : [...ofFire(input), ...ofBand(input), ...ofFuel(input), ...ofReadings(input)];
-  const all = [...ofTheFire, ...ofPieces(input), ...ofJobs(input)];
+  const all = [...ofTheFire, ...ofServing(input), ...ofPieces(input), ...ofJobs(input)];
   return all.sort((a, b) => ALARM_CODES.indexOf(a.code) - ALARM_CODES.indexOf(b.code));
 }
 
@@ -162,6 +171,26 @@ function ofPieces({ plan, pieces, forecast, nowMs, litMs }: AlarmInput): Alarm[]
         : [soon('near-done', { id: `near-done/${id}`, meat: id, inMin: done })];
     }),
   ];
+}
+
+/** When a piece is eaten: with the others, or with its own course, which moves with them. */
+const servedMs = (
+  { serveAt, timeZone }: PitPlan['request'],
+  meat: PitPlan['request']['meats'][number],
+  serveMs: number,
+): number =>
+  meat.serveAt ? serveMs + epochOf(meat.serveAt, timeZone) - epochOf(serveAt, timeZone) : serveMs;
+
+/** Pieces on the pit that are done too late to be eaten when people sit down, or too early to be kept until then. */
+function ofServing({ plan, pieces, litMs, serveMs }: AlarmInput): Alarm[] {
+  return pieces.flatMap(({ id, onMs, offMs, readyMin }) => {
+    const meat = plan.request.meats.find((m) => m.id === id);
+    if (!meat || onMs === null || offMs !== null) return [];
+    const byMin = latenessMin(meat, readyMin, litMs, servedMs(plan.request, meat, serveMs));
+    if (Math.abs(byMin) < OFF_SERVING_MIN) return [];
+    const code = byMin > 0 ? 'late' : 'early';
+    return [soon(code, { id: `${code}/${id}`, meat: id, byMin: Math.abs(byMin) })];
+  });
 }
 
 const ofJobs = ({ jobs, nowMs }: AlarmInput): Alarm[] =>

@@ -120,7 +120,17 @@ export function cookNow(known: KnownCook, forecasts: Forecasts, nowMs: number): 
     pitC,
     state,
     jobs,
-    alarms: alarmsOf({ plan, state, forecast, jobs, wire: known.wire, pieces, nowMs, litMs }),
+    alarms: alarmsOf({
+      plan,
+      state,
+      forecast,
+      jobs,
+      wire: known.wire,
+      pieces,
+      nowMs,
+      litMs,
+      serveMs: known.serveMs,
+    }),
   };
 }
 

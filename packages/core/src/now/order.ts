@@ -124,6 +124,7 @@ function moveOf(cook: CookNow, jobs: readonly DueJob[], advice: Advice | null): 
     );
     return order(feed ? [feed.job.id] : []);
   }
+  if (goesAgainst(advice.move.opens, cook)) return null;
   const planned = jobs.find((j) => j.job.do === 'set-vents' && isDue(j, cook.nowMs));
   if (!planned) return order([]);
   // A planned move the same way is the answer; one the other way is overtaken by how the pit stands.
@@ -166,10 +167,9 @@ const finish = ({ nowMs }: CookNow): Order => ({
   jobIds: [],
 });
 
-/** Whether a planned move would take a pit further out of its band: one that is low closed, one that is high opened. */
-function isAgainstState(job: PlanJob, cook: CookNow): boolean {
-  const { place, changeK } = cook.state;
-  return opens(job, cook)
+/** Whether opening, or closing, would take a pit further out of its band: one that is high opened, one that is low closed. */
+function goesAgainst(opening: boolean, { state: { place, changeK } }: CookNow): boolean {
+  return opening
     ? place === 'above' && (changeK ?? 0) >= 0
     : place === 'below' && (changeK ?? 0) <= 0;
 }
@@ -187,5 +187,7 @@ function heldUntilMs({ job, ms }: DueJob, cook: CookNow, advice: Advice | null):
   if (job.do !== 'set-vents' || state.cause.code === 'coming-up') return -Infinity;
   const last = lastDeed(log, 'set-vents');
   const waits = last && !last.jobId ? waitUntilMs(cook, 'set-vents') : -Infinity;
-  return isAgainstState(job, cook) ? Math.max(waits, nowMs + LOOK_AGAIN_MIN * MINUTE_MS) : waits;
+  return goesAgainst(opens(job, cook), cook)
+    ? Math.max(waits, nowMs + LOOK_AGAIN_MIN * MINUTE_MS)
+    : waits;
 }

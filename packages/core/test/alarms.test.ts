@@ -33,63 +33,47 @@ const REST_MIN = request().meats[0].rest.minutes;
 /** People sit down this long after lighting, min. */
 const SERVED_MIN = 560 + REST_MIN;
 
-describe('alarms', () => {
-  const flat = (c: number): Forecast['pitC'] => Array<number>(20).fill(c);
-  const forecast = (part: Partial<Forecast> = {}): Forecast =>
-    ({
-      fromMin: 120,
-      everyMin: 5,
-      pitC: flat(121),
-      pitLowC: flat(118),
-      pitHighC: flat(124),
-      readyMin: [500, 540, 600],
-      wrapMin: null,
-      fuelOutMin: null,
-      ...part,
-    }) as Forecast;
-  type Piece = AlarmInput['pieces'][number];
-  const piece = (part: Partial<Piece>): Piece => ({
-    id: FIRST,
-    readyMin: [100, 130, 160],
-    onMs: T0,
-    offMs: null,
-    wrapped: false,
+const flat = (c: number): Forecast['pitC'] => Array<number>(20).fill(c);
+const forecast = (part: Partial<Forecast> = {}): Forecast =>
+  ({
+    fromMin: 120,
+    everyMin: 5,
+    pitC: flat(121),
+    pitLowC: flat(118),
+    pitHighC: flat(124),
+    readyMin: [500, 540, 600],
+    wrapMin: null,
+    fuelOutMin: null,
     ...part,
-  });
-  const input = (part: Partial<AlarmInput> = {}): AlarmInput => ({
-    plan: { request: request() },
-    state: { trend: 'steady', changeK: 0, place: 'in', cause: { code: 'on-target' } },
-    forecast: forecast(),
-    jobs: [],
-    wire: [],
-    pieces: [piece({ readyMin: [500, 540, 600] })],
-    nowMs: T0 + 120 * MIN,
-    litMs: T0,
-    serveMs: T0 + SERVED_MIN * MIN,
-    ...part,
-  });
-  const ids = (part: Partial<AlarmInput>): string[] => alarmsOf(input(part)).map((a) => a.id);
-  const state = (place: 'in' | 'above' | 'below', code: string): AlarmInput['state'] =>
-    ({ trend: 'steady', changeK: 0, place, cause: { code } }) as AlarmInput['state'];
+  }) as Forecast;
+type Piece = AlarmInput['pieces'][number];
+const piece = (part: Partial<Piece>): Piece => ({
+  id: FIRST,
+  readyMin: [100, 130, 160],
+  onMs: T0,
+  offMs: null,
+  wrapped: false,
+  ...part,
+});
+const input = (part: Partial<AlarmInput> = {}): AlarmInput => ({
+  plan: { request: request() },
+  state: { trend: 'steady', changeK: 0, place: 'in', cause: { code: 'on-target' } },
+  forecast: forecast(),
+  jobs: [],
+  wire: [],
+  pieces: [piece({ readyMin: [500, 540, 600] })],
+  nowMs: T0 + 120 * MIN,
+  litMs: T0,
+  serveMs: T0 + SERVED_MIN * MIN,
+  ...part,
+});
+const ids = (part: Partial<AlarmInput>): string[] => alarmsOf(input(part)).map((a) => a.id);
+const state = (place: 'in' | 'above' | 'below', code: string): AlarmInput['state'] =>
+  ({ trend: 'steady', changeK: 0, place, cause: { code } }) as AlarmInput['state'];
 
+describe('alarms', () => {
   it('are silent in a pit that is held', () => {
     expect(ids({})).toEqual([]);
-  });
-
-  it('call for a piece that is late, or too early to be kept, and for none in time, off or not on', () => {
-    const ready = (p50: number, part: Partial<Piece> = {}) => ({
-      pieces: [piece({ readyMin: [p50 - 20, p50, p50 + 20], ...part })],
-    });
-    const inTime = SERVED_MIN - REST_MIN;
-    expect(ids(ready(inTime + 20))).toEqual([]);
-    expect(ids(ready(inTime + 50))).toEqual([`late/${FIRST}`]);
-    expect(alarmsOf(input(ready(inTime + 50)))[0]!.byMin).toBeCloseTo(50, 6);
-    expect(ids(ready(inTime - 230))).toEqual([]);
-    expect(ids(ready(inTime - 300))).toEqual([`early/${FIRST}`]);
-    expect(ids(ready(inTime + 50, { offMs: T0 + 100 * MIN }))).toEqual([]);
-    expect(ids(ready(inTime + 50, { onMs: null }))).toEqual([]);
-    // People sit down later.
-    expect(ids({ ...ready(inTime + 50), serveMs: T0 + (SERVED_MIN + 60) * MIN })).toEqual([]);
   });
 
   it('call for a pit out of its band, but not for what comes back by itself', () => {
@@ -131,6 +115,22 @@ describe('alarms', () => {
     expect(ids({ wire, nowMs: T0 + 111 * MIN })).toEqual([]);
     expect(ids({ wire: wire.slice(0, 3) })).toEqual([]);
   });
+});
+
+it('alarms call for a piece that is late, or too early to be kept, and for none in time, off or not on', () => {
+  const ready = (p50: number, part: Partial<Piece> = {}) => ({
+    pieces: [piece({ readyMin: [p50 - 20, p50, p50 + 20], ...part })],
+  });
+  const inTime = SERVED_MIN - REST_MIN;
+  expect(ids(ready(inTime + 20))).toEqual([]);
+  expect(ids(ready(inTime + 50))).toEqual([`late/${FIRST}`]);
+  expect(alarmsOf(input(ready(inTime + 50)))[0]!.byMin).toBeCloseTo(50, 6);
+  expect(ids(ready(inTime - 230))).toEqual([]);
+  expect(ids(ready(inTime - 300))).toEqual([`early/${FIRST}`]);
+  expect(ids(ready(inTime + 50, { offMs: T0 + 100 * MIN }))).toEqual([]);
+  expect(ids(ready(inTime + 50, { onMs: null }))).toEqual([]);
+  // People sit down later.
+  expect(ids({ ...ready(inTime + 50), serveMs: T0 + (SERVED_MIN + 60) * MIN })).toEqual([]);
 });
 
 describe('looks', () => {

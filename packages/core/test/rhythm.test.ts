@@ -109,7 +109,7 @@ it('takes over a way of its own: oftener, or seldomer with heavier splits; being
     j.logs.flatMap((l) => (l.do === 'add-fuel' ? (l.massKg ?? 0) : []))[0];
   expect(massOf(often[0]!)).toBeCloseTo(KG * 0.6, 6);
   expect(often[0]!.facts).toMatchObject({ split: { kg: expect.closeTo(KG * 0.6, 6) } });
-  expect(every(60, KG * 2.3)[0]!.atMin).toBeCloseTo(280, 6);
+  expect(every(60, KG * 3)[0]!.atMin).toBeCloseTo(280, 6);
   // As seldom with splits that do not make up for it, the fire would starve: it is fed as planned.
   expect(every(60, KG * 1.2)[0]!.atMin).toBeLessThan(260);
   // Nor is a feed that was asked for a way of one's own.

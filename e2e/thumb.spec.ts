@@ -111,3 +111,45 @@ test('what a fire that runs away shows is typed in, and the advised move is take
   // One move at a time: the next one is not advised before this one can show.
   await expect(order).not.toContainText(/^Close/);
 });
+
+test('a mistyped reading is asked about, and put right from the log; Done is in sight on every phone', async ({
+  browser,
+  serve,
+}) => {
+  const server = await serve();
+  const page = await litAnHourAgo(browser, server.url);
+  await read(page, 'At the grate', '119', '−10 min');
+  await read(page, 'At the grate', '124', '−5 min');
+  await page.getByTestId('pad-read').click();
+  for (const figure of '311') await page.getByTestId(`key-${figure}`).click();
+  await page.getByTestId('read-save').click();
+  await expect(page.getByTestId('read-surprise')).toContainText(
+    '311°? The last reading was 124°. Did you mean 131°?',
+  );
+  await expect(page.getByTestId('read-meant')).toBeInViewport({ ratio: 1 });
+  // Whoever insists is believed, until it is put right.
+  await page.getByTestId('read-save').click();
+  await expect(page.getByTestId('pit-reading')).toHaveText('311°');
+  await page.getByTestId('log-open').click();
+  await page.getByRole('button', { name: /311.*Correct$/ }).click();
+  for (let i = 0; i < 3; i++) await page.getByTestId('key-⌫').click();
+  for (const figure of '131') await page.getByTestId(`key-${figure}`).click();
+  await page.getByTestId('read-save').click();
+  await expect(page.getByTestId('pit-reading')).toHaveText('131°');
+  // Back closes what is open and leaves the cook where it is.
+  await page.getByTestId('log-open').click();
+  await expect(page.getByRole('dialog')).toContainText('131');
+  await expect(page.getByRole('dialog')).not.toContainText('311');
+  await page.goBack();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(page).toHaveURL(/\/tend/);
+  for (const [width, height] of [
+    [390, 844],
+    [360, 640],
+    [844, 390],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    await expect(page.getByTestId('order')).toContainText(/vent/);
+    await expect(page.getByTestId('job-done')).toBeInViewport({ ratio: 1 });
+  }
+});

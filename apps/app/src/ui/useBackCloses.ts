@@ -13,17 +13,22 @@ let listens = false;
 const MARK = 'ostrinSheet';
 const isMarked = (): boolean => (history.state as Record<string, unknown> | null)?.[MARK] === true;
 
-function onBack(): void {
+/** A sheet that opens in the place of another takes its entry, when it comes within this, ms. */
+const NEXT_SHEET_MS = 400;
+
+/** Steps between entries of sheets are no business of the router: the page under them stays as it is. */
+function onBack(event: PopStateEvent): void {
+  if (ownSteps === 0 && pushed === 0) return;
+  event.stopImmediatePropagation();
   if (ownSteps > 0) {
     ownSteps--;
     return;
   }
-  if (pushed === 0) return;
   pushed--;
   open.at(-1)?.();
 }
 
-/** Gives back entries that no sheet stands behind any more: a sheet that opens at once after another takes its entry. */
+/** Gives back entries that no sheet stands behind any more. */
 function giveBack(): void {
   const spare = pushed - open.length;
   if (spare <= 0) return;
@@ -40,7 +45,7 @@ export function useBackCloses(close: () => void): void {
   useEffect(() => {
     if (typeof window === 'undefined' || !window.history) return undefined;
     const mine = (): void => onClose();
-    if (!listens) window.addEventListener('popstate', onBack);
+    if (!listens) window.addEventListener('popstate', onBack, { capture: true });
     listens = true;
     open.push(mine);
     if (pushed < open.length) {
@@ -49,7 +54,7 @@ export function useBackCloses(close: () => void): void {
     }
     return () => {
       open.splice(open.indexOf(mine), 1);
-      setTimeout(giveBack);
+      setTimeout(giveBack, NEXT_SHEET_MS);
     };
   }, []);
 }

@@ -31,6 +31,7 @@ export {
 export { SHUT_IN, type RestFirst, type RestSpec, type RestWhere } from './meat/rest';
 export {
   doneOnPlate,
+  wishedC,
   BARE_LAST_MIN,
   SCHOOL_IDS,
   SPRAY_SCHOOLS,

@@ -63,8 +63,24 @@ describe('closing the vents down', () => {
   });
 });
 
+it('shuts the fire down once all is off, however long before its planned minute, and before the table', () => {
+  const meat = PLAN.request.meats[0].id;
+  const shut = PLAN.jobs.find((j) => j.do === 'shut-down')!;
+  const entries: Entry[] = [
+    LIT,
+    { id: 'on', at: at(40), kind: 'act', action: { do: 'meat-on', meat } },
+    { id: 'off', at: at(200), kind: 'act', action: { do: 'meat-off', meat } },
+  ];
+  const record = { id: 'c', plan: PLAN, startMs: T0, entries, readings: [] };
+  const { jobs } = cookNow(knownCook(record), {}, at(210));
+  expect(shut.atMin).toBeGreaterThan(200);
+  expect(jobs.map((j) => j.job.do)).toEqual(['shut-down', 'serve']);
+  expect(jobs[0]!.ms).toBe(at(200));
+});
+
 it('a setting that is asked for is one that the scale of the vents has', () => {
   const dial = { way: 'dial', dial: { shut: 0, open: 10, step: 1 } } as const;
+  // Only what tells how its vents are set: the rest of a pit takes no part.
   const setup = {
     pit: { ...PLAN.request.pits[0], ventScales: { intake: dial, exhaust: { way: 'quarters' } } },
     preset: { ventNotation: 'quarters', travelMm: { intake: 60, exhaust: 60 } },

@@ -40,6 +40,7 @@ describe('an alarm', () => {
   });
 });
 
+/** Only what windows are followed by: the rest of a forecast takes no part. */
 const forecastOf = (readyMin: Forecast['readyMin'], deeds = 3, fromMin = 200): Forecast =>
   ({ readyMin, deeds, fromMin }) as Forecast;
 const next = (was: Forecast, is: Forecast): Forecast['readyMin'] =>

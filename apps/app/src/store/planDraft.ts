@@ -9,6 +9,7 @@ import {
   type WrapId,
   cutOf,
   usualDone,
+  wishedC,
   usualMassKg,
   usualWrap,
 } from '@ostrin/core/catalogue';
@@ -135,7 +136,7 @@ export function withCut(
     cut: id,
     massKg: usualMassKg(cut),
     wrap: usualWrap(cut),
-    doneC: 'coreC' in done ? done.coreC : 'plateC' in done ? done.plateC : null,
+    doneC: wishedC(done),
     rest: null,
     restC: null,
     restFirst: null,

@@ -8,6 +8,7 @@ import {
   WRAP_SCHOOLS,
   cutOf,
   doneOnPlate,
+  wishedC,
   pitWith,
   presetOf,
 } from '@ostrin/core/catalogue';
@@ -239,7 +240,7 @@ function draftMeatOf(
     wrap: wrap.with,
     wrapWhen: wrapSchoolOf(wrap.when) ?? usual.wrapWhen,
     bare: wrap.bareLastMin !== undefined,
-    doneC: 'coreC' in done ? done.coreC : 'plateC' in done ? done.plateC : null,
+    doneC: wishedC(done),
     ...draftRestOf(m),
     pitId: yard.some((p) => p.id === pitId) ? pitId : null,
   };

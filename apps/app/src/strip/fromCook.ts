@@ -2,14 +2,7 @@
 import type { Reading } from '@ostrin/contract/types';
 
 import { pitOf, type PitPlan, leadMeat } from '@ostrin/core';
-import {
-  type Log,
-  type LogLine,
-  jobsByTime,
-  jobsLeft,
-  litAtMs,
-  type DueJob,
-} from '@ostrin/core/log';
+import { type Log, type LogLine, jobsByTime, litAtMs, type DueJob } from '@ostrin/core/log';
 import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
 import { cutOf } from '@ostrin/core/catalogue';
 import {
@@ -128,7 +121,7 @@ const lineKind = (logLine: LogLine): MarkKind =>
         : 'watch';
 
 /** The bands of a cook: of its first pace, of each other one that was set, and of the one that is still planned. */
-function bandsOf(plan: StripInput['plan'], log: Log, zero: number, now: number): BandSpan[] {
+function bandsOf(plan: StripInput['plan'], log: Log, zero: number): BandSpan[] {
   const { pitC, bandC } = pitOf(plan).pace;
   const control = plan.scenarios[0].control;
   const around = (from: number, c: number): BandSpan => ({ from, bandC: [c - bandC, c + bandC] });
@@ -137,8 +130,11 @@ function bandsOf(plan: StripInput['plan'], log: Log, zero: number, now: number):
       ? [around(at, body.action.targetC)]
       : [],
   );
-  const planned = jobsLeft(plan, log, now).flatMap((job) => {
-    const action = job.id === 'second-pace' && job.logs.find((a) => a.do === 'set-target');
+  const planned = plan.jobs.flatMap((job) => {
+    const action =
+      job.id === 'second-pace' &&
+      !log.jobsDone.has(job.id) &&
+      job.logs.find((a) => a.do === 'set-target');
     return action ? [around(zero + job.atMin * MINUTE_MS, action.targetC)] : [];
   });
   const first = 'targetC' in control ? (control.targetC ?? pitC) : pitC;
@@ -152,7 +148,7 @@ const SPANS = 420;
 export function stripData(input: StripInput): StripData {
   const { plan, log, readings, forecast, now, theme, units } = input;
   const zero = litAtMs(log) ?? input.zero ?? Math.max(input.startMs, now ?? 0);
-  const bands = bandsOf(plan, log, zero, now ?? zero);
+  const bands = bandsOf(plan, log, zero);
   const past = (valueOf: (r: Reading) => number | null): Point[] =>
     sampled(readings, { ...input, spans: SPANS, timeOf: (r) => r.at, valueOf });
   const name = cutOf(leadMeat(plan).cut).short;

@@ -1,5 +1,4 @@
 /** The jobs of all fires that burn, by time: whichever pit they are at. */
-import type { CookSummary } from '@ostrin/contract/types';
 import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
 import { pitOf } from '@ostrin/core';
 import { capital, jobWords } from '@ostrin/wording';
@@ -8,22 +7,20 @@ import { useSettings } from '../store/settings';
 import { Note } from '../ui/Notice';
 import { Sheet } from '../ui/Sheet';
 import { due } from './OrderCard';
-import { useFires, type Fire } from './useFires';
+import type { Fire } from './useFires';
 
 /** The jobs of a fire that are told at most. */
 const MOST_OF_ONE = 8;
 
 interface Props {
-  cooks: readonly CookSummary[];
+  fires: readonly Fire[];
   onPick: (cookId: string) => void;
   onClose: () => void;
 }
 
-export function AllJobsSheet({ cooks, onPick, onClose }: Props) {
+export function AllJobsSheet({ fires, onPick, onClose }: Props) {
   const units = useSettings((s) => s.units);
-  const rows = useFires(cooks)
-    .flatMap((fire) => jobsOf(fire, units))
-    .sort((a, b) => a.inMin - b.inMin);
+  const rows = fires.flatMap((fire) => jobsOf(fire, units)).sort((a, b) => a.inMin - b.inMin);
   return (
     <Sheet title="Jobs at all fires" onClose={onClose}>
       {rows.length === 0 ? <Note>Looking for the fires.</Note> : null}

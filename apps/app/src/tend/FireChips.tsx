@@ -71,7 +71,7 @@ export function FireChips({ cooks, shown, onPick }: Props) {
         </Pressable>
       </ScrollView>
       {listing ? (
-        <AllJobsSheet cooks={cooks} onPick={onPick} onClose={() => setListing(false)} />
+        <AllJobsSheet fires={fires} onPick={onPick} onClose={() => setListing(false)} />
       ) : null}
     </View>
   );

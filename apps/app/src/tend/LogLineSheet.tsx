@@ -8,11 +8,12 @@ import { useSettings } from '../store/settings';
 import type { Deed } from '../store/logging';
 import { lineLabel } from '../strip/fromCook';
 import { Button } from '../ui/Button';
-import { Choice, Stepper } from '../ui/Choice';
+import { Choice } from '../ui/Choice';
 import { Sheet } from '../ui/Sheet';
 import { clockOf } from '../ui/words';
 import { rereading, retiming, undoing } from './actions';
 import { ReadSheet } from './ReadSheet';
+import { TimeStepper } from './TimeStepper';
 
 interface Props {
   line: LogLine;
@@ -58,13 +59,7 @@ function TimeSheet({ line: logLine, plan, log, now, onWrite, onClose }: Props) {
       {logLine.body.kind === 'note' ? (
         <Text className="font-sans text-ink text-[16px] leading-[23px]">{logLine.body.text}</Text>
       ) : null}
-      <Stepper
-        label="Time"
-        shown={say(at)}
-        onStep={(by) => setAt(Math.min(now, at + by * MINUTE_MS))}
-        canDown
-        canUp={at + MINUTE_MS <= now}
-      />
+      <TimeStepper at={at} now={now} timeZone={plan.request.timeZone} onChange={setAt} />
       <Choice
         label="Or"
         columns={4}

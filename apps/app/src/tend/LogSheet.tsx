@@ -15,7 +15,7 @@ export function LogSheet({ onEdit, onClose }: Props) {
     <Sheet title="Log" onClose={onClose}>
       <Paragraph>
         {log.lines.length === 0
-          ? 'Nothing was logged yet.'
+          ? 'Nothing has been logged yet.'
           : 'Touch a line to correct it: what was read, when, and where.'}
       </Paragraph>
       <LogList lines={[...log.lines].reverse()} plan={plan} onEdit={onEdit} />

@@ -7,11 +7,12 @@ import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
 import { Button } from '../ui/Button';
-import { Choice, Stepper } from '../ui/Choice';
+import { Choice } from '../ui/Choice';
 import { Sheet } from '../ui/Sheet';
 import { Note } from '../ui/Notice';
 import { clockOf } from '../ui/words';
 import { pieceName } from '../store/names';
+import { TimeStepper } from './TimeStepper';
 import { isSurprising, keyOf, lastReading, meantBy, type ReadBody, type Spot } from './surprise';
 
 interface Props {
@@ -135,13 +136,7 @@ export function ReadSheet({ plan, log, now, reading, onRead, onRemove, onClose }
         <Keys onPress={press} />
       )}
       {reading ? (
-        <Stepper
-          label="Time"
-          shown={time(at)}
-          onStep={(by) => setAt(Math.min(now, at + by * MINUTE_MS))}
-          canDown
-          canUp={at + MINUTE_MS <= now}
-        />
+        <TimeStepper at={at} now={now} timeZone={plan.request.timeZone} onChange={setAt} />
       ) : (
         <Choice label="When" columns={4} options={AGO} value={ago} onChange={setAgo} />
       )}

@@ -44,7 +44,13 @@ export function Reading({ instead, onRun, onMeat }: Props) {
   const source = sourceWords(cook, units);
   const ageMin = last === null ? 0 : (nowMs - last.t) / MINUTE_MS;
   const old = ageMin > (practice ? OLD_MIN.byWire : OLD_MIN.byHand);
-  const late = latenessMin(leadMeat(plan), cook.forecast?.readyMin ?? null, litMs, serveMs);
+  const late = latenessMin(
+    plan.request,
+    leadMeat(plan),
+    cook.forecast?.readyMin ?? null,
+    litMs,
+    serveMs,
+  );
   const serve = `serve ${clockOf(localOf(serveMs, plan.request.timeZone))}`;
   const change = state.changeK;
   const moved =

@@ -69,7 +69,7 @@ export function RunSheet({
   const { speed, change: set } = useClock(id);
   const { light, setLight } = useSettings();
   const practice = useLive((s) => s.fire === 'practice');
-  const { finish, ending } = useFinish(id, now);
+  const { finish, ending } = useFinish(id, now, onClose);
   const [sure, setSure] = useState(false);
   const moveServe = (to: number): void =>
     void logDeeds([{ body: { kind: 'serve-at', to: Math.round(to) } }], now);

@@ -2,6 +2,7 @@
 import { safetyKindOf } from '../cook/foodSafety';
 import { cutOf } from '../meat/cuts';
 import type { SafetyKind } from '../meat/cut';
+import { wishedC } from '../meat/usualTreatment';
 import type { RequestMeat } from '../plan/request/types';
 import type { ReadingRow } from '../instruments/readings';
 import { MINUTE_MS } from '../quantity/time';
@@ -54,9 +55,8 @@ export function notSafe(
   const coreC = read.reduce((hottest, { c }) => Math.max(hottest, c), -Infinity);
   if (coreC >= safeC) return null;
   if (kind === 'red' && creditedLog(read) >= SAFE_LOG_REDUCTION) return null;
-  const wishedC = 'coreC' in done ? done.coreC : 'plateC' in done ? done.plateC : Infinity;
   // Whoever wished for a rare roast was told so by its plan.
-  return kind === 'red' && coreC >= wishedC - PULLED_WITHIN_K
+  return kind === 'red' && coreC >= (wishedC(done) ?? Infinity) - PULLED_WITHIN_K
     ? null
     : { why: 'cool', coreC, safeC };
 }

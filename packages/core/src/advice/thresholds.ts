@@ -9,6 +9,9 @@ export const MOSTLY_OUT = 0.5;
 /** A feed that is advised is the planned one where that comes within so long, min. */
 export const FEED_WITHIN_MIN = 25;
 
+/** What waits for the pit is looked at again after this, min. */
+export const LOOK_AGAIN_MIN = 10;
+
 /** Advice is worked out anew so often when nothing happens, and holds for so long, min. */
 export const ADVICE_MIN = { every: 10, holds: 20 };
 

@@ -19,6 +19,8 @@ export interface JobClock {
   wrapByBarkMs?: number | null;
   /** When the pit is where its vents are closed down, epoch ms; null or left out where that is not known. */
   closeMs?: number | null;
+  /** When the last piece came off, epoch ms; null or left out while any lies in the pit. */
+  allOffMs?: number | null;
   /** What is expected from here; null where that is not known yet. */
   forecast: Pick<Forecast, 'wrapMin' | 'readyMin'> | null;
 }
@@ -38,7 +40,7 @@ const JOBS_THAT_FOLLOW_THE_MEAT = new Set(['check', 'off', 'shut', 'bare', 'sauc
 export function jobMs(
   plan: JobPlan,
   job: PlanJob,
-  { zeroMs, serveMs, forecast, wrapByBarkMs, closeMs }: JobClock,
+  { zeroMs, serveMs, forecast, wrapByBarkMs, closeMs, allOffMs }: JobClock,
 ): number {
   if (job.facts.kind === 'hold' && closeMs != null) return closeMs;
   if (job.id === 'serve') return serveMs ?? epochOf(plan.serveAt, plan.request.timeZone);
@@ -47,7 +49,9 @@ export function jobMs(
     return wrapByBarkMs ?? zeroMs + forecast!.wrapMin! * MINUTE_MS;
   }
   const shift = JOBS_THAT_FOLLOW_THE_MEAT.has(job.id) ? readyShiftMs(plan, forecast) : 0;
-  return zeroMs + job.atMin * MINUTE_MS + shift;
+  const ms = zeroMs + job.atMin * MINUTE_MS + shift;
+  // A fire that nothing lies over is shut down, whenever that was planned.
+  return job.do === 'shut-down' && allOffMs != null ? Math.min(ms, allOffMs) : ms;
 }
 
 /** How much later than planned the meat is now expected. */

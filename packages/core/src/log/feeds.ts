@@ -7,7 +7,7 @@ import type { PitPlan } from '../plan/document/pitPlan';
 import { mean } from '../quantity/statistics';
 import { localOf, MINUTE_MS } from '../quantity/time';
 import { isSplits } from '../scenario/actions';
-import { actionsOf, jobsAhead, litAtMs, type Log } from './log';
+import { deedsOfLine, jobsAhead, litAtMs, type Log } from './log';
 
 /** Feeds that lie ahead of the last one at least, so that a fire whose meat is late goes on being fed. */
 const AHEAD = 2;
@@ -43,9 +43,12 @@ export const isFeed = ({ do: what, facts }: PlanJob): boolean =>
 function givenFeeds(log: Log, litMs: number): Given[] {
   const given: Given[] = [];
   for (const line of log.lines) {
-    const split = actionsOf({ ...log, lines: [line] }, litMs).find(isSplits);
+    const atMin = Math.max(0, (line.at - litMs) / MINUTE_MS);
+    const split = deedsOfLine(line.body)
+      .map((deed) => ({ ...deed, atMin }))
+      .find(isSplits);
     if (!split) continue;
-    const { atMin, massKg = 0 } = split;
+    const { massKg = 0 } = split;
     const before = given.at(-1);
     if (before && atMin - before.atMin <= ONE_VISIT_MIN) before.kg += massKg;
     else given.push({ atMin, kg: massKg, jobId: line.jobId });
@@ -83,7 +86,7 @@ function aheadOf(
   const place =
     extra > 0 ? planned.length - 1 : planned.findLastIndex((j) => log.jobsDone.has(j.id));
   const left = planned.slice(place + 1);
-  const own = ownRhythm(given, spacing[Math.max(place, 0)] ?? everyMin, splitKg(planned.at(-1)!));
+  const own = ownRhythm(given, spacing[Math.max(place, 0)] ?? everyMin, splitKg(beyond));
   const last = given.at(-1)!;
   const more = Array.from({ length: Math.max(0, AHEAD - left.length) }, (_, i) => ({
     ...beyond,

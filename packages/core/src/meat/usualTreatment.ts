@@ -66,6 +66,10 @@ const ROAST_PLATE_C = 53;
 /** Whether a cut is called done by the middle that is wanted on the plate: intact red roasts. */
 export const doneOnPlate = (cut: Cut): boolean => !doneByFeel(cut) && cut.safetyKind === 'red';
 
+/** The middle that a piece is called done by, as it is pulled or on the plate, C; null where it is called done by feel. */
+export const wishedC = (done: DoneWhen): number | null =>
+  'coreC' in done ? done.coreC : 'plateC' in done ? done.plateC : null;
+
 /** Tender where a cut has that; else a little over what makes it safe, or rare to medium for a roast. */
 export function usualDone(cut: Cut): DoneWhen {
   if (doneByFeel(cut)) return { tender: true };

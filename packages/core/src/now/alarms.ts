@@ -1,6 +1,6 @@
 /** What calls whoever tends a cook: codes with their figures. What swings by itself and comes back calls nobody. */
 import { pitOf, leadMeat, type PitPlan } from '../plan/document/pitPlan';
-import { epochOf, MINUTE_MS } from '../quantity/time';
+import { MINUTE_MS } from '../quantity/time';
 import type { BandPlace, Cause, Diagnosis } from '../diagnosis/diagnose';
 import type { Forecast } from '../forecast/forecast';
 import type { ReadingRow } from '../instruments/readings';
@@ -173,20 +173,12 @@ function ofPieces({ plan, pieces, forecast, nowMs, litMs }: AlarmInput): Alarm[]
   ];
 }
 
-/** When a piece is eaten: with the others, or with its own course, which moves with them. */
-const servedMs = (
-  { serveAt, timeZone }: PitPlan['request'],
-  meat: PitPlan['request']['meats'][number],
-  serveMs: number,
-): number =>
-  meat.serveAt ? serveMs + epochOf(meat.serveAt, timeZone) - epochOf(serveAt, timeZone) : serveMs;
-
 /** Pieces on the pit that are done too late to be eaten when people sit down, or too early to be kept until then. */
 function ofServing({ plan, pieces, litMs, serveMs }: AlarmInput): Alarm[] {
   return pieces.flatMap(({ id, onMs, offMs, readyMin }) => {
     const meat = plan.request.meats.find((m) => m.id === id);
     if (!meat || onMs === null || offMs !== null) return [];
-    const byMin = latenessMin(meat, readyMin, litMs, servedMs(plan.request, meat, serveMs));
+    const byMin = latenessMin(plan.request, meat, readyMin, litMs, serveMs);
     if (Math.abs(byMin) < OFF_SERVING_MIN) return [];
     const code = byMin > 0 ? 'late' : 'early';
     return [soon(code, { id: `${code}/${id}`, meat: id, byMin: Math.abs(byMin) })];

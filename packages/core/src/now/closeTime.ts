@@ -1,4 +1,5 @@
 /** When the vents are closed down: by what the pit reads, and not by the clock of the plan. */
+import { LOOK_AGAIN_MIN } from '../advice/thresholds';
 import type { Diagnosis } from '../diagnosis/diagnose';
 import type { PlanJob } from '../plan/document/plan';
 import { MINUTE_MS } from '../quantity/time';
@@ -13,8 +14,6 @@ interface PitNow {
 
 /** The change of a diagnosis is over so long, min. */
 const CHANGE_MIN = 10;
-/** A pit that does not come nearer is looked at again after this, min. */
-const LOOK_AGAIN_MIN = 10;
 /** A pit climbs from this on, K in ten minutes. */
 const LEAST_CLIMB_K = 3;
 

@@ -10,10 +10,10 @@ import type { ForecastInput } from '../forecast/likelyCooks';
 import { atTheGrate, freshPitC, type ReadingRow } from '../instruments/readings';
 import { pitOf } from '../plan/document/pitPlan';
 import { MINUTE_MS } from '../quantity/time';
-import { jobsLeft } from '../log/feeds';
+import { jobsAhead } from '../log/log';
 import { alarmsOf, type Alarm } from './alarms';
 import { closeMs } from './closeTime';
-import { leadPiece, type KnownCook, type KnownPiece } from './knownCook';
+import { allOffMs, leadPiece, type KnownCook, type KnownPiece } from './knownCook';
 import type { Forecasts } from './lookAhead';
 import { possibleJobs } from './possibleJobs';
 
@@ -103,10 +103,11 @@ export function cookNow(known: KnownCook, forecasts: Forecasts, nowMs: number): 
     forecast,
     serveMs: log.serveMs,
     wrapByBarkMs: lead.wrapByBarkMs,
+    allOffMs: allOffMs(known.pieces),
     closeMs:
       litMs === null
         ? null
-        : closeMs(jobsLeft(plan, log, nowMs), { pitC, changeK: state.changeK }, nowMs),
+        : closeMs(jobsAhead(plan, log), { pitC, changeK: state.changeK }, nowMs),
   };
   const jobs = possibleJobs(jobsByTime(plan, log, clock, nowMs), known);
   const pieces = piecesNow(known, forecasts, nowMs);

@@ -1,6 +1,6 @@
 /** Whether a job that is said to be done is far from its time or its sense, so that it is asked about once. */
 import type { PlanJob } from '../plan/document/plan';
-import type { RequestMeat } from '../plan/request/types';
+import { wishedC } from '../meat/usualTreatment';
 import { MINUTE_MS } from '../quantity/time';
 import type { CookNow } from './cookNow';
 import type { Order } from './order';
@@ -38,9 +38,6 @@ export function doubtAbout(order: Order, cook: CookNow): Doubt | null {
   );
 }
 
-const doneC = ({ done }: RequestMeat): number =>
-  'coreC' in done ? done.coreC : 'plateC' in done ? done.plateC : TENDER_C;
-
 /** A piece that is said to be off, or wrapped, while its middle reads far too little for that. */
 function coolPiece(job: PlanJob, { plan, pieces, nowMs }: CookNow): Doubt | null {
   for (const log of job.logs) {
@@ -50,7 +47,7 @@ function coolPiece(job: PlanJob, { plan, pieces, nowMs }: CookNow): Doubt | null
     if (!meat || !piece?.read || piece.feltDone) continue;
     if (nowMs - piece.read.at > FRESH_MIN * MINUTE_MS) continue;
     const what = log.do === 'wrap' ? 'wrap' : 'off';
-    const untilC = what === 'wrap' ? FAR.wrapC : doneC(meat);
+    const untilC = what === 'wrap' ? FAR.wrapC : (wishedC(meat.done) ?? TENDER_C);
     const leastC = what === 'wrap' ? FAR.wrapC : untilC - FAR.offK;
     if (piece.read.c < leastC)
       return { why: 'cool', what, meat: meat.id, coreC: piece.read.c, untilC };

@@ -83,6 +83,10 @@ export const leadPiece = <P extends { id: string }>({ pieces }: { pieces: readon
 export const isAllOff = (pieces: readonly Pick<KnownPiece, 'onMs' | 'offMs'>[]): boolean =>
   pieces.every((p) => p.offMs !== null) && pieces.some((p) => p.onMs !== null);
 
+/** When the last of all pieces came off, epoch ms; null while any lies in the pit, or will. */
+export const allOffMs = (pieces: readonly Pick<KnownPiece, 'onMs' | 'offMs'>[]): number | null =>
+  isAllOff(pieces) ? Math.max(...pieces.map((p) => p.offMs!)) : null;
+
 /** What the record of a cook amounts to. */
 export function knownCook({ id, plan: begun, startMs, entries, readings }: CookRecord): KnownCook {
   const log = foldLog(entries);

@@ -4,7 +4,7 @@
  */
 import type { Advice } from '../advice/advise';
 import type { NotSafe } from '../advice/pieceSafety';
-import { FEED_WITHIN_MIN, MOSTLY_OUT } from '../advice/thresholds';
+import { FEED_WITHIN_MIN, LOOK_AGAIN_MIN, MOSTLY_OUT } from '../advice/thresholds';
 import type { Fault } from '../diagnosis/faults';
 import { needsLook } from './wantsAdvice';
 import type { DueJob } from '../forecast/jobTimes';
@@ -61,8 +61,6 @@ export interface Orders {
 
 /** A job counts as due this long before its time, min. */
 const DUE_FROM_MIN = 1;
-/** A planned move that would make things worse is looked at again after this, min. */
-const LOOK_AGAIN_MIN = 10;
 
 /** The order at the cook's clock, and the jobs that come after it. */
 export function ordersOf(cook: CookNow, { advice, seen = new Set() }: OrderInput): Orders {

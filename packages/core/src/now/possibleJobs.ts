@@ -36,16 +36,10 @@ export function possibleJobs(
   { pieces, litMs }: Pick<KnownCook, 'pieces' | 'litMs'>,
 ): DueJob[] {
   const allOff = isAllOff(pieces);
-  const lastOffMs = Math.max(...pieces.map((p) => p.offMs ?? -Infinity));
-  return jobs
-    .map((j) =>
-      // A fire that nothing lies over is shut down, whenever that was planned.
-      allOff && j.job.do === 'shut-down' ? { ...j, ms: Math.min(j.ms, lastOffMs) } : j,
-    )
-    .filter(({ job }) => {
-      if (litMs !== null && BEFORE_LIT.has(job.do)) return false;
-      if (allOff && !AFTER_OFF.has(job.do)) return false;
-      const of = piecesOf(job, pieces);
-      return of.length === 0 || !of.every((p) => isPast(job, p));
-    });
+  return jobs.filter(({ job }) => {
+    if (litMs !== null && BEFORE_LIT.has(job.do)) return false;
+    if (allOff && !AFTER_OFF.has(job.do)) return false;
+    const of = piecesOf(job, pieces);
+    return of.length === 0 || !of.every((p) => isPast(job, p));
+  });
 }

@@ -104,21 +104,25 @@ export function ventMark(fraction: number, scale: VentScale, fullMm: number): nu
   }
 }
 
-/** A crack is a little less than the half that it is called. */
-const counts = (mark: number): number => (mark === NARROWEST.halfFingers ? 0.4 : mark);
-
-/** The share of the travel (0 to 1) that a mark stands for: what a person really sets who is told it. Inverts `ventMark`. */
-export function fractionAtMark(mark: number, scale: VentScale, fullMm: number): number {
+/** The counts of a scale over the whole travel. */
+function countsOver(scale: VentScale, fullMm: number): number {
   switch (scale.way) {
     case 'quarters':
-      return Math.min(mark * FINEST.thirtySecond, 1);
+      return 1 / FINEST.thirtySecond;
     case 'mm':
-      return Math.min(mark / fullMm, 1);
+      return fullMm;
     case 'fingers':
-      return Math.min((counts(mark) * FINGER_MM) / 2 / fullMm, 1);
+      return (2 * fullMm) / FINGER_MM;
     case 'clock':
-      return Math.min(mark / DIAL_MIN, 1);
+      return DIAL_MIN;
     case 'dial':
-      return Math.min(counts(mark) / dialSteps(scale.dial), 1);
+      return dialSteps(scale.dial);
   }
 }
+
+/** A crack, told as half a count, is a little less than that. */
+const CRACK = { told: 0.5, is: 0.4 };
+
+/** The share of the travel (0 to 1) that a mark stands for: what a person really sets who is told it. Inverts `ventMark`. */
+export const fractionAtMark = (mark: number, scale: VentScale, fullMm: number): number =>
+  Math.min((mark === CRACK.told ? CRACK.is : mark) / countsOver(scale, fullMm), 1);

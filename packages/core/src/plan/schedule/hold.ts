@@ -4,6 +4,7 @@ import { followHold, type HeldPoint } from '../../cook/holdOn';
 import { doneByFeel } from '../../meat/cut';
 import { cutOf } from '../../meat/cuts';
 import { handlingOf } from '../../meat/handling';
+import { wishedC } from '../../meat/usualTreatment';
 import { TOO_SOFT, type Hold, type HoldEnd } from '../document/hold';
 import type { RunResult } from '../../sampling/runUntilDone';
 import type { MeatSpec } from '../../scenario/scenario';
@@ -51,7 +52,7 @@ function goodUntil(
 ): Pick<Hold, 'goodMin' | 'ends'> {
   const byFeel = doneByFeel(cutOf(spec.cut));
   const pulled = handlingOf(spec.cut).serving.includes('pull');
-  const doneC = 'plateC' in wanted ? wanted.plateC : 'coreC' in wanted ? wanted.coreC : null;
+  const doneC = wishedC(wanted);
   const coldC = doneC !== null && doneC < HOLD_ABOVE_C ? ROAST_COLD_C : HOLD_ABOVE_C;
   const softest = TOO_SOFT * (pulled ? PULLED_TIMES : 1);
   const endOf = (r: HeldPoint): HoldEnd | null => {

@@ -98,6 +98,9 @@ export type Serve = (options?: ServerOptions) => Promise<OwnServer>;
 /** Likely cooks behind a plan in browser tests: the sixty of the app cost more than all the rest of a page. */
 const MEMBERS = 12;
 
+/** How many times slower than this machine the pages are, to find what goes wrong on a busy one; 1 leaves them. */
+const SLOWER = Number(process.env.E2E_SLOWER ?? 1);
+
 /** A browser whose pages plan quickly, those of contexts that a test opens by itself too. */
 export const quickTest = base.extend<object, { browser: Browser }>({
   browser: [
@@ -108,6 +111,12 @@ export const quickTest = base.extend<object, { browser: Browser }>({
         await context.addInitScript((members) => {
           globalThis.ostrinPlanMembers = members;
         }, MEMBERS);
+        if (SLOWER > 1) {
+          context.on('page', async (page) => {
+            const devtools = await context.newCDPSession(page);
+            await devtools.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
+          });
+        }
         return context;
       };
       await provide(browser);

@@ -140,9 +140,24 @@ test('a mistyped reading is asked about, and put right from the log; Done is in 
   await page.getByTestId('log-open').click();
   await expect(page.getByRole('dialog')).toContainText('131');
   await expect(page.getByRole('dialog')).not.toContainText('311');
+  const built = await page.getByTestId('pit-reading').elementHandle();
   await page.goBack();
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await expect(page).toHaveURL(/\/tend/);
+  await page.evaluate(() => new Promise((idle) => requestIdleCallback(idle)));
+  expect(await built!.evaluate((shown) => shown.isConnected)).toBe(true);
+  // A sheet that was closed by its button is no step back, neither from here nor from the next page.
+  await page.getByTestId('log-open').click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await page.getByRole('link', { name: 'Log', exact: true }).click();
+  await expect(page).toHaveURL(/\/log/);
+  await page.getByRole('link', { name: 'Tend', exact: true }).click();
+  await page.getByTestId('log-open').click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await page.goBack();
+  await expect(page).toHaveURL(/\/(log)?$/);
+  await page.goForward();
+  await expect(page.getByTestId('pit-reading')).toHaveText('131°');
   for (const [width, height] of [
     [390, 844],
     [360, 640],

@@ -7,7 +7,7 @@ import { ZillaSlab_600SemiBold } from '@expo-google-fonts/zilla-slab/600SemiBold
 import { ZillaSlab_700Bold } from '@expo-google-fonts/zilla-slab/700Bold';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
-import { Slot } from 'expo-router';
+import { Slot, useNavigationContainerRef } from 'expo-router';
 import { useEffect } from 'react';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { queryClient } from '../src/api/queries';
@@ -15,8 +15,11 @@ import { keepApp } from '../src/connection/newVersion';
 import { openLine, keepLists } from '../src/connection/serverConnection';
 import '../src/screens';
 import { loadLazyComponents } from '../src/ui/lazyComponent';
+import { hearBackFirst, pageMoved } from '../src/ui/sheetHistory';
 import { Shell } from '../src/ui/Shell';
 import { useThemeVariables } from '../src/ui/theme';
+
+hearBackFirst();
 
 /** When the first page stands and has its first answer, ms. */
 const SETTLED_MS = 3000;
@@ -31,6 +34,8 @@ export default function Root() {
     ZillaSlab_600SemiBold,
     ZillaSlab_700Bold,
   });
+  const navigation = useNavigationContainerRef();
+  useEffect(() => navigation.addListener('state', pageMoved), [navigation]);
   useEffect(openLine, []);
   useEffect(() => void keepApp(keepLists), []);
   useEffect(() => {

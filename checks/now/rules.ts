@@ -2,7 +2,6 @@
 import {
   callsOf,
   heldNow,
-  isAllOff,
   isDue,
   isTheOrder,
   lastDeed,
@@ -73,13 +72,13 @@ function givesTwoOrders({ cook, orders: { order, next } }: Moment): boolean {
 
 /** A job of a piece that is past it, or of a fire over which nothing lies. */
 function isAgainstPhase({ cook, orders: { order } }: Moment): boolean {
-  const { pieces, litMs } = cook;
+  const { pieces, litMs, phase } = cook;
   if (order.kind === 'move' || order.kind === 'look' || order.kind === 'light-again')
-    return isAllOff(pieces) || litMs === null;
+    return phase === 'over' || litMs === null;
   if (order.kind !== 'job') return false;
   const { job } = order;
   if (litMs !== null && (job.do === 'lay-fire' || job.do === 'light')) return true;
-  if (isAllOff(pieces)) return job.do !== 'shut-down' && job.do !== 'serve';
+  if (phase === 'over') return job.do !== 'shut-down' && job.do !== 'serve';
   const named = job.logs.flatMap((l) => ('meat' in l ? [l.meat] : []));
   return pieces
     .filter((p) => named.includes(p.id))

@@ -1,6 +1,7 @@
 /** Faults put into true cooks: other sizes and other ways than the ones that the engine reckons with. */
 import { onlyPit } from '@ostrin/core';
 import {
+  cutOf,
   heatUp,
   presetOf,
   putColdPieceOn,
@@ -57,6 +58,11 @@ export function canHave({ request }: Case, fault: Fault): boolean {
       return !preset.hasFan && !splits && preset.layout(parameters).grateFreeAreaM2 > 0;
     case 'pan-dry':
       return parameters.waterKg > 0;
+    case 'grease-flare':
+      // A pan of water catches what drips, and lean cuts drip too little.
+      return (
+        parameters.waterKg === 0 && request.meats.some((m) => cutOf(m.cut).composition.fat >= 0.08)
+      );
     case 'fan-stuck':
       return preset.hasFan;
     case 'air-short':

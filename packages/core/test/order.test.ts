@@ -10,6 +10,7 @@ import {
   type Advice,
   type CookNow,
   type Diagnosis,
+  wantsAdvice,
   type Entry,
   type EntryBody,
   type PlanJob,
@@ -124,6 +125,15 @@ describe('the order', () => {
       'move/set-vents',
     );
     expect(order(cook([LIT, ON], [wrap])).order.id).toBe('job/wrap');
+  });
+
+  it('clears smoke that was seen before anything else is put on the fire', () => {
+    const smoke = { code: 'smoke', smoke: 'white', sinceMs: at(298) } as const;
+    const smoky = cook([LIT, ON], [[FEED, -5]], smoke);
+    expect(order(smoky).order).toMatchObject({ id: 'clear-smoke/white', ms: at(298) });
+    const seen = order(smoky, null, ['clear-smoke/white']).order;
+    expect([seen.id, seen.ms]).toEqual(['job/feed-1', at(308)]);
+    expect(wantsAdvice(smoky)).toBe(false);
   });
 
   it('is nothing of the fire once all of it is off', () => {

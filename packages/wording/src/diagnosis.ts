@@ -10,6 +10,7 @@ export const TREND_WORDS: Readonly<Record<Trend, string>> = {
   steady: 'Steady',
   rising: 'Climbing',
   falling: 'Easing down',
+  unclear: 'Trend unknown',
 };
 
 /** What the fire of a pit is called while it burns. */
@@ -28,7 +29,7 @@ export function causeWords(cause: Cause, pit: RequestPit): string {
     case 'no-reading':
       return 'There is no recent reading of the pit.';
     case 'fire-out':
-      return 'Nothing in the pit is warm: the fire is out, or the probe has fallen off.';
+      return 'No thermometer reads warm: the fire is out, or a probe has fallen off.';
     case 'fuel-nearly-gone':
       return `The ${fireNoun(pit)} is nearly burnt: fuel is the cause, not the vents.`;
     case 'recovering-from-lid':
@@ -53,6 +54,10 @@ export function causeWords(cause: Cause, pit: RequestPit): string {
         : 'A steady fall is fuel or wind, not the vents.';
     case 'suspected':
       return suspectedWords(cause.fault, cause.sure, pit);
+    case 'smoke':
+      return cause.smoke === 'dark'
+        ? 'Dark smoke: the fire is short of air, or fat burns.'
+        : 'White smoke: damp or cold wood, or too little air.';
     case 'too-much-air':
       return splits ? 'Hotter than the target.' : 'More air than the target needs.';
     case 'too-little-air':

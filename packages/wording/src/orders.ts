@@ -1,12 +1,19 @@
 /** The order of a cook in words: what to do, and why this and nothing else. */
 import type { Units } from '@ostrin/core/quantity';
-import type { Cause, Doubt, Order } from '@ostrin/core/tending';
+import {
+  SMOKE_CLEARS_MIN,
+  type BadSmoke,
+  type Cause,
+  type Doubt,
+  type Order,
+} from '@ostrin/core/tending';
 import type { JobWords, RequestPit } from '@ostrin/core';
 import { effectWords, moveWords, waitWords } from './advice';
 import { notSafeWords } from './afterOff';
 import { causeWords } from './diagnosis';
 import { faultName, faultRemedy, suspectedWords } from './faults';
 import { jobWords } from './plan/jobs';
+import { ventedPit, ventNames } from './vents';
 import { spanOfTime, temperatureWords } from './quantities';
 
 /** What the words of an order hang on. */
@@ -39,10 +46,12 @@ export function orderWords(
       };
     case 'light-again':
       return {
-        inWords: 'Look at the fire, and light it again',
-        detail: causeWords(cause, pit),
+        inWords: 'Look at the fire, and light it again if it is out',
+        detail: `${causeWords(cause, pit)} Where the lid is hot, it is the probe.`,
         done: 'I looked',
       };
+    case 'clear-smoke':
+      return smokeWords(order.smoke, pit, cause);
     case 'look':
       return {
         inWords: faultRemedy(order.fault, pit),
@@ -70,6 +79,25 @@ export function orderWords(
         done: 'Finish this cook',
       };
   }
+}
+
+/** What clears smoke that no clean fire gives. Fat that burns is not given air. */
+function smokeWords(smoke: BadSmoke, pit: RequestPit, cause: Cause): OrderWords {
+  const { exhaust } = ventNames(ventedPit(pit).preset);
+  const more =
+    pit.fire.fuel === 'splits' ? 'Leave the fire door ajar' : `Open the ${exhaust} fully`;
+  const detail = causeWords(cause, pit);
+  return smoke === 'white'
+    ? {
+        inWords: `${more}, and add no wood for ${SMOKE_CLEARS_MIN} min`,
+        detail: `${detail} Look at the smoke again after that.`,
+        done: 'I did it',
+      }
+    : {
+        inWords: 'Look whether fat burns in the pit',
+        detail: `${detail} If fat burns, keep the lid shut. If not: ${lowered(more)}, and add no wood for ${SMOKE_CLEARS_MIN} min.`,
+        done: 'I looked',
+      };
 }
 
 /** A name inside a sentence. */

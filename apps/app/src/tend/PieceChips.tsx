@@ -10,11 +10,14 @@ import { useTendedCook } from './cookContext';
 import { windowWords } from './readyWords';
 
 export function PieceChips() {
-  const { plan, pieces, litMs, nowMs } = useTendedCook().cook;
+  const { plan, pieces, litMs, nowMs, state } = useTendedCook().cook;
   const units = useSettings((s) => s.units);
   const zone = plan.request.timeZone;
-  const window = ({ readyMin, horizonMin, offMs }: PieceNow): string => {
-    if (offMs !== null) return `off ${clockOf(localOf(offMs, zone))}`;
+  const window = ({ readyMin, horizonMin, offMs, phase }: PieceNow): string => {
+    if (offMs !== null) {
+      return `off ${clockOf(localOf(offMs, zone))}, ${phase === 'resting' ? 'resting' : 'rested'}`;
+    }
+    if (state.cause.code === 'fire-out') return 'not in sight';
     if (!readyMin || litMs === null) return 'not known yet';
     return windowWords(readyMin, horizonMin, litMs, zone);
   };

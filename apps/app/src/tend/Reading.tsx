@@ -1,6 +1,6 @@
 /** The reading at arm's length, where it stands in its band, and what the fire is doing and why. */
 import { leadMeat, pitOf } from '@ostrin/core';
-import { latenessMin } from '@ostrin/core/tending';
+import { latenessMin, leadPiece } from '@ostrin/core/tending';
 import { fromC, localOf, MINUTE_MS, spanFromK } from '@ostrin/core/quantity';
 import { TREND_WORDS, causeWords, spanOfTime } from '@ostrin/wording';
 import type { ReactNode } from 'react';
@@ -44,13 +44,7 @@ export function Reading({ instead, onRun, onMeat }: Props) {
   const source = sourceWords(cook, units);
   const ageMin = last === null ? 0 : (nowMs - last.t) / MINUTE_MS;
   const old = ageMin > (practice ? OLD_MIN.byWire : OLD_MIN.byHand);
-  const late = latenessMin(
-    plan.request,
-    leadMeat(plan),
-    cook.forecast?.readyMin ?? null,
-    litMs,
-    serveMs,
-  );
+  const late = latenessMin(plan.request, leadMeat(plan), leadPiece(cook).readyMin, litMs, serveMs);
   const serve = `serve ${clockOf(localOf(serveMs, plan.request.timeZone))}`;
   const change = state.changeK;
   const moved =

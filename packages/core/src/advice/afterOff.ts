@@ -2,6 +2,7 @@
 import { HOLD_ABOVE_C } from '../cook/foodSafety';
 import type { RestFirst, RestWhere } from '../meat/rest';
 import type { PitPlan } from '../plan/document/pitPlan';
+import type { RequestMeat } from '../plan/request/types';
 import { maxHoldMin } from '../plan/schedule/schedule';
 import { MINUTE_MS } from '../quantity/time';
 import type { Forecast } from '../forecast/forecast';
@@ -34,13 +35,22 @@ interface CookedPieces {
   pieces: readonly { id: string; offMs: number | null; notSafe: NotSafe | null }[];
 }
 
+/** From when on a piece that came off is rested, and until when it holds well, epoch ms. */
+export const restOf = (
+  meat: RequestMeat,
+  offMs: number,
+): { restedMs: number; bestUntilMs: number } => ({
+  restedMs: offMs + meat.rest.minutes * MINUTE_MS,
+  bestUntilMs: offMs + maxHoldMin(meat) * MINUTE_MS,
+});
+
 /** Every piece that came off, in the order of the plan. */
 export function afterOff({ plan, forecast, litMs, pieces }: CookedPieces): AfterOff[] {
   return plan.request.meats.flatMap((m, i) => {
     const piece = pieces.find((p) => p.id === m.id);
     if (piece?.offMs == null) return [];
     const { offMs } = piece;
-    const { where, minutes } = m.rest;
+    const { where } = m.rest;
     const cold =
       i === 0 && forecast ? forecast.coreC.findIndex((c) => c !== null && c < HOLD_ABOVE_C) : -1;
     return [
@@ -49,9 +59,8 @@ export function afterOff({ plan, forecast, litMs, pieces }: CookedPieces): After
         offMs,
         where,
         first: m.rest.first ?? null,
-        restedMs: offMs + minutes * MINUTE_MS,
+        ...restOf(m, offMs),
         notSafe: piece.notSafe,
-        bestUntilMs: offMs + maxHoldMin(m) * MINUTE_MS,
         coldMs:
           cold < 0 || litMs === null
             ? null

@@ -4,25 +4,27 @@ import { MINUTE_MS } from '../quantity/time';
 import type { Fault } from './faults';
 import type { Suspicion } from './faultSearch';
 import { deedsOfLine, type LogLine } from '../log/log';
+import type { SmokeLook } from '../log/lookKinds';
+import { smokeLooks } from '../log/looks';
+import {
+  isReadLately,
+  recentChangeK,
+  steadiedTrend,
+  type PitReading,
+  type SteadiedTrend,
+  type Trend,
+} from './trend';
 
-/** A reading of the pit, C, at an instant of the cook's clock, epoch ms; null where the probe was silent. */
-interface PitReading {
-  /** Cook's clock, epoch ms. */
-  at: number;
-  /** Pit, C; null where the probe was silent. */
-  pitC: number | null;
-}
+/** Smoke that no clean fire gives. */
+export type BadSmoke = Extract<SmokeLook, 'white' | 'dark'>;
 
-export type Trend = 'unlit' | 'coming-up' | 'steady' | 'rising' | 'falling';
-/** The trend of a fire that has come up. */
-type SteadiedTrend = 'steady' | 'rising' | 'falling';
 export type BandPlace = 'below' | 'in' | 'above';
 
 /** Why a pit does what it does, and what to do about it. */
 export type Cause =
   | { code: 'not-lit' }
   | { code: 'coming-up' }
-  /** Nobody has read the pit of late. */
+  /** Nobody has read the pit lately. */
   | { code: 'no-reading' }
   /** Nothing in the pit is warm, long after it was lit. */
   | { code: 'fire-out' }
@@ -38,6 +40,8 @@ export type Cause =
   | { code: 'fuel-or-wind' }
   /** Something specific that the readings speak for, how sure, 0 to 1, and since when, epoch ms. */
   | { code: 'suspected'; fault: Fault; sure: number; sinceMs: number }
+  /** Somebody saw smoke that no clean fire gives, when, epoch ms. */
+  | { code: 'smoke'; smoke: BadSmoke; sinceMs: number }
   | { code: 'too-much-air' }
   | { code: 'too-little-air' };
 
@@ -70,51 +74,18 @@ interface DiagnosisInput {
   named?: Suspicion | null;
 }
 
-const TREND_MIN = 10;
-/** Fewest readings that show a change. */
-const FEWEST_READINGS = 4;
-/** A change is told over this at least, min. */
-const LEAST_SPAN_MIN = 2;
-/** Where somebody reads a dial now and then, the last readings of so many minutes show it, and so many of them. */
-const SELDOM = { min: 70, fewest: 2, most: 4 };
 /** A pit no warmer than this over the air, so long after it was lit, by readings over so long, is out, K and min. */
 const OUT = { overAirK: 20, sinceLitMin: 40, forMin: 8 };
-/** Change in ten minutes from which a pit counts as moving, and under which it counts as steady again, K. */
-const MOVING_K = { from: 3, until: 2 };
-/** The trend now depends on the trends of so many minutes before, so that it does not flicker. */
-const TREND_MEMORY_MIN = 12;
 /** A pit that left its band counts as back only so far inside it, and as out only so far outside, share of the band. */
 const BAND_MARGIN = 0.15;
 /** How long an opening, cold meat or a vent move is felt, min (common practice). */
 const FELT_MIN = { lid: 15, meat: 40, vents: 25 };
+/** No wood goes on for so long after white or dark smoke was seen, min (common practice). */
+export const SMOKE_CLEARS_MIN = 10;
 /** Under this share of its charcoal the fuel itself is the cause. */
 const LOW_FUEL = 0.08;
 /** A pit that does not climb any more so long after lighting is not coming up, min (common practice). */
 const BRING_UP_MIN = 45;
-
-/** Change in ten minutes before `nowMs` by a straight line through the latest readings, K; null with too few. */
-function recentChangeK(readings: readonly PitReading[], nowMs: number): number | null {
-  const within = (minutes: number): { at: number; pitC: number }[] =>
-    readings.filter(
-      (r): r is { at: number; pitC: number } =>
-        r.pitC !== null && r.at > nowMs - minutes * MINUTE_MS && r.at <= nowMs,
-    );
-  let recent = within(TREND_MIN);
-  if (recent.length < FEWEST_READINGS) recent = within(SELDOM.min).slice(-SELDOM.most);
-  if (recent.length < SELDOM.fewest) return null;
-  // Readings of one moment show no change.
-  if (recent.at(-1)!.at - recent[0]!.at < LEAST_SPAN_MIN * MINUTE_MS) return null;
-  const n = recent.length;
-  const tMean = recent.reduce((s, r) => s + r.at, 0) / n;
-  const cMean = recent.reduce((s, r) => s + r.pitC, 0) / n;
-  let above = 0;
-  let below = 0;
-  for (const r of recent) {
-    above += (r.at - tMean) * (r.pitC - cMean);
-    below += (r.at - tMean) ** 2;
-  }
-  return below === 0 ? null : (above / below) * TREND_MIN * MINUTE_MS;
-}
 
 /** What the fire is doing at `nowMs`, and why. */
 export function diagnose(input: DiagnosisInput): Diagnosis {
@@ -131,18 +102,20 @@ export function diagnose(input: DiagnosisInput): Diagnosis {
   if (!reached && trend !== 'falling' && (trend === 'rising' || young)) {
     return { trend: 'coming-up', changeK, place, cause: { code: 'coming-up' } };
   }
-  const lately = since.some((r) => r.pitC !== null && r.at > nowMs - SELDOM.min * MINUTE_MS);
-  const cause: Cause = lately ? causeOf(input, trend, place) : { code: 'no-reading' };
+  const cause: Cause = isReadLately(since, nowMs)
+    ? causeOf(input, trend, place)
+    : { code: 'no-reading' };
   return { trend, changeK, place, cause };
 }
 
-/** Whether the pit is as cold as the air, and has been for some while. */
+/** Whether the pit is as cold as the air, at the grate and in the lid, and has been for some while. */
 function isOut({ plan, nowMs, litMs }: DiagnosisInput, since: readonly PitReading[]): boolean {
   if (litMs === null || nowMs - litMs < OUT.sinceLitMin * MINUTE_MS) return false;
   const { weather } = plan.request;
   const airC = Math.max(...(Array.isArray(weather) ? weather : [weather]).map((w) => w.airC));
-  const warm = (r: PitReading): boolean => r.pitC !== null && r.pitC > airC + OUT.overAirK;
-  const read = since.filter((r) => r.pitC !== null && r.at <= nowMs);
+  const warm = ({ pitC, domeC }: PitReading): boolean =>
+    Math.max(pitC ?? -Infinity, domeC ?? -Infinity) > airC + OUT.overAirK;
+  const read = since.filter((r) => r.pitC !== null || r.domeC != null);
   const cold = read.slice(read.findLastIndex(warm) + 1);
   return cold.length > 1 && cold.at(-1)!.at - cold[0]!.at >= OUT.forMin * MINUTE_MS;
 }
@@ -163,28 +136,15 @@ function bandPlace(readings: readonly PitReading[], targetC: number, bandC: numb
   return place ?? 'below';
 }
 
-/** The trend now, remembering the minutes before: it starts above one threshold and ends under a lower one. */
-function steadiedTrend(readings: readonly PitReading[], nowMs: number): SteadiedTrend {
-  // Older readings say nothing about it: they are left out once, not for every minute.
-  const fromMs = nowMs - (TREND_MEMORY_MIN + SELDOM.min) * MINUTE_MS;
-  const recent = readings.filter((r) => r.at > fromMs && r.at <= nowMs);
-  let trend: SteadiedTrend = 'steady';
-  for (let ago = TREND_MEMORY_MIN; ago >= 0; ago--) {
-    const change = recentChangeK(recent, nowMs - ago * MINUTE_MS) ?? 0;
-    if (change >= MOVING_K.from) trend = 'rising';
-    else if (change <= -MOVING_K.from) trend = 'falling';
-    else if (trend === 'rising' && change < MOVING_K.until) trend = 'steady';
-    else if (trend === 'falling' && change > -MOVING_K.until) trend = 'steady';
-  }
-  return trend;
-}
-
 function causeOf(input: DiagnosisInput, trend: SteadiedTrend, place: BandPlace): Cause {
   const { fuelLeftFraction, litMs } = input;
-  if (input.named && litMs !== null) {
+  const smoke = badSmoke(input);
+  // What somebody saw is surer than what the readings speak for, and damp wood is what white smoke is.
+  if (input.named && litMs !== null && !(smoke && input.named.fault === 'damp-wood')) {
     const { fault, sure, sinceMin } = input.named;
     return { code: 'suspected', fault, sure, sinceMs: litMs + sinceMin * MINUTE_MS };
   }
+  if (smoke) return smoke;
   const sinceMin = (match: (l: LogLine) => boolean): number => minutesSince(input, match);
   const did = (what: string) => (l: LogLine) => deedsOfLine(l.body).some((a) => a.do === what);
   if (fuelLeftFraction !== null && fuelLeftFraction < LOW_FUEL && trend !== 'rising') {
@@ -206,6 +166,16 @@ function causeOf(input: DiagnosisInput, trend: SteadiedTrend, place: BandPlace):
   }
   if (trend === 'rising') return { code: 'low-and-rising' };
   return trend === 'falling' ? { code: 'fuel-or-wind' } : { code: 'too-little-air' };
+}
+
+/** White or dark smoke that was seen a short while ago, and not clearer since; else null. */
+function badSmoke({ lines, nowMs }: DiagnosisInput): Cause | null {
+  const last = smokeLooks({ lines }, 0).at(-1);
+  if (!last || (last.smoke !== 'white' && last.smoke !== 'dark')) return null;
+  const sinceMs = last.atMin * MINUTE_MS;
+  return nowMs - sinceMs < SMOKE_CLEARS_MIN * MINUTE_MS
+    ? { code: 'smoke', smoke: last.smoke, sinceMs }
+    : null;
 }
 
 /** Minutes since the last line that matches; Infinity where there is none. */

@@ -93,6 +93,20 @@ export const faultKinds = (context: FaultContext): FaultKind[] =>
     prior: kind.prior + ((context.smoke && BY_SMOKE[context.smoke][kind.fault]) ?? 0),
   }));
 
+/** Cuts with this share of fat drip enough of it to burn (common practice: birds and lean roasts do not). */
+const FAT_DRIPS = 0.08;
+
+/** Whether fat may burn: a fat piece lies bare on the grate, and no pan of water catches what drips. */
+function dripsFat({ member: { cook } }: FaultContext): boolean {
+  return (
+    !cook.pit!.panIn &&
+    cook.pieces.some(
+      ({ stage, piece }) =>
+        stage === 'on' && piece.wrap === 'none' && piece.cut.composition.fat >= FAT_DRIPS,
+    )
+  );
+}
+
 /** A lid, a door or food: likelier where somebody was at them. */
 function ofLidAndFood(context: FaultContext): FaultKind[] {
   const { pit, pieces } = context.member.cook;
@@ -110,8 +124,10 @@ function ofLidAndFood(context: FaultContext): FaultKind[] {
         c.lidUntilS = Infinity;
       },
     },
-    { fault: 'grease-flare', goes: 'up', prior: -2, sizes: [20, 50], begin: heatUp },
   ];
+  if (dripsFat(context)) {
+    kinds.push({ fault: 'grease-flare', goes: 'up', prior: -2, sizes: [20, 50], begin: heatUp });
+  }
   if (pit!.parameters.doorCm2 > 0) {
     kinds.push({
       fault: 'door-left-open',

@@ -2,7 +2,7 @@
 import type { FeltTender } from '../estimate/feltTenderness';
 import { doneByFeel, type Cut } from '../meat/cut';
 import { MINUTE_MS } from '../quantity/time';
-import type { Log } from './log';
+import type { LogLine } from './log';
 import { LOOKS, type Look, type Muscle, type SmokeLook, type Verdict } from './lookKinds';
 
 /** How tender a cut can feel: racks of ribs are lifted, other cuts that are done by feel are probed, the rest neither. */
@@ -35,12 +35,15 @@ const FELT: Readonly<Record<(typeof LOOKS)['tender'][number], readonly [number, 
   cracks: [0.95, 3],
 };
 
+/** What looks are read from: lines of a log, in order of time. */
+type Lines = { readonly lines: readonly LogLine[] };
+
 /** Lines of the log that are looks, in order of time. */
-const looksOf = (log: Pick<Log, 'lines'>): { at: number; look: Look }[] =>
+const looksOf = (log: Lines): { at: number; look: Look }[] =>
   log.lines.flatMap(({ at, body }) => (body.kind === 'look' ? [{ at, look: body }] : []));
 
 /** How tender a piece felt, in minutes after `zeroMs`: the leaner of two muscles. */
-export function feltTender(log: Pick<Log, 'lines'>, meat: string, zeroMs: number): FeltTender[] {
+export function feltTender(log: Lines, meat: string, zeroMs: number): FeltTender[] {
   const felt = looksOf(log).flatMap(({ at, look: { what, meat: of, verdict, muscle } }) =>
     what === 'tender' && of === meat ? [{ at, verdict, muscle }] : [],
   );
@@ -51,7 +54,7 @@ export function feltTender(log: Pick<Log, 'lines'>, meat: string, zeroMs: number
 }
 
 /** Whether a piece felt done when it was last tried: the leaner of two muscles. */
-export function feltDone(log: Pick<Log, 'lines'>, meat: string): boolean {
+export function feltDone(log: Lines, meat: string): boolean {
   const last = feltTender(log, meat, 0).at(-1);
   return last !== undefined && last.low >= DONE_FROM;
 }
@@ -65,17 +68,14 @@ const BARK_AGAIN_MIN = 30;
  * When the bark of a piece says that it may be wrapped, epoch ms: as soon as it held, and some while after it last wiped
  * off; null where nobody looked.
  */
-export function wrapByBarkMs(log: Pick<Log, 'lines'>, meat: string): number | null {
+export function wrapByBarkMs(log: Lines, meat: string): number | null {
   const last = looksOf(log).findLast(({ look }) => look.what === 'bark' && look.meat === meat);
   if (!last) return null;
   return last.look.verdict === 'sets' ? last.at : last.at + BARK_AGAIN_MIN * MINUTE_MS;
 }
 
 /** What the smoke looked like, in minutes after `zeroMs`. */
-export const smokeLooks = (
-  log: Pick<Log, 'lines'>,
-  zeroMs: number,
-): { atMin: number; smoke: SmokeLook }[] =>
+export const smokeLooks = (log: Lines, zeroMs: number): { atMin: number; smoke: SmokeLook }[] =>
   looksOf(log).flatMap(({ at, look }) =>
     look.what === 'smoke'
       ? [{ atMin: (at - zeroMs) / MINUTE_MS, smoke: look.verdict as SmokeLook }]

@@ -7,6 +7,7 @@ import type { ReadingRow } from '../instruments/readings';
 import type { DueJob } from '../forecast/jobTimes';
 import { isAllOff, type KnownPiece } from './knownCook';
 import { latenessMin } from './lateness';
+import { nearDoneMin } from './phases';
 
 export const ALARM_CODES = [
   'fire-out',
@@ -60,8 +61,8 @@ export interface AlarmInput {
   serveMs: number;
 }
 
-/** Warned of fuel that is out within so long, and of a wrap or a piece that is done within so long, min. */
-const WARN_MIN = { fuel: 60, wrap: 15, done: 20 };
+/** Warned of fuel that is out within so long, and of a wrap that is due within so long, min. */
+const WARN_MIN = { fuel: 60, wrap: 15 };
 /** Late and early from so much on, min. */
 const OFF_SERVING_MIN = 30;
 /** The pit is looked ahead so far, min, and has to leave its band by this share of it. */
@@ -75,6 +76,7 @@ const SILENT_MIN = 5;
 const COMES_BACK: ReadonlySet<Cause['code']> = new Set([
   'not-lit',
   'coming-up',
+  'smoke',
   'lid-was-open',
   'recovering-from-lid',
   'cold-meat',
@@ -147,25 +149,18 @@ function ofFuel({ forecast, nowMs, litMs }: AlarmInput): Alarm[] {
     : [];
 }
 
-/** In how many minutes something comes, where that is within `within`, or was due a short while ago; else null. */
-function nearEnd(atMin: number | null, nowMin: number, within: number): number | null {
-  if (atMin === null) return null;
-  const inMin = atMin - nowMin;
-  return inMin <= within ? Math.max(inMin, 0) : null;
-}
-
 function ofPieces({ plan, pieces, forecast, nowMs, litMs }: AlarmInput): Alarm[] {
   if (litMs === null) return [];
   const now = (nowMs - litMs) / MINUTE_MS;
   const first = leadMeat(plan).id;
-  const wrap = nearEnd(forecast?.wrapMin ?? null, now, WARN_MIN.wrap);
+  const wrap = Math.max((forecast?.wrapMin ?? Infinity) - now, 0);
   const onPit = pieces.filter((p) => p.offMs === null);
   return [
-    ...(wrap !== null && onPit.some((p) => p.id === first && !p.wrapped)
+    ...(wrap <= WARN_MIN.wrap && onPit.some((p) => p.id === first && !p.wrapped)
       ? [soon('near-wrap', { id: `near-wrap/${first}`, meat: first, inMin: wrap })]
       : []),
     ...onPit.flatMap(({ id, readyMin }) => {
-      const done = nearEnd(readyMin?.[1] ?? null, now, WARN_MIN.done);
+      const done = nearDoneMin(readyMin, now);
       return done === null
         ? []
         : [soon('near-done', { id: `near-done/${id}`, meat: id, inMin: done })];

@@ -15,14 +15,17 @@ import { alarmsOf, type Alarm } from './alarms';
 import { closeMs } from './closeTime';
 import { allOffMs, leadPiece, type KnownCook, type KnownPiece } from './knownCook';
 import type { Forecasts } from './lookAhead';
+import { piecePhase, pitPhase, type Phase } from './phases';
 import { possibleJobs } from './possibleJobs';
 
 /** A piece with what is expected of it. */
 export interface PieceNow extends KnownPiece {
-  /** When it is ready, minutes after lighting: p10, p50, p90; null where that is not known. */
+  /** When it is ready, minutes after lighting: p10, p50, p90; null where that is not known, or the fire is out. */
   readyMin: Forecast['readyMin'];
   /** Where the look ahead ends, minutes after lighting; null where nothing was worked out yet. */
   horizonMin: number | null;
+  /** Where it stands in its cook. */
+  phase: Phase;
   /** Whether it is the one to read next. */
   next: boolean;
 }
@@ -41,6 +44,8 @@ export interface CookNow extends Omit<KnownCook, 'pieces'> {
   readings: readonly ReadingRow[];
   /** The pit at the grate, C; null where it was not read lately. */
   pitC: number | null;
+  /** Where the pit stands in the cook. */
+  phase: Phase;
   /** What the fire does, and why. */
   state: Diagnosis;
   /** Jobs still to do, the next one first. */
@@ -110,12 +115,13 @@ export function cookNow(known: KnownCook, forecasts: Forecasts, nowMs: number): 
         : closeMs(jobsAhead(plan, log), { pitC, changeK: state.changeK }, nowMs),
   };
   const jobs = possibleJobs(jobsByTime(plan, log, clock, nowMs), known);
-  const pieces = piecesNow(known, forecasts, nowMs);
+  const pieces = piecesNow(known, forecasts, state, nowMs);
   return {
     ...known,
     nowMs,
     zeroMs,
     pieces,
+    phase: pitPhase(pieces, { litMs, state }),
     forecast,
     readings,
     pitC,
@@ -135,12 +141,24 @@ export function cookNow(known: KnownCook, forecasts: Forecasts, nowMs: number): 
   };
 }
 
-function piecesNow(known: KnownCook, forecasts: Forecasts, nowMs: number): PieceNow[] {
-  const pieces = known.pieces.map((p) => ({
-    ...p,
-    readyMin: known.litMs === null ? null : (forecasts[p.id]?.readyMin ?? null),
-    horizonMin: forecasts[p.id]?.horizonMin ?? null,
-  }));
+function piecesNow(
+  known: KnownCook,
+  forecasts: Forecasts,
+  state: Diagnosis,
+  nowMs: number,
+): PieceNow[] {
+  const { litMs, plan } = known;
+  const inSight = litMs !== null && state.cause.code !== 'fire-out';
+  const pieces = known.pieces.map((p) => {
+    const readyMin = inSight ? (forecasts[p.id]?.readyMin ?? null) : null;
+    const meat = plan.request.meats.find((m) => m.id === p.id)!;
+    return {
+      ...p,
+      readyMin,
+      horizonMin: forecasts[p.id]?.horizonMin ?? null,
+      phase: piecePhase({ ...p, readyMin }, meat, { litMs, state }, nowMs),
+    };
+  });
   const next = nextToRead(pieces, nowMs);
   return pieces.map((p) => ({ ...p, next: p.id === next }));
 }

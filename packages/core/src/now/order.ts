@@ -5,6 +5,7 @@
 import type { Advice } from '../advice/advise';
 import type { NotSafe } from '../advice/pieceSafety';
 import { FEED_WITHIN_MIN, LOOK_AGAIN_MIN, MOSTLY_OUT } from '../advice/thresholds';
+import { SMOKE_CLEARS_MIN, type BadSmoke } from '../diagnosis/diagnose';
 import type { Fault } from '../diagnosis/faults';
 import { needsLook } from './wantsAdvice';
 import type { DueJob } from '../forecast/jobTimes';
@@ -12,7 +13,6 @@ import { lastDeed, lastVents } from '../log/log';
 import type { PlanJob } from '../plan/document/plan';
 import { MINUTE_MS } from '../quantity/time';
 import type { CookNow } from './cookNow';
-import { isAllOff } from './knownCook';
 import { waitUntilMs } from './waits';
 
 /** What an order asks for. */
@@ -21,6 +21,8 @@ type Asked =
   | { kind: 'light-again' }
   /** Something specific is wrong that somebody has to see before anything is moved. */
   | { kind: 'look'; fault: Fault; sure: number }
+  /** Somebody saw smoke that no clean fire gives. */
+  | { kind: 'clear-smoke'; smoke: BadSmoke }
   /** The pit stays out of its band whatever is moved: somebody has to see why. */
   | { kind: 'check-fire'; advice: Advice }
   /** A piece came off before it was safe. */
@@ -84,7 +86,7 @@ export const isDue = ({ ms }: Pick<Order, 'ms'>, nowMs: number): boolean =>
 
 /** What is dangerous to people or food, or ends the fire, the worst first. */
 function dangers(cook: CookNow): Order[] {
-  const { state, pieces, nowMs } = cook;
+  const { state, pieces, phase, nowMs } = cook;
   const now = (id: string, asked: Asked): Order => ({ id, ms: nowMs, jobIds: [], ...asked });
   const unsafe = pieces.flatMap(({ id, notSafe }): Order[] =>
     // A piece that nobody read may be done: that is said beside it.
@@ -92,15 +94,22 @@ function dangers(cook: CookNow): Order[] {
       ? [now(`make-safe/${id}`, { kind: 'make-safe', meat: id, notSafe })]
       : [],
   );
-  if (isAllOff(pieces)) return unsafe;
+  if (phase === 'over') return unsafe;
   return state.cause.code === 'fire-out'
     ? [...unsafe, now('light-again', { kind: 'light-again' })]
-    : [...unsafe, ...looks(cook, true)];
+    : [...unsafe, ...smokes(cook), ...looks(cook, true)];
+}
+
+/** Smoke that was seen, and what clears it. */
+function smokes({ state: { cause } }: CookNow): Order[] {
+  if (cause.code !== 'smoke') return [];
+  const { smoke, sinceMs } = cause;
+  return [{ kind: 'clear-smoke', id: `clear-smoke/${smoke}`, ms: sinceMs, jobIds: [], smoke }];
 }
 
 /** What is suspected and has to be seen, before anything is moved (`first`) or where no move helps. */
-function looks({ state: { cause }, pieces, nowMs }: CookNow, first: boolean): Order[] {
-  if (cause.code !== 'suspected' || needsLook(cause.fault) !== first || isAllOff(pieces)) return [];
+function looks({ state: { cause }, phase, nowMs }: CookNow, first: boolean): Order[] {
+  if (cause.code !== 'suspected' || needsLook(cause.fault) !== first || phase === 'over') return [];
   const { fault, sure } = cause;
   return [{ kind: 'look', id: `look/${fault}`, ms: nowMs, jobIds: [], fault, sure }];
 }
@@ -182,6 +191,9 @@ function heldUntilMs({ job, ms }: DueJob, cook: CookNow, advice: Advice | null):
     const untilMs = litMs + (advice.atMin + advice.move.minutes) * MINUTE_MS;
     return ms < untilMs && nowMs < untilMs ? untilMs : -Infinity;
   }
+  // Wood on a fire that smokes makes more of it.
+  if ((job.do === 'add-fuel' || job.do === 'add-wood') && state.cause.code === 'smoke')
+    return state.cause.sinceMs + SMOKE_CLEARS_MIN * MINUTE_MS;
   if (job.do !== 'set-vents' || state.cause.code === 'coming-up') return -Infinity;
   const last = lastDeed(log, 'set-vents');
   const waits = last && !last.jobId ? waitUntilMs(cook, 'set-vents') : -Infinity;

@@ -3,7 +3,6 @@ import type { Cause } from '../diagnosis/diagnose';
 import type { Fault } from '../diagnosis/faults';
 import { pitOf } from '../plan/document/pitPlan';
 import type { CookNow } from './cookNow';
-import { isAllOff } from './knownCook';
 import { waitUntilMs } from './waits';
 
 /** Causes that no move at the fire mends: somebody has to look first, or wait. */
@@ -12,6 +11,7 @@ const NO_MOVE: ReadonlySet<Cause['code']> = new Set([
   'coming-up',
   'fire-out',
   'no-reading',
+  'smoke',
   'lid-was-open',
   'recovering-from-lid',
   'cold-meat',
@@ -19,7 +19,12 @@ const NO_MOVE: ReadonlySet<Cause['code']> = new Set([
   'low-and-rising',
 ]);
 /** A fire on splits is fed through all of these, and while it comes up slower than this, K in ten minutes. */
-const NO_SPLIT: ReadonlySet<Cause['code']> = new Set(['not-lit', 'fire-out', 'no-reading']);
+const NO_SPLIT: ReadonlySet<Cause['code']> = new Set([
+  'not-lit',
+  'fire-out',
+  'no-reading',
+  'smoke',
+]);
 const SLOW_CLIMB_K = 10;
 
 /** What somebody has to look at before anything is moved. */
@@ -38,16 +43,16 @@ export const needsLook = (fault: Fault): boolean => LOOK_FIRST.has(fault);
  * the last move of its vents is waited for.
  */
 export function wantsAdvice(
-  cook: Pick<CookNow, 'state' | 'alarms' | 'litMs' | 'plan' | 'pieces' | 'log' | 'nowMs'>,
+  cook: Pick<CookNow, 'state' | 'alarms' | 'litMs' | 'plan' | 'phase' | 'log' | 'nowMs'>,
 ): boolean {
   const {
     state: { cause, place, changeK },
     alarms,
     litMs,
-    pieces,
+    phase,
   } = cook;
   // A fire with nothing over it, and nothing to come, needs no move.
-  if (litMs === null || isAllOff(pieces)) return false;
+  if (litMs === null || phase === 'over') return false;
   if (cause.code === 'suspected' && needsLook(cause.fault)) return false;
   if (pitOf(cook.plan).fire.fuel === 'splits') {
     if (cause.code === 'coming-up') return (changeK ?? 0) < SLOW_CLIMB_K;

@@ -83,7 +83,7 @@ class ReadEntryDto extends EntryDto {
 class LookEntryDto extends EntryDto {
   @IsIn(Object.keys(LOOKS)) what!: LookAt;
   @IsIn(Object.values(LOOKS).flat()) verdict!: Verdict;
-  /** The piece that was looked at; left out for smoke. */
+  /** The piece that was looked at; left out where it was the pit. */
   @Optional() @IsString() @Length(1, 60) meat?: string;
   /** Which of a brisket's two muscles was felt. */
   @Optional() @IsIn(MUSCLES) muscle?: Muscle;

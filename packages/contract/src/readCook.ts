@@ -1,6 +1,6 @@
 /** Cooks and their logs from outside, checked whole. */
 import { DAY_MS } from '@ostrin/core/quantity';
-import { entryProblem, LOOKS, type Entry } from '@ostrin/core/log';
+import { entryProblem, LOOKS, OF_PIECE, type Entry } from '@ostrin/core/log';
 import type { PitPlan, PlanLog } from '@ostrin/core';
 import { CookDocDto, EntriesDto, NewCookDto, NewCooksDto } from './cook';
 import type { FieldProblem } from './problems';
@@ -181,7 +181,7 @@ function lookProblems(
   field: string,
 ): FieldProblem[] {
   const verdicts: readonly string[] = LOOKS[what];
-  const ofPiece = what !== 'smoke';
+  const ofPiece = OF_PIECE.has(what);
   return [
     ...(verdicts.includes(verdict)
       ? []
@@ -190,7 +190,7 @@ function lookProblems(
       ? [{ field: `${field}.meat`, message: `must be one of ${[...meats].join(', ')}` }]
       : []),
     ...(!ofPiece && meat !== undefined
-      ? [{ field: `${field}.meat`, message: 'has no place with smoke' }]
+      ? [{ field: `${field}.meat`, message: `has no place with ${what}` }]
       : []),
     ...(what !== 'tender' && muscle !== undefined
       ? [{ field: `${field}.muscle`, message: 'belongs to how tender it feels' }]

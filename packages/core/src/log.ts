@@ -11,6 +11,7 @@ export type { ChannelTold, Disagreement } from './instruments/disagreement';
 export type { CheckedAgainst, InstrumentCheck } from './instruments/instrumentChecks';
 export {
   LOOKS,
+  OF_PIECE,
   MUSCLES,
   type Look,
   type LookAt,
@@ -36,6 +37,7 @@ export {
   entryProblem,
   finishOf,
   foldLog,
+  lastDeed,
   lastVents,
   litAtMs,
   type Log,

@@ -6,6 +6,7 @@ export const LOOK_NAMES: Readonly<Record<LookAt, string>> = {
   tender: 'How it feels',
   bark: 'Bark',
   smoke: 'Smoke',
+  weather: 'Weather',
 };
 
 /** What can be seen or felt. */
@@ -22,6 +23,11 @@ export const VERDICT_NAMES: Readonly<Record<Verdict, string>> = {
   'thin-blue': 'Thin blue',
   white: 'White',
   dark: 'Dark',
+  rain: 'Rain begins',
+  dry: 'Rain is over',
+  windy: 'Wind gets up',
+  calm: 'Wind drops',
+  gust: 'A gust',
 };
 
 /** A look in a list: `Bark holds`, `Smoke thin blue`, `Feels like butter in the flat`. */
@@ -32,5 +38,6 @@ export function lookWords({
 }: Pick<Look, 'what' | 'verdict' | 'muscle'>): string {
   const verdictName = VERDICT_NAMES[verdict].toLowerCase();
   const where = muscle ? ` in the ${muscle}` : '';
+  if (what === 'weather') return VERDICT_NAMES[verdict];
   return what === 'tender' ? `Feels: ${verdictName}${where}` : `${LOOK_NAMES[what]} ${verdictName}`;
 }

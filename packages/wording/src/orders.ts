@@ -22,6 +22,8 @@ export interface OrderContext {
   units: Units;
   /** Why the fire does what it does. */
   cause: Cause;
+  /** How long ago the fire was fed last, min; null or left out where it never was. */
+  fedMin?: number | null;
   /** What a piece is called. */
   pieceName: (id: string) => string;
 }
@@ -35,7 +37,7 @@ export interface OrderWords extends JobWords {
 /** An order in the pit's own vents and the reader's units. */
 export function orderWords(
   order: Order,
-  { pit, units, cause, pieceName }: OrderContext,
+  { pit, units, cause, fedMin, pieceName }: OrderContext,
 ): OrderWords {
   switch (order.kind) {
     case 'make-safe':
@@ -70,8 +72,12 @@ export function orderWords(
         detail: `${effectWords(order.advice, units)} ${waitWords(order.advice)}`,
         done: 'I did it',
       };
-    case 'job':
-      return { ...jobWords(order.job.facts, pit, units), done: 'Done' };
+    case 'job': {
+      const words = jobWords(order.job.facts, pit, units);
+      const fed =
+        order.job.do === 'add-fuel' && fedMin != null ? `Last fed ${spanOfTime(fedMin)} ago. ` : '';
+      return { ...words, detail: `${fed}${words.detail}`, done: 'Done' };
+    }
     case 'finish':
       return {
         inWords: 'All jobs done',

@@ -1,8 +1,7 @@
 /** Instruments: what tells its readings by wire, when it was heard last, and where each of its channels hangs. */
 import type { Instrument, Versioned } from '@ostrin/contract/types';
-import { isTemperature, type ChannelTold, type WireSpot } from '@ostrin/core/log';
-import { MINUTE_MS } from '@ostrin/core/quantity';
-import { disagreement, dueAt } from '@ostrin/core/tending';
+import { isTemperature } from '@ostrin/core/log';
+import { dueAt } from '@ostrin/core/tending';
 import {
   disagreementWords,
   heardWords,
@@ -27,6 +26,7 @@ import { AddInstrumentSheet } from './AddInstrumentSheet';
 import { InstrumentSheet } from './InstrumentSheet';
 import { SideBySide } from './SideBySide';
 import { useBoiling, usePressure } from './useBoiling';
+import { useDisagreements } from './useDisagreements';
 import { useInstruments } from './useInstruments';
 
 export function InstrumentsScreen() {
@@ -52,7 +52,7 @@ export function InstrumentsScreen() {
           Connected thermometers and sensors, and those you read by hand. Check each in ice water
           and in boiling water from time to time.
         </Paragraph>
-        <Disagreements instruments={list} />
+        <Disagreements />
         <SideBySide instruments={list} />
         {list.map((i) => (
           <Row key={i.id} instrument={i} onOpen={() => setOpenId(i.id)} />
@@ -113,42 +113,18 @@ function Boiling() {
 /** Pressures that there are where people cook, hPa. */
 const PRESSURES = { low: 500, high: 1085 };
 
-/** A value older than this says nothing of now, min. */
-const FRESH_MIN = 10;
-/** Places at which two thermometers should agree. */
-const PLACES: readonly WireSpot[] = ['grate', 'dome', 'air'];
-
 /** Thermometers at one place of one pit that do not agree. */
-function Disagreements({ instruments }: { instruments: readonly Versioned<Instrument>[] }) {
-  const { units, altitudeM } = useSettings();
-  const now = useTick(5000);
-  const pitNames = [...new Set(instruments.map((i) => i.pitName))];
-  const found = pitNames.flatMap((pitName) =>
-    PLACES.flatMap((spot) => {
-      const told = instruments
-        .filter((i) => i.pitName === pitName)
-        .flatMap((i) =>
-          i.channels.flatMap((c): ChannelTold[] => {
-            const last = i.values[c.key];
-            if (c.spot !== spot || !last || now - last.at > FRESH_MIN * MINUTE_MS) return [];
-            return [
-              { name: `${i.name} ${c.key}`, c: last.value - c.offsetK, checkedAt: c.checkedAt },
-            ];
-          }),
-        );
-      const d = told.length > 1 ? disagreement(told, altitudeM) : null;
-      return d ? [{ key: `${pitName}/${spot}`, words: disagreementWords(d, units), spot }] : [];
-    }),
-  );
+function Disagreements() {
+  const units = useSettings((s) => s.units);
   return (
     <>
-      {found.map((f) => (
+      {useDisagreements().map(({ pitName, spot, found }) => (
         <Notice
-          key={f.key}
+          key={`${pitName}/${spot}`}
           tone="warn"
-          title={`Two thermometers disagree: ${SPOT_NAMES[f.spot].toLowerCase()}`}
+          title={`Two thermometers disagree: ${SPOT_NAMES[spot].toLowerCase()}`}
         >
-          {f.words}
+          {disagreementWords(found, units)}
         </Notice>
       ))}
     </>

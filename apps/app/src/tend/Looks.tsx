@@ -1,4 +1,4 @@
-/** What eyes and hands tell, one touch each: how a piece feels, its bark, the smoke. */
+/** What eyes and hands tell, one touch each: how a piece feels, its bark, the smoke, the weather. */
 import { leadMeat, type PitPlan } from '@ostrin/core';
 import { cutOf } from '@ostrin/core/catalogue';
 import {
@@ -72,6 +72,7 @@ export function Looks({ plan, onLook }: Props) {
       {feels.length > 0 ? row('tender', feels, two ? { meat, muscle } : { meat }) : null}
       {row('bark', LOOKS.bark, { meat })}
       {row('smoke', LOOKS.smoke)}
+      {row('weather', LOOKS.weather)}
     </>
   );
 }

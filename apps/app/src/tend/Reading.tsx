@@ -11,6 +11,7 @@ import { useSettings } from '../store/settings';
 import { useLayout } from '../ui/layout';
 import { clockOf, degrees } from '../ui/words';
 import { BandScale } from './BandScale';
+import { DisagreementLine } from './DisagreementLine';
 import { useTendedCook } from './cookContext';
 import { readyNow, sourceWords } from './useCookNow';
 
@@ -117,6 +118,7 @@ export function Reading({ instead, onRun, onMeat }: Props) {
               {source}
             </Text>
           ) : null}
+          {practice ? null : <DisagreementLine />}
           <Pressable
             role="button"
             accessibilityLabel={`Meat${core ? ` ${degrees(core.c, units)}` : ''}: progress, wrapping, food safety`}

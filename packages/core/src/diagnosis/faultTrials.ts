@@ -37,7 +37,13 @@ export function trials(w: Window, sinceMin: number, news: FireNews): Trial[] {
     w,
     w.reads.map(() => 0),
   );
-  const kinds = faultKinds(contextOf(w, news, station.length > 0));
+  const kinds = faultKinds(
+    contextOf(
+      w,
+      news,
+      station.some((s) => s.atMin > w.fromMin),
+    ),
+  );
   return [
     ...kinds.flatMap((kind) =>
       kind.sizes.flatMap((size) => tryFault(w, kind, size, sinceMin, nothing)),
@@ -139,7 +145,7 @@ const TOLD_ROUGH = { k: 6, percent: 15, evidence: 10 };
 /** Weather that has just turned rough is waited for so long before anything else is named, min; it outweighs all other evidence. */
 const JUST_TURNED = { forMin: 10, evidence: 50 };
 
-/** Weather that a station told is no guess: it is a cause where it must have moved this pit. */
+/** Weather that a station or somebody saw is no guess: it is a cause where it must have moved this pit. */
 function weatherTrial(w: Window, station: readonly WeatherReading[]): Trial[] {
   const before = weatherAt(w.member.basis.weather, w.fromMin);
   const rough = station.find(

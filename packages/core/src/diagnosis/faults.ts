@@ -38,7 +38,7 @@ export interface FaultContext {
   fuelLeftFraction: number;
   /** What the smoke looked like in the window, the last time somebody looked; null where nobody did. */
   smoke: SmokeLook | null;
-  /** A station tells the weather: none of it is unknown. */
+  /** Somebody, or a station, saw the weather: none of it is unknown. */
   weatherTold: boolean;
   /** The weather changes by the forecast in the window. */
   weatherChanges: boolean;

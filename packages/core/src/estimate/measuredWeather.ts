@@ -1,7 +1,7 @@
-/** The weather of a cook: the forecast, and over it what a weather station at the pit told. */
+/** The weather of a cook: the forecast, and over it what a weather station or somebody at the pit saw. */
 import { weatherAt, type Weather } from '../air/weather';
 
-/** What a weather station told at a minute; null where it does not tell something. */
+/** What was seen of the weather at a minute; null where something was not. */
 export interface WeatherReading {
   /** Minutes after lighting. */
   atMin: number;
@@ -11,25 +11,28 @@ export interface WeatherReading {
   windMps: number | null;
   /** Rain, mm/h. */
   rainMmPerH: number | null;
+  /** From which minute on it is known, where that is before: the end of what somebody saw. */
+  knownMin?: number;
 }
 
-/** What a station told last holds so long; then the forecast does again, min. */
+/** What was seen last holds for so long; then the forecast does again, min. */
 const HOLDS_MIN = 60;
 
-/** The weather as it is known at `nowMin`: what was told up to then where there is a station, else the forecast. */
+/** The weather as it is known at `nowMin`: what was seen up to then, else the forecast. */
 export function measuredWeather(
   forecast: Weather | Weather[],
   readings: readonly WeatherReading[],
   nowMin: number,
 ): Weather[] {
   const planned = Array.isArray(forecast) ? forecast : [forecast];
-  const told = readings.filter((r) => r.atMin <= nowMin);
-  if (told.length === 0) return planned;
-  const first = told[0]!.atMin;
-  const until = told.at(-1)!.atMin + HOLDS_MIN;
+  const seen = readings.filter((r) => (r.knownMin ?? r.atMin) <= nowMin);
+  const last = seen.at(-1);
+  if (!last) return planned;
+  const first = seen[0]!.atMin;
+  const until = last.atMin + HOLDS_MIN;
   return [
     ...planned.filter((w) => (w.atMin ?? 0) < first),
-    ...told.map((r): Weather => {
+    ...seen.map((r): Weather => {
       const { airC, windMps, rainMmPerH, ...rest } = weatherAt(forecast, r.atMin);
       return {
         ...rest,

@@ -8,7 +8,7 @@ import { thinned, weatherReadings, type ReadingRow } from '../instruments/readin
 import type { ForecastInput } from './likelyCooks';
 import { fedUntil, jobsLeft } from '../log/feeds';
 import { actionsOf, type Log } from '../log/log';
-import { feltTender, smokeLooks } from '../log/looks';
+import { feltTender, smokeLooks, weatherSeen } from '../log/looks';
 
 /** Likely cooks behind a forecast. */
 const MEMBERS = 12;
@@ -53,7 +53,9 @@ export function forecastInput(
         domeC,
         fanDuty,
       })),
-    weather: weatherReadings(told, lit),
+    weather: [...weatherReadings(told, lit), ...weatherSeen(log, lit)].sort(
+      (a, b) => a.atMin - b.atMin,
+    ),
     felt: feltTender(log, piece, lit),
     smoke: smokeLooks(log, lit),
     piece,

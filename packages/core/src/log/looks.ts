@@ -1,9 +1,17 @@
 /** What eyes and hands tell: how tender a piece feels, how its bark holds, what the smoke looks like. */
 import type { FeltTender } from '../estimate/feltTenderness';
+import type { WeatherReading } from '../estimate/measuredWeather';
 import { doneByFeel, type Cut } from '../meat/cut';
 import { MINUTE_MS } from '../quantity/time';
 import type { LogLine } from './log';
-import { LOOKS, type Look, type Muscle, type SmokeLook, type Verdict } from './lookKinds';
+import {
+  LOOKS,
+  type Look,
+  type Muscle,
+  type SmokeLook,
+  type Verdict,
+  type WeatherLook,
+} from './lookKinds';
 
 /** How tender a cut can feel: racks of ribs are lifted, other cuts that are done by feel are probed, the rest neither. */
 export function tenderVerdicts(cut: Cut): readonly Verdict[] {
@@ -81,3 +89,43 @@ export const smokeLooks = (log: Lines, zeroMs: number): { atMin: number; smoke: 
       ? [{ atMin: (at - zeroMs) / MINUTE_MS, smoke: look.verdict as SmokeLook }]
       : [],
   );
+
+/** Weather that somebody saw: m/s as at 10 m and mm/h (our figures), and how long it lasts unless seen otherwise, min. */
+const SEEN_WEATHER: Readonly<
+  Record<WeatherLook, { windMps?: number; rainMmPerH?: number; min: number }>
+> = {
+  rain: { rainMmPerH: 3, min: 60 },
+  dry: { rainMmPerH: 0, min: 60 },
+  windy: { windMps: 7, min: 60 },
+  calm: { windMps: 1, min: 60 },
+  gust: { windMps: 10, min: 5 },
+};
+
+/** The weather that somebody saw, from each minute after `zeroMs` at which it began or is over; null as forecast. */
+export function weatherSeen(log: Lines, zeroMs: number): WeatherReading[] {
+  const seen = looksOf(log).flatMap(({ at, look }) => {
+    if (look.what !== 'weather') return [];
+    const { min, ...weather } = SEEN_WEATHER[look.verdict as WeatherLook];
+    const fromMin = (at - zeroMs) / MINUTE_MS;
+    return [{ fromMin, toMin: fromMin + min, ...weather }];
+  });
+  const changes = seen
+    .flatMap(({ fromMin, toMin }) => [
+      { atMin: fromMin, knownMin: fromMin },
+      { atMin: toMin, knownMin: fromMin },
+    ])
+    .sort((a, b) => a.atMin - b.atMin);
+  return changes.map(({ atMin, knownMin }) => {
+    const last = (what: 'windMps' | 'rainMmPerH'): number | null =>
+      seen.findLast((s) => s[what] !== undefined && s.fromMin <= atMin && atMin < s.toMin)?.[
+        what
+      ] ?? null;
+    return {
+      atMin,
+      knownMin,
+      airC: null,
+      windMps: last('windMps'),
+      rainMmPerH: last('rainMmPerH'),
+    };
+  });
+}

@@ -51,3 +51,42 @@ export async function finishCook(page: Page): Promise<void> {
   if (await anyway.isVisible()) await anyway.click();
   await expect(page.getByTestId('figures')).toBeVisible();
 }
+
+/** A phone that is touched. */
+export const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true };
+
+/** Begins a cook on a real fire that was lit a while ago, by the plan on the page. */
+export async function startLit(page: Page, ago: string): Promise<void> {
+  await planned(page);
+  await page.getByTestId('start-cook').click();
+  await page.getByRole('radio', { name: ago }).click();
+  await page.getByTestId('start-real').click();
+  await expect(page.getByTestId('this-cook')).not.toContainText('practice');
+}
+
+/** Types a reading on the large keys: where, what it says and, where it is not of now, when. */
+export async function readByHand(
+  page: Page,
+  spot: string | RegExp,
+  figures: string,
+  when?: string,
+): Promise<void> {
+  await page.getByTestId('pad-read').click();
+  await page.getByRole('radio', { name: spot }).click();
+  for (const figure of figures) await page.getByTestId(`key-${figure}`).click();
+  if (when) await page.getByRole('radio', { name: when, exact: true }).click();
+  await page.getByTestId('read-save').click();
+  await expect(page.getByTestId('last-tap')).toContainText(figures);
+}
+
+/** The button of the order is wholly in sight on a phone, a small phone and a phone that lies on its side. */
+export async function doneIsInSight(page: Page): Promise<void> {
+  for (const [width, height] of [
+    [360, 640],
+    [844, 390],
+    [390, 844],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    await expect(page.getByTestId('job-done')).toBeInViewport({ ratio: 1 });
+  }
+}

@@ -1,6 +1,6 @@
 /** `ostrin bench --now`: the order on the card, held against written rules in true cooks tended by nothing else. */
 import { mean } from '@ostrin/core/internals';
-import type { Followed } from '../now/followNow';
+import type { Followed } from '../now/followed';
 import { VIOLATIONS } from '../now/rules';
 import { inShares } from './inShares';
 

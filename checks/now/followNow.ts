@@ -38,23 +38,10 @@ import {
 } from '@ostrin/core/internals';
 import type { Case } from '../plans/requests';
 import { FIRE_SD, trueScenario, type PlannedCase } from '../tend/truePit';
+import type { Followed } from './followed';
 import { Hearing } from './hearing';
 import { habitsOf, type Habits } from './habits';
-import { violationsOf, type Violation } from './rules';
-
-/** What one cook came to. */
-export interface Followed {
-  id: string;
-  family: Case['family'];
-  moments: number;
-  violations: Partial<Record<Violation, number>>;
-  /** Where each kind was first seen: cook, minute, order. */
-  examples: string[];
-  /** Share of the time in the band once it was reached with the meat on, 0 to 1; null where it never was. */
-  inBand: number | null;
-  /** Minutes at which somebody did something, an hour. */
-  visitsPerH: number;
-}
+import { violationsOf } from './rules';
 
 const EVERY_MIN = 5;
 /** Forecasts are worked out anew so often when nothing happens, min. */
@@ -285,6 +272,12 @@ class Follower {
       }
       case 'move':
         this.log(min, this.acts(min, order.advice.logs), order.jobIds[0]);
+        return;
+      case 'make-safe':
+        // It is finished in an oven, and read there.
+        this.log(min, [
+          { kind: 'read', spot: 'meat', c: order.notSafe.safeC + 5, meat: order.meat },
+        ]);
         return;
       default:
         this.seen.set(order.id, min);

@@ -148,7 +148,12 @@ describe('what may be asked', () => {
     const one = ids([did(280, { do: 'meat-off', meat: 'mutton' })]);
     expect(one.filter((id) => ['wrap', 'check', 'off'].includes(id))).toEqual([]);
     const all = ['mutton', 'second'].map((meat, i) => did(280 + i, { do: 'meat-off', meat }));
-    expect(ids(all)).toEqual(['shut', 'serve']);
+    const hot = ['mutton', 'second'].map((meat) =>
+      entry(279, { kind: 'read', spot: 'meat', meat, c: 94 }),
+    );
+    expect(ids([...hot, ...all])).toEqual(['shut', 'serve']);
+    // Meat that came off raw has to go back on first: its fire is not put out, and nobody is served.
+    expect(ids(all)).toEqual([]);
   });
 
   it('is nothing of a fire over which nothing lies any more', () => {

@@ -136,6 +136,31 @@ describe('the order', () => {
     expect(wantsAdvice(smoky)).toBe(false);
   });
 
+  it('stands for meat that came off raw until it is safe, and nothing ends the cook meanwhile', () => {
+    const raw = act(290, { do: 'meat-off', meat: 'mutton' });
+    const cool = [{ at: at(280), pitC: 121, coreC: 40 }];
+    const off = cook([LIT, ON, raw], [], undefined, cool);
+    expect(order(off, null, ['make-safe/mutton']).order.kind).toBe('make-safe');
+    const ends = (c: CookNow): string[] =>
+      c.jobs.map((j) => j.job.do).filter((what) => what === 'shut-down' || what === 'serve');
+    const known = (entries: readonly Entry[]) =>
+      cookNow(
+        knownCook({ id: 'cook', plan: PLAN, startMs: T0, entries, readings: cool }),
+        {},
+        at(300),
+      );
+    expect(ends(known([LIT, ON, raw]))).toEqual([]);
+    const oven: Entry = {
+      id: 'oven',
+      at: at(299),
+      kind: 'read',
+      spot: 'meat',
+      meat: 'mutton',
+      c: 70,
+    };
+    expect(ends(known([LIT, ON, raw, oven]))).not.toEqual([]);
+  });
+
   it('is nothing of the fire once all of it is off', () => {
     const off = act(290, { do: 'meat-off', meat: 'mutton' });
     const done = [{ at: at(280), pitC: 121, coreC: 95 }];

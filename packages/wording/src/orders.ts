@@ -44,7 +44,7 @@ export function orderWords(
       return {
         inWords: `Put the ${lowered(pieceName(order.meat))} back on`,
         detail: notSafeWords(order.notSafe, units),
-        done: 'Seen',
+        done: 'It is back on',
       };
     case 'light-again':
       return {

@@ -27,7 +27,7 @@ export function AfterOffCard() {
           {afterOffWords(a, nowMs, clock, units)}
         </Text>
       ))}
-      {isMeatOn(log) ? null : (
+      {isMeatOn(log) || off.some((a) => a.notSafe?.why === 'cool') ? null : (
         <Text className="font-sans text-soot text-[14px] leading-[19px]">
           Shut both vents to put the fire out and save the charcoal; finishing the cook says how
           much was saved. Leave the ash in the closed pit until it is cold.

@@ -6,6 +6,7 @@ import {
   type Log,
   type LogLine,
   deedAtMs,
+  deedsOfLine,
   foldLog,
   jobsLeft,
   lastVents,
@@ -105,6 +106,16 @@ export function doOrder(order: Order, at: number): Promise<Entry[]> {
         })),
         at,
       );
+    case 'make-safe': {
+      // Whatever lies on the pit again never came off.
+      const off = foldLog(openLog()).lines.filter(({ body }) =>
+        deedsOfLine(body).some((a) => a.do === 'meat-off' && a.meat === order.meat),
+      );
+      return undo(
+        off.map((l) => l.id),
+        at,
+      );
+    }
     default:
       return Promise.resolve([]);
   }

@@ -72,6 +72,7 @@ export function ordersOf(cook: CookNow, { advice, seen = new Set() }: OrderInput
   const unseen = (orders: readonly Order[]): Order | undefined =>
     orders.find((o) => !seen.has(o.id));
   const order =
+    unsafe(cook)[0] ??
     unseen(dangers(cook)) ??
     moveOf(cook, jobs, advice) ??
     unseen([...looks(cook, false), ...checkFire(cook, jobs, advice)]) ??
@@ -84,20 +85,24 @@ export function ordersOf(cook: CookNow, { advice, seen = new Set() }: OrderInput
 export const isDue = ({ ms }: Pick<Order, 'ms'>, nowMs: number): boolean =>
   ms <= nowMs + DUE_FROM_MIN * MINUTE_MS;
 
-/** What is dangerous to people or food, or ends the fire, the worst first. */
-function dangers(cook: CookNow): Order[] {
-  const { state, pieces, phase, nowMs } = cook;
-  const now = (id: string, asked: Asked): Order => ({ id, ms: nowMs, jobIds: [], ...asked });
-  const unsafe = pieces.flatMap(({ id, notSafe }): Order[] =>
-    // A piece that nobody read may be done: that is said beside it.
+/**
+ * Pieces that came off before they were safe. No look makes them so: it stands until one is back on or was read hot enough.
+ * A piece that nobody read may be done: that is said beside it.
+ */
+const unsafe = ({ pieces, nowMs }: CookNow): Order[] =>
+  pieces.flatMap(({ id, notSafe }): Order[] =>
     notSafe?.why === 'cool'
-      ? [now(`make-safe/${id}`, { kind: 'make-safe', meat: id, notSafe })]
+      ? [{ kind: 'make-safe', id: `make-safe/${id}`, ms: nowMs, jobIds: [], meat: id, notSafe }]
       : [],
   );
-  if (phase === 'over') return unsafe;
+
+/** What ends the fire, or has to be seen before anything is moved, the worst first. */
+function dangers(cook: CookNow): Order[] {
+  const { state, phase, nowMs } = cook;
+  if (phase === 'over') return [];
   return state.cause.code === 'fire-out'
-    ? [...unsafe, now('light-again', { kind: 'light-again' })]
-    : [...unsafe, ...smokes(cook), ...looks(cook, true)];
+    ? [{ kind: 'light-again', id: 'light-again', ms: nowMs, jobIds: [] }]
+    : [...smokes(cook), ...looks(cook, true)];
 }
 
 /** Smoke that was seen, and what clears it. */

@@ -28,17 +28,18 @@ function isPast(job: PlanJob, { onMs, offMs, wrapped, feltDone }: KnownPiece): b
 }
 
 /**
- * Jobs that can still be done: none before a fire that is lit, none of a piece that is past it, and none at a pit in which
- * nothing lies.
+ * Jobs that can still be done: none before a fire that is lit, none of a piece that is past it, none at a pit in which
+ * nothing lies, and nothing that ends a cook whose meat has to go back on.
  */
 export function possibleJobs(
   jobs: readonly DueJob[],
   { pieces, litMs }: Pick<KnownCook, 'pieces' | 'litMs'>,
 ): DueJob[] {
   const allOff = isAllOff(pieces);
+  const unsafe = pieces.some((p) => p.notSafe?.why === 'cool');
   return jobs.filter(({ job }) => {
     if (litMs !== null && BEFORE_LIT.has(job.do)) return false;
-    if (allOff && !AFTER_OFF.has(job.do)) return false;
+    if (allOff && (unsafe || !AFTER_OFF.has(job.do))) return false;
     const of = piecesOf(job, pieces);
     return of.length === 0 || !of.every((p) => isPast(job, p));
   });

@@ -33,6 +33,11 @@ test('a real fire that was lit an hour ago is read by its dial, goes out, and it
 
   // Jobs that are due stand in a list, each with its own touch.
   await page.getByTestId('jobs-list').click();
+  // One far from its time is asked about there too.
+  await page.getByTestId('done-off').click();
+  await expect(page.getByRole('dialog')).toContainText('Is it done already?');
+  await page.getByRole('button', { name: 'Not yet' }).click();
+  await expect(page.getByTestId('done-off')).toHaveText('Done');
   await page.getByTestId('done-meat-on').click();
   await expect(page.getByTestId('done-meat-on')).toHaveCount(0);
   await page.getByRole('button', { name: 'Close', exact: true }).click();

@@ -164,6 +164,7 @@ export * from './diagnosis/faultSearch';
 export * from './forecast/forecast';
 export * from './forecast/forecastInput';
 export * from './forecast/fuelUse';
+export * from './instruments/probeOut';
 export * from './instruments/readings';
 export * from './diagnosis/heldNow';
 export * from './forecast/jobTimes';

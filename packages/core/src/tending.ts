@@ -25,7 +25,7 @@ export { knownCook, leadPiece } from './now/knownCook';
 export { callOut, type Known } from './now/called';
 export { callsOf, isTheOrder } from './now/calls';
 export { doubtAbout, type Doubt } from './now/doubt';
-export { isDue, ordersOf, type Order, type OrderInput, type Orders } from './now/order';
+export { isDue, jobOrder, ordersOf, type Order, type OrderInput, type Orders } from './now/order';
 export { latenessMin } from './now/lateness';
 export { PHASES, type Phase } from './now/phases';
 export { steadied } from './now/steadied';

@@ -53,6 +53,7 @@ const piece = (part: Partial<Piece>): Piece => ({
   onMs: T0,
   offMs: null,
   wrapped: false,
+  probeOutMs: null,
   ...part,
 });
 const input = (part: Partial<AlarmInput> = {}): AlarmInput => ({
@@ -62,6 +63,7 @@ const input = (part: Partial<AlarmInput> = {}): AlarmInput => ({
   jobs: [],
   wire: [],
   pieces: [piece({ readyMin: [500, 540, 600] })],
+  held: [],
   nowMs: T0 + 120 * MIN,
   litMs: T0,
   serveMs: T0 + SERVED_MIN * MIN,
@@ -263,6 +265,26 @@ describe('readings by wire', () => {
     expect([at(10), at(45), at(100)]).toEqual([MILD_DAY.windMps, 8, MILD_DAY.windMps]);
     expect(measuredWeather(MILD_DAY, told, 20)).toEqual([MILD_DAY]);
   });
+});
+
+it('calls for held meat before it is too cool to be held, not for what was never hot', () => {
+  const held = (inMin: number | null, why?: 'cool' | 'not-read'): AlarmInput['held'] => [
+    {
+      meat: FIRST,
+      coldMs: inMin === null ? null : T0 + (120 + inMin) * MIN,
+      notSafe:
+        why === undefined
+          ? null
+          : why === 'cool'
+            ? { why, coreC: 40, safeC: 63 }
+            : { why, safeC: 63 },
+    },
+  ];
+  const called = (of: AlarmInput['held']) =>
+    alarmsOf(input({ held: of })).map(({ id, inMin }) => [id, inMin]);
+  expect(called(held(15))).toEqual([[`going-cold/${FIRST}`, 15]]);
+  expect(called(held(-5, 'not-read'))).toEqual([[`going-cold/${FIRST}`, 0]]);
+  expect([held(30), held(null), held(5, 'cool')].map(called)).toEqual([[], [], []]);
 });
 
 describe('two thermometers', () => {

@@ -1,10 +1,11 @@
 /** Alarms in words, short enough for the top of a phone. */
 import type { Alarm, Cause } from '@ostrin/core/tending';
 import type { PlanJob, RequestPit } from '@ostrin/core';
+import { HOLD_ABOVE_C } from '@ostrin/core/catalogue';
 import type { Units } from '@ostrin/core/quantity';
 import { faultName } from './faults';
 import { jobWords } from './plan/jobs';
-import { spanOfTime } from './quantities';
+import { spanOfTime, temperatureWords } from './quantities';
 
 /** What the words of an alarm hang on. */
 export interface AlarmContext {
@@ -22,9 +23,17 @@ export function alarmWords(a: Alarm, { pit, jobs, pieceName, cause, units }: Ala
   const soon = a.inMin < 1 ? 'now' : `in ${spanOfTime(a.inMin)}`;
   switch (a.code) {
     case 'fire-out':
-      return 'The fire is out, or the probe has fallen off';
+      return 'The fire is out, or a probe has fallen off';
+    case 'going-cold': {
+      const least = temperatureWords(HOLD_ABOVE_C, units);
+      return a.inMin < 1
+        ? `${pieceName(a.meat!)}: under ${least}, heat it again or eat it now`
+        : `${pieceName(a.meat!)}: under ${least} ${soon}`;
+    }
     case 'suspected':
       return cause.code === 'suspected' ? faultName(cause.fault, pit) : 'Something is wrong';
+    case 'probe-out':
+      return `${pieceName(a.meat!)}: its probe is out, or lies beside the meat`;
     case 'out-of-band':
       return `The pit is ${a.side === 'above' ? 'over' : 'under'} its band`;
     case 'leaving-band':

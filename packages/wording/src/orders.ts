@@ -53,7 +53,7 @@ export function orderWords(
         done: 'I looked',
       };
     case 'clear-smoke':
-      return smokeWords(order.smoke, pit, cause);
+      return smokeWords(order.smoke, pit, causeWords(cause, pit));
     case 'look':
       return {
         inWords: faultRemedy(order.fault, pit),
@@ -88,20 +88,19 @@ export function orderWords(
 }
 
 /** What clears smoke that no clean fire gives. Fat that burns is not given air. */
-function smokeWords(smoke: BadSmoke, pit: RequestPit, cause: Cause): OrderWords {
+function smokeWords(smoke: BadSmoke, pit: RequestPit, cause: string): OrderWords {
   const { exhaust } = ventNames(ventedPit(pit).preset);
   const more =
     pit.fire.fuel === 'splits' ? 'Leave the fire door ajar' : `Open the ${exhaust} fully`;
-  const detail = causeWords(cause, pit);
   return smoke === 'white'
     ? {
         inWords: `${more}, and add no wood for ${SMOKE_CLEARS_MIN} min`,
-        detail: `${detail} Look at the smoke again after that.`,
+        detail: `Look at the smoke again after that. ${cause}`,
         done: 'I did it',
       }
     : {
         inWords: 'Look whether fat burns in the pit',
-        detail: `${detail} If fat burns, keep the lid shut. If not: ${lowered(more)}, and add no wood for ${SMOKE_CLEARS_MIN} min.`,
+        detail: `If fat burns, keep the lid shut. If not: ${lowered(more)}, and add no wood for ${SMOKE_CLEARS_MIN} min. ${cause}`,
         done: 'I looked',
       };
 }

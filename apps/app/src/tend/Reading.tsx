@@ -1,7 +1,7 @@
 /** The reading at arm's length, where it stands in its band, and what the fire is doing and why. */
 import { leadMeat, pitOf } from '@ostrin/core';
 import { latenessMin, leadPiece } from '@ostrin/core/tending';
-import { fromC, localOf, MINUTE_MS, spanFromK } from '@ostrin/core/quantity';
+import { fromC, MINUTE_MS, spanFromK } from '@ostrin/core/quantity';
 import { TREND_WORDS, causeWords, spanOfTime } from '@ostrin/wording';
 import type { ReactNode } from 'react';
 import { Pressable, Text, View } from 'react-native';
@@ -9,7 +9,7 @@ import { lastValue } from '../strip/model';
 import { useLive } from '../store/live';
 import { useSettings } from '../store/settings';
 import { useLayout } from '../ui/layout';
-import { clockOf, degrees } from '../ui/words';
+import { clockFrom, degrees } from '../ui/words';
 import { BandScale } from './BandScale';
 import { DisagreementLine } from './DisagreementLine';
 import { useTendedCook } from './cookContext';
@@ -46,7 +46,7 @@ export function Reading({ instead, onRun, onMeat }: Props) {
   const ageMin = last === null ? 0 : (nowMs - last.t) / MINUTE_MS;
   const old = ageMin > (practice ? OLD_MIN.byWire : OLD_MIN.byHand);
   const late = latenessMin(plan.request, leadMeat(plan), leadPiece(cook).readyMin, litMs, serveMs);
-  const serve = `serve ${clockOf(localOf(serveMs, plan.request.timeZone))}`;
+  const serve = `serve ${clockFrom(serveMs, nowMs, plan.request.timeZone)}`;
   const change = state.changeK;
   const moved =
     change !== null &&
@@ -78,6 +78,7 @@ export function Reading({ instead, onRun, onMeat }: Props) {
             <Text className="font-sans-semi text-ink underline">
               {practice ? `practice, ${live.clock?.speed ?? 1}× clock` : 'this cook'}
             </Text>
+            {cook.shift.holder ? ` · ${cook.shift.holder} tends` : ''}
           </Text>
         </Pressable>
         <View className="items-end">

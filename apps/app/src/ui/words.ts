@@ -28,6 +28,14 @@ export const weekdayOf = (local: string): string => format(asDate(local), "EEEE 
 export const clockAndDay = (local: string): string =>
   `${clockOf(local)} ${format(asDate(local), 'EEE')}`;
 
+/** A time in `zone` as seen from `nowMs`: `18:30`, with its day where that is another one; epoch ms. */
+export function clockFrom(ms: number, nowMs: number, zone: string): string {
+  const local = localOf(ms, zone);
+  return local.slice(0, 10) === localOf(nowMs, zone).slice(0, 10)
+    ? clockOf(local)
+    : clockAndDay(local);
+}
+
 /** `121°` in the user's unit, whole. */
 export const degrees = (c: number | null | undefined, units: Units): string =>
   c === null || c === undefined ? '–' : `${Math.round(fromC(c, units.temperature))}°`;

@@ -1,5 +1,6 @@
 /** What calls whoever tends a cook: codes with their figures. What swings by itself and comes back calls nobody. */
 import { pitOf, leadMeat, type PitPlan } from '../plan/document/pitPlan';
+import type { AfterOff } from '../advice/afterOff';
 import { MINUTE_MS } from '../quantity/time';
 import type { BandPlace, Cause, Diagnosis } from '../diagnosis/diagnose';
 import type { Forecast } from '../forecast/forecast';
@@ -11,7 +12,9 @@ import { nearDoneMin } from './phases';
 
 export const ALARM_CODES = [
   'fire-out',
+  'going-cold',
   'suspected',
+  'probe-out',
   'out-of-band',
   'leaving-band',
   'fuel-out-soon',
@@ -35,7 +38,7 @@ export interface Alarm {
   side?: Exclude<BandPlace, 'in'>;
   /** The job that is due. */
   jobId?: string;
-  /** The piece that is near its wrap or near done, late or early. */
+  /** The piece that it is about. */
   meat?: string;
   /** By how much it is late, or early, min. */
   byMin?: number;
@@ -51,8 +54,10 @@ export interface AlarmInput {
   /** What came by wire, in order of time. */
   wire: readonly ReadingRow[];
   /** Pieces with when each is done, minutes after lighting. */
-  pieces: readonly (Pick<KnownPiece, 'id' | 'onMs' | 'offMs' | 'wrapped'> &
+  pieces: readonly (Pick<KnownPiece, 'id' | 'onMs' | 'offMs' | 'wrapped' | 'probeOutMs'> &
     Pick<Forecast, 'readyMin'>)[];
+  /** Pieces that came off and were not eaten yet. */
+  held: readonly Pick<AfterOff, 'meat' | 'coldMs' | 'notSafe'>[];
   /** The cook's clock, epoch ms. */
   nowMs: number;
   /** When the fire was lit, epoch ms; null before. */
@@ -61,8 +66,8 @@ export interface AlarmInput {
   serveMs: number;
 }
 
-/** Warned of fuel that is out within so long, and of a wrap that is due within so long, min. */
-const WARN_MIN = { fuel: 60, wrap: 15 };
+/** Warned of fuel that is out, of a wrap that is due and of held meat that is too cool within so long, min. */
+const WARN_MIN = { fuel: 60, wrap: 15, cold: 20 };
 /** Late and early from so much on, min. */
 const OFF_SERVING_MIN = 30;
 /** The pit is looked ahead so far, min, and has to leave its band by this share of it. */
@@ -91,7 +96,13 @@ export function alarmsOf(input: AlarmInput): Alarm[] {
   const ofTheFire = isAllOff(input.pieces)
     ? []
     : [...ofFire(input), ...ofBand(input), ...ofFuel(input), ...ofReadings(input)];
-  const all = [...ofTheFire, ...ofServing(input), ...ofPieces(input), ...ofJobs(input)];
+  const all = [
+    ...ofTheFire,
+    ...ofHeld(input),
+    ...ofServing(input),
+    ...ofPieces(input),
+    ...ofJobs(input),
+  ];
   return all.sort((a, b) => ALARM_CODES.indexOf(a.code) - ALARM_CODES.indexOf(b.code));
 }
 
@@ -159,6 +170,9 @@ function ofPieces({ plan, pieces, forecast, nowMs, litMs }: AlarmInput): Alarm[]
     ...(wrap <= WARN_MIN.wrap && onPit.some((p) => p.id === first && !p.wrapped)
       ? [soon('near-wrap', { id: `near-wrap/${first}`, meat: first, inMin: wrap })]
       : []),
+    ...onPit.flatMap(({ id, probeOutMs }) =>
+      probeOutMs === null ? [] : [soon('probe-out', { id: `probe-out/${id}`, meat: id })],
+    ),
     ...onPit.flatMap(({ id, readyMin }) => {
       const done = nearDoneMin(readyMin, now);
       return done === null
@@ -167,6 +181,15 @@ function ofPieces({ plan, pieces, forecast, nowMs, litMs }: AlarmInput): Alarm[]
     }),
   ];
 }
+
+/** Meat that is kept hot and will not be for long. What was never hot enough has an order of its own. */
+const ofHeld = ({ held, nowMs }: AlarmInput): Alarm[] =>
+  held.flatMap(({ meat, coldMs, notSafe }) => {
+    const inMin = coldMs === null ? Infinity : (coldMs - nowMs) / MINUTE_MS;
+    return inMin > WARN_MIN.cold || notSafe?.why === 'cool'
+      ? []
+      : [soon('going-cold', { id: `going-cold/${meat}`, meat, inMin: Math.max(inMin, 0) })];
+  });
 
 /** Pieces on the pit that are done too late to be eaten when people sit down, or too early to be kept until then. */
 function ofServing({ plan, pieces, litMs, serveMs }: AlarmInput): Alarm[] {

@@ -2,6 +2,7 @@
  * Everything that is known of a cook at an instant of its clock: the page of a cook, the server's monitor and the
  * benchmarks all read it from here. What is simulated is handed in: see `forecastInputs` and `forecastsOf`.
  */
+import { afterOff } from '../advice/afterOff';
 import { diagnose, type Diagnosis } from '../diagnosis/diagnose';
 import type { Forecast } from '../forecast/forecast';
 import { forecastInput } from '../forecast/forecastInput';
@@ -9,6 +10,7 @@ import { jobsByTime, type DueJob } from '../forecast/jobTimes';
 import type { ForecastInput } from '../forecast/likelyCooks';
 import { atTheGrate, freshPitC, type ReadingRow } from '../instruments/readings';
 import { pitOf } from '../plan/document/pitPlan';
+import { courseOf } from '../plan/schedule/schedule';
 import { MINUTE_MS } from '../quantity/time';
 import { jobsAhead } from '../log/log';
 import { alarmsOf, type Alarm } from './alarms';
@@ -134,12 +136,20 @@ export function cookNow(known: KnownCook, forecasts: Forecasts, nowMs: number): 
       jobs,
       wire: known.wire,
       pieces,
+      held: notEaten(known, forecast),
       nowMs,
       litMs,
       serveMs: known.serveMs,
     }),
   };
 }
+
+/** Pieces that came off whose course was not served yet. */
+const notEaten = ({ plan, litMs, pieces, log }: KnownCook, forecast: Forecast | null) =>
+  afterOff({ plan, forecast, litMs, pieces }).filter(({ meat }) => {
+    const of = plan.request.meats.find((m) => m.id === meat)!;
+    return !log.jobsDone.has(courseOf(plan.request, of));
+  });
 
 function piecesNow(
   known: KnownCook,

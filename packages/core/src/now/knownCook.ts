@@ -6,6 +6,7 @@ import {
   type PieceReading,
   type ReadingRow,
 } from '../instruments/readings';
+import { probeOutMs } from '../instruments/probeOut';
 import { deedAtMs, deedsOfLine, foldLog, litAtMs, type Entry, type Log } from '../log/log';
 import { MUSCLES } from '../log/lookKinds';
 import { feltDone, wrapByBarkMs } from '../log/looks';
@@ -44,6 +45,8 @@ export interface KnownPiece {
   notSafe: NotSafe | null;
   /** What it was read at, with the pit, by instruments and by hand, in order of time; `coreC` is its own. */
   readings: readonly ReadingRow[];
+  /** Since when its connected probe is out of it, epoch ms; null where it is not. */
+  probeOutMs: number | null;
   /** Its last reading; null where it was never read. */
   read: PieceReading | null;
   /** The last reading by hand of each of its two muscles; empty where it has one, or nobody took it. */
@@ -126,6 +129,7 @@ function knownPiece(meat: RequestMeat, log: Log, wire: readonly ReadingRow[]): K
     feltDone: felt,
     notSafe: offMs === null ? null : notSafe(meat, readings, felt),
     readings,
+    probeOutMs: onMs === null || offMs !== null ? null : probeOutMs(wire, onMs),
     read: byWire && (!byHand || byWire.at >= byHand.at) ? byWire : byHand,
     muscles: MUSCLES.flatMap((muscle) => lastPieceReading(log, id, muscle) ?? []),
     wrapByBarkMs: wrapByBarkMs(log, id),

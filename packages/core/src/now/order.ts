@@ -76,7 +76,7 @@ export function ordersOf(cook: CookNow, { advice, seen = new Set() }: OrderInput
     unseen(dangers(cook)) ??
     moveOf(cook, jobs, advice) ??
     unseen([...looks(cook, false), ...checkFire(cook, jobs, advice)]) ??
-    jobOrder(jobs[0]) ??
+    (jobs[0] ? jobOrder(jobs[0]) : null) ??
     finish(cook);
   return { order, jobs, next: jobs.filter(({ job }) => !order.jobIds.includes(job.id)) };
 }
@@ -167,10 +167,14 @@ function opens({ logs }: PlanJob, { log }: CookNow): boolean {
   return to?.do === 'set-vents' && to.intakeFraction > from;
 }
 
-const jobOrder = (due: DueJob | undefined): Order | null =>
-  due
-    ? { kind: 'job', id: `job/${due.job.id}`, ms: due.ms, jobIds: [due.job.id], job: due.job }
-    : null;
+/** The order to do a job. */
+export const jobOrder = ({ job, ms }: DueJob): Order => ({
+  kind: 'job',
+  id: `job/${job.id}`,
+  ms,
+  jobIds: [job.id],
+  job,
+});
 
 const finish = ({ nowMs }: CookNow): Order => ({
   kind: 'finish',

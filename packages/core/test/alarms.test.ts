@@ -1,9 +1,7 @@
-/** Alarms, looks by eye and hand, readings by wire, and two thermometers that disagree. */
+/** Alarms, looks by eye and hand, readings by wire. */
 import fc from 'fast-check';
 import {
   alarmsOf,
-  boilsAtC,
-  disagreement,
   feltPieces,
   feltTender,
   foldLog,
@@ -285,34 +283,4 @@ it('calls for held meat before it is too cool to be held, not for what was never
   expect(called(held(15))).toEqual([[`going-cold/${FIRST}`, 15]]);
   expect(called(held(-5, 'not-read'))).toEqual([[`going-cold/${FIRST}`, 0]]);
   expect([held(30), held(null), held(5, 'cool')].map(called)).toEqual([[], [], []]);
-});
-
-describe('two thermometers', () => {
-  const told = (name: string, c: number, checkedAt: number | null = null) => ({
-    name,
-    c,
-    checkedAt,
-  });
-
-  it('that differ by more than good ones do are told, with the one that was checked trusted', () => {
-    expect(disagreement([told('a', 121), told('b', 118)], 0)).toBeNull();
-    expect(disagreement([told('a', 121), told('b', 112)], 0)).toMatchObject({
-      byK: 9,
-      between: ['a', 'b'],
-      trusted: null,
-    });
-    expect(disagreement([told('a', 121), told('b', 112, T0)], 0)!.trusted).toEqual({
-      name: 'b',
-      because: 'only-one-checked',
-    });
-    expect(disagreement([told('a', 121, T0 + 1), told('b', 112, T0)], 0)!.trusted).toEqual({
-      name: 'a',
-      because: 'checked-later',
-    });
-  });
-
-  it('are held into boiling water, which is colder on a mountain', () => {
-    expect(boilsAtC(0)).toBeCloseTo(100, 0);
-    expect(boilsAtC(1500)).toBeCloseTo(95, 0);
-  });
 });

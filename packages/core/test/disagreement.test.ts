@@ -10,7 +10,7 @@ describe('two thermometers', () => {
     checkedAt,
   });
 
-  it('that differ by more than good ones do are told, with the one that was checked trusted', () => {
+  it('that differ by more than good ones do are named, with the one that was checked trusted', () => {
     expect(disagreement([told('a', 121), told('b', 118)], 0)).toBeNull();
     expect(disagreement([told('a', 121), told('b', 112)], 0)).toMatchObject({
       byK: 9,

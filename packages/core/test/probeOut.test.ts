@@ -1,4 +1,4 @@
-/** A probe that left its piece is told from a middle that warms, stalls or is read in another place. */
+/** A probe that left its piece, against a middle that warms, stalls or is read in another place. */
 import {
   advance,
   coreProbeC,

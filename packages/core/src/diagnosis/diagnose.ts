@@ -80,7 +80,7 @@ const OUT = { overAirK: 20, sinceLitMin: 40, forMin: 8 };
 const BAND_MARGIN = 0.15;
 /** How long an opening, cold meat or a vent move is felt, min (common practice). */
 const FELT_MIN = { lid: 15, meat: 40, vents: 25 };
-/** No wood goes on for so long after white or dark smoke was seen, min (common practice). */
+/** How long no wood goes on after white or dark smoke was seen, min (common practice). */
 export const SMOKE_CLEARS_MIN = 10;
 /** Under this share of its charcoal the fuel itself is the cause. */
 const LOW_FUEL = 0.08;

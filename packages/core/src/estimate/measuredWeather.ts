@@ -15,7 +15,7 @@ export interface WeatherReading {
   knownMin?: number;
 }
 
-/** What was seen last holds for so long; then the forecast does again, min. */
+/** How long what was seen last holds before the forecast does again, min. */
 const HOLDS_MIN = 60;
 
 /** The weather as it is known at `nowMin`: what was seen up to then, else the forecast. */

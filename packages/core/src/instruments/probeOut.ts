@@ -2,15 +2,15 @@
 import { MINUTE_MS } from '../quantity/time';
 import type { ReadingRow } from './readings';
 
-/** A probe is put in within this after its piece went on, min. */
+/** How long after its piece went on a probe may still be put in, min. */
 const PUT_IN_MIN = 10;
 /**
- * What a middle may do: so many K at once, which is another place in it, and so many K a minute. A sausage in a hot pit
- * gains 2 K a minute and a whole muscle a tenth of that (this engine); none cools in a pit but where a lid is open for long.
+ * What a middle may do (our figures): so many K at once, which is another place in it, and so many K a minute, which is
+ * more than a sausage gains in a hot pit. None cools in a pit unless a lid is open for long.
  */
 const UP = { atOnceK: 12, perMinK: 2 };
 const DOWN = { atOnceK: 6, perMinK: 0.2 };
-/** A course has to be impossible for so long, min: a single value is noise. */
+/** How long a course has to be impossible, min: a single value is noise. */
 const LASTS_MIN = 2;
 
 /**

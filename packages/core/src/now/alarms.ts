@@ -66,7 +66,7 @@ export interface AlarmInput {
   serveMs: number;
 }
 
-/** Warned of fuel that is out, of a wrap that is due and of held meat that is too cool within so long, min. */
+/** How far ahead a warning comes of fuel that runs out, a wrap that is due and held meat that gets too cool, min. */
 const WARN_MIN = { fuel: 60, wrap: 15, cold: 20 };
 /** Late and early from so much on, min. */
 const OFF_SERVING_MIN = 30;

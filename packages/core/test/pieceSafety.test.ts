@@ -20,6 +20,20 @@ it('says where nobody looked, unless it felt tender; a bird is never tender enou
   expect(notSafe(CHICKEN, [], true)).toMatchObject({ why: 'not-read' });
 });
 
+it('takes nothing for raw that was read long before it came off, unless it was raw then', () => {
+  const offAt = (min: number): number => 10 * MINUTE_MS + min * MINUTE_MS;
+  const why = (coreC: number, min: number) =>
+    notSafe(SHOULDER, readings(20, coreC), false, offAt(min))?.why;
+  expect([why(61, 0), why(61, 3), why(61, 5), why(45, 30), why(45, 40)]).toEqual([
+    'cool',
+    'cool',
+    'not-read',
+    'cool',
+    'not-read',
+  ]);
+  expect(why(35, 300)).toBe('cool');
+});
+
 it('credits an intact piece with its minutes, and a roast with the middle that was wished for', () => {
   expect(notSafe(SHOULDER, readings(58, 60, 60, 60))).toBeNull();
   expect(notSafe(SHOULDER, readings(58, 60))).toMatchObject({ why: 'cool' });

@@ -17,13 +17,16 @@ import {
 export type NotSafe =
   /** Its middle never read more than this, C, and is safe from `safeC` on. */
   | { why: 'cool'; coreC: number; safeC: number }
-  /** Nobody read its middle: it is safe from `safeC` on. */
+  /** Nobody read its middle when it came off, or shortly before: it is safe from `safeC` on. */
   | { why: 'not-read'; safeC: number };
 
 /** Between two readings further apart than this nothing is credited, min. */
 const MOST_GAP_MIN = 60;
 /** A roast is pulled within so much of the middle that was wished for, K. */
 const PULLED_WITHIN_K = 3;
+
+/** A middle may have warmed so fast since it was read, K/min (our figure: a bird in a hot pit), if it was warmer than this, C. */
+const SINCE_READ = { perMinK: 0.5, rawC: 40 };
 
 const safeFromC = (kind: SafetyKind): number => (kind === 'red' ? INTACT_SAFE_C : SAFE_C[kind]);
 
@@ -39,12 +42,14 @@ function creditedLog(read: readonly { at: number; c: number }[]): number {
 
 /**
  * What is not safe about a piece by its readings, in order of time (`coreC` is its own), those after it came off included;
- * null where it was hot enough, felt tender, or was to be eaten rarer than that and got there.
+ * null where it was hot enough, felt tender, or was to be eaten rarer than that and got there. `offMs` is when it came off,
+ * epoch ms; with its last reading when left out.
  */
 export function notSafe(
   { cut, injected, done }: Pick<RequestMeat, 'cut' | 'injected' | 'done'>,
   readings: readonly ReadingRow[],
   feltTender = false,
+  offMs?: number,
 ): NotSafe | null {
   const kind = safetyKindOf(cutOf(cut), injected);
   // No piece is tender that was not hot for long.
@@ -56,7 +61,11 @@ export function notSafe(
   if (coreC >= safeC) return null;
   if (kind === 'red' && creditedLog(read) >= SAFE_LOG_REDUCTION) return null;
   // Whoever wished for a rare roast was told so by its plan.
-  return kind === 'red' && coreC >= (wishedC(done) ?? Infinity) - PULLED_WITHIN_K
-    ? null
+  if (kind === 'red' && coreC >= (wishedC(done) ?? Infinity) - PULLED_WITHIN_K) return null;
+  const lastMs = read.at(-1)!.at;
+  const sinceMin = Math.max((offMs ?? lastMs) - lastMs, 0) / MINUTE_MS;
+  // What was read long before it came off may be done by then, unless it was raw.
+  return coreC >= SINCE_READ.rawC && coreC + SINCE_READ.perMinK * sinceMin >= safeC
+    ? { why: 'not-read', safeC }
     : { why: 'cool', coreC, safeC };
 }

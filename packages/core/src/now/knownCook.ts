@@ -127,7 +127,7 @@ function knownPiece(meat: RequestMeat, log: Log, wire: readonly ReadingRow[]): K
     offMs,
     wrapped: onMs !== null && offMs === null && isWrapped(done, id),
     feltDone: felt,
-    notSafe: offMs === null ? null : notSafe(meat, readings, felt),
+    notSafe: offMs === null ? null : notSafe(meat, readings, felt, offMs),
     readings,
     probeOutMs: onMs === null || offMs !== null ? null : probeOutMs(wire, onMs),
     read: byWire && (!byHand || byWire.at >= byHand.at) ? byWire : byHand,

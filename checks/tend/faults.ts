@@ -2,6 +2,7 @@
 import { onlyPit } from '@ostrin/core';
 import {
   cutOf,
+  dripsFat,
   heatUp,
   presetOf,
   putColdPieceOn,
@@ -60,9 +61,7 @@ export function canHave({ request }: Case, fault: Fault): boolean {
       return parameters.waterKg > 0;
     case 'grease-flare':
       // A pan of water catches what drips, and lean cuts drip too little.
-      return (
-        parameters.waterKg === 0 && request.meats.some((m) => cutOf(m.cut).composition.fat >= 0.08)
-      );
+      return parameters.waterKg === 0 && request.meats.some((m) => dripsFat(cutOf(m.cut)));
     case 'fan-stuck':
       return preset.hasFan;
     case 'air-short':

@@ -21,7 +21,7 @@ export { OFF_PLAN_CAUSES, offPlan, type OffPlan } from './advice/offPlan';
 export { planAsChanged } from './log/planAsChanged';
 export { withoutRules } from './forecast/remainingScenario';
 export { cookNow, forecastInputs, leadInput } from './now/cookNow';
-export { knownCook, leadPiece } from './now/knownCook';
+export { isOnPit, knownCook, leadPiece } from './now/knownCook';
 export { callOut, type Known } from './now/called';
 export { callsOf, isTheOrder } from './now/calls';
 export { doubtAbout, type Doubt } from './now/doubt';

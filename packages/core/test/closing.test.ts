@@ -9,20 +9,14 @@ import {
   settable,
   type Entry,
 } from '@ostrin/core/internals';
-import { request } from '@ostrin/testing';
+import { fireLit, request } from '@ostrin/testing';
 
 const T0 = Date.UTC(2027, 4, 15, 5);
 const PLAN = planOnePit(request(), { nowMs: T0 - 86_400_000, members: 1 });
 const at = (min: number): number => T0 + min * MINUTE_MS;
 const HOLD = PLAN.jobs.find((j) => j.facts.kind === 'hold')!;
 const facts = HOLD.facts as Extract<typeof HOLD.facts, { kind: 'hold' }>;
-const LIT: Entry = {
-  id: 'lit',
-  at: T0,
-  jobId: 'light',
-  kind: 'act',
-  action: { do: 'set-vents', intakeFraction: 1, exhaustFraction: 1 },
-};
+const LIT = fireLit(T0);
 
 /** The order of a pit that climbs, read each minute until `nowMin`. */
 function orderAt(nowMin: number, pitAt: (min: number) => number) {

@@ -10,7 +10,7 @@ import {
   type Entry,
   type PlanLog,
 } from '@ostrin/core/internals';
-import { request } from '@ostrin/testing';
+import { fireLit, request } from '@ostrin/testing';
 import fc from 'fast-check';
 
 const T0 = Date.UTC(2027, 4, 15, 5);
@@ -24,10 +24,7 @@ const act = (min: number, action: PlanLog): Entry => ({
   kind: 'act',
   action,
 });
-const LIT: Entry = {
-  ...act(0, { do: 'set-vents', intakeFraction: 1, exhaustFraction: 1 }),
-  jobId: 'light',
-};
+const LIT = fireLit(T0);
 const ON = act(60, { do: 'meat-on', meat: MEAT.id });
 const WRAP = act(240, { do: 'wrap', meat: MEAT.id, with: 'paper' });
 const OFF = act(500, { do: 'meat-off', meat: MEAT.id });

@@ -13,7 +13,7 @@ import {
   type Entry,
   type PlanJob,
 } from '@ostrin/core/internals';
-import { request } from '@ostrin/testing';
+import { fireLit, request } from '@ostrin/testing';
 import fc from 'fast-check';
 
 const T0 = Date.UTC(2027, 4, 15, 5);
@@ -34,13 +34,7 @@ const FEEDS = PLAN.jobs.filter(isFeed);
 const at = (min: number): number => T0 + min * MINUTE_MS;
 const KG = FEEDS[0]!.logs.flatMap((l) => (l.do === 'add-fuel' ? (l.massKg ?? 0) : []))[0]!;
 
-const LIT: Entry = {
-  id: 'lit',
-  at: T0,
-  jobId: 'light',
-  kind: 'act',
-  action: { do: 'set-vents', intakeFraction: 1, exhaustFraction: 1 },
-};
+const LIT = fireLit(T0);
 const fed = (atMin: number, job?: PlanJob, massKg = KG): Entry => ({
   id: `fed-${atMin}`,
   at: at(atMin),

@@ -1,19 +1,13 @@
 /** What readings still show of now, fires that are out, and smoke that somebody saw. */
 import { diagnose, type Entry, foldLog, planOnePit } from '@ostrin/core/internals';
-import { request } from '@ostrin/testing';
+import { fireLit, request } from '@ostrin/testing';
 import fc from 'fast-check';
 
 const T0 = Date.UTC(2027, 4, 15, 8);
 const MIN = 60_000;
 const at = T0 + 320 * MIN;
 const made = planOnePit(request(), { nowMs: T0, members: 1 });
-const LIT: Entry = {
-  id: 'lit',
-  at: T0,
-  jobId: 'light',
-  kind: 'act',
-  action: { do: 'set-vents', intakeFraction: 1, exhaustFraction: 1 },
-};
+const LIT = fireLit(T0);
 const held = Array.from({ length: 60 }, (_, i) => ({ at: at - (60 - i) * MIN, pitC: 121 }));
 
 type Input = Parameters<typeof diagnose>[0];

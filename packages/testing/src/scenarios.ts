@@ -6,6 +6,7 @@ import {
   presetOf,
   usualFire,
   type Action,
+  type Entry,
   type ForecastInput,
   type Request,
   type Scenario,
@@ -17,6 +18,15 @@ export const vents = (atMin: number, intakeFraction: number, exhaustFraction: nu
   do: 'set-vents',
   intakeFraction,
   exhaustFraction,
+});
+
+/** The line of a log with which a fire is lit at `at`, epoch ms, its vents open. */
+export const fireLit = (at: number): Entry => ({
+  id: 'lit',
+  at,
+  jobId: 'light',
+  kind: 'act',
+  action: { do: 'set-vents', intakeFraction: 1, exhaustFraction: 1 },
 });
 
 export const SNAKE: SnakeFire = {

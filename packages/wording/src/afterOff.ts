@@ -27,7 +27,7 @@ export function notSafeWords(unsafe: NotSafe, units: Units): string {
   const safe = temperatureWords(unsafe.safeC, units);
   return unsafe.why === 'cool'
     ? `Not safe to eat: its middle read ${temperatureWords(unsafe.coreC, units)} at most. Put it back on, or finish it in an oven at ${temperatureWords(OVEN_C, units)}, until its middle reads ${safe}: log that reading.`
-    : `Nobody has read its middle lately: check that it reads ${safe} before anybody eats it.`;
+    : `No recent reading of its middle: check that it reads ${safe} before anyone eats it.`;
 }
 
 /** Its rest, and until when it holds. */

@@ -103,11 +103,14 @@ export const apartWords = (name: string, trusted: string, k: number, units: Unit
     ? `${name} and ${trusted} agree.`
     : `${name} reads ${spanFromK(Math.abs(k), units.temperature).toFixed(1)} ${units.temperature} ${k > 0 ? 'more' : 'less'} than ${trusted}.`;
 
+/** By how much two disagree. */
+export const disagreementInShort = ({ between: [hot, cold], byK }: Disagreement, units: Units) =>
+  `${hot} reads ${spanWords(byK, units)} more than ${cold}.`;
+
 /** Two that disagree, in two or three sentences. */
 export function disagreementWords(d: Disagreement, units: Units): string {
-  const [hot, cold] = d.between;
   const trust = d.trusted
     ? ` Trust ${d.trusted.name}: it was checked ${d.trusted.because === 'checked-later' ? 'later' : 'and the other was not'}.`
     : '';
-  return `${hot} reads ${spanWords(d.byK, units)} more than ${cold}.${trust} Ice water reads ${temperatureWords(0, units)} and boiling water here ${temperatureWords(d.boilsC, units)}: hold both into it to settle it.`;
+  return `${disagreementInShort(d, units)}${trust} Ice water reads ${temperatureWords(0, units)} and boiling water here ${temperatureWords(d.boilsC, units)}: hold both into it to settle it.`;
 }

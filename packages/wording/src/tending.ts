@@ -8,6 +8,7 @@ export { changeName, changeWords } from './changes';
 export {
   apartWords,
   checkWords,
+  disagreementInShort,
   disagreementWords,
   driftWords,
   dueWords,

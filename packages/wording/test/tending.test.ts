@@ -208,7 +208,7 @@ it('tells looks, changes and rests', () => {
     expect(raw).not.toMatch(/rest|hold|carve|eat it/i);
   }
   const unread = at(30, { notSafe: { why: 'not-read', safeC: 73.9 } });
-  expect(unread).toMatch(/^Nobody has read its middle lately: check that it reads 74 °C/);
+  expect(unread).toMatch(/^No recent reading of its middle: check that it reads 74 °C/);
 });
 
 it('tells why a piece is early or late, with its figures', () => {

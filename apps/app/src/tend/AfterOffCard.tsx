@@ -6,14 +6,13 @@ import { Text, View } from 'react-native';
 import { useSettings } from '../store/settings';
 import { clockOf } from '../ui/words';
 import { useTendedCook } from './cookContext';
-import { isMeatOn } from './useCookNow';
 import { pieceNamed } from '../store/names';
 
 /** Told while any piece rests; nothing before one came off. */
 export function AfterOffCard() {
-  const { cook } = useTendedCook();
+  const { cook, orders } = useTendedCook();
   const units = useSettings((s) => s.units);
-  const { plan, log, nowMs } = cook;
+  const { plan, nowMs } = cook;
   const off = afterOff(cook);
   if (off.length === 0) return null;
   const clock = (ms: number): string => clockOf(localOf(ms, plan.request.timeZone));
@@ -27,7 +26,7 @@ export function AfterOffCard() {
           {afterOffWords(a, nowMs, clock, units)}
         </Text>
       ))}
-      {isMeatOn(log) || off.some((a) => a.notSafe?.why === 'cool') ? null : (
+      {cook.phase !== 'over' || orders.order.kind === 'make-safe' ? null : (
         <Text className="font-sans text-soot text-[14px] leading-[19px]">
           Shut both vents to put the fire out and save the charcoal; finishing the cook says how
           much was saved. Leave the ash in the closed pit until it is cold.

@@ -1,5 +1,5 @@
 /** Two thermometers of the pit that disagree, and the way to settle it. */
-import { spanWords } from '@ostrin/wording';
+import { disagreementInShort } from '@ostrin/wording/tending';
 import { router } from 'expo-router';
 import { Pressable, Text } from 'react-native';
 import { useDisagreements } from '../instruments/useDisagreements';
@@ -10,8 +10,7 @@ export function DisagreementLine() {
   const units = useSettings((s) => s.units);
   const [first] = useDisagreements(useLive((s) => s.pitName));
   if (!first) return null;
-  const { between, byK, trusted } = first.found;
-  const [hot, cold] = between;
+  const { trusted } = first.found;
   return (
     <Pressable
       role="link"
@@ -20,7 +19,7 @@ export function DisagreementLine() {
       className="min-h-[48px] justify-center active:opacity-70"
     >
       <Text className="font-sans-semi text-ink text-[14px] leading-[19px]">
-        {`${hot} reads ${spanWords(byK, units)} more than ${cold}. ${trusted ? `Trust ${trusted.name}. ` : ''}`}
+        {`${disagreementInShort(first.found, units)} ${trusted ? `Trust ${trusted.name}. ` : ''}`}
         <Text className="underline">Settle it</Text>
       </Text>
     </Pressable>

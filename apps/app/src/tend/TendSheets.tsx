@@ -1,6 +1,6 @@
 /** The sheet that is open over a cook under way. */
 import { localOf } from '@ostrin/core/quantity';
-import { offPlan } from '@ostrin/core/tending';
+import { isOnPit, offPlan } from '@ostrin/core/tending';
 import { offPlanWords } from '@ostrin/wording/tending';
 import { useLive } from '../store/live';
 import { logDeeds } from '../store/logging';
@@ -17,7 +17,7 @@ import { LogLineSheet } from './LogLineSheet';
 import { LogSheet } from './LogSheet';
 import { MeatSheet } from './MeatSheet';
 import { RunSheet } from './RunSheet';
-import { isMeatOn, sheetOf } from './useCookNow';
+import { sheetOf } from './useCookNow';
 import type { Alarms } from './useAlarms';
 import type { Awake } from './useScreenAwake';
 import { ShiftSheet, shiftWords } from './ShiftSheet';
@@ -80,7 +80,7 @@ export function TendSheets({ open, setOpen, awake, alarms }: Props) {
           id={cook.id}
           now={nowMs}
           watch={shiftWords(plan, cook.shift)}
-          meatOn={isMeatOn(log)}
+          meatOn={cook.pieces.some(isOnPit)}
           awake={awake}
           serveMs={cook.serveMs}
           clock={(ms) => clockOf(localOf(ms, plan.request.timeZone))}

@@ -1,5 +1,4 @@
 /** Everything that the page of a cook under way shows, worked out from its log, its readings and its clock. */
-import { deedsOfLine, type Log } from '@ostrin/core/log';
 import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
 import type { CookNow, Forecasts, Orders } from '@ostrin/core/tending';
 import type { PitPlan } from '@ostrin/core';
@@ -47,13 +46,6 @@ export function useCookNow(planned: PitPlan, id: string): CookNow {
   );
   return cookNow(known, answer?.id === id ? answer.forecasts : {}, nowMs);
 }
-
-/** Whether more pieces went on than came off. */
-export const isMeatOn = (log: Log): boolean => {
-  const times = (what: string): number =>
-    log.lines.flatMap((l) => deedsOfLine(l.body)).filter((a) => a.do === what).length;
-  return times('meat-on') > times('meat-off');
-};
 
 /** When the first piece is ready, in words. */
 export const readyNow = (cook: CookNow): string =>

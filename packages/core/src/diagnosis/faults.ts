@@ -7,6 +7,7 @@ import type { FireMember } from '../estimate/fireMember';
 import { isSplits, type Action } from '../scenario/actions';
 import { heatUp, putColdPieceOn, settling, storm, widen } from './faultEffects';
 import type { SmokeLook } from '../log/lookKinds';
+import { dripsFat } from '../meat/cut';
 
 /** What can be wrong, as codes that say nothing of any one kind of cooker. */
 export const FAULTS = [
@@ -93,16 +94,12 @@ export const faultKinds = (context: FaultContext): FaultKind[] =>
     prior: kind.prior + ((context.smoke && BY_SMOKE[context.smoke][kind.fault]) ?? 0),
   }));
 
-/** Cuts with this share of fat drip enough of it to burn (common practice: birds and lean roasts do not). */
-const FAT_DRIPS = 0.08;
-
 /** Whether fat may burn: a fat piece lies bare on the grate, and no pan of water catches what drips. */
-function dripsFat({ member: { cook } }: FaultContext): boolean {
+function fatMayBurn({ member: { cook } }: FaultContext): boolean {
   return (
     !cook.pit!.panIn &&
     cook.pieces.some(
-      ({ stage, piece }) =>
-        stage === 'on' && piece.wrap === 'none' && piece.cut.composition.fat >= FAT_DRIPS,
+      ({ stage, piece }) => stage === 'on' && piece.wrap === 'none' && dripsFat(piece.cut),
     )
   );
 }
@@ -125,7 +122,7 @@ function ofLidAndFood(context: FaultContext): FaultKind[] {
       },
     },
   ];
-  if (dripsFat(context)) {
+  if (fatMayBurn(context)) {
     kinds.push({ fault: 'grease-flare', goes: 'up', prior: -2, sizes: [20, 50], begin: heatUp });
   }
   if (pit!.parameters.doorCm2 > 0) {

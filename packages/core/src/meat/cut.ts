@@ -51,3 +51,10 @@ export const usualThicknessMm = (cut: Cut, massKg: number): number =>
 
 /** Whether a cut is done by how it feels; the others by a temperature. */
 export const doneByFeel = (cut: Cut): boolean => Number.isFinite(cut.tenderAt93CMin);
+
+/** Share of fat from which a cut drips enough of it to burn (common practice: birds and lean roasts do not). */
+const FAT_DRIPS = 0.08;
+
+/** Whether a cut drips enough fat to burn. */
+export const dripsFat = ({ composition }: Pick<Cut, 'composition'>): boolean =>
+  composition.fat >= FAT_DRIPS;

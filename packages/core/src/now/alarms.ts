@@ -6,7 +6,7 @@ import type { BandPlace, Cause, Diagnosis } from '../diagnosis/diagnose';
 import type { Forecast } from '../forecast/forecast';
 import type { ReadingRow } from '../instruments/readings';
 import type { DueJob } from '../forecast/jobTimes';
-import { isAllOff, type KnownPiece } from './knownCook';
+import { isAllOff, isOnPit, type KnownPiece } from './knownCook';
 import { latenessMin } from './lateness';
 import { nearDoneMin } from './phases';
 
@@ -193,9 +193,9 @@ const ofHeld = ({ held, nowMs }: AlarmInput): Alarm[] =>
 
 /** Pieces on the pit that are done too late to be eaten when people sit down, or too early to be kept until then. */
 function ofServing({ plan, pieces, litMs, serveMs }: AlarmInput): Alarm[] {
-  return pieces.flatMap(({ id, onMs, offMs, readyMin }) => {
+  return pieces.filter(isOnPit).flatMap(({ id, readyMin }) => {
     const meat = plan.request.meats.find((m) => m.id === id);
-    if (!meat || onMs === null || offMs !== null) return [];
+    if (!meat) return [];
     const byMin = latenessMin(plan.request, meat, readyMin, litMs, serveMs);
     if (Math.abs(byMin) < OFF_SERVING_MIN) return [];
     const code = byMin > 0 ? 'late' : 'early';

@@ -9,13 +9,13 @@ import { forecastInput } from '../forecast/forecastInput';
 import { jobsByTime, type DueJob } from '../forecast/jobTimes';
 import type { ForecastInput } from '../forecast/likelyCooks';
 import { atTheGrate, freshPitC, type ReadingRow } from '../instruments/readings';
-import { pitOf } from '../plan/document/pitPlan';
+import { meatOf, pitOf } from '../plan/document/pitPlan';
 import { courseOf } from '../plan/schedule/schedule';
 import { MINUTE_MS } from '../quantity/time';
 import { jobsAhead } from '../log/log';
 import { alarmsOf, type Alarm } from './alarms';
 import { closeMs } from './closeTime';
-import { allOffMs, leadPiece, type KnownCook, type KnownPiece } from './knownCook';
+import { allOffMs, isOnPit, leadPiece, type KnownCook, type KnownPiece } from './knownCook';
 import type { Forecasts } from './lookAhead';
 import { piecePhase, pitPhase, type Phase } from './phases';
 import { possibleJobs } from './possibleJobs';
@@ -146,10 +146,9 @@ export function cookNow(known: KnownCook, forecasts: Forecasts, nowMs: number): 
 
 /** Pieces that came off whose course was not served yet. */
 const notEaten = ({ plan, litMs, pieces, log }: KnownCook, forecast: Forecast | null) =>
-  afterOff({ plan, forecast, litMs, pieces }).filter(({ meat }) => {
-    const of = plan.request.meats.find((m) => m.id === meat)!;
-    return !log.jobsDone.has(courseOf(plan.request, of));
-  });
+  afterOff({ plan, forecast, litMs, pieces }).filter(
+    ({ meat }) => !log.jobsDone.has(courseOf(plan.request, meatOf(plan.request, meat))),
+  );
 
 function piecesNow(
   known: KnownCook,
@@ -161,12 +160,11 @@ function piecesNow(
   const inSight = litMs !== null && state.cause.code !== 'fire-out';
   const pieces = known.pieces.map((p) => {
     const readyMin = inSight ? (forecasts[p.id]?.readyMin ?? null) : null;
-    const meat = plan.request.meats.find((m) => m.id === p.id)!;
     return {
       ...p,
       readyMin,
       horizonMin: forecasts[p.id]?.horizonMin ?? null,
-      phase: piecePhase({ ...p, readyMin }, meat, { litMs, state }, nowMs),
+      phase: piecePhase({ ...p, readyMin }, meatOf(plan.request, p.id), { litMs, state }, nowMs),
     };
   });
   const next = nextToRead(pieces, nowMs);
@@ -176,8 +174,7 @@ function piecesNow(
 /** The piece on the pit to read next: of those not read lately the one that is ready first. */
 function nextToRead(pieces: readonly Omit<PieceNow, 'next'>[], nowMs: number): string | null {
   const stale = pieces.filter(
-    (p) =>
-      p.onMs !== null && p.offMs === null && (!p.read || nowMs - p.read.at > FRESH_MIN * MINUTE_MS),
+    (p) => isOnPit(p) && (!p.read || nowMs - p.read.at > FRESH_MIN * MINUTE_MS),
   );
   const soonest = [...stale].sort(
     (a, b) => (a.readyMin?.[0] ?? Infinity) - (b.readyMin?.[0] ?? Infinity),

@@ -82,6 +82,10 @@ export const leadPiece = <P extends { id: string }>({ pieces }: { pieces: readon
   return lead;
 };
 
+/** Whether a piece lies in the pit. */
+export const isOnPit = ({ onMs, offMs }: Pick<KnownPiece, 'onMs' | 'offMs'>): boolean =>
+  onMs !== null && offMs === null;
+
 /** Whether every piece that there is went on and came off again: nothing lies in the pit, and nothing will. */
 export const isAllOff = (pieces: readonly Pick<KnownPiece, 'onMs' | 'offMs'>[]): boolean =>
   pieces.every((p) => p.offMs !== null) && pieces.some((p) => p.onMs !== null);
@@ -125,7 +129,7 @@ function knownPiece(meat: RequestMeat, log: Log, wire: readonly ReadingRow[]): K
     id,
     onMs,
     offMs,
-    wrapped: onMs !== null && offMs === null && isWrapped(done, id),
+    wrapped: isOnPit({ onMs, offMs }) && isWrapped(done, id),
     feltDone: felt,
     notSafe: offMs === null ? null : notSafe(meat, readings, felt, offMs),
     readings,

@@ -4,7 +4,7 @@ import type { Forecast } from '../forecast/forecast';
 import { restOf } from '../advice/afterOff';
 import type { RequestMeat } from '../plan/request/types';
 import { MINUTE_MS } from '../quantity/time';
-import { isAllOff, type KnownPiece } from './knownCook';
+import { isAllOff, isOnPit, type KnownPiece } from './knownCook';
 
 /** The phases, in the order in which a piece goes through them; one that is left unwrapped leaves one out. */
 export const PHASES = [
@@ -67,7 +67,7 @@ export function pitPhase(
 ): Phase {
   if (isAllOff(pieces)) return 'over';
   const [least] = pieces
-    .filter((p) => p.onMs !== null && p.offMs === null)
+    .filter(isOnPit)
     .map((p) => PHASES.indexOf(p.phase))
     .sort((a, b) => a - b);
   return least === undefined ? fireUpPhase(fire.litMs, fire.state) : PHASES[least]!;

@@ -24,6 +24,13 @@ export const pitOf = <P>({ request }: { request: { pits: readonly [P] } }): P =>
   return pit;
 };
 
+/** A piece of a plan by its id. Throws RangeError where the plan has no such piece. */
+export function meatOf<M extends { id: string }>(request: { meats: readonly M[] }, id: string): M {
+  const meat = request.meats.find((m) => m.id === id);
+  if (!meat) throw new RangeError(`the plan has no piece ${id}`);
+  return meat;
+}
+
 /** The piece that jobs and the pit's readings go by: the first of the plan. */
 export const leadMeat = <M>({ request }: { request: { meats: readonly [M, ...M[]] } }): M => {
   const [lead] = request.meats;

@@ -28,6 +28,9 @@ it('is out where it falls into the air, or lies in the heat of the pit, and in a
   expect(probeOutMs(rows([...warming, ...after(50, 0.2, 9)]), 0)).toBeNull();
   // Before it is put in it reads the air or the pit.
   expect(probeOutMs(rows([...after(110, 0, 8), ...after(4, 0.1, 20)]), 0)).toBeNull();
+  const late = [...after(115, 0, 40), ...after(4, 0.1, 20)];
+  expect(probeOutMs(rows(late), 0)).toBeNull();
+  expect(probeOutMs(rows([...late, ...after(30, 0, 3)]), 0)).toBe(60 * MINUTE_MS);
 });
 
 it('is never said of a probe that stays in a piece of this engine', () => {

@@ -2,8 +2,10 @@
 import { MINUTE_MS } from '../quantity/time';
 import type { ReadingRow } from './readings';
 
-/** How long after its piece went on a probe may still be put in, min. */
+/** How long after its piece went on what a probe reads is not yet of its piece, min. */
 const PUT_IN_MIN = 10;
+/** A probe that hangs in the pit reads what the pit reads, within this, K: until it was put in it is not out. */
+const IN_AIR_K = 20;
 /**
  * What a middle may do (our figures): so many K at once, which is another place in it, and so many K a minute, which is
  * more than a sausage gains in a hot pit. None cools in a pit unless a lid is open for long.
@@ -21,9 +23,12 @@ export function probeOutMs(readings: readonly ReadingRow[], onMs: number): numbe
   let trusted: { at: number; c: number } | null = null;
   let since: number | null = null;
   let last = -Infinity;
-  for (const { at, coreC } of readings) {
+  let wasIn = false;
+  for (const { at, pitC, coreC } of readings) {
     if (coreC === null || at < onMs + PUT_IN_MIN * MINUTE_MS) continue;
     last = at;
+    wasIn ||= pitC === null || coreC < pitC - IN_AIR_K;
+    if (!wasIn) continue;
     const min = trusted ? (at - trusted.at) / MINUTE_MS : 0;
     const moved: number = trusted ? coreC - trusted.c : 0;
     if (moved > UP.atOnceK + UP.perMinK * min || -moved > DOWN.atOnceK + DOWN.perMinK * min) {

@@ -26,6 +26,7 @@ export { callOut, type Known } from './now/called';
 export { callsOf, isTheOrder } from './now/calls';
 export { doubtAbout, type Doubt } from './now/doubt';
 export { isDue, jobOrder, ordersOf, type Order, type OrderInput, type Orders } from './now/order';
+export type { PitNotReady } from './now/readyForMeat';
 export { latenessMin } from './now/lateness';
 export { PHASES, type Phase } from './now/phases';
 export { steadied } from './now/steadied';

@@ -65,6 +65,9 @@ function cook(
     state: { trend: 'steady', changeK: 0, place: 'in', cause },
   };
 }
+/** A fire whose meat goes on so many minutes from now. */
+const fireWith = (entries: readonly Entry[], inMin: number): CookNow =>
+  cook(entries, [[job({ id: 'meat-on', do: 'meat-on' }), inMin]]);
 const advised = (move: Advice['move'], logs: Advice['logs']): Advice => ({
   move,
   logs,
@@ -214,12 +217,36 @@ describe('an order stands in for what it fulfils', () => {
 
   it('is a look at a fire that no move brings back, and meat does not go on before', () => {
     const leave = { ...advised({ do: 'leave' }, []), inBandLeave: 0.1 };
-    const low = { trend: 'falling', changeK: -4, place: 'below', cause: { code: 'fuel-or-wind' } };
-    const on: [PlanJob, number] = [job({ id: 'meat-on', do: 'meat-on' }), -5];
-    const of = { ...cook([LIT], [on]), state: low as Diagnosis };
-    expect(order(of, leave).order.id).toBe('check-fire');
-    expect(order(of, leave, ['check-fire']).order.id).toBe('job/meat-on');
-    expect(order(of, { ...leave, inBandLeave: 0.8 }).order.id).toBe('job/meat-on');
+    const recovers = { ...leave, inBandLeave: 0.8 };
+    const low = (changeK: number) => ({
+      ...fireWith([LIT], 0),
+      state: {
+        trend: 'falling',
+        changeK,
+        place: 'below',
+        cause: { code: 'fuel-or-wind' },
+      } as Diagnosis,
+    });
+    expect(order(low(-4), leave).order.id).toBe('check-fire');
+    expect(order(low(-4), leave, ['check-fire']).order.id).toBe('job/meat-on');
+    // What is expected of a fire is no answer to one that plainly goes the other way.
+    expect(order(low(-4), recovers).order.id).toBe('job/meat-on');
+    expect(order(low(-14), recovers).order.id).toBe('check-fire');
+  });
+
+  it('puts meat on a pit that is ready for it, by what was read, for an hour at most', () => {
+    const due = (dueMin: number, phase: CookNow['phase'], pitC: number | null) =>
+      order({ ...fireWith([LIT], dueMin), phase, pitC }).order;
+    expect(due(0, 'ready-for-meat', 118).ms).toBe(at(300));
+    expect(due(-5, 'coming-up', 96).ms).toBe(at(305));
+    expect(due(-9.5, 'coming-up', 96).ms).toBe(at(310.5));
+    expect(due(20, 'coming-up', 60)).toMatchObject({ ms: at(320) });
+    expect(due(20, 'coming-up', 60)).not.toHaveProperty('pit');
+    expect(due(-5, 'coming-up', 96)).toHaveProperty('pit', { pitC: 96, targetC: 121 });
+    expect(due(-5, 'ready-for-meat', 145).ms).toBe(at(305));
+    expect(due(-61, 'coming-up', 96).ms).toBe(at(239));
+    // Nobody who reads nothing is kept from cooking.
+    expect(due(-5, 'coming-up', null).ms).toBe(at(295));
   });
 
   it('comes back neither as move nor as job until its wait is over', () => {

@@ -6,6 +6,7 @@ import {
   type Cause,
   type Doubt,
   type Order,
+  type PitNotReady,
 } from '@ostrin/core/tending';
 import type { JobWords, RequestPit } from '@ostrin/core';
 import { effectWords, moveWords, waitWords } from './advice';
@@ -76,7 +77,8 @@ export function orderWords(
       const words = jobWords(order.job.facts, pit, units);
       const fed =
         order.job.do === 'add-fuel' && fedMin != null ? `Last fed ${spanOfTime(fedMin)} ago. ` : '';
-      return { ...words, detail: `${fed}${words.detail}`, done: 'Done' };
+      const waits = order.pit ? `${notReadyWords(order.pit, units)} ` : '';
+      return { ...words, detail: `${waits}${fed}${words.detail}`, done: 'Done' };
     }
     case 'finish':
       return {
@@ -85,6 +87,12 @@ export function orderWords(
         done: 'Finish this cook',
       };
   }
+}
+
+/** What meat waits for. */
+function notReadyWords({ pitC, targetC }: PitNotReady, units: Units): string {
+  const say = (c: number): string => temperatureWords(c, units);
+  return `The pit reads ${say(pitC)}, the target is ${say(targetC)}. Let it come ${pitC > targetC ? 'down' : 'up'} first.`;
 }
 
 /** What clears smoke that no clean fire gives. Fat that burns is not given air. */

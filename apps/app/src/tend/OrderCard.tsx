@@ -1,6 +1,5 @@
 /** The one order: what to do now and why, and one tap to say that it is done. */
-import { pitOf, type PitPlan, type PlanJob } from '@ostrin/core';
-import { fromC, MINUTE_MS, type Units } from '@ostrin/core/quantity';
+import { MINUTE_MS } from '@ostrin/core/quantity';
 import { isDue, type Doubt, type Order, type Orders } from '@ostrin/core/tending';
 import { countWords, spanOfTime } from '@ostrin/wording';
 import { doubtWords } from '@ostrin/wording/tending';
@@ -49,32 +48,13 @@ const QUIET_FROM_MIN = 15;
 /** A practice clock skips to a job that is further off, min. */
 const SKIP_FROM_MIN = 3;
 
-/** A pit this far off its pace is not one to put meat on, K. */
-const NOT_YET_K = 20;
-
-/** What is to be said before meat goes on a pit that is far from its pace. */
-function notYetWords(
-  job: PlanJob,
-  plan: PitPlan,
-  pitC: number | null,
-  units: Units,
-): string | null {
-  if (job.do !== 'meat-on' || pitC === null) return null;
-  const target = pitOf(plan).pace.pitC;
-  if (Math.abs(pitC - target) < NOT_YET_K) return null;
-  const say = (c: number): string => `${Math.round(fromC(c, units.temperature))}°`;
-  return pitC > target
-    ? `The pit reads ${say(pitC)}, the target is ${say(target)}. Let it come down first.`
-    : `The pit reads ${say(pitC)}, the target is ${say(target)}. Let it come up first.`;
-}
-
 /** An order that something depends on now: it is drawn so that nobody overlooks it. */
 const isUrgent = ({ kind }: Order): boolean => kind !== 'job' && kind !== 'finish';
 
 export function OrderCard({ resting, doubt, onDone, onNotYet, onList, onLog }: Props) {
   const { cook, orders, mayLog } = useTendedCook();
   const { order, next } = orders;
-  const { nowMs, plan, pitC } = cook;
+  const { nowMs, plan } = cook;
   const { wide } = useLayout();
   const units = useSettings((s) => s.units);
   // What was opened stays as it was read, though another order comes meanwhile.
@@ -84,7 +64,6 @@ export function OrderCard({ resting, doubt, onDone, onNotYet, onList, onLog }: P
   const practice = useLive((s) => s.fire === 'practice');
   const job = order.kind === 'job' ? order.job : null;
   const minutes = (order.ms - nowMs) / MINUTE_MS + later;
-  const notYet = job ? notYetWords(job, plan, pitC, units) : null;
   return (
     <View
       className={`rounded-xl border-2 bg-sheet p-3 gap-2 ${isUrgent(order) ? 'border-pit' : 'border-ink'}`}
@@ -113,10 +92,6 @@ export function OrderCard({ resting, doubt, onDone, onNotYet, onList, onLog }: P
           className="font-sans-bold text-ink text-[16px] leading-[21px]"
         >
           {doubtWords(doubt, { units, pieceName: (id) => pieceNamed(plan, id) })}
-        </Text>
-      ) : notYet ? (
-        <Text role="alert" className="font-sans-bold text-ink text-[16px] leading-[21px]">
-          {notYet}
         </Text>
       ) : (
         <Text

@@ -17,3 +17,6 @@ export const ADVICE_MIN = { every: 10, holds: 20 };
 
 /** An order that somebody looked into does not come first again for so long, min. */
 export const SEEN_FOR_MIN = 60;
+
+/** A job counts as due this long before its time, min. */
+export const DUE_FROM_MIN = 1;

@@ -83,3 +83,10 @@ export function steadiedTrend(readings: readonly PitReading[], nowMs: number): S
   }
   return trend;
 }
+
+/** What a pit does in ten minutes, K, from which it plainly goes one way, whatever is expected of it. */
+const PLAINLY_K = 5;
+
+/** Whether a pit plainly moves `up`, or down, by its last readings; `changeK` over ten minutes, null where unknown. */
+export const plainlyMoves = (up: boolean, changeK: number | null): boolean =>
+  changeK !== null && (up ? changeK >= PLAINLY_K : changeK <= -PLAINLY_K);

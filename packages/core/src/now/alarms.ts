@@ -3,6 +3,7 @@ import { pitOf, leadMeat, type PitPlan } from '../plan/document/pitPlan';
 import type { AfterOff } from '../advice/afterOff';
 import { MINUTE_MS } from '../quantity/time';
 import type { BandPlace, Cause, Diagnosis } from '../diagnosis/diagnose';
+import { plainlyMoves } from '../diagnosis/trend';
 import type { Forecast } from '../forecast/forecast';
 import type { ReadingRow } from '../instruments/readings';
 import type { DueJob } from '../forecast/jobTimes';
@@ -72,8 +73,6 @@ const WARN_MIN = { fuel: 60, wrap: 15, cold: 20 };
 const OFF_SERVING_MIN = 30;
 /** The pit is looked ahead so far, min, and has to leave its band by this share of it. */
 const AHEAD = { min: 30, outBy: 0.25 };
-/** What the pit does in ten minutes, K, against which nothing is said to leave its band at the other side. */
-const PLAINLY_K = 5;
 /** A thermometer that told each minute or oftener is missed after so long, min. */
 const SILENT_MIN = 5;
 
@@ -134,19 +133,13 @@ function ofBand({ plan, state, forecast }: AlarmInput): Alarm[] {
     const side =
       mid > pitC + out && low > pitC ? 'above' : mid < pitC - out && high < pitC ? 'below' : null;
     if (side) {
-      if (isAgainstTrend(side, state.changeK)) return [];
+      if (plainlyMoves(side === 'below', state.changeK)) return [];
       return [
         soon('leaving-band', { id: `leaving-band/${side}`, side, inMin: i * forecast.everyMin }),
       ];
     }
   }
   return [];
-}
-
-/** Whether the pit plainly goes away from a side of its band. */
-function isAgainstTrend(side: Alarm['side'], changeK: number | null): boolean {
-  if (changeK === null) return false;
-  return side === 'above' ? changeK <= -PLAINLY_K : changeK >= PLAINLY_K;
 }
 
 function ofFuel({ forecast, nowMs, litMs }: AlarmInput): Alarm[] {

@@ -4,15 +4,17 @@
  */
 import type { Advice } from '../advice/advise';
 import type { NotSafe } from '../advice/pieceSafety';
-import { FEED_WITHIN_MIN, LOOK_AGAIN_MIN, MOSTLY_OUT } from '../advice/thresholds';
+import { DUE_FROM_MIN, FEED_WITHIN_MIN, LOOK_AGAIN_MIN, MOSTLY_OUT } from '../advice/thresholds';
 import { SMOKE_CLEARS_MIN, type BadSmoke } from '../diagnosis/diagnose';
 import type { Fault } from '../diagnosis/faults';
+import { plainlyMoves } from '../diagnosis/trend';
 import { needsLook } from './wantsAdvice';
 import type { DueJob } from '../forecast/jobTimes';
 import { lastDeed, lastVents } from '../log/log';
 import type { PlanJob } from '../plan/document/plan';
 import { MINUTE_MS } from '../quantity/time';
 import type { CookNow } from './cookNow';
+import { meatWaits, type PitNotReady } from './readyForMeat';
 import { waitUntilMs } from './waits';
 
 /** What an order asks for. */
@@ -29,8 +31,8 @@ type Asked =
   | { kind: 'make-safe'; meat: string; notSafe: NotSafe }
   /** A move at the fire, found by simulation. */
   | { kind: 'move'; advice: Advice }
-  /** A job of the plan. */
-  | { kind: 'job'; job: PlanJob }
+  /** A job of the plan; what the pit has to do before it, where it waits for that. */
+  | { kind: 'job'; job: PlanJob; pit?: PitNotReady }
   /** Nothing is left to do. */
   | { kind: 'finish' };
 
@@ -56,19 +58,14 @@ export interface OrderInput {
 export interface Orders {
   order: Order;
   /** All jobs still to do, each at its time or until when it waits, the next one first. */
-  jobs: readonly DueJob[];
+  jobs: readonly WaitingJob[];
   /** Those that are left after the order. */
   next: readonly DueJob[];
 }
 
-/** A job counts as due this long before its time, min. */
-const DUE_FROM_MIN = 1;
-
 /** The order at the cook's clock, and the jobs that come after it. */
 export function ordersOf(cook: CookNow, { advice, seen = new Set() }: OrderInput): Orders {
-  const jobs = cook.jobs
-    .map((j) => ({ ...j, ms: Math.max(j.ms, heldUntilMs(j, cook, advice)) }))
-    .sort((a, b) => a.ms - b.ms);
+  const jobs = cook.jobs.map((j) => waiting(j, cook, advice)).sort((a, b) => a.ms - b.ms);
   const unseen = (orders: readonly Order[]): Order | undefined =>
     orders.find((o) => !seen.has(o.id));
   const order =
@@ -148,15 +145,19 @@ function moveOf(cook: CookNow, jobs: readonly DueJob[], advice: Advice | null): 
 /** Jobs that are moves at the fire. */
 const AT_THE_FIRE: ReadonlySet<PlanJob['do']> = new Set(['set-vents', 'add-fuel', 'set-target']);
 
-/** A look at a fire that no move brings back; none while a planned move at it is due, which comes first. */
+/**
+ * A look at a fire that no move brings back, by what is expected or plainly by what it does; none while a planned move at
+ * it is due, which comes first.
+ */
 function checkFire(
   { state, nowMs }: CookNow,
   jobs: readonly DueJob[],
   advice: Advice | null,
 ): Order[] {
   if (jobs.some((j) => AT_THE_FIRE.has(j.job.do) && isDue(j, nowMs))) return [];
-  if (advice?.move.do !== 'leave' || advice.inBandLeave >= MOSTLY_OUT || state.place === 'in')
-    return [];
+  const { place, changeK } = state;
+  if (advice?.move.do !== 'leave' || place === 'in') return [];
+  if (advice.inBandLeave >= MOSTLY_OUT && !plainlyMoves(place === 'above', changeK)) return [];
   return [{ kind: 'check-fire', id: 'check-fire', ms: nowMs, jobIds: [], advice }];
 }
 
@@ -168,13 +169,10 @@ function opens({ logs }: PlanJob, { log }: CookNow): boolean {
 }
 
 /** The order to do a job. */
-export const jobOrder = ({ job, ms }: DueJob): Order => ({
-  kind: 'job',
-  id: `job/${job.id}`,
-  ms,
-  jobIds: [job.id],
-  job,
-});
+export function jobOrder({ job, ms, pit }: WaitingJob): Order {
+  const order = { kind: 'job', id: `job/${job.id}`, ms, jobIds: [job.id], job } as const;
+  return pit ? { ...order, pit } : order;
+}
 
 const finish = ({ nowMs }: CookNow): Order => ({
   kind: 'finish',
@@ -188,6 +186,18 @@ function goesAgainst(opening: boolean, { state: { place, changeK } }: CookNow): 
   return opening
     ? place === 'above' && (changeK ?? 0) >= 0
     : place === 'below' && (changeK ?? 0) <= 0;
+}
+
+/** A job at its time, or until when it waits, and for what of the pit. */
+export interface WaitingJob extends DueJob {
+  pit?: PitNotReady;
+}
+
+/** A job until when it waits: meat for a pit that is ready for it. */
+function waiting(due: DueJob, cook: CookNow, advice: Advice | null): WaitingJob {
+  const waits = due.job.do === 'meat-on' ? meatWaits(due.ms, cook) : null;
+  if (waits) return { ...due, ms: waits.untilMs, pit: waits.pit };
+  return { ...due, ms: Math.max(due.ms, heldUntilMs(due, cook, advice)) };
 }
 
 /**

@@ -90,3 +90,38 @@ export async function doneIsInSight(page: Page): Promise<void> {
     await expect(page.getByTestId('job-done')).toBeInViewport({ ratio: 1 });
   }
 }
+
+/** Sends packets as an instrument does. */
+export async function tell(
+  { url }: { url: string },
+  token: string,
+  packets: object[],
+): Promise<void> {
+  const res = await fetch(`${url}/api/wire`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', Authorization: `Bearer ${token}` },
+    body: JSON.stringify({ packets }),
+  });
+  expect(res.status).toBe(202);
+}
+
+/** A connected instrument at a pit of the yard, as somebody set it up before; returns its token. */
+export async function connected(
+  { url }: { url: string },
+  id: string,
+  pitName: string,
+  channels: object[],
+): Promise<string> {
+  const ask = async (path: string, method: string, body: object): Promise<Response> => {
+    const res = await fetch(`${url}/api/instruments/${id}${path}`, {
+      method,
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+    expect(res.status).toBe(201);
+    return res;
+  };
+  const checked = channels.map((c) => ({ offsetK: 0, checkedAt: null, ...c }));
+  await ask('', 'PUT', { name: id, pitName, channels: checked });
+  return ((await (await ask('/token', 'POST', {})).json()) as { token: string }).token;
+}

@@ -1,8 +1,7 @@
 /** The fire watch by touch: readings by wire, an alarm, advice that is taken, the strip moved and read off, a change of mind. */
 import { expect, type Page } from '@playwright/test';
+import { PHONE, tell } from './help';
 import { test, type OwnServer } from './home';
-
-const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true };
 
 /** Adds an instrument in the yard by touch; returns its token. */
 async function addInstrument(page: Page, server: OwnServer): Promise<string> {
@@ -18,16 +17,6 @@ async function addInstrument(page: Page, server: OwnServer): Promise<string> {
   await page.getByTestId('instrument-add').click();
   await page.getByTestId('make-token').click();
   return page.getByTestId('token').innerText();
-}
-
-/** Tells packets as the instrument does. */
-async function tell(server: OwnServer, token: string, packets: object[]): Promise<void> {
-  const res = await fetch(`${server.url}/api/wire`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json', Authorization: `Bearer ${token}` },
-    body: JSON.stringify({ packets }),
-  });
-  expect(res.status).toBe(202);
 }
 
 /** Likely pits are drawn by the id of a cook: with ids that count up they are the same in each run. */

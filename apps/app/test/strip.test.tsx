@@ -126,13 +126,15 @@ describe('what the strip is made of', () => {
       'vents ¼, ½',
       'meat on',
     ]);
-    expect(readyWords(PLAN, null, null)).toMatch(/^ready \d\d:\d\d–\d\d:\d\d$/);
-    expect(
-      readyWords(PLAN, { ...FORECAST, readyMin: [60, 90, 120] }, Date.UTC(2027, 0, 1, 8)),
-    ).toBe('ready 09:00–10:00');
+    const [{ id }] = PLAN.request.meats;
+    const none = { id, readyMin: null, horizonMin: null, offMs: null };
+    const T = Date.UTC(2027, 0, 1, 8);
+    expect(readyWords(PLAN, none, null)).toMatch(/^ready \d\d:\d\d–\d\d:\d\d$/);
+    expect(readyWords(PLAN, { ...none, id: 'added' }, T)).toBe('not known yet');
+    expect(readyWords(PLAN, { ...none, readyMin: [60, 90, 120] }, T)).toBe('ready 09:00–10:00');
     // What was planned is not said of a piece that is off, or of a fire that is out.
-    expect(readyWords(PLAN, null, T0, { offMs: T0 + 300 * MINUTE_MS })).toMatch(/^off \d\d:\d\d$/);
-    expect(readyWords(PLAN, FORECAST, T0, { out: true })).toBe('not in sight');
+    expect(readyWords(PLAN, { ...none, offMs: T }, T)).toMatch(/^off \d\d:\d\d$/);
+    expect(readyWords(PLAN, none, T, true)).toBe('not in sight');
   });
 });
 

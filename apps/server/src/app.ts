@@ -87,8 +87,15 @@ export function createApp(options: AppOptions): {
   const clocks = new CookClocks(store, hub, pools, now, (err, cook) =>
     logger.error({ err, cook }, 'a pit could not be read'),
   );
-  const services: CookServices = { store, clocks, hub, pools, inTurn: oneAfterAnother() };
   const instruments = instrumentStore(db);
+  const services: CookServices = {
+    store,
+    instruments,
+    clocks,
+    hub,
+    pools,
+    inTurn: oneAfterAnother(),
+  };
   const watch = new CookWatch(store, clocks, pools, hub, (err) =>
     logger.error({ err }, 'a cook could not be watched'),
   );
@@ -128,7 +135,7 @@ export function createApp(options: AppOptions): {
     app.use(signedIn(access), roleAllows);
   }
   app.get('/api/events', (req, res) => hub.watch(null, req, res));
-  addApi(app, services, instruments, options, accessRoutes(access, house, hub));
+  addApi(app, services, options, accessRoutes(access, house, hub));
   if (options.webDir) serveWeb(app, options.webDir);
   app.use(tellProblem);
   return { app, clocks, hub, instruments, intake, watch };
@@ -138,11 +145,10 @@ export function createApp(options: AppOptions): {
 function addApi(
   app: Express,
   services: CookServices,
-  instruments: InstrumentStore,
   { db, file, now = Date.now, photographFolder: given }: AppOptions,
   access: Router,
 ): void {
-  const { hub, store } = services;
+  const { hub, store, instruments } = services;
   const folder = given ?? photographFolder(file);
   const stores: RecordStores = {
     cooks: store,

@@ -78,7 +78,7 @@ it('takes packets and single topics from a broker, tells readings, and comes bac
   const client = await connect(`mqtt://127.0.0.1:${first.told}`);
   const heard: { topic: string; said: { pitC: number } }[] = [];
   client.on('message', (topic, payload) =>
-    heard.push({ topic, said: JSON.parse(String(payload)) }),
+    heard.push({ topic, said: JSON.parse(String(payload) || 'null') }),
   );
   await client.subscribeAsync('ostrin/cooks/#');
   const tell = (to: MqttClient, values: object): Promise<unknown> =>
@@ -110,6 +110,23 @@ it('takes packets and single topics from a broker, tells readings, and comes bac
   });
   await until(() => heard.some((h) => h.topic === `ostrin/cooks/${cookId}/state`), 60_000);
   await until(() => heard.some((h) => h.topic === `ostrin/cooks/${cookId}/alarm`), 60_000);
+
+  // What stays at the broker of a cook goes with its end.
+  const kept = async (): Promise<boolean> => {
+    const topics: string[] = [];
+    const late = await connect(`mqtt://127.0.0.1:${first.told}`);
+    late.on('message', (topic) => topics.push(topic));
+    await late.subscribeAsync('ostrin/cooks/#');
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    await late.endAsync(true);
+    return topics.some((t) => t.endsWith('/alarm')) && topics.some((t) => t.endsWith('/state'));
+  };
+  expect(await kept()).toBe(true);
+  const finish = { id: randomUUID(), at: Date.now(), kind: 'finish' };
+  await call(`${server.url}/api/cooks/${cookId}/entries`, 'POST', { entries: [finish] });
+  await until(async () => !(await kept()), 30_000);
+  const undo = { id: randomUUID(), at: Date.now(), kind: 'undo', target: finish.id };
+  await call(`${server.url}/api/cooks/${cookId}/entries`, 'POST', { entries: [undo] });
 
   first.child.removeAllListeners('exit');
   first.child.kill('SIGKILL');

@@ -1,6 +1,7 @@
 /** Readings by wire: over HTTP with tokens, and over MQTT through real brokers. */
 import fc from 'fast-check';
-import { call, startServer, until, type TestServer } from './help';
+import { randomUUID } from 'node:crypto';
+import { call, planFor, startServer, until, type TestServer } from './help';
 import { channel, wiredAt } from './wired';
 
 let clock = Date.UTC(2027, 4, 15, 10);
@@ -99,7 +100,11 @@ it('learns channels as they are told, and uses them once somebody says where the
 
 it('leaves out what cannot be true, and refuses what cannot be read, naming the field', async () => {
   const { tell, readings } = await wired([channel('1', 'grate'), channel('2', 'fan')]);
-  expect((await tell({ values: { 1: 2000, 2: 0.4 } })).json).toEqual({ stored: 1, impossible: 1 });
+  expect((await tell({ values: { 1: 2000, 2: 0.4 } })).json).toEqual({
+    stored: 1,
+    impossible: 1,
+    why: 'Channel 1: the value is not possible there.',
+  });
   const fieldOf = async (body: unknown, type?: string): Promise<string> => {
     const { status, json } = await tell(body, type);
     expect(status).toBe(422);
@@ -115,6 +120,69 @@ it('leaves out what cannot be true, and refuses what cannot be read, naming the 
   expect((await tell('x', 'text/plain')).status).toBe(415);
   expect((await tell({ values: { 1: 1 } }, 'application/json', 'x'.repeat(32))).status).toBe(401);
   expect(await readings()).toHaveLength(1);
+});
+
+it('says why nothing was stored, and shows what cannot be true until a true value comes', async () => {
+  const { tell, id, cookId } = await wired([channel('m', 'meat', { piece: 1 })]);
+  const shown = async () =>
+    (await call(`${server.url}/api/instruments`)).json.find((i: { id: string }) => i.id === id)
+      .impossible;
+  const cold = await tell({ values: { m: -40, new: 20 } });
+  expect(cold.json).toEqual({
+    stored: 0,
+    impossible: 1,
+    why: 'Channel new: set under Yard, Sensors where it measures. Channel m: the value is not possible there.',
+  });
+  expect(await shown()).toEqual({ m: { at: clock, value: -40 } });
+  clock += 60_000;
+  expect((await tell({ values: { m: 12 } })).json).toEqual({ stored: 1, impossible: 0 });
+  expect(await shown()).toEqual({});
+  const finish = { id: randomUUID(), at: clock, kind: 'finish' };
+  const entries = `${server.url}/api/cooks/${cookId}/entries`;
+  expect((await call(entries, 'POST', { entries: [finish] })).status).toBe(201);
+  clock += 60_000;
+  expect((await tell({ values: { m: 13 } })).json.why).toBe(
+    `No cook on a real fire is under way at pit ${id}.`,
+  );
+});
+
+it('puts what a probe read from a moment on into another piece, added food too, and nothing else', async () => {
+  const { tell, readings, id, cookId } = await wired([
+    channel('1', 'grate'),
+    channel('m', 'meat', { piece: 1 }),
+  ]);
+  const cook = `${server.url}/api/cooks/${cookId}`;
+  const food = { ...planFor().scenarios[0].meats[0], id: 'wings' };
+  const add = { id: randomUUID(), at: clock, kind: 'add-food', food, offAt: clock + 3_600_000 };
+  expect((await call(`${cook}/entries`, 'POST', { entries: [add] })).status).toBe(201);
+  const at = (min: number): number => clock - 60_000 * min;
+  for (const min of [30, 20, 10]) await tell({ at: at(min), values: { 1: 121, m: 60 - min } });
+  const move = (part: object) =>
+    call(`${cook}/probes`, 'POST', {
+      instrument: id,
+      channel: 'm',
+      meat: 'wings',
+      from: at(20),
+      ...part,
+    });
+  expect((await move({})).status).toBe(200);
+  await tell({ at: at(0), values: { m: 61 } });
+  expect(await readings()).toEqual([
+    { at: at(30), pitC: 121, coreC: 30 },
+    { at: at(20), pitC: 121, coreC: null, meatC: { wings: 40 } },
+    { at: at(10), pitC: 121, coreC: null, meatC: { wings: 50 } },
+    { at: at(0), pitC: null, coreC: null, meatC: { wings: 61 } },
+  ]);
+  // Out of all of them, and back where it was: nothing that was read is lost.
+  await move({ meat: null, from: at(5) });
+  expect((await readings()).at(-1)).toMatchObject({ at: at(10) });
+  await move({ meat: planFor().request.meats[0].id, from: at(40) });
+  expect((await readings()).map((r) => r.coreC)).toEqual([30, 40, 50, 61]);
+  const field = async (part: object): Promise<string> => (await move(part)).json.errors[0].field;
+  expect(await field({ meat: 'goat' })).toBe('meat');
+  expect(await field({ channel: 'x' })).toBe('channel');
+  expect(await field({ instrument: 'x' })).toBe('instrument');
+  expect(await field({ from: 'now' })).toBe('from');
 });
 
 it('makes a token void with the next one, and lets a token do nothing else', async () => {

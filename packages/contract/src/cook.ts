@@ -101,6 +101,11 @@ class AddFoodEntryDto extends EntryDto {
 class RetimeEntryDto extends UndoEntryDto {
   @Instant() to!: number;
 }
+class CallAtEntryDto extends EntryDto {
+  @IsString() @Length(1, 60) meat!: string;
+  /** What its middle reads when it is called, C; null for no longer. */
+  @OrNull() @InRange(0, 110) c!: number | null;
+}
 
 class HandOverEntryDto extends EntryDto {
   @IsString() @Length(1, 40) to!: string;
@@ -145,6 +150,7 @@ const ENTRY_CLASSES: Readonly<Record<Entry['kind'], new () => EntryDto>> = {
   finish: EntryDto,
   'serve-at': ServeAtEntryDto,
   'add-food': AddFoodEntryDto,
+  'call-at': CallAtEntryDto,
   'hand-over': HandOverEntryDto,
   'take-watch': TakeWatchEntryDto,
   verdict: VerdictEntryDto,
@@ -195,6 +201,17 @@ export class CookNameDto {
 export class ClockDto {
   @InRange(1, 240) speed!: number;
   @Optional() @Instant() skipTo?: number;
+}
+
+/** Says in which piece of a cook a probe is, and since when. */
+export class ProbeDto {
+  /** The instrument, and its channel. */
+  @IsString() @Length(1, 60) instrument!: string;
+  @IsString() @Length(1, 40) channel!: string;
+  /** The piece that it is in; null where it is in none. */
+  @OrNull() @IsString() @Length(1, 60) meat!: string | null;
+  /** Since when, epoch ms: what it read before stays where it was. */
+  @Instant() from!: number;
 }
 
 /** What a weather station at the pit told. */

@@ -54,6 +54,8 @@ export interface InstrumentSeen {
   battery: number | null;
   /** Its last values as it told them, by channel. */
   values: Record<string, { at: number; value: number }>;
+  /** The last value of each channel that cannot be true and was not used, until one comes that can. */
+  impossible?: Record<string, { at: number; value: number }>;
 }
 
 /** An instrument with what was heard of it. */

@@ -37,6 +37,13 @@ export const wirePaths = (): Json => ({
       answers: { '201': answer('Made', OBJECT), ...MISSING },
     }),
   },
+  [ROUTES.probes(ID)]: {
+    post: operation({
+      summary: 'Say in which piece of a cook under way a probe is, and since when',
+      body: body(ref('ProbeDto')),
+      answers: { '200': answer('Changed, with what it read since then', OBJECT), ...MISSING },
+    }),
+  },
   [ROUTES.wire]: {
     post: operation({
       summary:

@@ -1,3 +1,6 @@
+/** The MQTT topic under which an instrument publishes whole packets: the same JSON as over HTTP. */
+export const packetsTopic = (instrumentId: string): string => `ostrin/instruments/${instrumentId}`;
+
 /** Paths of the API, in one place for the server, the app and its description. */
 export const ROUTES = {
   health: '/api/health',
@@ -11,6 +14,7 @@ export const ROUTES = {
   cook: (id: string): string => `/api/cooks/${id}`,
   entries: (id: string): string => `/api/cooks/${id}/entries`,
   clock: (id: string): string => `/api/cooks/${id}/clock`,
+  probes: (id: string): string => `/api/cooks/${id}/probes`,
   cookName: (id: string): string => `/api/cooks/${id}/name`,
   restore: (id: string): string => `/api/cooks/${id}/restore`,
   cookEvents: (id: string): string => `/api/cooks/${id}/events`,

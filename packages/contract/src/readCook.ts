@@ -125,6 +125,11 @@ function logProblems(entries: readonly Entry[], cook: LoggedCook): FieldProblem[
       problems.push(...timeProblems(cook.startMs, e.to, `${here}.to`));
     if (e.kind === 'act') problems.push(...deedProblems(e.action, meats, `${here}.action`));
     if (e.kind === 'read') problems.push(...readProblems(e, meats, here));
+    if (e.kind === 'call-at' && !meats.has(e.meat))
+      problems.push({
+        field: `${here}.meat`,
+        message: `must be one of ${[...meats].join(', ')}`,
+      });
     if (e.kind === 'add-food') {
       problems.push(...foodProblems(e, meats, cook.startMs, here));
       meats.add(e.food.id);

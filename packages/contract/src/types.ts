@@ -10,7 +10,7 @@ import type { InstrumentSeen } from './instrumentTypes';
 
 export * from './instrumentTypes';
 export * from './logTypes';
-export { ROUTES } from './paths';
+export { packetsTopic, ROUTES } from './paths';
 
 /** What thermometers and other instruments told at a moment of the cook's clock. */
 export type Reading = ReadingRow;
@@ -200,6 +200,8 @@ export type LiveEvent =
   | { type: 'state'; cookId: string; state: CookState }
   /** The alarms of a cook that are up. */
   | { type: 'alarms'; cookId: string; alarms: Alarm[] }
+  /** A cook came to its end: what the server made of it holds no longer. */
+  | { type: 'over'; cookId: string }
   /** An instrument was heard. */
   | { type: 'heard'; seen: InstrumentSeen }
   /** Much has come to this cook at once: read it again. */
@@ -212,7 +214,7 @@ export type Versioned<T> = T & { version: number };
  * What app and server agree on beyond the shape of single documents. It is raised with every change that a page of
  * before would get wrong: such a page is then told to load itself again, and mixes nothing.
  */
-export const API_LEVEL = 5;
+export const API_LEVEL = 6;
 /** The header in which the app tells its level; event streams tell it as `?level=`. */
 export const LEVEL_HEADER = 'Ostrin-Level';
 

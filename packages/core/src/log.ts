@@ -38,6 +38,7 @@ export {
   finishOf,
   foldLog,
   lastDeed,
+  piecesOfLine,
   lastVents,
   litAtMs,
   type Log,

@@ -52,6 +52,8 @@ const piece = (part: Partial<Piece>): Piece => ({
   offMs: null,
   wrapped: false,
   probeOutMs: null,
+  callAtC: null,
+  read: null,
   ...part,
 });
 const input = (part: Partial<AlarmInput> = {}): AlarmInput => ({
@@ -60,6 +62,7 @@ const input = (part: Partial<AlarmInput> = {}): AlarmInput => ({
   forecast: forecast(),
   jobs: [],
   wire: [],
+  pitReadMs: null,
   pieces: [piece({ readyMin: [500, 540, 600] })],
   held: [],
   nowMs: T0 + 120 * MIN,
@@ -114,6 +117,10 @@ describe('alarms', () => {
     expect(ids({ wire })).toEqual(['no-reading']);
     expect(ids({ wire, nowMs: T0 + 111 * MIN })).toEqual([]);
     expect(ids({ wire: wire.slice(0, 3) })).toEqual([]);
+    // Somebody who reads the pit meanwhile knows it, for a while.
+    const readAt = (min: number) => ids({ wire, pitReadMs: T0 + min * MIN });
+    expect([readAt(109), readAt(112), readAt(119)]).toEqual([['no-reading'], [], []]);
+    expect(ids({ wire, pitReadMs: T0 + 110 * MIN, nowMs: T0 + 141 * MIN })).toEqual(['no-reading']);
   });
 });
 

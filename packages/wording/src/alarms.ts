@@ -44,6 +44,8 @@ export function alarmWords(a: Alarm, { pit, jobs, pieceName, cause, units }: Ala
       return `${pieceName(a.meat!)}: likely ${spanOfTime(a.byMin ?? 0)} late`;
     case 'early':
       return `${pieceName(a.meat!)}: likely done hours too early`;
+    case 'called-at':
+      return `${pieceName(a.meat!)}: ${temperatureWords(a.atC!, units)}, as you asked`;
     case 'near-done':
       return `${pieceName(a.meat!)}: done ${soon}`;
     case 'near-wrap':

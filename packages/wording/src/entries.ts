@@ -3,7 +3,7 @@ import type { Entry } from '@ostrin/core/log';
 import { actionWords, foodWords, readWords, UNKNOWN, type Telling } from './log';
 import { lookWords } from './looks';
 import { PIECE_VERDICT_NAMES, WEIGHED_NAMES } from './pieceVerdicts';
-import { capital, massWords } from './quantities';
+import { capital, massWords, temperatureWords } from './quantities';
 
 /** What an entry is called in a list. */
 export function entryWords(e: Entry, telling: Telling = UNKNOWN): string {
@@ -30,6 +30,10 @@ export function entryWords(e: Entry, telling: Telling = UNKNOWN): string {
       return 'Finished';
     case 'serve-at':
       return 'Serving time moved';
+    case 'call-at':
+      return e.c === null
+        ? 'No alarm at a core temperature'
+        : `Alarm at ${temperatureWords(e.c, telling.units)} in the middle`;
     case 'hand-over':
       return `Shift offered to ${e.to}`;
     case 'take-watch':

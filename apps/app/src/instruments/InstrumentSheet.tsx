@@ -1,5 +1,6 @@
 /** One instrument: its token, where each channel hangs, and what each reads too much. */
 import {
+  packetsTopic,
   ROUTES,
   type Channel,
   type Instrument,
@@ -63,7 +64,7 @@ export function InstrumentSheet({ instrument, onClose }: Props) {
         onChange={(part) => save.mutate({ base: instrument, record: { ...instrument, ...part } })}
       />
       {byWire ? <TokenPart id={instrument.id} /> : null}
-      <Heading>Export</Heading>
+      <Heading>Remove</Heading>
       <Button
         label={sure ? 'Yes, remove it' : 'Remove this instrument'}
         onPress={() =>
@@ -89,9 +90,16 @@ interface ChannelProps {
 function ChannelPart({ channel: c, instrument, onChange }: ChannelProps) {
   const units = useSettings((x) => x.units);
   const last = instrument.values[c.key]?.value ?? null;
+  const wrong = instrument.impossible?.[c.key];
   return (
     <View className="gap-2" testID={`channel-${c.key}`}>
       <Heading>{`${c.key}${last === null ? '' : `: ${toldWords(c.spot, last, units)}`}`}</Heading>
+      {wrong ? (
+        <Notice
+          tone="warn"
+          title={`It read ${toldWords(c.spot, wrong.value, units)}: not possible there, so it is not used.`}
+        />
+      ) : null}
       <Choice
         label={`Where ${c.key} measures`}
         columns={2}
@@ -165,7 +173,11 @@ function TokenPart({ id }: { id: string }) {
   const token = make.data?.token;
   return (
     <View className="gap-2">
-      <Heading>Token</Heading>
+      <Heading>Connection</Heading>
+      <Note>Over MQTT it publishes its readings to this topic:</Note>
+      <Text selectable testID="mqtt-topic" className="text-ink text-[14px]" style={COMMAND}>
+        {packetsTopic(id)}
+      </Text>
       {token ? (
         <>
           <Paragraph>Enter it in the instrument now: it is not shown again.</Paragraph>

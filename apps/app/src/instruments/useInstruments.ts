@@ -74,6 +74,23 @@ export function useRemoveInstrument() {
   });
 }
 
+/** Where a probe of a cook is, and since when. */
+interface ProbeMove {
+  instrument: string;
+  channel: string;
+  meat: string | null;
+  from: number;
+}
+
+/** Says in which piece of a cook a probe is. */
+export function useMoveProbe(cookId: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (move: ProbeMove) => requestJson(ROUTES.probes(cookId), 'POST', move),
+    onSettled: () => client.invalidateQueries({ queryKey: KEY }),
+  });
+}
+
 /** A new token, told this once. */
 export const useNewToken = () =>
   useMutation({

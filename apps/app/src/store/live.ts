@@ -131,7 +131,7 @@ export const useLive = create<LiveStore>()((set) => ({
 
   receive(event) {
     if (!('cookId' in event) || event.type === 'refresh') return;
-    if (event.type === 'state' || event.type === 'alarms') return;
+    if (event.type === 'state' || event.type === 'alarms' || event.type === 'over') return;
     if (event.type === 'readings' && useLive.getState().cookId !== event.cookId) {
       keepAhead(event.cookId, [], event.readings);
     }

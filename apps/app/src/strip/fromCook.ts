@@ -2,9 +2,15 @@
 import type { Reading } from '@ostrin/contract/types';
 
 import { pitOf, type PitPlan, leadMeat } from '@ostrin/core';
-import { type Log, type LogLine, jobsByTime, litAtMs, type DueJob } from '@ostrin/core/log';
+import {
+  type Log,
+  type LogLine,
+  jobsByTime,
+  piecesOfLine,
+  litAtMs,
+  type DueJob,
+} from '@ostrin/core/log';
 import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
-import { cutOf } from '@ostrin/core/catalogue';
 import {
   type VentedPit,
   jobWords,
@@ -15,6 +21,7 @@ import {
   shortOpening,
   ventedPit,
 } from '@ostrin/wording';
+import { pieceNamed } from '../store/names';
 import {
   effectTraces,
   expectedPoints,
@@ -88,8 +95,16 @@ function ventsLabel(
   return `vents ${shortOpening(pit, 'intake', a.intakeFraction)}, ${shortOpening(pit, 'exhaust', a.exhaustFraction)}`;
 }
 
-/** What a log line is called on the strip of its plan. */
+/** What a log line is called on the strip of its plan: with its piece where there are several. */
 export function lineLabel(logLine: LogLine, plan: PitPlan, units: Units): string {
+  const [meat] = piecesOfLine(logLine);
+  const said = deedLabel(logLine, plan, units);
+  return meat !== undefined && plan.request.meats.length > 1
+    ? `${pieceNamed(plan, meat).toLowerCase()}: ${said}`
+    : said;
+}
+
+function deedLabel(logLine: LogLine, plan: PitPlan, units: Units): string {
   const pit = ventedPit(pitOf(plan));
   if (logLine.body.kind === 'act') {
     const a = logLine.body.action;
@@ -151,7 +166,7 @@ export function stripData(input: StripInput): StripData {
   const bands = bandsOf(plan, log, zero);
   const past = (valueOf: (r: Reading) => number | null): Point[] =>
     sampled(readings, { ...input, spans: SPANS, timeOf: (r) => r.at, valueOf });
-  const name = cutOf(leadMeat(plan).cut).short;
+  const name = pieceNamed(plan, leadMeat(plan).id).toLowerCase();
   const meat: Trace = {
     key: 'meat',
     label: name,

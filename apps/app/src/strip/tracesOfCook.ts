@@ -1,10 +1,10 @@
 /** The traces of a cook beside what was read of pit and first piece: what is expected, other pieces, plan and advice. */
 import type { Reading } from '@ostrin/contract/types';
-import { cutOf } from '@ostrin/core/catalogue';
 import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
 import type { Advice, Forecast } from '@ostrin/core/tending';
 import type { Expected, PitPlan } from '@ostrin/core';
 import type { DueJob, Log } from '@ostrin/core/log';
+import { pieceNamed } from '../store/names';
 import type { Theme } from '../ui/tokens';
 import type { FanPoint, Ghost, Point, Trace } from './model';
 
@@ -109,7 +109,7 @@ export function otherTraces(
     const expected = plan.expected.others?.[i];
     return {
       key: `meat-${i + 2}`,
-      label: cutOf(meat.cut).short,
+      label: pieceNamed(plan, meat.id).toLowerCase(),
       colour: theme.meats[(i + 1) % theme.meats.length]!,
       past: [...byWire, ...byHand].sort((a, b) => a.t - b.t),
       future:

@@ -72,7 +72,7 @@ export function AlarmSheet({ up, onClose }: Props) {
       <Note>
         {alarms.quietFrom === alarms.quietTo
           ? 'No quiet hours: set two different times to have them.'
-          : 'In quiet hours only a fire that is out or in trouble raises an alarm.'}
+          : 'In quiet hours only a fire that is out or in trouble raises an alarm, and a core temperature you set.'}
       </Note>
       <Note>
         {`A page can sound an alarm only while it is open and the screen is on: a locked phone stays silent.${canVibrate() ? '' : ' This browser cannot vibrate.'} A sound comes only after this page was touched once.`}

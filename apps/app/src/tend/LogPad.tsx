@@ -1,8 +1,7 @@
 /** The log pad: Read, Fuel, Vents, Lid, Meat, Note within reach of a thumb, and the last tap with its undo. */
 import type { Entry } from '@ostrin/core/log';
 import { type PitPlan, type PlanLog, USUAL_LID_S } from '@ostrin/core';
-import { cutOf } from '@ostrin/core/catalogue';
-import { actionWords, capital } from '@ostrin/wording';
+import { actionWords } from '@ostrin/wording';
 import AlignVerticalSpaceAround from 'lucide-react-native/icons/align-vertical-space-around';
 import Beef from 'lucide-react-native/icons/beef';
 import Boxes from 'lucide-react-native/icons/boxes';
@@ -11,6 +10,7 @@ import ConciergeBell from 'lucide-react-native/icons/concierge-bell';
 import StickyNote from 'lucide-react-native/icons/sticky-note';
 import { useEffect, useState } from 'react';
 import { Text, View } from 'react-native';
+import { pieceNamed } from '../store/names';
 import { useSettings } from '../store/settings';
 import { lineLabel } from '../strip/fromCook';
 import { Button } from '../ui/Button';
@@ -63,6 +63,8 @@ export function LogPad({ last, setLast, onEdit }: Props) {
   usePadKeys(tap, sheet === null);
   const icon = { color: theme.onPad, size: 22 };
   const meatLabel = meatWords(plan, meat);
+  // A name needs more room than a word.
+  const severalPieces = plan.request.meats.length > 1;
   const buttons: {
     key: PadKey;
     label: string;
@@ -118,7 +120,7 @@ export function LogPad({ last, setLast, onEdit }: Props) {
       <LastTap {...{ last, setLast, onEdit }} />
       <View className="flex-row gap-2">
         {buttons.map((b) => (
-          <View key={b.key} className="flex-1">
+          <View key={b.key} className={b.key === 'meat' && severalPieces ? 'flex-[1.5]' : 'flex-1'}>
             <Button
               kind="pad"
               label={b.label}
@@ -224,8 +226,7 @@ function LastTap({ last, setLast, onEdit }: Props) {
 function meatWords(plan: PitPlan, next: PlanLog | null): string {
   if (!next || !('meat' in next)) return 'Meat';
   const meats = plan.request.meats;
-  const cut = meats.find((m) => m.id === next.meat)?.cut;
-  const name = meats.length > 1 && cut ? capital(cutOf(cut).short) : 'Meat';
+  const name = meats.length > 1 ? pieceNamed(plan, next.meat) : 'Meat';
   return next.do === 'meat-on'
     ? `${name} on`
     : next.do === 'meat-off'

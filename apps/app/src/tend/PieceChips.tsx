@@ -1,25 +1,21 @@
 /** A chip for each piece on the pit: its name, its last reading and its own window. */
-import { localOf, MINUTE_MS } from '@ostrin/core/quantity';
+import { MINUTE_MS } from '@ostrin/core/quantity';
 import type { PieceNow } from '@ostrin/core/tending';
 import { spanOfTime } from '@ostrin/wording';
-import { ScrollView, Text, View } from 'react-native';
+import { Pressable, ScrollView, Text } from 'react-native';
 import { pieceName } from '../store/names';
 import { useSettings } from '../store/settings';
-import { clockOf, degrees } from '../ui/words';
+import { degrees } from '../ui/words';
 import { useTendedCook } from './cookContext';
-import { windowWords } from './readyWords';
+import { readyOf } from './useCookNow';
 
-export function PieceChips() {
-  const { plan, pieces, litMs, nowMs, state } = useTendedCook().cook;
+export function PieceChips({ onPiece }: { onPiece: (id: string) => void }) {
+  const { cook } = useTendedCook();
+  const { plan, pieces, nowMs } = cook;
   const units = useSettings((s) => s.units);
-  const zone = plan.request.timeZone;
-  const window = ({ readyMin, horizonMin, offMs, phase }: PieceNow): string => {
-    if (offMs !== null) {
-      return `off ${clockOf(localOf(offMs, zone))}, ${phase === 'resting' ? 'resting' : 'rested'}`;
-    }
-    if (state.cause.code === 'fire-out') return 'not in sight';
-    if (!readyMin || litMs === null) return 'not known yet';
-    return windowWords(readyMin, horizonMin, litMs, zone);
+  const window = (piece: PieceNow): string => {
+    const after = piece.phase === 'resting' ? 'resting' : 'rested';
+    return `${readyOf(cook, piece)}${piece.offMs === null ? '' : `, ${after}`}`;
   };
   const reading = ({ read, muscles }: PieceNow): string => {
     if (!read) return 'not read';
@@ -32,10 +28,13 @@ export function PieceChips() {
   return (
     <ScrollView horizontal className="grow-0" contentContainerClassName="gap-2">
       {pieces.map((p, i) => (
-        <View
+        <Pressable
           key={p.id}
+          role="button"
           testID={`piece-${p.id}`}
-          className={`rounded-lg px-3 py-1 ${p.next ? 'border-2 border-pit' : 'border border-rule'}`}
+          accessibilityHint="Its progress, alarm, probe and log"
+          onPress={() => onPiece(p.id)}
+          className={`rounded-lg px-3 py-1 min-h-[48px] active:opacity-70 ${p.next ? 'border-2 border-pit' : 'border border-rule'}`}
         >
           <Text className="font-sans-bold text-ink text-[14px]">
             {pieceName(plan, i)}
@@ -45,7 +44,7 @@ export function PieceChips() {
             {window(p)}
             {p.next ? <Text className="font-sans-semi text-pit">{'  read next'}</Text> : null}
           </Text>
-        </View>
+        </Pressable>
       ))}
     </ScrollView>
   );

@@ -44,7 +44,8 @@ export function Reading({ instead, onRun, onMeat }: Props) {
   );
   const source = sourceWords(cook, units);
   const ageMin = last === null ? 0 : (nowMs - last.t) / MINUTE_MS;
-  const old = ageMin > (practice ? OLD_MIN.byWire : OLD_MIN.byHand);
+  const byWire = practice || cook.wire.some((r) => r.at === last?.t);
+  const old = ageMin > (byWire ? OLD_MIN.byWire : OLD_MIN.byHand);
   const late = latenessMin(plan.request, leadMeat(plan), leadPiece(cook).readyMin, litMs, serveMs);
   const serve = `serve ${clockFrom(serveMs, nowMs, plan.request.timeZone)}`;
   const change = state.changeK;
@@ -120,17 +121,19 @@ export function Reading({ instead, onRun, onMeat }: Props) {
             </Text>
           ) : null}
           {practice ? null : <DisagreementLine />}
-          <Pressable
-            role="button"
-            accessibilityLabel={`Meat${core ? ` ${degrees(core.c, units)}` : ''}: progress, wrapping, food safety`}
-            testID="meat-reading"
-            onPress={onMeat}
-            className="min-h-[48px] justify-center self-start active:opacity-70"
-          >
-            <Text className="font-sans-semi text-ink text-[16px] underline">
-              {core ? `Meat ${degrees(core.c, units)}` : 'Meat'}
-            </Text>
-          </Pressable>
+          {cook.pieces.length > 1 ? null : (
+            <Pressable
+              role="button"
+              accessibilityLabel={`Meat${core ? ` ${degrees(core.c, units)}` : ''}: progress, wrapping, food safety`}
+              testID="meat-reading"
+              onPress={onMeat}
+              className="min-h-[48px] justify-center self-start active:opacity-70"
+            >
+              <Text className="font-sans-semi text-ink text-[16px] underline">
+                {core ? `Meat ${degrees(core.c, units)}` : 'Meat'}
+              </Text>
+            </Pressable>
+          )}
         </View>
       </View>
       {wide ? null : (

@@ -1,6 +1,6 @@
 /** The cook under way: reading, next job, strip and log pad. */
 import type { Entry } from '@ostrin/core/log';
-import { doubtAbout, isTheOrder } from '@ostrin/core/tending';
+import { doubtAbout, isTheOrder, leadPiece } from '@ostrin/core/tending';
 import type { PitPlan } from '@ostrin/core';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -47,6 +47,7 @@ export function TendCook({ plan, id }: Props) {
   const mayLog = useRole() !== 'looker';
   const [open, setOpen] = useState<OpenSheet | null>(null);
   const [last, setLast] = useState<Entry[]>([]);
+  const openPiece = (meat: string): void => setOpen({ of: 'piece', meat });
   const correct = (entryId: string): void => setOpen({ of: 'line', entryId });
   const awake = useScreenAwake(useLive((s) => s.fire) === 'real');
   const advice = useAdvice(cook);
@@ -90,10 +91,10 @@ export function TendCook({ plan, id }: Props) {
             ) : null
           }
           onRun={() => setOpen({ of: 'run' })}
-          onMeat={() => setOpen({ of: 'meat' })}
+          onMeat={() => openPiece(leadPiece(cook).id)}
         />
         <AfterOffCard />
-        {cook.pieces.length > 1 ? <PieceChips /> : null}
+        {cook.pieces.length > 1 ? <PieceChips onPiece={openPiece} /> : null}
       </>
     ),
     card: (

@@ -1,6 +1,6 @@
 /** The sheet that is open over a cook under way. */
 import { localOf } from '@ostrin/core/quantity';
-import { isOnPit, offPlan } from '@ostrin/core/tending';
+import { isOnPit, leadPiece, offPlan } from '@ostrin/core/tending';
 import { offPlanWords } from '@ostrin/wording/tending';
 import { useLive } from '../store/live';
 import { logDeeds } from '../store/logging';
@@ -15,7 +15,7 @@ import { useTendedCook } from './cookContext';
 import { JobsSheet } from './JobsSheet';
 import { LogLineSheet } from './LogLineSheet';
 import { LogSheet } from './LogSheet';
-import { MeatSheet } from './MeatSheet';
+import { PieceSheet } from './PieceSheet';
 import { RunSheet } from './RunSheet';
 import { sheetOf } from './useCookNow';
 import type { Alarms } from './useAlarms';
@@ -24,7 +24,10 @@ import { ShiftSheet, shiftWords } from './ShiftSheet';
 
 /** Which sheet; `line` corrects the entry of that id. */
 export type OpenSheet =
-  | { of: 'run' | 'watch' | 'meat' | 'jobs' | 'log' | 'alarms' | 'change' | 'food' }
+  | { of: 'run' | 'watch' | 'jobs' | 'alarms' | 'change' | 'food' }
+  | { of: 'piece'; meat: string }
+  /** The log, of one piece where that is named. */
+  | { of: 'log'; meat?: string }
   | { of: 'line'; entryId: string };
 
 interface Props {
@@ -69,10 +72,25 @@ export function TendSheets({ open, setOpen, awake, alarms }: Props) {
       ) : null;
     }
     case 'log':
-      return <LogSheet onEdit={(entryId) => setOpen({ of: 'line', entryId })} onClose={onClose} />;
-    case 'meat': {
-      const off = offPlan(plan, log, cook.readings, cook.forecast);
-      return <MeatSheet why={off && offPlanWords(off, units)} onClose={onClose} />;
+      return (
+        <LogSheet
+          meat={open.meat}
+          onEdit={(entryId) => setOpen({ of: 'line', entryId })}
+          onClose={onClose}
+        />
+      );
+    case 'piece': {
+      const { meat } = open;
+      const lead = meat === leadPiece(cook).id;
+      const off = lead ? offPlan(plan, log, cook.readings, cook.forecast) : null;
+      return (
+        <PieceSheet
+          meat={meat}
+          why={off && offPlanWords(off, units)}
+          onLog={() => setOpen({ of: 'log', meat })}
+          onClose={onClose}
+        />
+      );
     }
     case 'run':
       return (

@@ -11,6 +11,9 @@ import { useEffect, useRef, useState } from 'react';
 import { useSettings } from '../store/settings';
 import { isQuietNow, ring } from './ring';
 
+/** What sounds in quiet hours too: a fire that is out or in trouble, and what somebody asked for. */
+const IN_QUIET_HOURS: ReadonlySet<Alarm['code']> = new Set(['fire-out', 'suspected', 'called-at']);
+
 export interface Alarms {
   /** All that call beside the order, the most urgent first. */
   up: readonly Alarm[];
@@ -33,7 +36,7 @@ export function useAlarms(cook: CookNow, order: Order): Alarms {
     known.current = next;
     setSeen((s) => (s.every((id) => next.has(id)) ? s : s.filter((id) => next.has(id))));
     if (calling.length === 0) return;
-    const urgent = calling.some((a) => a.code === 'fire-out' || a.code === 'suspected');
+    const urgent = calling.some((a) => IN_QUIET_HOURS.has(a.code));
     if (!urgent && isQuietNow(timeZone, settings.quietFrom, settings.quietTo)) return;
     ring(settings);
   }, [up, nowMs, settings, timeZone]);

@@ -1,6 +1,6 @@
 /** Everything that the page of a cook under way shows, worked out from its log, its readings and its clock. */
 import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
-import type { CookNow, Forecasts, Orders } from '@ostrin/core/tending';
+import type { CookNow, Forecasts, Orders, PieceNow } from '@ostrin/core/tending';
 import type { PitPlan } from '@ostrin/core';
 import { cookNow, forecastInputs, knownCook, leadPiece, steadied } from '@ostrin/core/tending';
 import { spanOfTime } from '@ostrin/wording';
@@ -48,11 +48,11 @@ export function useCookNow(planned: PitPlan, id: string): CookNow {
 }
 
 /** When the first piece is ready, in words. */
-export const readyNow = (cook: CookNow): string =>
-  readyWords(cook.plan, cook.forecast, cook.litMs, {
-    offMs: leadPiece(cook).offMs,
-    out: cook.state.cause.code === 'fire-out',
-  });
+export const readyNow = (cook: CookNow): string => readyOf(cook, leadPiece(cook));
+
+/** When a piece is ready, in words. */
+export const readyOf = ({ plan, litMs, state }: CookNow, piece: PieceNow): string =>
+  readyWords(plan, piece, litMs, state.cause.code === 'fire-out');
 
 /** What the last reading was, where the pit is not read at the grate itself. */
 export function sourceWords(cook: CookNow, units: Units): string | null {

@@ -55,7 +55,7 @@ export function signedIn(store: AccessStore): RequestHandler {
 
 /** What a looker may do beside reading: sign out. A helper may log too. */
 const LOOKER_MAY = [/^POST \/api\/access\/sign-out$/];
-const HELPER_MAY = [...LOOKER_MAY, /^POST \/api\/cooks\/[^/]+\/(entries|photographs)$/];
+const HELPER_MAY = [...LOOKER_MAY, /^POST \/api\/cooks\/[^/]+\/(entries|photographs|probes)$/];
 
 /** Whether a role may make a request. */
 export function roleMay(role: Role, method: string, path: string): boolean {

@@ -50,7 +50,9 @@ export class CookWatch {
   private async lookAtDue(): Promise<void> {
     const running = await this.store.running();
     for (const id of this.seen.keys()) {
-      if (!running.some((c) => c.id === id)) this.seen.delete(id);
+      if (running.some((c) => c.id === id)) continue;
+      this.seen.delete(id);
+      this.hub.tell({ type: 'over', cookId: id });
     }
     for (const head of running) {
       const { cookMs } = this.clocks.clock(head);

@@ -36,13 +36,20 @@ export function bridgeTo(url: string, parts: BridgeParts): () => Promise<void> {
   const relisten = (): void => {
     if (client.connected) listen().catch((e: unknown) => onProblem('topics not listened to', e));
   };
-  client.on('connect', relisten);
+  // Cooks that ended while the broker was away.
+  const ended = new Set<string>();
+  client.on('connect', () => {
+    relisten();
+    for (const cookId of ended) clearCook(client, cookId);
+    ended.clear();
+  });
   client.on('error', (e) => onProblem('the broker cannot be used', e));
   client.on('message', (topic, payload) => {
     take(parts, known, topic, payload).catch((e: unknown) => onProblem(`${topic} not taken`, e));
   });
   const stopHearing = hub.hear((event) => {
     if (event.type === 'changed' && event.what === 'instruments') relisten();
+    if (event.type === 'over' && !client.connected) ended.add(event.cookId);
     publish(client, event);
   });
   return async () => {
@@ -77,8 +84,17 @@ function publish(client: MqttClient, event: LiveEvent): void {
   } else if (event.type === 'state') {
     const { cookId, state } = event;
     client.publish(`${COOKS_OF}${cookId}/state`, JSON.stringify(state), { retain: true, qos: 1 });
+  } else if (event.type === 'over') {
+    clearCook(client, event.cookId);
   } else if (event.type === 'alarms') {
     const { cookId, alarms } = event;
     client.publish(`${COOKS_OF}${cookId}/alarm`, JSON.stringify(alarms), { retain: true, qos: 1 });
+  }
+}
+
+/** Takes what a broker keeps of a cook away: an empty message that stays takes the place of the one before, and is none. */
+function clearCook(client: MqttClient, cookId: string): void {
+  for (const what of ['state', 'alarm']) {
+    client.publish(`${COOKS_OF}${cookId}/${what}`, '', { retain: true, qos: 1 });
   }
 }

@@ -1,8 +1,9 @@
 /** A broker of our own for sensors that have none: off by default, and only for instruments with their tokens. */
+import { packetsTopic } from '@ostrin/contract';
 import { Aedes, type Client } from 'aedes';
 import net from 'node:net';
 import type { InstrumentStore } from '../store/instruments';
-import { COOKS_OF, PACKETS_OF } from './mqttTopics';
+import { COOKS_OF } from './mqttTopics';
 
 /** A broker that runs. */
 interface OwnBroker {
@@ -43,7 +44,7 @@ export async function openBroker(
   };
   broker.authorizePublish = (client, packet, done) => {
     const who = client ? signedIn.get(client) : undefined;
-    const own = who === OWN || packet.topic === `${PACKETS_OF}${who}`;
+    const own = who === OWN || (who !== undefined && packet.topic === packetsTopic(who));
     const refused = !own && (packet.topic.startsWith('ostrin/') || packet.topic.startsWith('$'));
     done(refused ? new Error('that topic belongs to somebody else') : null);
   };

@@ -1,8 +1,6 @@
 /** Topics: where instruments tell their readings, and where we tell ours. */
-import type { Channel, Instrument } from '@ostrin/contract';
+import { packetsTopic, type Channel, type Instrument } from '@ostrin/contract';
 
-/** Under this, an instrument tells whole packets: the same JSON as over HTTP. */
-export const PACKETS_OF = 'ostrin/instruments/';
 /** Under this, we tell of each cook: `reading`, `state` and `alarm`. */
 export const COOKS_OF = 'ostrin/cooks/';
 
@@ -12,7 +10,7 @@ export type Source = { instrument: Instrument; channel: Channel | null };
 /** Which instruments tell a topic: a whole packet of one, or single values of channels that name the topic. */
 export function sourcesOf(topic: string, instruments: readonly Instrument[]): Source[] {
   return instruments.flatMap((instrument): Source[] => {
-    if (topic === `${PACKETS_OF}${instrument.id}`) return [{ instrument, channel: null }];
+    if (topic === packetsTopic(instrument.id)) return [{ instrument, channel: null }];
     return instrument.channels
       .filter((c) => c.topic === topic)
       .map((channel) => ({ instrument, channel }));
@@ -21,7 +19,7 @@ export function sourcesOf(topic: string, instruments: readonly Instrument[]): So
 
 /** All topics that are to be listened to. */
 export const topicsOf = (instruments: readonly Instrument[]): string[] => [
-  `${PACKETS_OF}+`,
+  packetsTopic('+'),
   ...new Set(instruments.flatMap((i) => i.channels.flatMap((c) => (c.topic ? [c.topic] : [])))),
 ];
 

@@ -2,17 +2,17 @@
 import type { Channel, Instrument, InstrumentSeen, Packet } from '@ostrin/contract';
 import { leadMeat } from '@ostrin/core';
 import { isTemperature, wireReadings, type WireSpot } from '@ostrin/core/log';
-import type { CookStore } from '../store/cooks';
+import type { CookHead, CookStore } from '../store/cooks';
 import type { InstrumentStore, ToldValue } from '../store/instruments';
 import type { CookClocks } from './cookClocks';
 import type { Hub } from './hub';
 import type { InTurn } from './inTurn';
 
-/** Values that cannot be true are left out: a broken probe, not a bad request. */
+/** Values that cannot be true are left out: a broken probe, not a bad request. No yard is colder, no freezer either. */
 const POSSIBLE: Readonly<Record<WireSpot, readonly [number, number]>> = {
-  grate: [-60, 700],
-  dome: [-60, 700],
-  meat: [-60, 250],
+  grate: [-45, 700],
+  dome: [-45, 700],
+  meat: [-30, 250],
   air: [-60, 60],
   wind: [0, 75],
   rain: [0, 500],
@@ -37,6 +37,8 @@ export interface Taken {
   stored: number;
   /** Values that cannot be true. */
   impossible: number;
+  /** Why values were not stored, in a sentence; left out where all of them were. */
+  why?: string;
 }
 
 export class WireIntake {
@@ -66,9 +68,15 @@ export class WireIntake {
       const [low, high] = POSSIBLE[spotOf.get(key)?.spot ?? 'none'];
       return value >= low && value <= high;
     });
-    const seen = heard(instrument, packets, this.clocks.realMs(), possible);
+    const seen = heard(
+      instrument,
+      packets,
+      this.clocks.realMs(),
+      possible,
+      all.filter((v) => !possible.includes(v)),
+    );
     const cook = await this.cooks.cookAt(instrument, Math.max(...packets.map((p) => p.at)));
-    const meats = cook?.plan.request.meats.map((m) => m.id) ?? [];
+    const meats = cook ? await this.cooks.pieceIds(cook) : [];
     const told = possible.flatMap(({ at, key, value }): ToldValue[] => {
       const channel = spotOf.get(key);
       if (!channel || channel.spot === 'none') return [];
@@ -92,11 +100,46 @@ export class WireIntake {
         clock: this.clocks.clock(cook),
       });
     }
+    const isPlaced = (key: string): boolean =>
+      spotOf.get(key)?.spot !== 'none' && (!cook || told.some((t) => t.channel === key));
+    const unplaced = possible.filter((v) => !isPlaced(v.key));
+    const why = whyNot({
+      pitName: instrument.pitName,
+      cook,
+      unplaced: unplaced.map((v) => v.key),
+      impossible: Object.keys(seen.impossible ?? {}),
+    });
     return {
       stored: cook ? told.length : 0,
       impossible: all.length - possible.length,
+      ...(why ? { why } : {}),
     };
   }
+}
+
+/** Why values of an instrument at a pit were not stored, in a sentence; null where all of them were. */
+function whyNot({
+  pitName,
+  cook,
+  unplaced,
+  impossible,
+}: {
+  pitName: string;
+  cook: CookHead | null;
+  /** Channels without a place in this cook, and those whose last value cannot be true. */
+  unplaced: readonly string[];
+  impossible: readonly string[];
+}): string | null {
+  const named = (keys: readonly string[]): string =>
+    `Channel${new Set(keys).size > 1 ? 's' : ''} ${[...new Set(keys)].join(', ')}`;
+  const reasons = [
+    ...(cook ? [] : [`No cook on a real fire is under way at ${pitName}.`]),
+    ...(unplaced.length > 0
+      ? [`${named(unplaced)}: set under Yard, Sensors where it measures.`]
+      : []),
+    ...(impossible.length > 0 ? [`${named(impossible)}: the value is not possible there.`] : []),
+  ];
+  return reasons.length > 0 ? reasons.join(' ') : null;
 }
 
 /** Channels that packets name for the first time: what they measure is to be said. */
@@ -110,20 +153,41 @@ function newChannels(known: readonly Channel[], packets: readonly Packet[]): Cha
 
 /** What was heard last: later values stand over earlier ones, in whatever order they come. */
 function heard(
-  { id, battery, values, heardAt }: Instrument,
+  { id, battery, values, impossible, heardAt }: Instrument,
   packets: readonly Packet[],
   nowMs: number,
-  told: readonly { at: number; key: string; value: number }[],
+  told: readonly Told[],
+  untrue: readonly Told[],
 ): InstrumentSeen {
-  const latest = { ...values };
-  for (const { at, key, value } of told) {
-    if (at >= (latest[key]?.at ?? -Infinity)) latest[key] = { at, value };
-  }
+  const latest = withLatest(values, told);
+  const wrong = Object.entries(withLatest(impossible ?? {}, untrue)).filter(
+    ([key, { at }]) => at > (latest[key]?.at ?? -Infinity),
+  );
   const last = [...packets].sort((a, b) => a.at - b.at).findLast((p) => p.battery !== null);
   return {
     id,
     heardAt: Math.max(heardAt ?? 0, nowMs),
     battery: last?.battery ?? battery,
     values: latest,
+    impossible: Object.fromEntries(wrong),
   };
+}
+
+/** A value of a channel. */
+interface Told {
+  at: number;
+  key: string;
+  value: number;
+}
+
+/** The last value of each channel. */
+function withLatest(
+  known: InstrumentSeen['values'],
+  told: readonly Told[],
+): InstrumentSeen['values'] {
+  const latest = { ...known };
+  for (const { at, key, value } of told) {
+    if (at >= (latest[key]?.at ?? -Infinity)) latest[key] = { at, value };
+  }
+  return latest;
 }

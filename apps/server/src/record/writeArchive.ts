@@ -44,7 +44,14 @@ async function headOf(stores: RecordStores): Promise<ArchiveHead> {
     shelf,
     instruments: (await stores.instruments.list()).map(
       // What was heard last is no part of a record.
-      ({ version: _, heardAt: _heard, battery: _battery, values: _values, ...record }) => record,
+      ({
+        version: _,
+        heardAt: _heard,
+        battery: _battery,
+        values: _values,
+        impossible: _impossible,
+        ...record
+      }) => record,
     ),
     photographs: await stores.photographs.all(),
   };

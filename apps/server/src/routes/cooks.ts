@@ -1,25 +1,21 @@
 /** Cooks: begin, look at, log into, watch, take out. */
-import {
-  actionsCsv,
-  exportedCook,
-  validate,
-  ClockDto,
-  readEntries,
-  readingsCsv,
-  type NewCook,
-} from '@ostrin/contract';
+import { validate, ClockDto, ProbeDto, readEntries, type NewCook } from '@ostrin/contract';
 import { alreadyLogged, foldLog, type Entry } from '@ostrin/core/log';
 import { DAY_MS, epochOf, MINUTE_MS } from '@ostrin/core/quantity';
 import { isUUID } from 'class-validator';
-import { Router, type Request } from 'express';
+import { Router } from 'express';
 import isEqual from 'lodash/isEqual.js';
 import { deviceOf } from '../access/guard';
-import { invalid, missing, Problem } from '../http/problems';
+import { invalid, Problem } from '../http/problems';
 import type { CookClocks } from '../live/cookClocks';
 import type { Hub } from '../live/hub';
+import { moveProbe } from '../live/probePlaces';
 import type { InTurn } from '../live/inTurn';
 import { addAfterwards } from './afterwards';
+import { addExports } from './cookFiles';
+import { headOf } from './cookHead';
 import type { CookHead, CookStore } from '../store/cooks';
+import type { InstrumentStore } from '../store/instruments';
 import { onSamePit, type PitRef } from '../store/pitOf';
 import type { Pools } from '../workers/pools';
 
@@ -29,6 +25,7 @@ const LEAD_MIN = 2;
 /** What the routes of cooks work with. */
 export interface CookServices {
   store: CookStore;
+  instruments: InstrumentStore;
   clocks: CookClocks;
   hub: Hub;
   pools: Pools;
@@ -73,6 +70,12 @@ export function cookRoutes(services: CookServices): Router {
     );
     res.status(added ? 201 : 200).json({ stored: entries.map((e) => e.id) });
   });
+  router.post('/:id/probes', async (req, res) => {
+    const checked = validate(ProbeDto, req.body);
+    if (!checked.ok) throw invalid(checked.problems);
+    await moveProbe(services, await headOf(services, req), checked.value);
+    res.json({ ok: true });
+  });
   router.put('/:id/clock', async (req, res) => {
     const head = await headOf(services, req);
     const checked = validate(ClockDto, req.body);
@@ -108,13 +111,6 @@ function refuseSkip(head: CookHead, nowMs: number, skipTo: number): void {
   if (message) throw invalid([{ field: 'skipTo', message }]);
 }
 
-/** The cook that a request names. Throws 404 where there is none. */
-async function headOf({ store }: CookServices, req: Request): Promise<CookHead> {
-  const head = await store.head(String(req.params.id));
-  if (!head) throw missing('cook');
-  return head;
-}
-
 /** The list, one whole cook, and its events. */
 function addReads(router: Router, services: CookServices): void {
   const { store, clocks, hub } = services;
@@ -133,33 +129,6 @@ function addReads(router: Router, services: CookServices): void {
     hub.watch(head.id, req, res);
   });
 }
-
-/** The cook as files. */
-function addExports(router: Router, services: CookServices): void {
-  const { store } = services;
-  router.get('/:id/cook.json', async (req, res) => {
-    const head = await headOf(services, req);
-    const doc = await store.doc(head.id);
-    res.attachment(`${fileName(head)}.json`).json(exportedCook(doc!));
-  });
-  router.get('/:id/readings.csv', async (req, res) => {
-    const head = await headOf(services, req);
-    res.attachment(`${fileName(head)}-readings.csv`).type('text/csv');
-    res.send(readingsCsv(await store.readings(head.id)));
-  });
-  router.get('/:id/actions.csv', async (req, res) => {
-    const head = await headOf(services, req);
-    const doc = await store.doc(head.id);
-    res.attachment(`${fileName(head)}-actions.csv`).type('text/csv');
-    res.send(actionsCsv(doc!));
-  });
-}
-
-const fileName = (head: CookHead): string =>
-  head.name
-    .replace(/[^A-Za-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '')
-    .toLowerCase() || 'cook';
 
 /**
  * Begins cooks under ids of the caller's, all or none. False where these very cooks are there already; some of

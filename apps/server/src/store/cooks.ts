@@ -1,7 +1,8 @@
 /** Cooks, their logs and readings, in and out of the database. */
 import type { CookDoc, CookFire, CookSummary, Reading } from '@ostrin/contract';
 import { leadMeat, type PitPlan } from '@ostrin/core';
-import { mergedRows, wireReadings, type Entry } from '@ostrin/core/log';
+import { foldLog, mergedRows, wireReadings, type Entry } from '@ostrin/core/log';
+import { planAsChanged } from '@ostrin/core/tending';
 import type { Glance } from '@ostrin/core/afterwards';
 import { glanceOf } from '@ostrin/core/afterwards';
 import type { Knex } from 'knex';
@@ -160,6 +161,15 @@ function readsOf(db: Knex) {
     async entries(id: string): Promise<Entry[]> {
       const rows = await db<EntryRow>('entries').where({ cook_id: id }).orderBy('seq');
       return rows.map(entryOf);
+    },
+
+    /** The pieces of a cook, planned and added, in the order in which they are counted. */
+    async pieceIds({ id, plan }: Pick<CookHead, 'id' | 'plan'>): Promise<string[]> {
+      const rows = await db<EntryRow>('entries')
+        .where({ cook_id: id })
+        .whereRaw(`body ->> '$.kind' IN ('add-food', 'undo', 'retime')`)
+        .orderBy('seq');
+      return planAsChanged(plan, foldLog(rows.map(entryOf))).request.meats.map((m) => m.id);
     },
 
     /** Names of the instruments that told of a cook. */

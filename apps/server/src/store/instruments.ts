@@ -20,6 +20,7 @@ interface Row extends PitRow {
   heard_ms: number | null;
   battery: number | null;
   heard: string;
+  impossible: string;
   kind: InstrumentRecord['kind'] | null;
   due_days: number | null;
   battery_changed_ms: number | null;
@@ -50,6 +51,7 @@ const fromRow = (r: Row): Versioned<Instrument> => ({
   heardAt: r.heard_ms,
   battery: r.battery,
   values: JSON.parse(r.heard) as InstrumentSeen['values'],
+  impossible: JSON.parse(r.impossible) as InstrumentSeen['values'],
   ...(r.kind ? { kind: r.kind } : {}),
   ...(r.due_days === null ? {} : { dueDays: r.due_days }),
   ...(r.battery_changed_ms === null ? {} : { batteryChangedAt: r.battery_changed_ms }),
@@ -74,6 +76,34 @@ const ADD_VALUES = `INSERT OR IGNORE INTO wire_values (series, at, value)
   WHERE NOT EXISTS (SELECT 1 FROM wire_series o JOIN wire_values v ON v.series = o.no
     WHERE o.cook_id = s.cook_id AND o.instrument_id = s.instrument_id AND o.channel = s.channel
     AND v.at = t.value ->> '$.at')`;
+
+/** A probe that was moved from one piece of a cook to another, or out of them. */
+export interface ProbeMove {
+  cookId: string;
+  instrumentId: string;
+  channel: string;
+  /** The piece that it is in; null where it is in none. */
+  meat: string | null;
+  /** Since when, cook's clock, epoch ms. */
+  fromMs: number;
+}
+
+/** Moves what a probe told since then, all or nothing. */
+const moveValues = (db: Knex, to: ProbeMove): Promise<void> =>
+  db.transaction(async (trx) => {
+    const { cookId, instrumentId, channel, meat, fromMs } = to;
+    const spot: WireValue['spot'] = meat === null ? 'none' : 'meat';
+    await trx.raw(ADD_SERIES, [cookId, instrumentId, JSON.stringify([{ channel, spot, meat }])]);
+    const series: { no: number; spot: string; meat: string }[] = await trx('wire_series')
+      .where({ cook_id: cookId, instrument_id: instrumentId, channel })
+      .select('no', 'spot', 'meat');
+    const { no } = series.find((s) => s.spot === spot && s.meat === (meat ?? ''))!;
+    const others = series.filter((s) => s.no !== no).map((s) => s.no);
+    await trx('wire_values')
+      .whereIn('series', others)
+      .where('at', '>=', fromMs)
+      .update({ series: no });
+  });
 
 /** What was told of a cook, in order of time, with what its channel reads too much: now, or when it was taken out. */
 export async function valuesOf(db: Knex, cookId: string): Promise<WireValue[]> {
@@ -114,9 +144,7 @@ export function instrumentStore(db: Knex) {
     return row ? fromRow(row) : null;
   };
   return {
-    async list(): Promise<Versioned<Instrument>[]> {
-      return (await rows().orderBy('name')).map(fromRow);
-    },
+    list: async (): Promise<Versioned<Instrument>[]> => (await rows().orderBy('name')).map(fromRow),
     get,
     /** Makes or changes an instrument; what was heard of it stays. Throws `Stale`. */
     put: (record: InstrumentRecord, expected: Expected = null): Promise<Versioned<Instrument>> =>
@@ -163,6 +191,8 @@ export function instrumentStore(db: Knex) {
       const [row] = await rows().where({ token_hash: hashOf(token) });
       return row ? fromRow(row) : null;
     },
+    /** Puts what a channel told of a cook from then on into a piece, or out of all of them. */
+    moveValues: (to: ProbeMove): Promise<void> => moveValues(db, to),
     /**
      * Keeps what was told, for the cook that it belongs to (null: none), what was heard last, and channels that were
      * named for the first time; all or nothing. What somebody else changed of the instrument meanwhile stays.
@@ -188,6 +218,7 @@ export function instrumentStore(db: Knex) {
             heard_ms: seen.heardAt,
             battery: seen.battery,
             heard: JSON.stringify(seen.values),
+            impossible: JSON.stringify(seen.impossible ?? {}),
             ...(added.length > 0
               ? { channels: JSON.stringify([...known.channels, ...added]) }
               : {}),

@@ -206,4 +206,18 @@ export const LOG_STEPS: Step[] = [
       }
     },
   },
+  {
+    // What an instrument read that cannot be true: somebody has to see it.
+    name: '2026-12-01-impossible-readings',
+    async up(knex) {
+      await knex.schema.alterTable('instruments', (t) => {
+        t.text('impossible').notNullable().defaultTo('{}');
+      });
+    },
+    async down(knex) {
+      await knex.schema.alterTable('instruments', (t) => {
+        t.dropColumn('impossible');
+      });
+    },
+  },
 ];

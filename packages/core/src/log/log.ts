@@ -27,6 +27,8 @@ export type EntryBody =
   | { kind: 'add-food'; food: MeatSpec; offAt: number }
   /** People sit down at another time, epoch ms. */
   | { kind: 'serve-at'; to: number }
+  /** Whoever tends is to be called when the middle of `meat` reads this, C; null: no longer. */
+  | { kind: 'call-at'; meat: string; c: number | null }
   /** The watch is offered to somebody, with a sheet that tells how the fire stands. */
   | { kind: 'hand-over'; to: string; sheet: string }
   /** Whoever writes it holds the watch from now on. `offer` is the id of the offer it accepts. */
@@ -73,6 +75,8 @@ export interface Log {
   finishedAt: number | null;
   /** When people sit down, epoch ms, where that was moved; null where it is as planned. */
   serveMs: number | null;
+  /** At what a piece is to be called, C, by its id; pieces that are not are left out. */
+  callAtC: ReadonlyMap<string, number>;
   /** Ids of the jobs that were done. */
   jobsDone: ReadonlySet<string>;
 }
@@ -107,6 +111,7 @@ export function foldLog(entries: readonly Entry[]): Log {
   const lines = new Map<string, LogLine>();
   let finishedAt = finish?.at ?? null;
   let serve: { at: number; to: number } | null = null;
+  const calls: CallAt[] = [];
   for (const e of entries) {
     if (undone.has(e.id)) continue;
     if (isLine(e)) {
@@ -119,6 +124,7 @@ export function foldLog(entries: readonly Entry[]): Log {
         ...(e.by ? { by: e.by } : {}),
       });
     } else if (e.kind === 'serve-at' && (!serve || e.at >= serve.at)) serve = e;
+    else if (e.kind === 'call-at') calls.push(e);
   }
   for (const e of entries) {
     if (e.kind !== 'retime' || undone.has(e.id)) continue;
@@ -130,7 +136,21 @@ export function foldLog(entries: readonly Entry[]): Log {
   }
   const sorted = [...lines.values()].sort((a, b) => a.at - b.at);
   const jobsDone = new Set(sorted.flatMap((l) => (l.jobId ? [l.jobId] : [])));
-  return { lines: sorted, finishedAt, serveMs: serve?.to ?? null, jobsDone };
+  return {
+    lines: sorted,
+    finishedAt,
+    serveMs: serve?.to ?? null,
+    callAtC: callsAtC(calls),
+    jobsDone,
+  };
+}
+
+type CallAt = Extract<Entry, { kind: 'call-at' }>;
+
+/** At what each piece is to be called, C: what was said last. */
+function callsAtC(calls: readonly CallAt[]): ReadonlyMap<string, number> {
+  const last = new Map([...calls].sort((a, b) => a.at - b.at).map(({ meat, c }) => [meat, c]));
+  return new Map([...last].filter((e): e is [string, number] => e[1] !== null));
 }
 
 /** Both vents as they were last set; null when they never were. */
@@ -169,6 +189,12 @@ export const litAtMs = (log: Log): number | null =>
 export function deedsOfLine(body: LogLine['body']): PlanLog[] {
   if (body.kind === 'act') return [body.action];
   return body.kind === 'add-food' ? puttingOn(body.food) : [];
+}
+
+/** The pieces that a line is about: done to, read or felt; empty where it is about the pit. Added food names itself. */
+export function piecesOfLine({ body }: Pick<LogLine, 'body'>): string[] {
+  if (body.kind === 'act') return 'meat' in body.action ? [body.action.meat] : [];
+  return 'meat' in body && body.meat !== undefined ? [body.meat] : [];
 }
 
 /** Putting one more piece on: under an open lid. */

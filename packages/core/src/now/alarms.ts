@@ -21,6 +21,7 @@ export const ALARM_CODES = [
   'fuel-out-soon',
   'late',
   'early',
+  'called-at',
   'near-done',
   'near-wrap',
   'job-due',
@@ -43,6 +44,8 @@ export interface Alarm {
   meat?: string;
   /** By how much it is late, or early, min. */
   byMin?: number;
+  /** What its middle was to read for the call, C. */
+  atC?: number;
 }
 
 /** What alarms are made from. */
@@ -54,8 +57,13 @@ export interface AlarmInput {
   jobs: readonly DueJob[];
   /** What came by wire, in order of time. */
   wire: readonly ReadingRow[];
+  /** When the pit was read last, by hand or by wire, epoch ms; null where it never was. */
+  pitReadMs: number | null;
   /** Pieces with when each is done, minutes after lighting. */
-  pieces: readonly (Pick<KnownPiece, 'id' | 'onMs' | 'offMs' | 'wrapped' | 'probeOutMs'> &
+  pieces: readonly (Pick<
+    KnownPiece,
+    'id' | 'onMs' | 'offMs' | 'wrapped' | 'probeOutMs' | 'callAtC' | 'read'
+  > &
     Pick<Forecast, 'readyMin'>)[];
   /** Pieces that came off and were not eaten yet. */
   held: readonly Pick<AfterOff, 'meat' | 'coldMs' | 'notSafe'>[];
@@ -166,6 +174,11 @@ function ofPieces({ plan, pieces, forecast, nowMs, litMs }: AlarmInput): Alarm[]
     ...onPit.flatMap(({ id, probeOutMs }) =>
       probeOutMs === null ? [] : [soon('probe-out', { id: `probe-out/${id}`, meat: id })],
     ),
+    ...onPit.flatMap(({ id, callAtC, read }) =>
+      callAtC === null || !read || read.c < callAtC
+        ? []
+        : [soon('called-at', { id: `called-at/${id}/${callAtC}`, meat: id, atC: callAtC })],
+    ),
     ...onPit.flatMap(({ id, readyMin }) => {
       const done = nearDoneMin(readyMin, now);
       return done === null
@@ -201,12 +214,18 @@ const ofJobs = ({ jobs, nowMs }: AlarmInput): Alarm[] =>
     .filter(({ ms }) => ms <= nowMs)
     .map(({ job }) => soon('job-due', { id: `job-due/${job.id}`, jobId: job.id }));
 
+/** A pit that was read by hand since its thermometer fell silent is known for so long, min. */
+const KNOWN_BY_HAND_MIN = 30;
+
 /** Somebody who reads by hand is asked by the diagnosis; a thermometer by wire is missed sooner. */
-function ofReadings({ state, wire, nowMs, litMs }: AlarmInput): Alarm[] {
+function ofReadings({ state, wire, pitReadMs, nowMs, litMs }: AlarmInput): Alarm[] {
   if (litMs === null) return [];
   if (state.cause.code === 'no-reading') return [soon('no-reading')];
   const lately = wire.filter((r) => r.at > nowMs - 60 * MINUTE_MS && r.at <= nowMs);
   const last = lately.findLast((r) => r.pitC !== null || r.domeC != null);
   const often = lately.length >= 20;
-  return often && (!last || nowMs - last.at > SILENT_MIN * MINUTE_MS) ? [soon('no-reading')] : [];
+  const silent = often && (!last || nowMs - last.at > SILENT_MIN * MINUTE_MS);
+  const known = pitReadMs !== null && nowMs - pitReadMs < KNOWN_BY_HAND_MIN * MINUTE_MS;
+  const byHand = pitReadMs !== null && (!last || pitReadMs > last.at);
+  return silent && !(known && byHand) ? [soon('no-reading')] : [];
 }

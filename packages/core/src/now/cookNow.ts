@@ -135,6 +135,7 @@ export function cookNow(known: KnownCook, forecasts: Forecasts, nowMs: number): 
       forecast,
       jobs,
       wire: known.wire,
+      pitReadMs: readings.findLast((r) => r.pitC !== null && r.at <= nowMs)?.at ?? null,
       pieces,
       held: notEaten(known, forecast),
       nowMs,

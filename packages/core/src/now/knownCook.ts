@@ -47,6 +47,8 @@ export interface KnownPiece {
   readings: readonly ReadingRow[];
   /** Since when its connected probe is out of it, epoch ms; null where it is not. */
   probeOutMs: number | null;
+  /** What its middle is to read when whoever tends is called, C; null where nothing was set. */
+  callAtC: number | null;
   /** Its last reading; null where it was never read. */
   read: PieceReading | null;
   /** The last reading by hand of each of its two muscles; empty where it has one, or nobody took it. */
@@ -134,6 +136,7 @@ function knownPiece(meat: RequestMeat, log: Log, wire: readonly ReadingRow[]): K
     notSafe: offMs === null ? null : notSafe(meat, readings, felt, offMs),
     readings,
     probeOutMs: onMs === null || offMs !== null ? null : probeOutMs(wire, onMs),
+    callAtC: log.callAtC.get(id) ?? null,
     read: byWire && (!byHand || byWire.at >= byHand.at) ? byWire : byHand,
     muscles: MUSCLES.flatMap((muscle) => lastPieceReading(log, id, muscle) ?? []),
     wrapByBarkMs: wrapByBarkMs(log, id),

@@ -1,12 +1,13 @@
-/** The meat sheet: where the piece is on its way, what wrapping now would save and cost, and what is safe. */
-import { leadMeat, type PlanLog } from '@ostrin/core';
+/** One piece: where it is on its way, what wrapping now would save and cost, what is safe, its alarm, probe and log. */
+import { type PlanLog } from '@ostrin/core';
 import { cutOf, doneByFeel } from '@ostrin/core/catalogue';
 import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
-import type { Outlook } from '@ostrin/core/tending';
-import { leadInput, leadPiece } from '@ostrin/core/tending';
+import type { CookNow, Outlook } from '@ostrin/core/tending';
+import { forecastInputs } from '@ostrin/core/tending';
 import { notSafeWords } from '@ostrin/wording/tending';
 import { capital, cautionWords, massWords, phaseWords, safetyWords } from '@ostrin/wording';
 import { Text, View } from 'react-native';
+import { pieceNamed } from '../store/names';
 import { useSettings } from '../store/settings';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
@@ -15,12 +16,18 @@ import { Heading } from '../ui/Title';
 import { degrees, roughClock } from '../ui/words';
 import { logAction } from './actions';
 import { useTendedCook } from './cookContext';
+import { PieceAlarm } from './PieceAlarm';
+import { PieceProbes } from './PieceProbes';
 import { useOutlook } from './useOutlook';
 import { WrapOptions } from './WrapOptions';
 
 interface Props {
+  /** Its id. */
+  meat: string;
   /** Why it is earlier or later than planned, in a sentence; null where it is near enough. */
   why: string | null;
+  /** Opens its log. */
+  onLog: () => void;
   onClose: () => void;
 }
 
@@ -28,15 +35,15 @@ const Paragraph = ({ children }: { children: string }) => (
   <Text className="font-sans text-ink text-[16px] leading-[23px]">{children}</Text>
 );
 
-export function MeatSheet({ why, onClose }: Props) {
-  const { cook, onLogged } = useTendedCook();
+export function PieceSheet({ meat: id, why, onLog, onClose }: Props) {
+  const { cook, mayLog, onLogged } = useTendedCook();
   const { plan, log, zeroMs, nowMs } = cook;
-  const input = cook.litMs === null ? null : leadInput(cook);
+  const piece = cook.pieces.find((p) => p.id === id)!;
+  const input = forecastInputs(cook, nowMs, [id])[id] ?? null;
   const units = useSettings((s) => s.units);
   const { outlook, failure } = useOutlook(input);
-  const meat = leadMeat(plan);
-  const cut = cutOf(meat.cut);
-  const unsafe = leadPiece(cook).notSafe;
+  const cut = cutOf(plan.request.meats.find((m) => m.id === id)!.cut);
+  const unsafe = piece.notSafe;
   const clock = (min: number): string =>
     roughClock(zeroMs + min * MINUTE_MS, plan.request.timeZone);
   const put = (action: PlanLog): void => {
@@ -44,7 +51,7 @@ export function MeatSheet({ why, onClose }: Props) {
     onClose();
   };
   return (
-    <Sheet title={capital(cut.name)} onClose={onClose}>
+    <Sheet title={titleOf(cook, id)} onClose={onClose}>
       {failure ? (
         <Notice tone="warn" title="This could not be worked out">
           {failure}
@@ -67,13 +74,27 @@ export function MeatSheet({ why, onClose }: Props) {
               <Paragraph key={c}>{cautionWords(c, units)}</Paragraph>
             ))}
           </View>
-          {OFF_PHASES.includes(outlook.phase) ? null : (
-            <PieceActions meat={meat.id} wrapped={outlook.phase === 'wrapped'} onPut={put} />
+          {OFF_PHASES.includes(outlook.phase) || !mayLog ? null : (
+            <PieceActions meat={id} wrapped={outlook.phase === 'wrapped'} onPut={put} />
           )}
         </View>
       ) : null}
+      {piece.offMs === null ? (
+        <>
+          <PieceAlarm piece={piece} />
+          <PieceProbes piece={piece} />
+        </>
+      ) : null}
+      <Button label="Log of this piece" testID="piece-log" onPress={onLog} />
     </Sheet>
   );
+}
+
+/** What a piece is called: by its cut where it is the only one of it. */
+function titleOf({ plan }: CookNow, id: string): string {
+  const of = plan.request.meats.find((m) => m.id === id)!;
+  const alone = plan.request.meats.filter((m) => m.cut === of.cut).length === 1;
+  return alone ? capital(cutOf(of.cut).name) : pieceNamed(plan, id);
 }
 
 /** Phases in which there is nothing to do to a piece on the pit. */

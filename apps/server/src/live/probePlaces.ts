@@ -1,0 +1,55 @@
+/** In which piece of a cook each probe is: as the instruments say, and as somebody who tends puts it right. */
+import type { Channel, ProbeDto } from '@ostrin/contract';
+import { invalid } from '../http/problems';
+import type { CookHead, CookStore } from '../store/cooks';
+import type { InstrumentStore } from '../store/instruments';
+import type { Hub } from './hub';
+
+/** What moving a probe works with. */
+export interface ProbeServices {
+  store: CookStore;
+  instruments: InstrumentStore;
+  hub: Hub;
+}
+
+/**
+ * Puts a probe into a piece from a moment on, or out of all of them: what it read since then is of that piece. Throws 422
+ * where there is no such instrument at this pit, channel or piece.
+ */
+export async function moveProbe(
+  { store, instruments, hub }: ProbeServices,
+  cook: CookHead,
+  { instrument: id, channel: key, meat, from }: ProbeDto,
+): Promise<void> {
+  const instrument = await instruments.get(id);
+  if (!instrument || instrument.pitId !== cook.pitId) {
+    throw invalid([
+      { field: 'instrument', message: 'must be an instrument at the pit of this cook' },
+    ]);
+  }
+  if (instrument.channels.every((c) => c.key !== key)) {
+    const known = instrument.channels.map((c) => c.key).join(', ');
+    throw invalid([{ field: 'channel', message: `must be one of ${known}` }]);
+  }
+  const pieces = await store.pieceIds(cook);
+  if (meat !== null && !pieces.includes(meat)) {
+    throw invalid([{ field: 'meat', message: `must be one of ${pieces.join(', ')}` }]);
+  }
+  const channels = instrument.channels.map((c) =>
+    c.key === key ? placed(c, meat === null ? null : pieces.indexOf(meat) + 1) : c,
+  );
+  await instruments.put({ ...instrument, channels });
+  await instruments.moveValues({
+    cookId: cook.id,
+    instrumentId: id,
+    channel: key,
+    meat,
+    fromMs: from,
+  });
+  hub.tell({ type: 'changed', what: 'instruments' });
+  hub.tell({ type: 'refresh', cookId: cook.id });
+}
+
+/** A channel in a piece, counted from 1, or, with null, in none. */
+const placed = ({ piece: _piece, ...c }: Channel, piece: number | null): Channel =>
+  piece === null ? { ...c, spot: 'none' } : { ...c, spot: 'meat', piece };

@@ -1,6 +1,6 @@
 /** The fire watch by touch: readings by wire, an alarm, advice that is taken, the strip moved and read off, a change of mind. */
 import { expect, type Page } from '@playwright/test';
-import { PHONE, tell } from './help';
+import { finishCook, PHONE, tell } from './help';
 import { test, type OwnServer } from './home';
 
 /** Adds an instrument in the yard by touch; returns its token. */
@@ -113,6 +113,7 @@ test('alarms are set and tried out, in the night theme, on a practice cook that 
   await page.goto(server.url);
   await expect(page.getByTestId('four-times')).toHaveAttribute('aria-busy', 'false');
   await page.getByTestId('start-cook').click();
+  await page.getByRole('radio', { name: 'With surprises' }).click();
   await page.getByTestId('start-practice').click();
   await expect(page.getByTestId('this-cook')).toContainText('practice');
   await page.getByTestId('this-cook').click();
@@ -138,5 +139,10 @@ test('alarms are set and tried out, in the night theme, on a practice cook that 
     'aria-checked',
     'true',
   );
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  // What the surprises were is shown at the end, and only there.
+  await expect(page.getByRole('main')).not.toContainText('Surprises');
+  await finishCook(page);
+  await expect(page.getByTestId('surprises')).toContainText('The cook ended before any came.');
   await context.close();
 });

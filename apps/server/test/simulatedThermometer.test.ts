@@ -3,8 +3,10 @@ import {
   advance,
   createCook,
   coreReadingC,
+  foldLog,
   MINUTE_MS,
   simulate,
+  surprisesOf,
   weatherAt,
   type Entry,
 } from '@ostrin/core/internals';
@@ -126,4 +128,33 @@ it('draws a sound piece for every cook, near the catalogue, that cooks as meat d
     expect(coreC).toBeGreaterThan(62);
     expect(coreC).toBeLessThan(97);
   }
+});
+
+it('has surprises that nobody logs: a lid that stays open cools the pit, a probe that falls out reads it', () => {
+  const said: Entry = { id: 'surprises', at: T0, kind: 'surprises' };
+  const log = [LIGHT, HOLD, MEAT];
+  const idWith = (what: string): [string, number] => {
+    for (let i = 0; ; i++) {
+      const id = `5f0c1a52-3c1e-4d0e-9a3b-${String(i).padStart(12, '0')}`;
+      const of = surprisesOf(id, plan, foldLog([...log, said])).find((s) => s.what === what);
+      if (of) return [id, of.fromMin];
+    }
+  };
+  const last = (id: string, min: number, entries: Entry[]) => {
+    const it = new SimulatedThermometer(id, plan, T0 + (min - 1.2) * MINUTE_MS);
+    it.follow(entries);
+    return it.readUntil(T0 + min * MINUTE_MS).findLast((r) => r.pitC !== null && r.coreC !== null)!;
+  };
+  const [lid, openMin] = idWith('lid-left-open');
+  const without = last(lid, openMin + 12, log);
+  const open = last(lid, openMin + 12, [...log, said]);
+  expect(without.pitC! - open.pitC!).toBeGreaterThan(20);
+  // Shut after two minutes, it comes back.
+  const look = act(openMin + 2, { do: 'lid-open', seconds: 10 });
+  expect(last(lid, openMin + 30, [...log, said, look]).pitC!).toBeGreaterThan(open.pitC! + 10);
+  const [probe, outMin] = idWith('probe-out');
+  const out = last(probe, outMin + 15, [...log, said]);
+  expect(Math.abs(out.coreC! - out.pitC!)).toBeLessThan(4);
+  const back = act(outMin + 10, { do: 'lid-open', seconds: 10 });
+  expect(last(probe, outMin + 15, [...log, said, back]).coreC!).toBeLessThan(out.coreC! - 20);
 });

@@ -151,6 +151,7 @@ const ENTRY_CLASSES: Readonly<Record<Entry['kind'], new () => EntryDto>> = {
   'serve-at': ServeAtEntryDto,
   'add-food': AddFoodEntryDto,
   'call-at': CallAtEntryDto,
+  surprises: EntryDto,
   'hand-over': HandOverEntryDto,
   'take-watch': TakeWatchEntryDto,
   verdict: VerdictEntryDto,

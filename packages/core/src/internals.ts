@@ -177,6 +177,7 @@ export * from './advice/offPlan';
 export * from './forecast/outlook';
 export * from './log/feeds';
 export * from './log/planAsChanged';
+export * from './log/surprises';
 export * from './forecast/remainingScenario';
 export * from './advice/splitAdvice';
 export * from './afterwards/glance';

@@ -1,5 +1,15 @@
 /** The log of a cook and its readings: what was written down, by hand and by instruments. */
 export {
+  probeOutSinceMin,
+  surprisesOf,
+  surprisesSeen,
+  withGusts,
+  withSlips,
+  type Surprise,
+  type SurpriseKind,
+  type SurpriseSeen,
+} from './log/surprises';
+export {
   atTheGrate,
   lastPieceReading,
   type PieceReading,

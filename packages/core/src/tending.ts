@@ -19,6 +19,7 @@ export { freshPitC, ofPiece, weatherReadings } from './instruments/readings';
 export { feltTender, hasTwoMuscles, smokeLooks, tenderVerdicts, wrapByBarkMs } from './log/looks';
 export { OFF_PLAN_CAUSES, offPlan, type OffPlan } from './advice/offPlan';
 export { planAsChanged } from './log/planAsChanged';
+export { settling } from './diagnosis/faultEffects';
 export { withoutRules } from './forecast/remainingScenario';
 export { cookNow, forecastInputs, leadInput } from './now/cookNow';
 export { isOnPit, knownCook, leadPiece } from './now/knownCook';

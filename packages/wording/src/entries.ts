@@ -30,6 +30,8 @@ export function entryWords(e: Entry, telling: Telling = UNKNOWN): string {
       return 'Finished';
     case 'serve-at':
       return 'Serving time moved';
+    case 'surprises':
+      return 'With surprises';
     case 'call-at':
       return e.c === null
         ? 'No alarm at a core temperature'

@@ -26,4 +26,5 @@ export { fireSheet, type FireNow } from './fireSheet';
 export { afterOffWords, notSafeWords } from './afterOff';
 export { burnStepWords, LEAK_TEST, seasoningWords } from './testBurn';
 export { offPlanWords } from './offPlan';
+export { surpriseWords } from './surprises';
 export { cookFitWords, learnedFrom, learnedLines } from './learned';

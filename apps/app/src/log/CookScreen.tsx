@@ -26,6 +26,7 @@ import { CookFigures } from './CookFigures';
 import { LogLines } from './LogLines';
 import { NextTime } from './NextTime';
 import { Photographs } from './Photographs';
+import { Surprises } from './Surprises';
 import { TrimCook } from './TrimCook';
 import { useCookLog } from './useCookLog';
 import { Verdicts } from './Verdicts';
@@ -85,6 +86,7 @@ function Cook({ cook }: { cook: CookView }) {
       </View>
       {justFinished && cook.finishedAt !== null ? <Reopen cook={cook} /> : null}
       <TakeOut id={cook.id} />
+      <Surprises cook={cook} log={log} />
       {cook.finishedAt === null ? null : <Verdicts cook={cook} of={of} />}
       <CookFigures cook={cook} of={of} readings={readings} />
       <Strip

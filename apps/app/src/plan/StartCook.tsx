@@ -1,5 +1,5 @@
 /** Begins the cook: one for every pit of the plan. */
-import { MINUTE_MS } from '@ostrin/core/quantity';
+import { epochOf, MINUTE_MS } from '@ostrin/core/quantity';
 import { onePit, type Plan } from '@ostrin/core';
 import { capital, pitName } from '@ostrin/wording';
 import { router } from 'expo-router';
@@ -83,6 +83,12 @@ export function StartCook({ plan, ready, why }: Props) {
             { id, name },
             litDeeds(part).map((deed) => entryOf(deed, at)),
           );
+        }
+      }
+      if (how.fire === 'practice' && how.surprises) {
+        for (const { id, name, plan: part } of cooks) {
+          const at = epochOf(part.lightAt, part.request.timeZone);
+          await keepEntries({ id, name }, [entryOf({ body: { kind: 'surprises' } }, at)]);
         }
       }
       ids.current.clear();

@@ -8,7 +8,7 @@ import { Heading } from '../ui/Title';
 
 /** How a cook begins. */
 export type Beginning =
-  | { fire: 'practice' }
+  | { fire: 'practice'; /** Whether things go wrong that nobody logs. */ surprises: boolean }
   | { fire: 'real'; /** Null: it is not lit yet. */ litAgoMin: number | null };
 
 interface Props {
@@ -28,8 +28,14 @@ const LIT_AGO = [
   { value: 120, label: '2 h ago' },
 ];
 
+const SURPRISES = [
+  { value: 'none', label: 'No surprises' },
+  { value: 'with', label: 'With surprises' },
+] as const;
+
 export function StartSheet({ lightAt, onStart, onClose }: Props) {
   const [ago, setAgo] = useState(NOT_LIT);
+  const [surprises, setSurprises] = useState(false);
   return (
     <Sheet title="Which fire?" onClose={onClose}>
       <Heading>Your own</Heading>
@@ -44,12 +50,20 @@ export function StartSheet({ lightAt, onStart, onClose }: Props) {
       <Heading>Practice</Heading>
       <Paragraph>
         A simulated pit with a thermometer and a clock of its own, which can run faster than real
-        time.
+        time. With surprises, two things go wrong on the way: find out what, and log what you see
+        and do. What it was is shown at the end.
       </Paragraph>
+      <Choice
+        label="Surprises"
+        columns={2}
+        options={SURPRISES}
+        value={surprises ? 'with' : 'none'}
+        onChange={(value) => setSurprises(value === 'with')}
+      />
       <Button
         testID="start-practice"
         label="Practise on a simulated fire"
-        onPress={() => onStart({ fire: 'practice' })}
+        onPress={() => onStart({ fire: 'practice', surprises })}
       />
     </Sheet>
   );

@@ -3,7 +3,17 @@
  * gaps. It follows the log: what was not logged was not done.
  */
 import type { Reading } from '@ostrin/contract';
-import { actionsOf, foldLog, litAtMs, type Entry } from '@ostrin/core/log';
+import {
+  actionsOf,
+  foldLog,
+  litAtMs,
+  probeOutSinceMin,
+  surprisesOf,
+  withGusts,
+  withSlips,
+  type Entry,
+  type Surprise,
+} from '@ostrin/core/log';
 import {
   drawPieceVariation,
   coreReadingC,
@@ -13,7 +23,7 @@ import {
 import { MINUTE_MS, seeded, seedFrom } from '@ostrin/core/quantity';
 import { presetOf } from '@ostrin/core/catalogue';
 import { weatherAt, type PitPlan, type Scenario } from '@ostrin/core';
-import { planAsChanged, withoutRules } from '@ostrin/core/tending';
+import { planAsChanged, settling, withoutRules } from '@ostrin/core/tending';
 import { Replayable } from './replayable';
 
 /** How far its pit differs from the planned one: relative, one standard deviation. */
@@ -61,6 +71,8 @@ export class SimulatedThermometer {
   private litMs: number | null = null;
   /** The pieces of that pit, planned and added, as text. */
   private pieces = '';
+  /** What goes wrong at that pit that nobody logs. */
+  private surprises: readonly Surprise[] = [];
   private gap = { pit: 0, core: 0 };
 
   constructor(
@@ -81,13 +93,14 @@ export class SimulatedThermometer {
     const litMs = litAtMs(log);
     const plan = planAsChanged(this.plan, log);
     const pieces = JSON.stringify(plan.scenarios[0].meats);
+    this.surprises = surprisesOf(this.id, this.plan, log);
     if (litMs === null) this.pit = null;
     else {
       if (!this.pit || litMs !== this.litMs || pieces !== this.pieces) {
         const { scenario, variations } = trueScenario(this.id, plan);
-        this.pit = new Replayable(scenario, variations);
+        this.pit = new Replayable(withGusts(scenario, this.surprises), variations);
       }
-      this.pit.follow(actionsOf(log, litMs));
+      this.pit.follow(withSlips(actionsOf(log, litMs), this.surprises));
     }
     this.litMs = litMs;
     this.pieces = pieces;
@@ -117,6 +130,9 @@ export class SimulatedThermometer {
       const cook = this.pit.at(sinceLitMin);
       pitC = pitReadingC(cook);
       coreC = coreReadingC(cook);
+      const outSince = probeOutSinceMin(this.surprises, sinceLitMin);
+      if (outSince !== null && coreC !== null)
+        coreC = settling(coreC, pitC, sinceLitMin - outSince);
       secondC = coreReadingC(cook, 1);
     }
     for (const which of ['pit', 'core'] as const) {

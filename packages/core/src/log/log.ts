@@ -27,6 +27,8 @@ export type EntryBody =
   | { kind: 'add-food'; food: MeatSpec; offAt: number }
   /** People sit down at another time, epoch ms. */
   | { kind: 'serve-at'; to: number }
+  /** A practice cook has surprises: things go wrong that nobody logs. */
+  | { kind: 'surprises' }
   /** Whoever tends is to be called when the middle of `meat` reads this, C; null: no longer. */
   | { kind: 'call-at'; meat: string; c: number | null }
   /** The watch is offered to somebody, with a sheet that tells how the fire stands. */
@@ -77,6 +79,8 @@ export interface Log {
   serveMs: number | null;
   /** At what a piece is to be called, C, by its id; pieces that are not are left out. */
   callAtC: ReadonlyMap<string, number>;
+  /** Whether it is a practice cook with surprises. */
+  hasSurprises: boolean;
   /** Ids of the jobs that were done. */
   jobsDone: ReadonlySet<string>;
 }
@@ -141,6 +145,7 @@ export function foldLog(entries: readonly Entry[]): Log {
     finishedAt,
     serveMs: serve?.to ?? null,
     callAtC: callsAtC(calls),
+    hasSurprises: entries.some((e) => e.kind === 'surprises' && !undone.has(e.id)),
     jobsDone,
   };
 }

@@ -23,6 +23,7 @@ import { oneAfterAnother } from './live/inTurn';
 import { WireIntake } from './live/wireIntake';
 import { beginRoutes, cookRoutes, type CookServices } from './routes/cooks';
 import { importRoutes } from './routes/imports';
+import { demoRoutes } from './routes/demo';
 import { instrumentRoutes } from './routes/instruments';
 import { photographStore } from './photographs/photographStore';
 import type { RecordStores } from './record/writeArchive';
@@ -56,11 +57,11 @@ export interface AppOptions {
   authority?: string | null;
 }
 
-/** Where the photographs of a database lie: beside it; those of a scratch one in a folder of the system. */
+/** Where the photographs of a database lie: beside it, under its name; those of a scratch one in a folder of the system. */
 export const photographFolder = (file?: string): string =>
   file === undefined
     ? path.join(tmpdir(), `ostrin-photographs-${process.pid}`)
-    : path.join(path.dirname(file), 'photographs');
+    : `${file.replace(/\.[^./\\]*$/, '')}-photographs`;
 
 const THIS_MACHINE: House = { home: false, secure: false, addresses: [] };
 
@@ -180,6 +181,7 @@ function addApi(
   app.use('/api/pits', pitRoutes(stores.pits, store, hub));
   app.use('/api/plans', savedPlanRoutes(stores.plans, hub, now));
   app.use('/api/shelf', shelfRoutes(stores.shelf, hub));
+  app.use('/api/demo', demoRoutes(db, photographs, hub));
   app.use('/api/instruments', instrumentRoutes(instruments, store, hub));
   app.use('/api/cooks', cookRoutes(services));
   app.get('/api/next-time', async (_req, res) => {

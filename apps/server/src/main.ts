@@ -4,9 +4,10 @@ import http from 'node:http';
 import https from 'node:https';
 import type { AddressInfo } from 'node:net';
 import path from 'node:path';
+import type { Knex } from 'knex';
 import pino from 'pino';
 import { createApp, photographFolder } from './app';
-import { photographStore } from './photographs/photographStore';
+import { ASIDE, photographStore } from './photographs/photographStore';
 import { startMqtt } from './start/startMqtt';
 import { loadDemo } from './demo/loadDemo';
 import { houseOf, houseWords, passcodeOf, tlsOf } from './start/openHouse';
@@ -25,16 +26,18 @@ async function start(settings: Settings): Promise<void> {
   const { file, port, host, webDir, home, names } = settings;
   const logger = pino({ level: settings.logLevel }, pino.destination(2));
   if (file !== ':memory:') mkdirSync(path.dirname(file), { recursive: true });
-  if (settings.restore !== null) restoreRecord(settings.restore, file);
+  if (settings.restore !== null) {
+    const before = restoreRecord(settings.restore, file, Date.now());
+    if (before !== null) process.stdout.write(`What was there before is kept as ${before}\n`);
+  }
   const onDisk = file === ':memory:' ? undefined : file;
   const tls = await tlsOf(settings);
   const db = await openDatabase(file);
-  await cookStore(db).forgetDeleted(Date.now());
+  await tidyPhotographs(db, onDisk, await cookStore(db).forgetDeleted(Date.now()));
   if (settings.demo) {
     const added = await loadDemo(db, Date.now());
     if (added > 0) process.stdout.write(`Loaded the demo world: ${added} past cooks.\n`);
   }
-  await photographStore(db, photographFolder(onDisk)).tidy();
   const passcode = home ? await passcodeOf(db, settings) : null;
   const house = houseOf(settings, port, tls !== null);
   const pools = new Pools((err) => logger.error({ err }, 'a thread failed'));
@@ -85,6 +88,25 @@ async function start(settings: Settings): Promise<void> {
   };
   process.on('SIGINT', () => void stop());
   process.on('SIGTERM', () => void stop());
+}
+
+/** Puts the photographs of a database in order: those of forgotten cooks go, those that are no cook's are put aside. */
+async function tidyPhotographs(
+  db: Knex,
+  file: string | undefined,
+  forgotten: { photographs: readonly string[] },
+): Promise<void> {
+  const folder = photographFolder(file);
+  const store = photographStore(db, folder);
+  for (const id of forgotten.photographs) await store.removeFile(id);
+  // Databases of one folder shared one for their photographs.
+  if (file) await store.adopt(path.join(path.dirname(file), 'photographs'));
+  const aside = await store.tidy();
+  if (aside > 0) {
+    process.stdout.write(
+      `Put aside ${aside} photographs that belong to no cook: ${path.join(folder, ASIDE)}\n`,
+    );
+  }
 }
 
 function giveUp(sentence: string): never {

@@ -104,7 +104,7 @@ it('forgets what was deleted thirty days ago, with its log, and nothing else', a
   const now = Date.now();
   await store.remove(old, now - 31 * DAY_MS);
   await store.remove(young, now - 29 * DAY_MS);
-  expect(await store.forgetDeleted(now)).toBe(1);
+  expect((await store.forgetDeleted(now)).cooks).toBe(1);
   expect(await store.restore(old)).toBe(false);
   expect(await server.db('entries').where({ cook_id: old })).toEqual([]);
   expect(await store.restore(young)).toBe(true);

@@ -1,11 +1,22 @@
 /** Copies of the record: whole while it is written to, rotated, without keys, and restored into an empty server. */
 import fc from 'fast-check';
 import { spawnSync } from 'node:child_process';
-import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  copyFileSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { accessStore, closeDatabase, openDatabase } from '../src';
 import { copyOfToday, keptDays, restoreRecord } from '../src/store/backup';
+import { InUse } from '../src/store/lock';
 import { begin, call, startServer } from './help';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'ostrin-backup-'));
@@ -37,7 +48,10 @@ it('takes the whole record along in one file, and an empty server has it all', a
 
   const elsewhere = path.join(folder, 'elsewhere.sqlite');
   await closeDatabase(await openDatabase(elsewhere));
-  restoreRecord(record, elsewhere);
+  const before = restoreRecord(record, elsewhere, 1_000)!;
+  // What was there before lies beside it.
+  expect(before).toBe(`${elsewhere}.before-1000`);
+  await closeDatabase(await openDatabase(before));
   const other = await startServer(elsewhere);
   expect((await call(`${other.url}/api/cooks/${id}/cook.json`)).json).toMatchObject({
     id,
@@ -49,11 +63,11 @@ it('takes the whole record along in one file, and an empty server has it all', a
   expect(await accessStore(other.db, Date.now).hasPasscode()).toBe(false);
   await other.stop();
   // What has cooks is never written over, and what is no record is refused.
-  expect(() => restoreRecord(record, file)).toThrow(/holds 1 cooks/);
+  expect(() => restoreRecord(record, file, 0)).toThrow(/holds 1 cooks/);
   const text = path.join(folder, 'text.sqlite');
   writeFileSync(text, 'a shopping list');
-  expect(() => restoreRecord(text, path.join(folder, 'new.sqlite'))).toThrow(/cannot be read/);
-  expect(() => restoreRecord('nowhere', file)).toThrow(/no file/);
+  expect(() => restoreRecord(text, path.join(folder, 'new.sqlite'), 0)).toThrow(/cannot be read/);
+  expect(() => restoreRecord('nowhere', file, 0)).toThrow(/no file/);
   const { stderr } = spawnSync(
     process.execPath,
     ['apps/server/dist/main.js', '--restore', 'nowhere'],
@@ -112,4 +126,38 @@ it('a copy is not seen until it is whole', async () => {
   const copy = await copyOfToday(file, 0);
   expect(readFileSync(copy!).subarray(0, 15).toString()).toBe('SQLite format 3');
   expect(readdirSync(path.dirname(copy!)).filter((f) => f.endsWith('.part'))).toEqual([]);
+});
+
+it('restores what a killed server left in its write-ahead log, from a medium that cannot be written too', async () => {
+  const file = mk(path.join(folder, 'killed/live.sqlite'));
+  const server = await startServer(file);
+  const ids = [await begin(server.url), await begin(server.url)];
+  // As the disk stands in mid-run: the cooks are in the log beside the file alone.
+  const record = mk(path.join(folder, 'killed/copy/record.sqlite'));
+  for (const side of ['', '-wal']) copyFileSync(`${file}${side}`, `${record}${side}`);
+  expect(statSync(`${record}-wal`).size).toBeGreaterThan(0);
+  await server.stop();
+  const medium = path.dirname(record);
+  for (const name of readdirSync(medium)) chmodSync(path.join(medium, name), 0o444);
+  chmodSync(medium, 0o555);
+  const to = path.join(folder, 'killed/new.sqlite');
+  expect(restoreRecord(record, to, 0)).toBeNull();
+  chmodSync(medium, 0o755);
+  const db = await openDatabase(to);
+  expect((await db('cooks').pluck<string[]>('id')).sort()).toEqual([...ids].sort());
+  await closeDatabase(db);
+  expect(readdirSync(path.dirname(to)).filter((n) => n.includes('restoring'))).toEqual([]);
+});
+
+it('restores nothing under a server that runs', async () => {
+  const file = mk(path.join(folder, 'running/live.sqlite'));
+  const record = path.join(folder, 'running/record.sqlite');
+  await closeDatabase(await openDatabase(record));
+  const server = await startServer(file);
+  expect(() => restoreRecord(record, file, 0)).toThrow(InUse);
+  const id = await begin(server.url);
+  await server.stop();
+  const db = await openDatabase(file);
+  expect(await db('cooks').pluck('id')).toEqual([id]);
+  await closeDatabase(db);
 });

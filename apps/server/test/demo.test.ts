@@ -2,7 +2,10 @@ import { readCookDoc } from '@ostrin/contract';
 import { foldLog } from '@ostrin/core/log';
 import { summarise } from '@ostrin/core/afterwards';
 import { closeDatabase, cookStore, loadDemo, openDatabase, storeWorld } from '../src';
-import { demoCopy } from './help';
+import { BOSUN } from '../src/demo/yard';
+import { pitStore } from '../src/store/pits';
+import { shelfStore } from '../src/store/savedPlans';
+import { begin, call, demoCopy, startServer } from './help';
 
 it('loads at least three past cooks, played by the engine, one gone wrong, and only once', async () => {
   const db = await openDatabase(demoCopy());
@@ -42,3 +45,40 @@ it('stores the whole demo world or nothing of it', async () => {
   }
   await db.destroy();
 });
+
+it('is loaded once, into a yard that nobody has used: what was deleted or made since stays as it is', async () => {
+  const db = await openDatabase(demoCopy());
+  await db('cooks').delete();
+  await shelfStore(db).put({ fuelOnHand: [{ fuel: 'lump', massKg: 7 }], prices: [] });
+  expect(await loadDemo(db, Date.now())).toBe(0);
+  expect(await cookStore(db).list()).toEqual([]);
+  expect((await shelfStore(db).get()).fuelOnHand).toEqual([{ fuel: 'lump', massKg: 7 }]);
+  await closeDatabase(db);
+  const own = await openDatabase(':memory:');
+  await pitStore(own).put({ ...BOSUN, id: 'mine', name: 'mine' });
+  expect(await loadDemo(own, Date.now())).toBe(0);
+  expect((await pitStore(own).list()).map((p) => p.id)).toEqual(['mine']);
+  await closeDatabase(own);
+});
+
+it('goes with one request, but for what was changed and what own cooks use', async () => {
+  const file = demoCopy();
+  const server = await startServer(file);
+  const { db, url } = server;
+  const all = (await pitStore(db).list()).map((p) => p.name);
+  const [changed] = (await pitStore(db).list()).filter((p) => p.id !== BOSUN.id);
+  await pitStore(db).put({ ...changed!, overrides: { leakCm2: 9 } });
+  const id = await begin(url);
+  expect((await call(`${url}/api/demo`)).json.left).toBeGreaterThan(all.length);
+  const removed = await call(`${url}/api/demo`, 'DELETE');
+  expect(removed.json).toMatchObject({ cooks: expect.any(Number), plans: 2 });
+  expect((await cookStore(db).list()).map((c) => c.id)).toEqual([id]);
+  const usedBy = (await cookStore(db).head(id))!.pitName;
+  const left = (await pitStore(db).list()).map((p) => p.name);
+  expect(left).toContain(changed!.name);
+  for (const name of left) expect([changed!.name, usedBy]).toContain(name);
+  expect((await shelfStore(db).get()).fuelOnHand).toEqual([]);
+  expect((await call(`${url}/api/demo`)).json).toEqual({ left: 0 });
+  expect(await loadDemo(db, Date.now())).toBe(0);
+  await server.stop();
+}, 60_000);

@@ -1,11 +1,19 @@
 /** Photographs of cooks: what is taken in, what is refused, and what is left of them. */
 import { randomUUID } from 'node:crypto';
-import { existsSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import sharp from 'sharp';
-import { cookStore } from '../src';
-import { photographStore } from '../src/photographs/photographStore';
+import { cookStore, openDatabase } from '../src';
+import { ASIDE, photographStore } from '../src/photographs/photographStore';
 import { begin, call, startServer, type TestServer } from './help';
 
 let server: TestServer;
@@ -140,15 +148,39 @@ it('tells a full disk, and loses nothing', async () => {
   expect((await send(cook, small)).status).toBe(201);
 });
 
-it('lets go of files that no row stands for, and of no other', async () => {
+it('puts photographs aside that no row stands for, and touches nothing that it does not know', async () => {
   const cook = await begin(server.url);
   const { json } = await send(cook, await plain(20, 20).jpeg().toBuffer());
-  writeFileSync(path.join(folder, `${randomUUID()}.jpg`), 'left over');
-  writeFileSync(path.join(folder, 'torn.jpg.part'), 'left over');
-  expect(await photographStore(server.db, folder).tidy()).toBe(2);
-  expect(readdirSync(folder)).toContain(`${json.id}.jpg`);
-  await server.db('cooks').where({ id: cook }).delete();
-  expect(await cookStore(server.db).head(cook)).toBeNull();
-  await photographStore(server.db, folder).tidy();
-  expect(readdirSync(folder)).not.toContain(`${json.id}.jpg`);
+  const stray = randomUUID();
+  writeFileSync(path.join(folder, `${stray}.jpg`), 'left over');
+  writeFileSync(path.join(folder, `${randomUUID()}.jpg.part`), 'cut off');
+  writeFileSync(path.join(folder, 'wedding.jpg'), 'of somebody');
+  mkdirSync(path.join(folder, 'album'));
+  const store = photographStore(server.db, folder);
+  expect(await store.tidy()).toBe(1);
+  expect(readdirSync(folder).filter((n) => n.endsWith('.part'))).toEqual([]);
+  expect(readdirSync(folder)).toEqual(
+    expect.arrayContaining([`${json.id}.jpg`, 'wedding.jpg', 'album']),
+  );
+  expect(readFileSync(path.join(folder, ASIDE, `${stray}.jpg`), 'utf8')).toBe('left over');
+  // Another database, or none, takes nothing away.
+  const other = await openDatabase(':memory:');
+  const shared = path.join(folder, 'shared');
+  mkdirSync(shared);
+  writeFileSync(path.join(shared, `${json.id}.jpg`), 'shared');
+  await photographStore(other, shared).adopt(shared);
+  await other.destroy();
+  const own = path.join(folder, 'own');
+  expect(await photographStore(server.db, own).adopt(shared)).toBe(1);
+  expect(existsSync(path.join(shared, `${json.id}.jpg`))).toBe(true);
+  expect(existsSync(path.join(own, `${json.id}.jpg`))).toBe(true);
+});
+
+it('lets the photographs of a cook go once that is forgotten', async () => {
+  const cook = await begin(server.url);
+  const { json } = await send(cook, await plain(20, 20).jpeg().toBuffer());
+  const store = cookStore(server.db);
+  await store.remove(cook, Date.now() - 31 * 86_400_000);
+  expect((await store.forgetDeleted(Date.now())).photographs).toEqual([json.id]);
+  expect(await store.head(cook)).toBeNull();
 });

@@ -94,6 +94,13 @@ const recordPaths = (): Json => ({
       },
     }),
   },
+  [ROUTES.demo]: {
+    get: read('How much of the demo data is left', OBJECT),
+    delete: operation({
+      summary: 'Remove the demo data; what was changed or is used by own cooks stays',
+      answers: { '200': answer('Removed', OBJECT) },
+    }),
+  },
   [ROUTES.record]: {
     get: operation({
       summary: 'The whole record as one SQLite file, without what lets devices in',

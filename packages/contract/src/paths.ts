@@ -29,6 +29,7 @@ export const ROUTES = {
   instrumentToken: (id: string): string => `/api/instruments/${id}/token`,
   wire: '/api/wire',
   imports: '/api/imports',
+  demo: '/api/demo',
   record: '/api/record',
   archive: '/api/record/archive',
   access: '/api/access',

@@ -207,6 +207,13 @@ export type LiveEvent =
   /** Much has come to this cook at once: read it again. */
   | { type: 'refresh'; cookId: string };
 
+/** What of the demo data was removed. */
+export interface DemoRemoved {
+  cooks: number;
+  pits: number;
+  plans: number;
+}
+
 /** A record with the number of its version, which every change raises by one. */
 export type Versioned<T> = T & { version: number };
 

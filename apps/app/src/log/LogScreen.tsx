@@ -9,6 +9,7 @@ import { Notice } from '../ui/Notice';
 import { Title } from '../ui/Title';
 import { MOST_COMPARED } from './compared';
 import { CookRow } from './CookRow';
+import { DemoData } from './DemoData';
 import { cooksFor, EVERY_COOK, type CookWish } from './findCooks';
 import { ImportButton } from './ImportButton';
 import { SearchCooks } from './SearchCooks';
@@ -82,6 +83,7 @@ export function LogScreen() {
             <View className="gap-4 pt-4">
               <ImportButton />
               <WholeRecord empty={cooks.data?.length === 0} />
+              <DemoData />
             </View>
           )
         }

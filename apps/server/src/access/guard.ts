@@ -58,12 +58,14 @@ const LOOKER_MAY = [/^POST \/api\/access\/sign-out$/];
 const HELPER_MAY = [...LOOKER_MAY, /^POST \/api\/cooks\/[^/]+\/(entries|photographs|probes)$/];
 
 /** Whether a role may make a request. */
-export function roleMay(role: Role, method: string, path: string): boolean {
+export function roleMay(role: Role, method: string, asked: string): boolean {
   if (role === 'cook') return true;
+  // Routes match whatever the case of their letters, and so do roles.
+  const path = asked.toLowerCase().replace(/\/+$/, '');
   if (path.startsWith('/api/access/devices') || path.startsWith('/api/record')) return false;
   if (method === 'GET' || method === 'HEAD') return true;
   const may = role === 'helper' ? HELPER_MAY : LOOKER_MAY;
-  return may.some((m) => m.test(`${method} ${path.replace(/\/$/, '')}`));
+  return may.some((m) => m.test(`${method} ${path}`));
 }
 
 /** Lets through what the device's role may do. */

@@ -39,6 +39,8 @@ export class Hub {
     const watcher = { cookId, res, deviceId: deviceOf(req)?.id ?? null };
     this.watchers.add(watcher);
     res.on('close', () => this.watchers.delete(watcher));
+    // A reader that is gone in mid-write is no fault of the server's.
+    res.on('error', () => this.watchers.delete(watcher));
   }
 
   /** Tells everybody whom an event concerns. */
@@ -62,7 +64,12 @@ export class Hub {
 
   /** Ends the streams of a device that was signed out. */
   endOf(deviceId: string): void {
-    for (const { res, deviceId: of } of this.watchers) if (of === deviceId) res.end();
+    for (const watcher of this.watchers) {
+      if (watcher.deviceId !== deviceId) continue;
+      // Nothing is written to it any more, also while what waits is not read.
+      this.watchers.delete(watcher);
+      watcher.res.end();
+    }
   }
 
   /** Ends all streams. */

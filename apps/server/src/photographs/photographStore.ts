@@ -2,7 +2,7 @@
 import type { PhotographRecord } from '@ostrin/contract';
 import type { Knex } from 'knex';
 import { existsSync } from 'node:fs';
-import { mkdir, open, readdir, rename, rm } from 'node:fs/promises';
+import { mkdir, open, readdir, readFile, rename, rm } from 'node:fs/promises';
 import path from 'node:path';
 import type { Photograph } from './shrink';
 
@@ -42,12 +42,20 @@ async function writeWhole(file: string, data: Buffer): Promise<void> {
   }
 }
 
+/** Names of photographs, and of what a writing leaves that was cut off. */
+const PHOTOGRAPH_NAME = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}\.jpg$/;
+const PART_NAME = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}\.jpg\.part$/;
+/** Where photographs go that no row stands for. */
+export const ASIDE = 'without-a-cook';
+
 /** The repository of photographs; `folder` is where their files lie. */
 export function photographStore(db: Knex, folder: string) {
   const rows = (on: Knex = db) => on<Row>('photographs');
   const fileOf = (id: string): string => path.join(folder, `${id}.jpg`);
   return {
     fileOf,
+    /** Whether the file of a photograph is there. */
+    has: (id: string): boolean => existsSync(fileOf(id)),
     async list(cookId: string): Promise<PhotographRecord[]> {
       const found = await rows()
         .where({ cook_id: cookId })
@@ -99,12 +107,36 @@ export function photographStore(db: Knex, folder: string) {
       if (removed > 0) await this.removeFile(id);
       return removed > 0;
     },
-    /** Lets go of files that no row stands for: of cooks that are gone for good, and of a writing that was cut off. */
+    /**
+     * Copies photographs in from a folder that several databases shared; what lies there stays. Returns how many it has
+     * copied.
+     */
+    async adopt(shared: string): Promise<number> {
+      let copied = 0;
+      for (const { id } of await rows().select('id')) {
+        const from = path.join(shared, `${id}.jpg`);
+        if (existsSync(fileOf(id)) || !existsSync(from)) continue;
+        await mkdir(folder, { recursive: true });
+        await writeWhole(fileOf(id), await readFile(from));
+        copied++;
+      }
+      return copied;
+    },
+    /**
+     * Puts photographs that no row stands for aside, into a folder of their own, and lets go of what a writing left that
+     * was cut off. What it does not know by its name stays where it is. Returns how many it has put aside.
+     */
     async tidy(): Promise<number> {
       if (!existsSync(folder)) return 0;
       const known = new Set((await rows().select('id')).map((r) => `${r.id}.jpg`));
-      const stray = (await readdir(folder)).filter((name) => !known.has(name));
-      for (const name of stray) await rm(path.join(folder, name), { force: true });
+      const names = (await readdir(folder)).filter((name) => !known.has(name));
+      for (const name of names.filter((n) => PART_NAME.test(n)))
+        await rm(path.join(folder, name), { force: true });
+      const stray = names.filter((n) => PHOTOGRAPH_NAME.test(n));
+      if (stray.length > 0) await mkdir(path.join(folder, ASIDE), { recursive: true });
+      for (const name of stray) {
+        await rename(path.join(folder, name), path.join(folder, ASIDE, name));
+      }
       return stray.length;
     },
   };

@@ -3,6 +3,7 @@ import { readArchiveHead, type ArchiveHead, type CookDoc } from '@ostrin/contrac
 import type { Knex } from 'knex';
 import { buffer } from 'node:stream/consumers';
 import { promisify } from 'node:util';
+import { crc32 } from 'node:zlib';
 import yauzl, { type Entry, type ZipFile } from 'yauzl';
 import { invalid, Problem } from '../http/problems';
 import { keptBefore } from '../photographs/shrink';
@@ -77,7 +78,9 @@ class Archive {
       const stream = await promisify<Entry, NodeJS.ReadableStream>(
         this.zip.openReadStream.bind(this.zip),
       )(entry);
-      return await buffer(stream);
+      const data = await buffer(stream);
+      if (crc32(data) !== entry.crc32) throw new Error('its checksum is another one');
+      return data;
     } catch {
       throw wrong(name, 'is damaged');
     }
@@ -139,6 +142,8 @@ export async function readArchive(
     });
     for (const photo of head.photographs) {
       const { data } = await keptBefore(await archive.read(FILES.photograph(photo.id)));
+      // One that is there already belongs to a cook that can still be brought back.
+      if (files.has(photo.id)) throw wrong(FILES.photograph(photo.id), 'is kept here already');
       await files.writeFile(photo.id, data);
       written.push(photo.id);
     }

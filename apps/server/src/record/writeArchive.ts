@@ -53,7 +53,8 @@ async function headOf(stores: RecordStores): Promise<ArchiveHead> {
         ...record
       }) => record,
     ),
-    photographs: await stores.photographs.all(),
+    // A record that was restored without its photographs has rows without files.
+    photographs: (await stores.photographs.all()).filter(({ id }) => stores.photographs.has(id)),
   };
 }
 

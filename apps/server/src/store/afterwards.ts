@@ -22,9 +22,13 @@ export const afterwards = (db: Knex) => ({
     return (await deleted.update({ deleted_ms: null })) > 0;
   },
 
-  /** Forgets what was deleted longer ago than it can be brought back; returns how many cooks that were. */
-  forgetDeleted: (nowMs: number): Promise<number> =>
-    db('cooks')
-      .where('deleted_ms', '<', nowMs - KEPT_MS)
-      .delete(),
+  /** Forgets what was deleted longer ago than it can be brought back; returns how many cooks, and their photographs. */
+  forgetDeleted: (nowMs: number): Promise<{ cooks: number; photographs: string[] }> =>
+    db.transaction(async (trx) => {
+      const old = (): Knex.QueryBuilder => trx('cooks').where('deleted_ms', '<', nowMs - KEPT_MS);
+      const photographs = await trx('photographs')
+        .whereIn('cook_id', old().select('id'))
+        .pluck<string[]>('id');
+      return { cooks: await old().delete(), photographs };
+    }),
 });

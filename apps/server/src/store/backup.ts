@@ -3,6 +3,7 @@ import { DAY_MS, HOUR_MS } from '@ostrin/core/quantity';
 import SqliteDatabase from 'better-sqlite3';
 import { copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';
+import { lockDatabase } from './lock';
 
 /** Copies that stay: the last days, and before them one of each week. */
 const KEPT = { days: 7, weeks: 8 };
@@ -90,34 +91,55 @@ export function keepCopies(file: string, onError: (error: unknown) => void): () 
 /** Why a record cannot be restored. */
 export class NotRestored extends Error {}
 
+/** How many cooks a database holds, deleted ones too. Throws what SQLite says; `file` is brought into one closed file. */
+function settled(file: string): number {
+  const db = new SqliteDatabase(file);
+  try {
+    if (db.pragma('quick_check', { simple: true }) !== 'ok') throw new Error('is damaged');
+    const { n } = db.prepare('SELECT count(*) AS n FROM cooks').get() as { n: number };
+    db.pragma('wal_checkpoint(TRUNCATE)');
+    return n;
+  } finally {
+    db.close();
+  }
+}
+
+const SIDES = ['', '-wal', '-shm'];
+
 /**
- * Puts a record in the place of a database that is not there, or has no cooks. Throws `NotRestored` where there is
- * something to lose, or the record is none; nothing is changed then.
+ * Puts a record, with what its write-ahead log holds, in the place of a database that is not there, or has no cooks; that
+ * one stays beside it under another name, which is returned (null where there was none). Throws `InUse` where a server has
+ * the database open, and `NotRestored` where there is something to lose, or the record is none; nothing is changed then.
  */
-export function restoreRecord(record: string, file: string): void {
+export function restoreRecord(record: string, file: string, nowMs: number): string | null {
   if (!existsSync(record)) throw new NotRestored(`there is no file ${record}`);
-  const cooksIn = (name: string, what: string): number => {
+  mkdirSync(path.dirname(file), { recursive: true });
+  const unlock = lockDatabase(file);
+  const part = `${file}.restoring`;
+  const check = (name: string, what: string, shown: string): number => {
     try {
-      const db = new SqliteDatabase(name, { readonly: true });
-      try {
-        if (db.pragma('quick_check', { simple: true }) !== 'ok') throw new Error('is damaged');
-        return (db.prepare('SELECT count(*) AS n FROM cooks').get() as { n: number }).n;
-      } finally {
-        db.close();
-      }
+      return settled(name);
     } catch (error) {
-      throw new NotRestored(`${what} ${name} cannot be read: ${(error as Error).message}`);
+      throw new NotRestored(`${what} ${shown} cannot be read: ${(error as Error).message}`);
     }
   };
-  cooksIn(record, 'the record');
-  if (existsSync(file)) {
-    const cooks = cooksIn(file, 'the database');
-    if (cooks > 0)
-      throw new NotRestored(`${file} holds ${cooks} cooks: set OSTRIN_DB to a new file`);
+  try {
+    for (const side of SIDES) rmSync(`${part}${side}`, { force: true });
+    copyFileSync(record, part);
+    if (existsSync(`${record}-wal`)) copyFileSync(`${record}-wal`, `${part}-wal`);
+    check(part, 'the record', record);
+    const before = existsSync(file) ? `${file}.before-${nowMs}` : null;
+    if (before !== null) {
+      const cooks = check(file, 'the database', file);
+      if (cooks > 0)
+        throw new NotRestored(`${file} holds ${cooks} cooks: set OSTRIN_DB to a new file`);
+      renameSync(file, before);
+    }
+    for (const side of ['-wal', '-shm']) rmSync(`${file}${side}`, { force: true });
+    renameSync(part, file);
+    return before;
+  } finally {
+    for (const side of SIDES) rmSync(`${part}${side}`, { force: true });
+    unlock();
   }
-  mkdirSync(path.dirname(file), { recursive: true });
-  const part = `${file}.part`;
-  copyFileSync(record, part);
-  for (const old of [`${file}-wal`, `${file}-shm`]) rmSync(old, { force: true });
-  renameSync(part, file);
 }

@@ -220,4 +220,20 @@ export const LOG_STEPS: Step[] = [
       });
     },
   },
+  {
+    // The demo data came back when its cooks were deleted, over what had been made since.
+    name: '2026-12-01-demo-marks',
+    async up(knex) {
+      await knex.schema.createTable('demo', (t) => {
+        t.text('what').notNullable();
+        t.text('id').notNullable();
+        t.primary(['what', 'id']);
+      });
+      const used = (await knex('cooks').first('id')) ?? (await knex('pits').first('id'));
+      if (used) await knex('demo').insert({ what: 'loaded', id: '' });
+    },
+    async down(knex) {
+      await knex.schema.dropTableIfExists('demo');
+    },
+  },
 ];

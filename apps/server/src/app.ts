@@ -9,7 +9,7 @@ import path from 'node:path';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { accessStore } from './access/accessStore';
-import { ownHost, ownOrigin, roleAllows, signedIn } from './access/guard';
+import { ownHost, ownOrigin, deviceOf, roleAllows, signedIn } from './access/guard';
 import { isOwnName } from './access/house';
 import { accessRoutes, signInRoute, type House } from './access/routes';
 import { signInPage } from './access/signInPage';
@@ -135,7 +135,7 @@ export function createApp(options: AppOptions): {
     app.use('/api/access', signInRoute(access, house));
     app.use(signedIn(access), roleAllows);
   }
-  app.get('/api/events', (req, res) => hub.watch(null, req, res));
+  app.get('/api/events', (req, res) => hub.watch(null, req, res, deviceOf(req)?.id));
   addApi(app, services, options, accessRoutes(access, house, hub));
   if (options.webDir) serveWeb(app, options.webDir);
   app.use(tellProblem);

@@ -1,5 +1,6 @@
 /** The door: nothing for strangers, nothing for other pages, and each role what is its own. */
-import { ROUTES } from '@ostrin/contract';
+import { ROUTES, type Role } from '@ostrin/contract';
+import fc from 'fast-check';
 import { openApi } from '@ostrin/contract/openapi';
 import { randomUUID } from 'node:crypto';
 import http from 'node:http';
@@ -250,6 +251,27 @@ describe('roles', () => {
     }
     expect(roleMay('helper', 'POST', '/api/cooks/x/y/entries')).toBe(false);
     expect(roleMay('helper', 'PUT', '/api/shelf')).toBe(false);
+  });
+
+  it('are the same for every route in every spelling that the server takes for it (property)', () => {
+    const paths = Object.values(ROUTES).map((r) => (typeof r === 'string' ? r : r('x', 'y')));
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...paths),
+        fc.constantFrom('GET', 'HEAD', 'POST', 'PUT', 'DELETE'),
+        fc.constantFrom<Role>('cook', 'helper', 'looker'),
+        fc.nat(),
+        fc.constantFrom('', '/'),
+        (path, method, role, upper, end) => {
+          const spelt = [...path]
+            .map((c, i) => ((upper >> (i % 30)) & 1 ? c.toUpperCase() : c))
+            .join('');
+          expect(roleMay(role, method, spelt + end)).toBe(roleMay(role, method, path));
+        },
+      ),
+      { numRuns: 500 },
+    );
+    expect(roleMay('looker', 'GET', '/api/Record')).toBe(false);
   });
 });
 

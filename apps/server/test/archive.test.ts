@@ -2,7 +2,7 @@
 import { cookFromCsv } from '@ostrin/contract';
 import archiver from 'archiver';
 import { randomUUID } from 'node:crypto';
-import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import isEqual from 'lodash/isEqual.js';
 import path from 'node:path';
@@ -63,6 +63,14 @@ async function bring(server: TestServer, zip: Buffer, type = 'application/zip') 
     body: new Uint8Array(zip),
   });
   return { status: res.status, json: await res.json() };
+}
+
+/** A ZIP with one bit of a stored file turned over. */
+function damaged(whole: Buffer, stored: Buffer): Buffer {
+  const copy = Buffer.from(whole);
+  const at = copy.indexOf(stored.subarray(20, 60)) + 30;
+  copy[at]! ^= 1;
+  return copy;
 }
 
 let full: TestServer;
@@ -144,6 +152,7 @@ it('refuses what is wrong, names it, and stores nothing', async () => {
       ],
       ['a torn cook', { ...files, [cook]: '{}' }, 422, `${cook} ostrin`],
       ['no photograph', without(photo), 422, photo],
+      ['a bit that fell over', damaged(zip, files[photo]!), 422, photo],
       ['a photograph with its place', { ...files, [photo]: withPlace }, 422, 'photograph'],
       ['a bomb', { ...files, 'x.bin': Buffer.alloc(26_000_000) }, 422, 'x.bin'],
     ];
@@ -170,4 +179,14 @@ it('brings nothing into a server that has cooks', async () => {
   expect(
     readFileSync(path.join(scratch, 'full', readdirSync(path.join(scratch, 'full'))[0]!)).length,
   ).toBeGreaterThan(100);
+});
+
+it('is written of what is there: photographs without a file are left out, after a restore without them', async () => {
+  const folder = path.join(scratch, 'full');
+  const [name] = readdirSync(folder).filter((n) => n.endsWith('.jpg'));
+  renameSync(path.join(folder, name!), path.join(scratch, name!));
+  const files = await unzipped(await take(full));
+  expect(JSON.parse(files['record.json']!.toString()).photographs).toEqual([]);
+  expect(Object.keys(files).filter((n) => n.endsWith('.jpg'))).toEqual([]);
+  renameSync(path.join(scratch, name!), path.join(folder, name!));
 });

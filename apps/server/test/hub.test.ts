@@ -49,6 +49,24 @@ it('sends what is told in one turn in one write, each cook to whom it concerns',
   hub.close();
 });
 
+it('writes nothing to a device that was signed out, though its connection still stands', async () => {
+  const hub = new Hub();
+  const phone = new Connection();
+  // One that does not read closes only once it is read, or cut.
+  phone.end = () => {
+    phone.gone = true;
+  };
+  hub.watch(null, GET, phone as unknown as Response, 'phone');
+  phone.written = [];
+  hub.endOf('phone');
+  hub.tell(note('a'));
+  await turn();
+  expect([phone.gone, phone.written, hub.size]).toEqual([true, [], 0]);
+  // A write that fails all the same is no fault of the server's.
+  expect(() => phone.emit('error', new Error('write after end'))).not.toThrow();
+  hub.close();
+});
+
 it('lets go of a reader that has too much waiting, and goes on with the others', async () => {
   const hub = new Hub();
   const [slow, quick] = [watch(hub, null), watch(hub, null)];

@@ -1,7 +1,6 @@
 /** Who is watching, and telling them. */
 import type { LiveEvent } from '@ostrin/contract';
 import type { Request, Response } from 'express';
-import { deviceOf } from '../access/guard';
 
 const HEARTBEAT_MS = 10_000;
 /** A reader that has this much waiting is let go, bytes: it comes back and reads everything again. */
@@ -22,8 +21,8 @@ export class Hub {
   private waiting: LiveEvent[] = [];
   private readonly heartbeat = setInterval(() => this.tell({ type: 'alive' }), HEARTBEAT_MS);
 
-  /** Adds a watcher of one cook, or of everything, until its connection closes, greeting it first. */
-  watch(cookId: string | null, req: Request, res: Response): void {
+  /** Adds a watcher of one cook, or of everything, until its connection closes, greeting it first; `deviceId`: as which. */
+  watch(cookId: string | null, req: Request, res: Response, deviceId: string | null = null): void {
     res.writeHead(200, {
       'Content-Type': 'text/event-stream',
       'Cache-Control': 'no-cache, no-transform',
@@ -36,7 +35,7 @@ export class Hub {
       return;
     }
     res.write(`retry: 1000\n${frame({ type: 'hello' })}`);
-    const watcher = { cookId, res, deviceId: deviceOf(req)?.id ?? null };
+    const watcher = { cookId, res, deviceId };
     this.watchers.add(watcher);
     res.on('close', () => this.watchers.delete(watcher));
     // A reader that is gone in mid-write is no fault of the server's.

@@ -126,7 +126,7 @@ function addReads(router: Router, services: CookServices): void {
   });
   router.get('/:id/events', async (req, res) => {
     const head = await headOf(services, req);
-    hub.watch(head.id, req, res);
+    hub.watch(head.id, req, res, deviceOf(req)?.id);
   });
 }
 

@@ -1,4 +1,5 @@
 /** Readings by wire: over HTTP with tokens, and over MQTT through real brokers. */
+import { readCookDoc } from '@ostrin/contract';
 import fc from 'fast-check';
 import { randomUUID } from 'node:crypto';
 import { call, planFor, startServer, until, type TestServer } from './help';
@@ -142,8 +143,31 @@ it('says why nothing was stored, and shows what cannot be true until a true valu
   expect((await call(entries, 'POST', { entries: [finish] })).status).toBe(201);
   clock += 60_000;
   expect((await tell({ values: { m: 13 } })).json.why).toBe(
-    `No cook on a real fire is under way at pit ${id}.`,
+    `No cook on a real fire was under way at pit ${id} then.`,
   );
+});
+
+it('puts late readings into the cook of their time, also where a batch is of two', async () => {
+  const { tell, id, cookId, readings } = await wired([channel('1', 'grate')]);
+  const day = 86_400_000;
+  const first = `${server.url}/api/cooks/${cookId}`;
+  const entry = (at: number, kind: string) => ({ id: randomUUID(), at, kind });
+  const log = (url: string, ...entries: object[]) => call(`${url}/entries`, 'POST', { entries });
+  const [lit, over] = [clock, clock + day / 4];
+  await log(first, { ...entry(lit, 'note'), text: 'lit' });
+  await log(first, entry(over, 'finish'));
+  clock += day;
+  const next = randomUUID();
+  const plan = planFor({ serveAt: new Date(clock + day / 2).toISOString().slice(0, 16) });
+  const second = `${server.url}/api/cooks/${next}`;
+  const begun = { name: 'Supper', pitName: `pit ${id}`, plan, fire: 'real' };
+  expect((await call(second, 'PUT', begun)).status).toBe(201);
+  await log(second, { ...entry(clock - 60_000, 'note'), text: 'lit' });
+  const at = [lit + 3_600_000, clock - 30_000];
+  const sent = await tell({ packets: at.map((t, i) => ({ at: t, values: { 1: 100 + i } })) });
+  expect(sent.json).toEqual({ stored: 2, impossible: 0 });
+  expect(await readings()).toEqual([{ at: at[0], pitC: 100, coreC: null }]);
+  expect((await call(second)).json.readings).toEqual([{ at: at[1], pitC: 101, coreC: null }]);
 });
 
 it('puts what a probe read from a moment on into another piece, added food too, and nothing else', async () => {
@@ -183,6 +207,26 @@ it('puts what a probe read from a moment on into another piece, added food too, 
   expect(await field({ channel: 'x' })).toBe('channel');
   expect(await field({ instrument: 'x' })).toBe('instrument');
   expect(await field({ from: 'now' })).toBe('from');
+});
+
+it('takes nothing that a cook could not be brought back with (property)', async () => {
+  const spots = ['grate', 'dome', 'air', 'wind', 'rain', 'fan'];
+  await fc.assert(
+    fc.asyncProperty(
+      fc.constantFrom(...spots),
+      fc.double({ min: -1000, max: 3000, noNaN: true }),
+      fc.integer({ min: -60, max: 60 }),
+      fc.integer({ min: 0, max: 31 * 24 * 60 - 5 }),
+      async (spot, value, offsetK, minAgo) => {
+        const { tell, cookId } = await wired([channel('1', spot, { offsetK })]);
+        const sent = await tell({ at: clock - 60_000 * minAgo, values: { 1: value } });
+        expect(sent.status).toBe(202);
+        const doc = (await call(`${server.url}/api/cooks/${cookId}/cook.json`)).json;
+        expect(readCookDoc(doc)).toMatchObject({ ok: true });
+      },
+    ),
+    { numRuns: 12 },
+  );
 });
 
 it('makes a token void with the next one, and lets a token do nothing else', async () => {

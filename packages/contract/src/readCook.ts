@@ -93,7 +93,7 @@ const BEFORE_COOK_MS = 15 * DAY_MS;
 const AFTER_COOK_MS = 31 * DAY_MS;
 
 /** The times that an entry or a reading of a cook can have, epoch ms. */
-const cookSpanMs = (startMs: number): readonly [number, number] => [
+export const cookSpanMs = (startMs: number): readonly [number, number] => [
   startMs - BEFORE_COOK_MS,
   startMs + AFTER_COOK_MS,
 ];
@@ -105,6 +105,18 @@ function timeProblems(startMs: number, at: number, field: string): FieldProblem[
   const day = (ms: number): string => new Date(ms).toISOString().slice(0, 10);
   return [{ field, message: `must be a time of this cook, from ${day(from)} to ${day(to)}` }];
 }
+
+/** What is said of a cook, whenever that is: one that was forgotten for months can be ended, put right and judged. */
+const SAID_OF_IT: ReadonlySet<Entry['kind']> = new Set<Entry['kind']>([
+  'undo',
+  'retime',
+  'finish',
+  'take-watch',
+  'hand-over',
+  'verdict',
+  'next-time',
+  'weighed',
+]);
 
 /** What is wrong with entries that would follow the log of a cook. */
 function logProblems(entries: readonly Entry[], cook: LoggedCook): FieldProblem[] {
@@ -120,7 +132,7 @@ function logProblems(entries: readonly Entry[], cook: LoggedCook): FieldProblem[
     const here = `entries[${i}]`;
     const problem = entryProblem(known, e);
     if (problem) problems.push({ field: `${here}.${problem.field}`, message: problem.message });
-    problems.push(...timeProblems(cook.startMs, e.at, `${here}.at`));
+    if (!SAID_OF_IT.has(e.kind)) problems.push(...timeProblems(cook.startMs, e.at, `${here}.at`));
     if (e.kind === 'retime' || e.kind === 'serve-at')
       problems.push(...timeProblems(cook.startMs, e.to, `${here}.to`));
     if (e.kind === 'act') problems.push(...deedProblems(e.action, meats, `${here}.action`));

@@ -62,6 +62,17 @@ describe('entries and cooks', () => {
     expect(readEntries({ entries: [note, { ...undo, target: id }] }, LOGGED).ok).toBe(true);
     expect(fields(validate(ClockDto, { speed: 241 }))).toEqual(['speed']);
   });
+
+  it('is said to end, and put right, at any time, while what happens in a cook has its span', () => {
+    const later = start + 200 * 86_400_000;
+    const at = (kind: string, part: object = {}) =>
+      fields(readEntries({ entries: [{ id: randomUUID(), at: later, kind, ...part }] }, LOGGED));
+    expect(at('finish')).toEqual([]);
+    expect(at('note', { text: 'late' })).toEqual(['entries[0].at']);
+    expect(at('call-at', { meat: 'goat', c: 60 })).toEqual(
+      expect.arrayContaining(['entries[0].meat', 'entries[0].at']),
+    );
+  });
 });
 
 describe('food that is added', () => {

@@ -30,6 +30,7 @@ export {
   type Verdict,
 } from './log/lookKinds';
 export {
+  isPossible,
   isTemperature,
   mergedRow,
   mergedRows,

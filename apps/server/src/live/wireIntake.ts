@@ -1,24 +1,13 @@
 /** Takes in what instruments tell by wire: late, double, out of order. */
 import type { Channel, Instrument, InstrumentSeen, Packet } from '@ostrin/contract';
 import { leadMeat } from '@ostrin/core';
-import { isTemperature, wireReadings, type WireSpot } from '@ostrin/core/log';
+import { isPossible, isTemperature, wireReadings } from '@ostrin/core/log';
 import type { CookHead, CookStore } from '../store/cooks';
+import { cookOfMoment } from '../store/cookOfMoment';
 import type { InstrumentStore, ToldValue } from '../store/instruments';
 import type { CookClocks } from './cookClocks';
 import type { Hub } from './hub';
 import type { InTurn } from './inTurn';
-
-/** Values that cannot be true are left out: a broken probe, not a bad request. No yard is colder, no freezer either. */
-const POSSIBLE: Readonly<Record<WireSpot, readonly [number, number]>> = {
-  grate: [-45, 700],
-  dome: [-45, 700],
-  meat: [-30, 250],
-  air: [-60, 60],
-  wind: [0, 75],
-  rain: [0, 500],
-  fan: [0, 1],
-  none: [-1000, 3000],
-};
 
 /** Channels of which nobody said yet what they measure at most. */
 const MOST_CHANNELS = 32;
@@ -64,10 +53,10 @@ export class WireIntake {
     const all = packets.flatMap((p) =>
       Object.entries(p.values).map(([key, value]) => ({ at: p.at, key, value })),
     );
-    const possible = all.filter(({ key, value }) => {
-      const [low, high] = POSSIBLE[spotOf.get(key)?.spot ?? 'none'];
-      return value >= low && value <= high;
-    });
+    // What cannot be true is left out: a broken probe, not a bad request.
+    const possible = all.filter(({ key, value }) =>
+      isPossible(spotOf.get(key)?.spot ?? 'none', value),
+    );
     const seen = heard(
       instrument,
       packets,
@@ -75,57 +64,89 @@ export class WireIntake {
       possible,
       all.filter((v) => !possible.includes(v)),
     );
-    const cook = await this.cooks.cookAt(instrument, Math.max(...packets.map((p) => p.at)));
-    const meats = cook ? await this.cooks.pieceIds(cook) : [];
-    const told = possible.flatMap(({ at, key, value }): ToldValue[] => {
-      const channel = spotOf.get(key);
-      if (!channel || channel.spot === 'none') return [];
-      const meat = channel.spot === 'meat' ? (meats[(channel.piece ?? 1) - 1] ?? null) : null;
-      if (channel.spot === 'meat' && meat === null) return [];
-      return [{ at, channel: key, spot: channel.spot, meat, value }];
-    });
-    await this.instruments.keep(seen, cook?.id ?? null, told, fresh);
+    const told = await this.byCook(instrument, possible, spotOf);
+    await this.instruments.keep(seen, told, fresh);
     this.hub.tell({ type: 'heard', seen });
     if (fresh.length > 0) {
       this.hub.tell({ type: 'changed', what: 'instruments' });
     }
-    if (cook && told.length > 0) {
-      const offsetOf = (key: string): number => spotOf.get(key)!.offsetK;
-      const values = told.map((v) => ({ ...v, offsetK: offsetOf(v.channel) }));
-      const readings = wireReadings(values, leadMeat(cook.plan).id);
-      this.hub.tell({
-        type: 'readings',
-        cookId: cook.id,
-        readings,
-        clock: this.clocks.clock(cook),
-      });
-    }
-    const isPlaced = (key: string): boolean =>
-      spotOf.get(key)?.spot !== 'none' && (!cook || told.some((t) => t.channel === key));
-    const unplaced = possible.filter((v) => !isPlaced(v.key));
+    for (const { cook, values } of told) if (cook) this.tellReadings(cook, values, spotOf);
+    const stored = told.flatMap(({ cook, values }) => (cook ? values : []));
+    const unplaced = told.flatMap((t) => t.unplaced);
     const why = whyNot({
       pitName: instrument.pitName,
-      cook,
-      unplaced: unplaced.map((v) => v.key),
+      cookless: told.some((t) => t.cook === null),
+      unplaced,
       impossible: Object.keys(seen.impossible ?? {}),
     });
     return {
-      stored: cook ? told.length : 0,
+      stored: stored.length,
       impossible: all.length - possible.length,
       ...(why ? { why } : {}),
     };
   }
+
+  /** Values with the cook that each belongs to by its time, and in which piece of it. */
+  private async byCook(
+    instrument: Instrument,
+    possible: readonly Told[],
+    spotOf: ReadonlyMap<string, Channel>,
+  ): Promise<OfCook[]> {
+    const spans = await this.cooks.realCooks(
+      instrument,
+      Math.min(...possible.map((v) => v.at), Infinity),
+    );
+    const found = new Map<string | null, OfCook & { meats: readonly string[] }>();
+    for (const { at, key, value } of possible) {
+      const cook = cookOfMoment(spans, at);
+      const id = cook?.id ?? null;
+      const of = found.get(id) ?? {
+        cook,
+        meats: cook ? await this.cooks.pieceIds(cook) : [],
+        values: [],
+        unplaced: [],
+      };
+      found.set(id, of);
+      const channel = spotOf.get(key);
+      const meat = channel?.spot === 'meat' ? (of.meats[(channel.piece ?? 1) - 1] ?? null) : null;
+      if (!channel || channel.spot === 'none' || (channel.spot === 'meat' && cook && !meat)) {
+        of.unplaced.push(key);
+      } else of.values.push({ at, channel: key, spot: channel.spot, meat, value });
+    }
+    return [...found.values()];
+  }
+
+  private tellReadings(
+    cook: CookHead,
+    told: readonly ToldValue[],
+    spotOf: ReadonlyMap<string, Channel>,
+  ): void {
+    if (told.length === 0) return;
+    const values = told.map((v) => ({ ...v, offsetK: spotOf.get(v.channel)!.offsetK }));
+    const readings = wireReadings(values, leadMeat(cook.plan).id);
+    const clock = this.clocks.clock(cook);
+    this.hub.tell({ type: 'readings', cookId: cook.id, readings, clock });
+  }
+}
+
+/** Values that belong to one cook, or to none. */
+interface OfCook {
+  cook: CookHead | null;
+  values: ToldValue[];
+  /** Channels without a place in it. */
+  unplaced: string[];
 }
 
 /** Why values of an instrument at a pit were not stored, in a sentence; null where all of them were. */
 function whyNot({
   pitName,
-  cook,
+  cookless,
   unplaced,
   impossible,
 }: {
   pitName: string;
-  cook: CookHead | null;
+  /** Whether any was of a time at which no cook was on. */
+  cookless: boolean;
   /** Channels without a place in this cook, and those whose last value cannot be true. */
   unplaced: readonly string[];
   impossible: readonly string[];
@@ -133,7 +154,7 @@ function whyNot({
   const named = (keys: readonly string[]): string =>
     `Channel${new Set(keys).size > 1 ? 's' : ''} ${[...new Set(keys)].join(', ')}`;
   const reasons = [
-    ...(cook ? [] : [`No cook on a real fire is under way at ${pitName}.`]),
+    ...(cookless ? [`No cook on a real fire was under way at ${pitName} then.`] : []),
     ...(unplaced.length > 0
       ? [`${named(unplaced)}: set under Yard, Sensors where it measures.`]
       : []),

@@ -7,6 +7,7 @@ import type { Glance } from '@ostrin/core/afterwards';
 import { glanceOf } from '@ostrin/core/afterwards';
 import type { Knex } from 'knex';
 import { afterwards } from './afterwards';
+import { spansOf, type CookSpan } from './cookOfMoment';
 import { glances } from './glances';
 import { instrumentsOf, valuesOf } from './instruments';
 import { onSamePit, pitColumns, pitNamed, pitRefOf, type PitRef, type PitRow } from './pitOf';
@@ -101,7 +102,7 @@ export function cookStore(db: Knex) {
     ...afterwards(db),
     ...glances(db, reads),
     pitNamed: (name: string) => pitNamed(db, name),
-    cookAt: (pit: PitRef, at: number) => cookAt(db, pit, at),
+    realCooks: (pit: PitRef, notOverAtMs: number) => realCooks(db, pit, notOverAtMs),
   };
 }
 
@@ -115,17 +116,17 @@ async function headsWhere(db: Knex, where: (q: Knex.QueryBuilder) => void): Prom
   return (await query).map(headOf);
 }
 
-/**
- * The cook on a real fire that a moment on a pit belongs to: the one begun last that was not finished by then; null
- * where there is none.
- */
-export async function cookAt(db: Knex, pit: PitRef, at: number): Promise<CookHead | null> {
+/** Cooks on a real fire on a pit that were not over by then, with the time that each took. */
+async function realCooks(db: Knex, pit: PitRef, notOverAtMs: number): Promise<CookSpan[]> {
   const heads = await headsWhere(db, (q) => {
     void q
       .where({ pit_id: pit.pitId, fire: 'real' })
-      .whereRaw('coalesce(finished_ms, ?) >= ?', [at, at]);
+      .whereRaw('coalesce(finished_ms, ?) >= ?', [notOverAtMs, notOverAtMs]);
   });
-  return heads.find((h) => onSamePit(h, pit)) ?? null;
+  return spansOf(
+    db,
+    heads.filter((h) => onSamePit(h, pit)),
+  );
 }
 
 /** What is read. */

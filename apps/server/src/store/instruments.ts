@@ -194,20 +194,20 @@ export function instrumentStore(db: Knex) {
     /** Puts what a channel told of a cook from then on into a piece, or out of all of them. */
     moveValues: (to: ProbeMove): Promise<void> => moveValues(db, to),
     /**
-     * Keeps what was told, for the cook that it belongs to (null: none), what was heard last, and channels that were
-     * named for the first time; all or nothing. What somebody else changed of the instrument meanwhile stays.
+     * Keeps what was told, each for the cook that it belongs to (null: none, it is not kept), what was heard last, and
+     * channels that were named for the first time; all or nothing. What somebody else changed of the instrument stays.
      */
     keep: (
       seen: InstrumentSeen,
-      cookId: string | null,
-      told: readonly ToldValue[],
+      told: readonly { cook: { id: string } | null; values: readonly ToldValue[] }[],
       fresh: readonly Channel[],
     ): Promise<void> =>
       db.transaction(async (trx) => {
-        if (cookId !== null && told.length > 0) {
-          const list = JSON.stringify(told);
-          await trx.raw(ADD_SERIES, [cookId, seen.id, list]);
-          await trx.raw(ADD_VALUES, [list, cookId, seen.id]);
+        for (const { cook, values } of told) {
+          if (!cook || values.length === 0) continue;
+          const list = JSON.stringify(values);
+          await trx.raw(ADD_SERIES, [cook.id, seen.id, list]);
+          await trx.raw(ADD_VALUES, [list, cook.id, seen.id]);
         }
         const known = await get(seen.id, trx);
         if (!known) return;

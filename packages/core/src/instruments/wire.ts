@@ -24,14 +24,32 @@ const TEMPERATURES: readonly WireSpot[] = ['grate', 'dome', 'meat', 'air'];
 /** Whether what a spot tells is a temperature, which an instrument may read too high or too low. */
 export const isTemperature = (spot: WireSpot): boolean => TEMPERATURES.includes(spot);
 
+/** Values that can be true: C, m/s, mm/h, or 0 to 1. No yard is colder, no freezer either, and no pit hotter. */
+const POSSIBLE: Readonly<Record<WireSpot, readonly [number, number]>> = {
+  grate: [-45, 700],
+  dome: [-45, 700],
+  meat: [-30, 250],
+  air: [-60, 60],
+  wind: [0, 75],
+  rain: [0, 500],
+  fan: [0, 1],
+  none: [-1000, 3000],
+};
+
+/** Whether a spot can be at a value. */
+export const isPossible = (spot: WireSpot, value: number): boolean =>
+  value >= POSSIBLE[spot][0] && value <= POSSIBLE[spot][1];
+
 /** Rows in order of time, one for each moment at which anything was told. */
 export function wireReadings(values: readonly WireValue[], firstMeat: string): ReadingRow[] {
   const rows = new Map<number, ReadingRow>();
   for (const v of values) {
     if (v.spot === 'none') continue;
+    const value = isTemperature(v.spot) ? v.value - v.offsetK : v.value;
+    // What was possible as it was read may not be once it is corrected.
+    if (!isPossible(v.spot, value)) continue;
     const row = rows.get(v.at) ?? { at: v.at, pitC: null, coreC: null };
     rows.set(v.at, row);
-    const value = isTemperature(v.spot) ? v.value - v.offsetK : v.value;
     if (v.spot === 'grate') row.pitC = value;
     else if (v.spot === 'dome') row.domeC = value;
     else if (v.spot === 'fan') row.fanDuty = value;

@@ -40,6 +40,12 @@ describe('several phones', () => {
     expect(alreadyLogged(known, LID)).toBeNull();
     // A job is the same however late.
     expect(alreadyLogged(known, from('b', later(LIT, 5 * 3_600_000)))).toBe(known[1]);
+    // So it is in another tab of the same device; what one touch logs of a job is not asked about.
+    const again = { ...from('a', later(LIT, 400)), id: 'again' };
+    expect(alreadyLogged(known, again)).toBe(known[1]);
+    const door = act('door', 0, { do: 'door', openFraction: 0.2, seconds: 60 }, 'light');
+    expect(alreadyLogged(known, from('a', door))).toBeNull();
+    expect(alreadyLogged(known, from('b', door))).toBe(known[1]);
     const undo: Entry = { id: 'u', at: LID.at, kind: 'undo', target: known[0]!.id };
     expect(alreadyLogged([...known, undo], from('b', LID))).toBeNull();
     const halfOpen = act('v', 60, { do: 'set-vents', intakeFraction: 0.5, exhaustFraction: 1 });

@@ -44,7 +44,7 @@ function RefusedTap({ tap }: { tap: Tap }) {
   const { status, reason, already, confirmable } = refused!;
   const words = entryWords(entry, { units, pit: null });
   const when = clockAndDay(localOf(entry.at, deviceZone));
-  const who = already?.by ?? 'Another phone';
+  const who = already?.by ?? (already?.device === entry.device ? 'This phone' : 'Another phone');
   const note = (): void =>
     void decide(tap, {
       note: entryOf({ body: { kind: 'note', text: `${words} (${when})` } }, entry.at),

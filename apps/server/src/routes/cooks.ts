@@ -189,7 +189,10 @@ async function append(services: CookServices, head: CookHead, body: unknown, by?
   const ids = new Set(existing.map((e) => e.id));
   const fresh = entries.filter((e, i) => !ids.has(e.id) && firstOf(entries, e) === i);
   await refuseUsedIds(store, head.id, entries, existing, fresh);
-  if (!confirmed) refuseUnasked(head, existing, fresh);
+  if (!confirmed) {
+    refuseOthers(checked.value.entries, fresh, by);
+    refuseUnasked(head, existing, fresh);
+  }
   if (fresh.length === 0) return { added: false, entries };
   const all = [...existing, ...fresh];
   const { finishedAt } = foldLog(all);
@@ -241,6 +244,21 @@ async function refuseUsedIds(
   if (errors.length > 0) throw new Problem(409, 'An id was used twice', errors);
 }
 
+/** Throws 409 where what somebody else logged on this device is about to be stored under the name of who is signed in. */
+function refuseOthers(sent: readonly Entry[], fresh: readonly Entry[], by?: string): void {
+  const other = sent.find(
+    (e) =>
+      by !== undefined && e.by !== undefined && e.by !== by && fresh.some((f) => f.id === e.id),
+  );
+  if (!other) return;
+  throw new Problem(
+    409,
+    `${other.by} logged this on this device, and ${by} is signed in now`,
+    [{ field: 'entries', message: `were written by ${other.by}` }],
+    { confirmable: true },
+  );
+}
+
 /** Throws 409 for what somebody has to be asked about: deeds after the finish, and what another device just logged. */
 function refuseUnasked(head: CookHead, existing: Entry[], fresh: Entry[]): void {
   const { finishedAt } = head;
@@ -253,7 +271,7 @@ function refuseUnasked(head: CookHead, existing: Entry[], fresh: Entry[]): void 
   for (const e of fresh) {
     const already = alreadyLogged(existing, e);
     if (already) {
-      throw new Problem(409, 'Another phone logged the same', [], { already, confirmable: true });
+      throw new Problem(409, 'The same was logged before', [], { already, confirmable: true });
     }
   }
 }

@@ -235,8 +235,9 @@ export function entryProblem(
 const SAME_THING_MS = MINUTE_MS;
 
 /**
- * The entry that another device wrote of the same thing: of the same job at any time, or the same deed within a
- * minute. Null where there is none, where it was taken back, or where a device is not known.
+ * The entry that was written of the same thing before: of the same job at any time, on another device or by another touch
+ * on this one, or the same deed within a minute on another device. Null where there is none, where it was taken back, or
+ * where a device is not known.
  */
 export function alreadyLogged(entries: readonly Entry[], entry: Entry): Entry | null {
   if (!entry.device || (entry.kind !== 'act' && entry.kind !== 'job')) return null;
@@ -247,12 +248,17 @@ export function alreadyLogged(entries: readonly Entry[], entry: Entry): Entry | 
         e.id !== entry.id &&
         !undone.has(e.id) &&
         e.device !== undefined &&
-        e.device !== entry.device &&
-        ((entry.jobId !== undefined && e.jobId === entry.jobId) ||
-          (Math.abs(e.at - entry.at) <= SAME_THING_MS && isSameDeed(e, entry))),
+        ((entry.jobId !== undefined && e.jobId === entry.jobId && !isOneTouch(e, entry)) ||
+          (e.device !== entry.device &&
+            Math.abs(e.at - entry.at) <= SAME_THING_MS &&
+            isSameDeed(e, entry))),
     ) ?? null
   );
 }
+
+/** Whether two entries are parts of one touch: a job may log several deeds, no two of them the same. */
+const isOneTouch = (a: Entry, b: Entry): boolean =>
+  a.device === b.device && a.at === b.at && !isSameDeed(a, b);
 
 /** Whether two entries tell of the like: the same deed to the same piece, with vents to the same openings. */
 function isSameDeed(a: Entry, b: Entry): boolean {

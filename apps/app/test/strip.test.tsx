@@ -132,6 +132,10 @@ describe('what the strip is made of', () => {
     expect(readyWords(PLAN, none, null)).toMatch(/^ready \d\d:\d\d–\d\d:\d\d$/);
     expect(readyWords(PLAN, { ...none, id: 'added' }, T)).toBe('not known yet');
     expect(readyWords(PLAN, { ...none, readyMin: [60, 90, 120] }, T)).toBe('ready 09:00–10:00');
+    expect(readyWords(PLAN, { ...none, readyMin: [61, 90, 119] }, T)).toBe('ready 09:00–10:00');
+    expect(readyWords(PLAN, { ...none, readyMin: [61, 90, 140], horizonMin: 130 }, T)).toBe(
+      'ready 09:00 to after 10:15',
+    );
     // What was planned is not said of a piece that is off, or of a fire that is out.
     expect(readyWords(PLAN, { ...none, offMs: T }, T)).toMatch(/^off \d\d:\d\d$/);
     expect(readyWords(PLAN, none, T, true)).toBe('not in sight');

@@ -155,3 +155,30 @@ it('opens a broker of its own only when it is told to, for instruments with thei
   await closed;
   expect((await readings()).every((r) => r.pitC === 121)).toBe(true);
 });
+
+it('lets an instrument into no topic of another one, and a token that was renewed into none', async () => {
+  const { told: server } = await startServer({ OSTRIN_MQTT_PORT: '0' });
+  const mqttUrl = `mqtt://127.0.0.1:${server.port}`;
+  const mate = `${server.url}/api/instruments/mate`;
+  const put = { name: 'mate', pitName: 'another pit', channels: [GRATE] };
+  expect((await call(mate, 'PUT', put)).status).toBe(201);
+  const { token } = (await call(`${mate}/token`, 'POST', {})).json;
+  const other = await wired(server.url, [{ ...GRATE, key: 'lid', topic: 'yard/lid' }]);
+  const client = await connect(mqttUrl, { username: 'mate', password: token });
+  const closed = new Promise<void>((done) => client.once('close', () => done()));
+  client.publish('yard/lid', '240');
+  await closed;
+  await client.endAsync(true);
+  const owner = await connect(mqttUrl, { username: other.id, password: other.token });
+  await until(async () => {
+    owner.publish('yard/lid', '118', { retain: true });
+    return (await other.readings()).some((r) => r.pitC === 118);
+  });
+  expect((await other.readings()).every((r) => r.pitC === 118)).toBe(true);
+  // A new token makes the old one void, on a line that stands too.
+  await call(`${server.url}/api/instruments/${other.id}/token`, 'POST', {});
+  const hungUp = new Promise<void>((done) => owner.once('close', () => done()));
+  owner.publish('yard/lid', '240');
+  await hungUp;
+  expect((await other.readings()).every((r) => r.pitC === 118)).toBe(true);
+});

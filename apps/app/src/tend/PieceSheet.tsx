@@ -18,6 +18,7 @@ import { logAction } from './actions';
 import { useTendedCook } from './cookContext';
 import { PieceAlarm } from './PieceAlarm';
 import { PieceProbes } from './PieceProbes';
+import { readyOf } from './useCookNow';
 import { useOutlook } from './useOutlook';
 import { WrapOptions } from './WrapOptions';
 
@@ -52,6 +53,7 @@ export function PieceSheet({ meat: id, why, onLog, onClose }: Props) {
   };
   return (
     <Sheet title={titleOf(cook, id)} onClose={onClose}>
+      {input ? <Paragraph>{capital(readyOf(cook, piece))}</Paragraph> : null}
       {failure ? (
         <Notice tone="warn" title="This could not be worked out">
           {failure}

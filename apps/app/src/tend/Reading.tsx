@@ -14,6 +14,7 @@ import { BandScale } from './BandScale';
 import { DisagreementLine } from './DisagreementLine';
 import { useTendedCook } from './cookContext';
 import { readyNow, sourceWords } from './useCookNow';
+import { useSoundBlocked } from './useSoundBlocked';
 
 interface Props {
   /** What is shown in the place of the state of the fire; null for the state. */
@@ -34,6 +35,7 @@ export function Reading({ instead, onRun, onMeat }: Props) {
   const live = useLive();
   const practice = live.fire === 'practice';
   const stale = live.connection === 'lost';
+  const soundBlocked = useSoundBlocked();
   const units = useSettings((s) => s.units);
   const { wide } = useLayout();
   const points = readings.map((r) => ({ t: r.at, c: r.pitC }));
@@ -79,6 +81,7 @@ export function Reading({ instead, onRun, onMeat }: Props) {
             <Text className="font-sans-semi text-ink underline">
               {practice ? `practice, ${live.clock?.speed ?? 1}× clock` : 'this cook'}
             </Text>
+            {soundBlocked ? ' · no sound until touched' : ''}
             {cook.shift.holder ? ` · ${cook.shift.holder} tends` : ''}
           </Text>
         </Pressable>

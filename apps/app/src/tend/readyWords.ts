@@ -1,20 +1,22 @@
 /** When a piece is ready, in words. */
 import type { PitPlan } from '@ostrin/core';
-import { localOf, MINUTE_MS } from '@ostrin/core/quantity';
+import { epochOf, localOf, MINUTE_MS } from '@ostrin/core/quantity';
 import type { PieceNow } from '@ostrin/core/tending';
-import { clockOf, roughClock } from '../ui/words';
+import { clockOf } from '../ui/words';
 
-/** A window in words, by rough hours; past `horizonMin`, where the look ahead ends, all that is known is `after`. */
-function windowWords(
-  [p10, , p90]: readonly [number, number, number],
-  horizonMin: number | null,
-  litMs: number,
-  zone: string,
-): string {
-  const say = (min: number): string => roughClock(litMs + min * MINUTE_MS, zone);
-  const isBeyond = (min: number): boolean => horizonMin !== null && min >= horizonMin;
-  if (isBeyond(p10)) return `after ${say(p10)}`;
-  return isBeyond(p90) ? `${say(p10)} to after ${say(p90)}` : `${say(p10)}–${say(p90)}`;
+const QUARTER_MS = 15 * MINUTE_MS;
+
+/** A quarter hour before, or after, a moment: nobody acts on less, and it does not move with each reading. */
+const quarter = (ms: number, zone: string, round: (quarters: number) => number): string =>
+  clockOf(localOf(round(ms / QUARTER_MS) * QUARTER_MS, zone));
+
+/** A window in words; past `horizonMs`, where the look ahead ends, all that is known is `after`. Epoch ms. */
+function windowWords(fromMs: number, toMs: number, horizonMs: number, zone: string): string {
+  const from = quarter(fromMs, zone, Math.floor);
+  if (fromMs >= horizonMs) return `after ${from}`;
+  return toMs >= horizonMs
+    ? `${from} to after ${quarter(toMs, zone, Math.floor)}`
+    : `${from}–${quarter(toMs, zone, Math.ceil)}`;
 }
 
 /** When a piece is ready, in words: the forecast's window once there is one, until then the planned one. */
@@ -27,7 +29,12 @@ export function readyWords(
   const zone = plan.request.timeZone;
   if (offMs !== null) return `off ${clockOf(localOf(offMs, zone))}`;
   if (out) return 'not in sight';
-  if (readyMin && litMs !== null) return `ready ${windowWords(readyMin, horizonMin, litMs, zone)}`;
+  if (readyMin && litMs !== null) {
+    const ms = (min: number): number => litMs + min * MINUTE_MS;
+    return `ready ${windowWords(ms(readyMin[0]), ms(readyMin[2]), ms(horizonMin ?? Infinity), zone)}`;
+  }
   const planned = plan.ready.find((r) => r.id === id);
-  return planned ? `ready ${clockOf(planned.p10)}–${clockOf(planned.p90)}` : 'not known yet';
+  if (!planned) return 'not known yet';
+  const ms = (local: string): number => epochOf(local, zone);
+  return `ready ${windowWords(ms(planned.p10), ms(planned.p90), Infinity, zone)}`;
 }

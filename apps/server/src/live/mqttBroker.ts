@@ -3,7 +3,7 @@ import { packetsTopic } from '@ostrin/contract';
 import { Aedes, type Client } from 'aedes';
 import net from 'node:net';
 import type { InstrumentStore } from '../store/instruments';
-import { COOKS_OF } from './mqttTopics';
+import { COOKS_OF, sourcesOf } from './mqttTopics';
 
 /** A broker that runs. */
 interface OwnBroker {
@@ -25,7 +25,8 @@ export async function openBroker(
   ownPassword: string,
 ): Promise<OwnBroker> {
   const broker = await Aedes.createBroker();
-  const signedIn = new WeakMap<Client, string>();
+  /** Who each client is: the server itself, or the token that an instrument showed. */
+  const signedIn = new WeakMap<Client, string | { token: string }>();
   broker.authenticate = (client, username, password, done) => {
     const given = password?.toString() ?? '';
     if (username === OWN && given === ownPassword) {
@@ -37,16 +38,23 @@ export async function openBroker(
       .withToken(given)
       .then((instrument) => {
         const known = instrument !== null && instrument.id === username;
-        if (known) signedIn.set(client, instrument.id);
+        if (known) signedIn.set(client, { token: given });
         done(null, known);
       })
       .catch((error: Error) => done(Object.assign(error, { returnCode: 3 as never }), null));
   };
   broker.authorizePublish = (client, packet, done) => {
     const who = client ? signedIn.get(client) : undefined;
-    const own = who === OWN || (who !== undefined && packet.topic === packetsTopic(who));
-    const refused = !own && (packet.topic.startsWith('ostrin/') || packet.topic.startsWith('$'));
-    done(refused ? new Error('that topic belongs to somebody else') : null);
+    if (who === OWN) {
+      done(null);
+      return;
+    }
+    // Nothing of an instrument stays here: what it sent last is in the cook.
+    packet.retain = false;
+    const token = typeof who === 'object' ? who.token : '';
+    mayPublish(instruments, token, packet.topic)
+      .then((may) => done(may ? null : new Error('that topic belongs to somebody else')))
+      .catch((error: Error) => done(error));
   };
   broker.authorizeSubscribe = (client, subscription, done) => {
     const mayAll = signedIn.get(client) === OWN || subscription.topic.startsWith(COOKS_OF);
@@ -66,6 +74,23 @@ export async function openBroker(
       await new Promise<void>((done) => server.close(() => done()));
     },
   };
+}
+
+/**
+ * Whether the instrument of a token may publish to a topic: its own packets, the topics of its channels, and what is
+ * nobody's. A token that was renewed since, or whose instrument is gone, may nothing.
+ */
+async function mayPublish(
+  instruments: InstrumentStore,
+  token: string,
+  topic: string,
+): Promise<boolean> {
+  const own = await instruments.withToken(token);
+  if (!own) return false;
+  if (topic === packetsTopic(own.id)) return true;
+  if (topic.startsWith('ostrin/') || topic.startsWith('$')) return false;
+  const [first] = sourcesOf(topic, [own]);
+  return first !== undefined || sourcesOf(topic, await instruments.list()).length === 0;
 }
 
 /** The name under which the server itself signs in. */

@@ -4,6 +4,7 @@ import { appendFileSync, cpSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { CHROMIUM_FLAGS, findChromium } from '../scripts/browser.mjs';
+import { PHONE, readByHand, startLit } from './help';
 import { keptPage, note, expectNotes, expectNotesOfTwo, phone, startCook, test } from './home';
 
 const root = path.resolve(import.meta.dirname, '..');
@@ -112,4 +113,25 @@ test('a newer version is offered in mid-cook, taken when wanted, and never mixed
   await page.getByTestId('take-version').click();
   await expectNotes(page, ['n1', 'n2']);
   await context.close();
+});
+
+test('a part of an old page that is gone offers to load the page again, with taps kept', async ({
+  browser,
+  serve,
+}) => {
+  const server = await serve();
+  const context = await browser.newContext(PHONE);
+  const page = await context.newPage();
+  // As after a new build, where nothing kept the parts of the old one.
+  await page.route(/TendSheets[^/]*\.js/, (route) => route.fulfill({ status: 404 }));
+  await page.goto(server.url);
+  await startLit(page, '1 h ago');
+  await readByHand(page, 'At the grate', '119');
+  await page.getByTestId('this-cook').click();
+  await expect(page.getByTestId('part-missing')).toContainText('load the page again');
+  await page.unroute(/TendSheets[^/]*\.js/);
+  await page.getByRole('button', { name: 'Load the page again' }).click();
+  await expect(page.getByTestId('pit-reading')).toHaveText('119°');
+  await page.getByTestId('this-cook').click();
+  await expect(page.getByRole('dialog', { name: 'This cook' })).toBeVisible();
 });

@@ -35,7 +35,6 @@ export function Reading({ instead, onRun, onMeat }: Props) {
   const live = useLive();
   const practice = live.fire === 'practice';
   const stale = live.connection === 'lost';
-  const soundBlocked = useSoundBlocked();
   const units = useSettings((s) => s.units);
   const { wide } = useLayout();
   const points = readings.map((r) => ({ t: r.at, c: r.pitC }));
@@ -61,30 +60,7 @@ export function Reading({ instead, onRun, onMeat }: Props) {
   return (
     <View className="gap-1">
       <View className="flex-row items-start justify-between gap-3">
-        <Pressable
-          role="button"
-          accessibilityLabel={`${live.name}: clock and finishing`}
-          testID="this-cook"
-          onPress={onRun}
-          className="flex-1 min-h-[48px] active:opacity-70"
-        >
-          <Text
-            role="heading"
-            aria-level={1}
-            numberOfLines={1}
-            className="font-slab-semi text-ink text-[20px]"
-          >
-            {live.name}
-          </Text>
-          <Text numberOfLines={1} className="font-sans text-soot text-[14px]">
-            {wide ? `${live.pitName} · ${elapsed} · ` : `${elapsed} · `}
-            <Text className="font-sans-semi text-ink underline">
-              {practice ? `practice, ${live.clock?.speed ?? 1}× clock` : 'this cook'}
-            </Text>
-            {soundBlocked ? ' · no sound until touched' : ''}
-            {cook.shift.holder ? ` · ${cook.shift.holder} tends` : ''}
-          </Text>
-        </Pressable>
+        <CookName elapsed={elapsed} onRun={onRun} />
         <View className="items-end">
           <Text className="font-sans text-soot text-[14px]">
             {late > LATE_MIN ? `${serve}, likely ${spanOfTime(late)} late` : serve}
@@ -148,5 +124,40 @@ export function Reading({ instead, onRun, onMeat }: Props) {
         />
       )}
     </View>
+  );
+}
+
+/** What the cook is called, how long its fire has burnt, what clock it goes by, and who tends; a touch opens it. */
+function CookName({ elapsed, onRun }: { elapsed: string } & Pick<Props, 'onRun'>) {
+  const { cook } = useTendedCook();
+  const live = useLive();
+  const soundBlocked = useSoundBlocked();
+  const { wide } = useLayout();
+  const practice = live.fire === 'practice';
+  return (
+    <Pressable
+      role="button"
+      accessibilityLabel={`${live.name}: clock and finishing`}
+      testID="this-cook"
+      onPress={onRun}
+      className="flex-1 min-h-[48px] active:opacity-70"
+    >
+      <Text
+        role="heading"
+        aria-level={1}
+        numberOfLines={1}
+        className="font-slab-semi text-ink text-[20px]"
+      >
+        {live.name}
+      </Text>
+      <Text numberOfLines={1} className="font-sans text-soot text-[14px]">
+        {wide ? `${live.pitName} · ${elapsed} · ` : `${elapsed} · `}
+        <Text className="font-sans-semi text-ink underline">
+          {practice ? `practice, ${live.clock?.speed ?? 1}× clock` : 'this cook'}
+        </Text>
+        {soundBlocked ? ' · no sound until touched' : ''}
+        {cook.shift.holder ? ` · ${cook.shift.holder} tends` : ''}
+      </Text>
+    </Pressable>
   );
 }

@@ -1,5 +1,7 @@
 /** Parts of the app that are fetched after the first page stands, so that the first page stands soon. */
-import { lazy, Suspense, useState, type ComponentType } from 'react';
+import { lazy, Suspense, useEffect, useState, type ComponentType } from 'react';
+import { Text, View } from 'react-native';
+import { Button } from './Button';
 
 /** Fetched later; null once the first page stands: from then on each is fetched as soon as it is known. */
 let waiting: (() => Promise<unknown>)[] | null = [];
@@ -28,11 +30,37 @@ export function lazyComponent<P extends object>(
     const [Known] = useState(() => there);
     if (Known) return <Known {...props} />;
     return (
-      <Suspense fallback={null}>
+      <Suspense fallback={<NotHereYet />}>
         <Part {...props} />
       </Suspense>
     );
   };
+}
+
+/** A part that has not come after so long may be gone, ms: a newer version was built since this page was loaded. */
+const LATE_MS = 5000;
+
+/** Nothing at first; then a way out, for a part that does not come. */
+function NotHereYet() {
+  const [late, setLate] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setLate(true), LATE_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  if (!late) return null;
+  return (
+    <View
+      role="alert"
+      testID="part-missing"
+      className="absolute bottom-0 left-0 right-0 z-10 gap-2 border-t-2 border-pit bg-sheet p-4"
+    >
+      <Text className="font-sans text-ink text-[16px] leading-[22px]">
+        This part of the page has not arrived. There may be a newer version: load the page again.
+        What you logged is kept.
+      </Text>
+      <Button kind="primary" label="Load the page again" onPress={() => location.reload()} />
+    </View>
+  );
 }
 
 /** Tries again so long after a failure, ms: what is fetched may not come while the server is away. */

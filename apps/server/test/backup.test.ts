@@ -1,4 +1,5 @@
 /** Copies of the record: whole while it is written to, rotated, without keys, and restored into an empty server. */
+import SqliteDatabase from 'better-sqlite3';
 import fc from 'fast-check';
 import { spawnSync } from 'node:child_process';
 import {
@@ -79,6 +80,30 @@ it('takes the whole record along in one file, and an empty server has it all', a
     },
   );
   expect(stderr.trim()).toBe('Nothing was restored: there is no file nowhere.');
+});
+
+it('makes each copy one closed file named after its database, and clears what was left beside earlier ones', async () => {
+  const file = mk(path.join(folder, 'closed/yard.sqlite'));
+  const backups = path.join(folder, 'closed/backups');
+  const server = await startServer(file);
+  await begin(server.url);
+  const first = (await copyOfToday(file, 0))!;
+  expect(path.basename(first)).toBe('yard-1970-01-01.sqlite');
+  for (const rest of ['-wal', '-shm', '.part', '.part-journal'])
+    writeFileSync(`${first}${rest}`, 'left over');
+  writeFileSync(path.join(backups, 'holiday.sqlite-wal'), 'of somebody');
+  await copyOfToday(file, DAY_MS);
+  await server.stop();
+  expect(readdirSync(backups).sort()).toEqual([
+    'holiday.sqlite-wal',
+    'yard-1970-01-01.sqlite',
+    'yard-1970-01-02.sqlite',
+  ]);
+  // Read-only, and nothing comes up beside it.
+  const copy = new SqliteDatabase(first, { readonly: true });
+  expect(copy.prepare('SELECT count(*) AS n FROM cooks').get()).toEqual({ n: 1 });
+  copy.close();
+  expect(readdirSync(backups)).toHaveLength(3);
 });
 
 it('copies once a day while it is written to, and each copy opens', async () => {

@@ -9,7 +9,6 @@ import { lockDatabase } from './lock';
 const KEPT = { days: 7, weeks: 8 };
 /** Whether it is time for a copy is looked at so often, ms. */
 const LOOK_MS = HOUR_MS;
-const COPY_NAME = /^ostrin-(\d{4}-\d\d-\d\d)\.sqlite$/;
 
 /**
  * Writes a copy of a database to a file, page by page and whole: SQLite's own way, while it is in use. What is
@@ -24,6 +23,10 @@ export async function copyDatabase(source: string, to: string): Promise<void> {
   } finally {
     from.close();
   }
+  // One closed file, which nothing beside it belongs to.
+  const copy = new SqliteDatabase(part);
+  copy.pragma('journal_mode = DELETE');
+  copy.close();
   renameSync(part, to);
 }
 
@@ -42,15 +45,32 @@ export function withoutKeys(file: string): void {
 /** The folder of nightly copies beside a database. */
 const backupFolder = (file: string): string => path.join(path.dirname(file), 'backups');
 
-/** Copies in a folder, the newest first, by their day. */
-function copiesIn(folder: string): { day: string; file: string }[] {
-  return readdirSync(folder)
-    .flatMap((name) => {
-      const day = COPY_NAME.exec(name)?.[1];
-      return day ? [{ day, file: path.join(folder, name) }] : [];
-    })
-    .sort((a, b) => (a.day < b.day ? 1 : -1));
+/** What the copies of a database are called: after it, since several may lie in one folder. */
+const copyName = (file: string, day: string): string =>
+  `${path.basename(file, path.extname(file))}-${day}.sqlite`;
+
+/** Copies of a database in a folder, the newest first, by their day; and what was left beside them. */
+function copiesIn(folder: string, file: string): { copies: Copy[]; left: string[] } {
+  const [before, after] = copyName(file, '\0').split('\0') as [string, string];
+  const copies: Copy[] = [];
+  const left: string[] = [];
+  for (const name of readdirSync(folder)) {
+    if (!name.startsWith(before)) continue;
+    const [day, rest] = [name.slice(before.length).slice(0, 10), name.slice(before.length + 10)];
+    if (!/^\d{4}-\d\d-\d\d$/.test(day)) continue;
+    if (rest === after) copies.push({ day, file: path.join(folder, name) });
+    else if (LEFT_OVER.test(rest)) left.push(path.join(folder, name));
+  }
+  return { copies: copies.sort((a, b) => (a.day < b.day ? 1 : -1)), left };
 }
+
+interface Copy {
+  day: string;
+  file: string;
+}
+
+/** What a copying leaves that was cut off, and what SQLite leaves beside a copy that somebody opened. */
+const LEFT_OVER = /^\.sqlite(\.part)?(-wal|-shm|-journal)?$/;
 
 /** Which of these days' copies stay: the last ones, and before them the newest of each week. */
 export function keptDays(days: readonly string[]): Set<string> {
@@ -71,10 +91,11 @@ export async function copyOfToday(file: string, nowMs: number): Promise<string |
   const folder = backupFolder(file);
   mkdirSync(folder, { recursive: true });
   const today = new Date(nowMs).toISOString().slice(0, 10);
-  const copy = path.join(folder, `ostrin-${today}.sqlite`);
+  const copy = path.join(folder, copyName(file, today));
+  for (const name of copiesIn(folder, file).left) rmSync(name, { force: true });
   if (existsSync(copy)) return null;
   await copyDatabase(file, copy);
-  const copies = copiesIn(folder);
+  const { copies } = copiesIn(folder, file);
   const kept = keptDays(copies.map((c) => c.day));
   for (const { day, file: old } of copies) if (!kept.has(day)) rmSync(old);
   return copy;

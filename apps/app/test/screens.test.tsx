@@ -126,25 +126,31 @@ describe('the order card', () => {
     expect(openLog().map((e) => e.jobId)).toEqual(['wrap', 'wrap']);
   });
 
-  it('tells what else is due, and keeps meat off a pit that is far too hot', () => {
-    const [on, wrap] = ['meat-on', 'wrap'].map((id) => PLAN.jobs.find((j) => j.id === id)!);
-    const list = jest.fn();
+  it('keeps meat off a pit that is far too hot, and says why', () => {
+    const on = PLAN.jobs.find((j) => j.id === 'meat-on')!;
     render(
-      <OnCook
-        part={{
-          jobs: [
-            { job: on!, ms: T0 - 60_000 },
-            { job: wrap!, ms: T0 },
-          ],
-          pitC: 260,
-        }}
-      >
+      <OnCook part={{ jobs: [{ job: on, ms: T0 - 60_000 }], pitC: 260 }}>
+        <OrderCard onDone={() => undefined} onList={() => undefined} />
+      </OnCook>,
+    );
+    expect(screen.getByTestId('job-card')).toHaveTextContent(/reads 260 °C.*come down first/);
+    expect(screen.getByTestId('job-due')).toHaveTextContent('in 9 min');
+  });
+
+  it('tells what else is due', () => {
+    const [check, wrap] = ['check', 'wrap'].map((id) => PLAN.jobs.find((j) => j.id === id)!);
+    const list = jest.fn();
+    const jobs = [
+      { job: wrap!, ms: T0 - 60_000 },
+      { job: check!, ms: T0 },
+    ];
+    render(
+      <OnCook part={{ jobs, pitC: 260 }}>
         <OrderCard onDone={() => undefined} onList={list} />
       </OnCook>,
     );
-    expect(screen.getByRole('alert')).toHaveTextContent(/reads 260°.*come down first/);
     expect(screen.getByText(/^Also due: /)).toHaveTextContent(
-      jobWords(wrap!.facts, pitOf(PLAN), METRIC).inWords,
+      jobWords(check!.facts, pitOf(PLAN), METRIC).inWords,
       { exact: false },
     );
     fireEvent.press(screen.getByTestId('jobs-list'));

@@ -147,6 +147,7 @@ it('tells every alarm in one short line', () => {
         meat: 'a',
         jobId: 'wrap',
         byMin: 75,
+        atC: 71,
       };
       const words = alarmWords(alarm, {
         pit,

@@ -63,7 +63,11 @@ export function PieceSheet({ meat: id, why, onLog, onClose }: Props) {
       {input && !outlook && !failure ? <Paragraph>Looking at the readings.</Paragraph> : null}
       {outlook ? (
         <View className="gap-4" testID="outlook">
-          <PieceFigures outlook={outlook} units={units} />
+          <PieceFigures
+            outlook={outlook}
+            units={units}
+            isRead={piece.read !== null && nowMs - piece.read.at < READ_FOR_MIN * MINUTE_MS}
+          />
           <Paragraph>{unsafe ? notSafeWords(unsafe, units) : phaseWords(outlook, clock)}</Paragraph>
           {why ? <Paragraph>{why}</Paragraph> : null}
           {outlook.options.length > 1 ? (
@@ -102,19 +106,28 @@ function titleOf({ plan }: CookNow, id: string): string {
 /** Phases in which there is nothing to do to a piece on the pit. */
 const OFF_PHASES: readonly Outlook['phase'][] = ['not-on', 'resting', 'rested'];
 
-/** The figures of this moment. */
-function PieceFigures({ outlook, units }: { outlook: Outlook; units: Units }) {
+/** A reading says what the middle is for so long, min; after that it is an estimate. */
+const READ_FOR_MIN = 15;
+
+/** The figures of this moment; what nobody read is marked as an estimate. */
+function PieceFigures({
+  outlook,
+  units,
+  isRead,
+}: {
+  outlook: Outlook;
+  units: Units;
+  isRead: boolean;
+}) {
+  const { coreC, surfaceC, lostKg, bark } = outlook;
+  const about = (c: number | null): string => (c === null ? '–' : `about ${degrees(c, units)}`);
   const figures: [string, string][] = [
-    ['middle', degrees(outlook.coreC, units)],
-    ['surface', degrees(outlook.surfaceC, units)],
-    ['water lost', outlook.lostKg === null ? '–' : massWords(outlook.lostKg, units)],
+    isRead ? ['middle', degrees(coreC, units)] : ['middle, estimated', about(coreC)],
+    ['surface, estimated', about(surfaceC)],
+    ['water lost, estimated', lostKg === null ? '–' : `about ${massWords(lostKg, units)}`],
     [
-      'bark',
-      outlook.bark === null
-        ? '–'
-        : outlook.bark >= 1
-          ? 'set'
-          : `${Math.round(outlook.bark * 10) * 10} %`,
+      'bark, estimated',
+      bark === null ? '–' : bark >= 1 ? 'set' : `${Math.round(bark * 10) * 10} %`,
     ],
   ];
   return (
@@ -122,7 +135,7 @@ function PieceFigures({ outlook, units }: { outlook: Outlook; units: Units }) {
       {figures.map(([label, value]) => (
         <View key={label}>
           <Text className="font-sans text-soot text-[14px]">{label}</Text>
-          <Text className="font-slab-semi text-ink text-[24px]">{value}</Text>
+          <Text className="font-slab-semi text-ink text-[20px]">{value}</Text>
         </View>
       ))}
     </View>

@@ -120,7 +120,7 @@ test('a part of an old page that is gone offers to load the page again, with tap
   serve,
 }) => {
   const server = await serve();
-  const context = await browser.newContext(PHONE);
+  const context = await browser.newContext({ ...PHONE, serviceWorkers: 'block' });
   const page = await context.newPage();
   // As after a new build, where nothing kept the parts of the old one.
   await page.route(/TendSheets[^/]*\.js/, (route) => route.fulfill({ status: 404 }));

@@ -10,5 +10,6 @@ globals.localStorage ??= {
   setItem: (k: string, v: string) => void kept.set(k, v),
   removeItem: (k: string) => void kept.delete(k),
 };
+globals.navigator ??= {};
 globals.addEventListener ??= () => undefined;
 globals.removeEventListener ??= () => undefined;

@@ -276,16 +276,20 @@ describe('what calls', () => {
       inMin: 0,
       jobId: j.id,
     }));
-    const hot = { id: 'out-of-band/above', code: 'out-of-band' as const, inMin: 0 };
+    const hot = { id: 'hot', code: 'out-of-band', inMin: 0, side: 'above' } as const;
     const calls = (o: CookNow, advice: Advice | null) => {
       const { order: now } = order(o, advice);
       return callsOf(o, now).map((a) => [a.id, isTheOrder(a, now)]);
     };
     const alarms = [hot, ...due];
+    // A closing that is due is the answer to a pit that is too hot.
     expect(calls({ ...of, alarms }, null)).toEqual([
-      ['out-of-band/above', false],
+      ['hot', true],
       ['job-due/close', true],
     ]);
+    // What would ask for the other way is no second voice beside it.
+    const sinking = { id: 'low', code: 'leaving-band', inMin: 10, side: 'below' } as const;
+    expect(calls({ ...of, alarms: [sinking, ...due] }, null)).toEqual([['job-due/close', true]]);
     // A move that was just made has to work first.
     const moved = { ...cook([LIT, ON, vents(290, 0.4)]), alarms: [hot] };
     expect(calls(moved, to(0.2, false))).toEqual([]);

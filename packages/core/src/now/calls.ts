@@ -1,7 +1,8 @@
 /** The alarms that call beside an order: the order itself, or a danger; none that asks for something else. */
+import type { PlanJob } from '../plan/document/plan';
 import type { Alarm } from './alarms';
 import type { CookNow } from './cookNow';
-import type { Order } from './order';
+import { isDue, opens, type Order } from './order';
 import { waitUntilMs } from './waits';
 
 /** Whether an alarm says the same as the order, or something that the order leaves open. */
@@ -15,6 +16,8 @@ function callsBeside(alarm: Alarm, order: Order, cook: CookNow): boolean {
       return !(order.kind === 'job' && order.ms <= cook.nowMs && isOf(order, alarm));
     case 'out-of-band':
     case 'leaving-band':
+      // A planned move that is due comes first, and answers it or stands against it.
+      if (isMoveDue(order, cook)) return opens(order.job, cook) === (alarm.side === 'below');
       // What was done about it has to work first.
       return isTheOrder(alarm, order) || cook.nowMs >= waitUntilMs(cook, 'set-vents');
     default:
@@ -33,14 +36,24 @@ export function isTheOrder({ code, jobId }: Alarm, order: Order): boolean {
       return order.kind === 'look' || order.kind === 'move';
     case 'out-of-band':
     case 'leaving-band':
-      return order.kind === 'move' || order.kind === 'check-fire';
+      return order.kind === 'move' || order.kind === 'check-fire' || isJobOf('set-vents', order);
     default:
       return false;
   }
 }
 
+/** Whether an order is to do a job of a kind. */
+const isJobOf = (what: PlanJob['do'], order: Order): order is JobOrder =>
+  order.kind === 'job' && order.job.do === what;
+
+type JobOrder = Extract<Order, { kind: 'job' }>;
+
+/** Whether an order is a planned move of the vents that is due. */
+const isMoveDue = (order: Order, { nowMs }: CookNow): order is JobOrder =>
+  isJobOf('set-vents', order) && isDue(order, nowMs);
+
 /** Whether the job of an order wraps the piece of an alarm, or takes it off. */
-const isOf = (order: Extract<Order, { kind: 'job' }>, { code, meat }: Alarm): boolean =>
+const isOf = (order: JobOrder, { code, meat }: Alarm): boolean =>
   order.job.do === (code === 'near-wrap' ? 'wrap' : 'meat-off') &&
   order.job.logs.some((l) => 'meat' in l && l.meat === meat);
 

@@ -162,7 +162,7 @@ function checkFire(
 }
 
 /** Whether a job opens the intake from where it stands. */
-function opens({ logs }: PlanJob, { log }: CookNow): boolean {
+export function opens({ logs }: PlanJob, { log }: CookNow): boolean {
   const to = logs.find((l) => l.do === 'set-vents');
   const from = lastVents(log.lines)?.intakeFraction ?? 0;
   return to?.do === 'set-vents' && to.intakeFraction > from;

@@ -204,6 +204,7 @@ export * from './now/possibleJobs';
 export * from './advice/thresholds';
 export * from './now/calls';
 export * from './now/order';
+export * from './now/readyForMeat';
 export * from './now/called';
 export * from './now/closeTime';
 export * from './now/doubt';

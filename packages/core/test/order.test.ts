@@ -234,21 +234,6 @@ describe('an order stands in for what it fulfils', () => {
     expect(order(low(-14), recovers).order.id).toBe('check-fire');
   });
 
-  it('puts meat on a pit that is ready for it, by what was read, for an hour at most', () => {
-    const due = (dueMin: number, phase: CookNow['phase'], pitC: number | null) =>
-      order({ ...fireWith([LIT], dueMin), phase, pitC }).order;
-    expect(due(0, 'ready-for-meat', 118).ms).toBe(at(300));
-    expect(due(-5, 'coming-up', 96).ms).toBe(at(305));
-    expect(due(-9.5, 'coming-up', 96).ms).toBe(at(310.5));
-    expect(due(20, 'coming-up', 60)).toMatchObject({ ms: at(320) });
-    expect(due(20, 'coming-up', 60)).not.toHaveProperty('pit');
-    expect(due(-5, 'coming-up', 96)).toHaveProperty('pit', { pitC: 96, targetC: 121 });
-    expect(due(-5, 'ready-for-meat', 145).ms).toBe(at(305));
-    expect(due(-61, 'coming-up', 96).ms).toBe(at(239));
-    // Nobody who reads nothing is kept from cooking.
-    expect(due(-5, 'coming-up', null).ms).toBe(at(295));
-  });
-
   it('comes back neither as move nor as job until its wait is over', () => {
     const moved = (min: number) => [LIT, ON, vents(min, 0.4)];
     const of = (min: number) => order(cook(moved(min), [[CLOSE, 0]]), to(0.2, false)).order;

@@ -1,10 +1,10 @@
 /** What a fire is doing and why, in words. */
-import type { Cause, Trend } from '@ostrin/core/tending';
+import type { Cause, Diagnosis, Trend } from '@ostrin/core/tending';
 import type { RequestPit } from '@ostrin/core';
 import { suspectedWords } from './faults';
 import { ventedPit } from './vents';
 
-export const TREND_WORDS: Readonly<Record<Trend, string>> = {
+const TREND_WORDS: Readonly<Record<Trend, string>> = {
   unlit: 'Not lit',
   'coming-up': 'Coming up',
   steady: 'Steady',
@@ -12,6 +12,12 @@ export const TREND_WORDS: Readonly<Record<Trend, string>> = {
   falling: 'Easing down',
   unclear: 'Trend unknown',
 };
+
+/** What a pit does, in a word or two. */
+export function trendWords({ trend, cause }: Pick<Diagnosis, 'trend' | 'cause'>): string {
+  if (cause.code === 'fire-out') return 'Cold';
+  return cause.code === 'no-reading' ? 'No reading' : TREND_WORDS[trend];
+}
 
 /** What the fire of a pit is called while it burns. */
 const fireNoun = ({ fire }: RequestPit): string =>

@@ -3,7 +3,7 @@ import { foldLog, lastVents, type Entry, type LogLine } from '@ostrin/core/log';
 import { localOf, type Units } from '@ostrin/core/quantity';
 import { pitOf, type PitPlan } from '@ostrin/core';
 import { isDue, type Diagnosis, type Forecast, type Orders } from '@ostrin/core/tending';
-import { causeWords, TREND_WORDS } from './diagnosis';
+import { causeWords, trendWords } from './diagnosis';
 import { actionWords, foodWords, readWords } from './log';
 import { lookWords } from './looks';
 import { orderWords } from './orders';
@@ -72,7 +72,7 @@ export function fireSheet(fire: FireNow): string {
     `${capital(pitName)} is to hold ${temperatureWords(target, units)}, ${temperatureWords(target - bandC, units)} to ${temperatureWords(target + bandC, units)}. ${
       pitC === null ? 'No reading.' : `It reads ${temperatureWords(pitC, units)}.`
     }`,
-    `${TREND_WORDS[state.trend]}. ${causeWords(state.cause, pit)}`,
+    `${trendWords(state)}. ${causeWords(state.cause, pit)}`,
     vents
       ? `Vents: ${settingWords(vented, vents.intakeFraction, vents.exhaustFraction)}.`
       : 'The vents were not logged.',

@@ -50,7 +50,7 @@ export function orderWords(
     case 'light-again':
       return {
         inWords: 'Look at the fire, and light it again if it is out',
-        detail: `${causeWords(cause, pit)} Where the lid is hot, it is the probe.`,
+        detail: 'Where the lid is hot, a probe has fallen off. Where it is cold, the fire is out.',
         done: 'I looked',
       };
     case 'clear-smoke':

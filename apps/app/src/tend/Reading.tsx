@@ -2,7 +2,7 @@
 import { leadMeat, pitOf } from '@ostrin/core';
 import { latenessMin, leadPiece } from '@ostrin/core/tending';
 import { fromC, MINUTE_MS, spanFromK } from '@ostrin/core/quantity';
-import { TREND_WORDS, causeWords, spanOfTime } from '@ostrin/wording';
+import { causeWords, spanOfTime, trendWords } from '@ostrin/wording';
 import type { ReactNode } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { lastValue } from '../strip/model';
@@ -52,6 +52,7 @@ export function Reading({ instead, onRun, onMeat }: Props) {
   const change = state.changeK;
   const moved =
     change !== null &&
+    state.cause.code !== 'fire-out' &&
     (state.trend === 'rising' || state.trend === 'falling' || state.trend === 'coming-up')
       ? `, ${Math.abs(Math.round(spanFromK(change, units.temperature)))}° in 10 min`
       : '';
@@ -85,9 +86,7 @@ export function Reading({ instead, onRun, onMeat }: Props) {
               <Text className="font-sans-bold text-ink text-[18px]">
                 {stale || old
                   ? `Old reading, ${spanOfTime(ageMin)} ago`
-                  : state.cause.code === 'no-reading'
-                    ? 'No reading'
-                    : TREND_WORDS[state.trend] + moved}
+                  : trendWords(state) + moved}
               </Text>
               <Text className="font-sans text-soot text-[16px] leading-[21px]">
                 {causeWords(state.cause, pitOf(plan))}

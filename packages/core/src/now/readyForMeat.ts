@@ -12,7 +12,7 @@ export interface PitNotReady {
 
 /** Meat waits for a pit this far over its target too, K (common practice): one a little over is cooled by the meat. */
 const TOO_HOT_K = 20;
-/** It waits for this long at most, min: later it goes on as the pit is. */
+/** It waits for this long at most, min: later it goes on as the pit is. It never goes on over a fire that is out. */
 const LONGEST_MIN = 60;
 
 type Pit = Pick<CookNow, 'phase' | 'pitC' | 'plan'>;
@@ -27,11 +27,12 @@ function pitNotReady({ phase, pitC, plan }: Pit): PitNotReady | null {
 /** Until when meat waits whose time is `ms`, in steps from then, with what it waits for; null where it does not wait. */
 export function meatWaits(
   ms: number,
-  cook: Pit & Pick<CookNow, 'nowMs'>,
+  cook: Pit & Pick<CookNow, 'nowMs' | 'state'>,
 ): { untilMs: number; pit: PitNotReady } | null {
   const pit = pitNotReady(cook);
   const waitedMin = (cook.nowMs - ms) / MINUTE_MS + DUE_FROM_MIN;
-  if (!pit || waitedMin < 0 || waitedMin > LONGEST_MIN) return null;
+  const longestMin = cook.state.cause.code === 'fire-out' ? Infinity : LONGEST_MIN;
+  if (!pit || waitedMin < 0 || waitedMin > longestMin) return null;
   const steps = Math.floor(waitedMin / LOOK_AGAIN_MIN) + 1;
   return { untilMs: ms + steps * LOOK_AGAIN_MIN * MINUTE_MS, pit };
 }

@@ -137,7 +137,7 @@ describe('the order card', () => {
     expect(screen.getByTestId('job-due')).toHaveTextContent('in 9 min');
   });
 
-  it('tells what else is due', () => {
+  it('names what else is due', () => {
     const [check, wrap] = ['check', 'wrap'].map((id) => PLAN.jobs.find((j) => j.id === id)!);
     const list = jest.fn();
     const jobs = [

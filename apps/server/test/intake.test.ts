@@ -1,4 +1,4 @@
-/** What becomes of readings by wire: the cook of their time, the piece that a probe is in, and what cannot be true. */
+/** What becomes of the readings of instruments: the cook of their time, the piece of a probe, and what cannot be true. */
 import { readCookDoc } from '@ostrin/contract';
 import fc from 'fast-check';
 import { randomUUID } from 'node:crypto';

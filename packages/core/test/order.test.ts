@@ -65,7 +65,7 @@ function cook(
     state: { trend: 'steady', changeK: 0, place: 'in', cause },
   };
 }
-/** A fire whose meat goes on so many minutes from now. */
+/** A fire whose meat goes on in `inMin` minutes. */
 const fireWith = (entries: readonly Entry[], inMin: number): CookNow =>
   cook(entries, [[job({ id: 'meat-on', do: 'meat-on' }), inMin]]);
 const advised = (move: Advice['move'], logs: Advice['logs']): Advice => ({

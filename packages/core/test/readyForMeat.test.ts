@@ -5,7 +5,7 @@ import { request } from '@ostrin/testing';
 const T0 = Date.UTC(2027, 4, 15, 5);
 const plan = planOnePit(request(), { nowMs: T0 - 86_400_000, members: 1 });
 
-/** Until when meat waits that was due so many minutes ago, min from now; null where it does not. */
+/** Until when meat waits that was due `dueMin` minutes ago, min from now; null where it does not. */
 function waits(
   dueMin: number,
   phase: CookNow['phase'],

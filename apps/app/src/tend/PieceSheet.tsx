@@ -106,7 +106,7 @@ function titleOf({ plan }: CookNow, id: string): string {
 /** Phases in which there is nothing to do to a piece on the pit. */
 const OFF_PHASES: readonly Outlook['phase'][] = ['not-on', 'resting', 'rested'];
 
-/** A reading says what the middle is for so long, min; after that it is an estimate. */
+/** A reading stands for the middle for this long, min; after that the figure is an estimate. */
 const READ_FOR_MIN = 15;
 
 /** The figures of this moment; what nobody read is marked as an estimate. */

@@ -37,7 +37,7 @@ export function lazyComponent<P extends object>(
   };
 }
 
-/** A part that has not come after so long may be gone, ms: a newer version was built since this page was loaded. */
+/** A part that has not come after this time may be gone, ms: a newer version was built since this page was loaded. */
 const LATE_MS = 5000;
 
 /** Nothing at first; then a way out, for a part that does not come. */

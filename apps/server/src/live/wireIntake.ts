@@ -64,18 +64,18 @@ export class WireIntake {
       possible,
       all.filter((v) => !possible.includes(v)),
     );
-    const told = await this.byCook(instrument, possible, spotOf);
-    await this.instruments.keep(seen, told, fresh);
+    const ofCooks = await this.byCook(instrument, possible, spotOf);
+    await this.instruments.keep(seen, ofCooks, fresh);
     this.hub.tell({ type: 'heard', seen });
     if (fresh.length > 0) {
       this.hub.tell({ type: 'changed', what: 'instruments' });
     }
-    for (const { cook, values } of told) if (cook) this.tellReadings(cook, values, spotOf);
-    const stored = told.flatMap(({ cook, values }) => (cook ? values : []));
-    const unplaced = told.flatMap((t) => t.unplaced);
+    for (const { cook, values } of ofCooks) if (cook) this.publish(cook, values, spotOf);
+    const stored = ofCooks.flatMap(({ cook, values }) => (cook ? values : []));
+    const unplaced = ofCooks.flatMap((t) => t.unplaced);
     const why = whyNot({
       pitName: instrument.pitName,
-      cookless: told.some((t) => t.cook === null),
+      cookless: ofCooks.some((t) => t.cook === null),
       unplaced,
       impossible: Object.keys(seen.impossible ?? {}),
     });
@@ -89,7 +89,7 @@ export class WireIntake {
   /** Values with the cook that each belongs to by its time, and in which piece of it. */
   private async byCook(
     instrument: Instrument,
-    possible: readonly Told[],
+    possible: readonly ChannelValue[],
     spotOf: ReadonlyMap<string, Channel>,
   ): Promise<OfCook[]> {
     const spans = await this.cooks.realCooks(
@@ -116,13 +116,14 @@ export class WireIntake {
     return [...found.values()];
   }
 
-  private tellReadings(
+  /** Sends new readings of a cook to whoever watches it. */
+  private publish(
     cook: CookHead,
-    told: readonly ToldValue[],
+    kept: readonly ToldValue[],
     spotOf: ReadonlyMap<string, Channel>,
   ): void {
-    if (told.length === 0) return;
-    const values = told.map((v) => ({ ...v, offsetK: spotOf.get(v.channel)!.offsetK }));
+    if (kept.length === 0) return;
+    const values = kept.map((v) => ({ ...v, offsetK: spotOf.get(v.channel)!.offsetK }));
     const readings = wireReadings(values, leadMeat(cook.plan).id);
     const clock = this.clocks.clock(cook);
     this.hub.tell({ type: 'readings', cookId: cook.id, readings, clock });
@@ -177,10 +178,10 @@ function heard(
   { id, battery, values, impossible, heardAt }: Instrument,
   packets: readonly Packet[],
   nowMs: number,
-  told: readonly Told[],
-  untrue: readonly Told[],
+  possible: readonly ChannelValue[],
+  untrue: readonly ChannelValue[],
 ): InstrumentSeen {
-  const latest = withLatest(values, told);
+  const latest = withLatest(values, possible);
   const wrong = Object.entries(withLatest(impossible ?? {}, untrue)).filter(
     ([key, { at }]) => at > (latest[key]?.at ?? -Infinity),
   );
@@ -195,7 +196,7 @@ function heard(
 }
 
 /** A value of a channel. */
-interface Told {
+interface ChannelValue {
   at: number;
   key: string;
   value: number;
@@ -204,10 +205,10 @@ interface Told {
 /** The last value of each channel. */
 function withLatest(
   known: InstrumentSeen['values'],
-  told: readonly Told[],
+  read: readonly ChannelValue[],
 ): InstrumentSeen['values'] {
   const latest = { ...known };
-  for (const { at, key, value } of told) {
+  for (const { at, key, value } of read) {
     if (at >= (latest[key]?.at ?? -Infinity)) latest[key] = { at, value };
   }
   return latest;

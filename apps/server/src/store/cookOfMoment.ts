@@ -13,7 +13,7 @@ export interface CookSpan {
   toMs: number;
 }
 
-/** What is read so long before a cook begins belongs to it where no other cook was on, ms: a probe is put in beforehand. */
+/** A reading up to this long before a cook begins belongs to it where no other was on, ms: a probe is put in beforehand. */
 const BEFORE_MS = 12 * HOUR_MS;
 
 /** The spans of cooks, given as `heads`. */

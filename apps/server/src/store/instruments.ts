@@ -88,7 +88,7 @@ export interface ProbeMove {
   fromMs: number;
 }
 
-/** Moves what a probe told since then, all or nothing. */
+/** Moves what a probe sent since then, all or nothing. */
 const moveValues = (db: Knex, to: ProbeMove): Promise<void> =>
   db.transaction(async (trx) => {
     const { cookId, instrumentId, channel, meat, fromMs } = to;
@@ -191,19 +191,19 @@ export function instrumentStore(db: Knex) {
       const [row] = await rows().where({ token_hash: hashOf(token) });
       return row ? fromRow(row) : null;
     },
-    /** Puts what a channel told of a cook from then on into a piece, or out of all of them. */
+    /** Puts what a channel sent from then on into another piece of its cook, or out of all of them. */
     moveValues: (to: ProbeMove): Promise<void> => moveValues(db, to),
     /**
-     * Keeps what was told, each for the cook that it belongs to (null: none, it is not kept), what was heard last, and
+     * Keeps values, each for the cook that it belongs to (null: none, it is not kept), what was heard last, and
      * channels that were named for the first time; all or nothing. What somebody else changed of the instrument stays.
      */
     keep: (
       seen: InstrumentSeen,
-      told: readonly { cook: { id: string } | null; values: readonly ToldValue[] }[],
+      ofCooks: readonly { cook: { id: string } | null; values: readonly ToldValue[] }[],
       fresh: readonly Channel[],
     ): Promise<void> =>
       db.transaction(async (trx) => {
-        for (const { cook, values } of told) {
+        for (const { cook, values } of ofCooks) {
           if (!cook || values.length === 0) continue;
           const list = JSON.stringify(values);
           await trx.raw(ADD_SERIES, [cook.id, seen.id, list]);

@@ -152,7 +152,7 @@ export const probeOutSinceMin = (surprises: readonly Surprise[], atMin: number):
   surprises.find((s) => s.what === 'probe-out' && s.fromMin <= atMin && atMin < s.toMin)?.fromMin ??
   null;
 
-/** What shows that a surprise was noticed within so long, min. */
+/** A surprise counts as noticed by what is logged within this time, min. */
 const NOTICED_MIN = 120;
 
 /** Whether a line shows that a surprise was noticed. */

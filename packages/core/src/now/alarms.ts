@@ -57,7 +57,7 @@ export interface AlarmInput {
   jobs: readonly DueJob[];
   /** What came by wire, in order of time. */
   wire: readonly ReadingRow[];
-  /** When the pit was read last, by hand or by wire, epoch ms; null where it never was. */
+  /** When the pit was read last, by hand or by an instrument, epoch ms; null where it never was. */
   pitReadMs: number | null;
   /** Pieces with when each is done, minutes after lighting. */
   pieces: readonly (Pick<
@@ -214,7 +214,7 @@ const ofJobs = ({ jobs, nowMs }: AlarmInput): Alarm[] =>
     .filter(({ ms }) => ms <= nowMs)
     .map(({ job }) => soon('job-due', { id: `job-due/${job.id}`, jobId: job.id }));
 
-/** A pit that was read by hand since its thermometer fell silent is known for so long, min. */
+/** A reading by hand stands in for a thermometer that fell silent for this long, min. */
 const KNOWN_BY_HAND_MIN = 30;
 
 /** Somebody who reads by hand is asked by the diagnosis; a thermometer by wire is missed sooner. */

@@ -106,6 +106,12 @@ describe('what the strip is made of', () => {
     expect(Math.abs(future[0]!.c! - 120)).toBeLessThan(2);
   });
 
+  it('expects nothing of a fire that is out', () => {
+    const { traces } = build({ forecast: FORECAST, isOut: true });
+    expect(traces.every((t) => t.future.length === 0)).toBe(true);
+    expect(traces[0]!.past).toHaveLength(READINGS.length);
+  });
+
   it('shows a finished cook without a now or a future', () => {
     const data = build({ now: null });
     expect(data.traces.every((t) => t.future.length === 0)).toBe(true);
@@ -126,6 +132,10 @@ describe('what the strip is made of', () => {
       'vents ¼, ½',
       'meat on',
     ]);
+    const read = { kind: 'read', spot: 'meat', c: 93 } as const;
+    expect(lineLabel({ id: 'r', at: T0, corrected: false, body: read }, PLAN, METRIC)).toBe(
+      'in the meat 93 °C',
+    );
     const [{ id }] = PLAN.request.meats;
     const none = { id, readyMin: null, horizonMin: null, offMs: null };
     const T = Date.UTC(2027, 0, 1, 8);

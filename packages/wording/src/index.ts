@@ -13,6 +13,7 @@ export { linesOf, markdownOf, pitName, type SheetLine } from './plan/sheet';
 export { schoolWords, wordVariant, type PlanVariant } from './plan/variants';
 export {
   capital,
+  lowered,
   countWords,
   lengthWords,
   massWords,

@@ -15,7 +15,7 @@ import { causeWords } from './diagnosis';
 import { faultName, faultRemedy, suspectedWords } from './faults';
 import { jobWords } from './plan/jobs';
 import { ventedPit, ventNames } from './vents';
-import { spanOfTime, temperatureWords } from './quantities';
+import { lowered, spanOfTime, temperatureWords } from './quantities';
 
 /** What the words of an order hang on. */
 export interface OrderContext {
@@ -112,9 +112,6 @@ function smokeWords(smoke: BadSmoke, pit: RequestPit, cause: string): OrderWords
         done: 'I looked',
       };
 }
-
-/** A name inside a sentence. */
-const lowered = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 
 /** An order in short, for an alarm. */
 export const orderInShort = (order: Order, context: OrderContext): string =>

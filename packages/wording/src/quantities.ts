@@ -92,5 +92,8 @@ export function spanOfTime(minutes: number): string {
 /** A share, 0 to 1, as a count in a hundred. */
 export const inHundred = (fraction: number): number => Math.round(100 * fraction);
 
+/** The first letter in lower case: units behind it keep theirs. */
+export const lowered = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+
 /** The first letter in upper case. */
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

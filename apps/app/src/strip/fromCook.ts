@@ -14,6 +14,7 @@ import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
 import {
   type VentedPit,
   jobWords,
+  lowered,
   actionWords,
   lookWords,
   foodWords,
@@ -110,12 +111,12 @@ function deedLabel(logLine: LogLine, plan: PitPlan, units: Units): string {
     const a = logLine.body.action;
     if (logLine.jobId === 'light') return 'fire lit';
     if (a.do === 'set-vents') return ventsLabel(a, pit);
-    return actionWords(a, { units, pit }).toLowerCase();
+    return lowered(actionWords(a, { units, pit }));
   }
   if (logLine.body.kind === 'note') return logLine.body.text;
   if (logLine.body.kind === 'add-food') return foodWords(logLine.body.food, units);
-  if (logLine.body.kind === 'read') return readWords(logLine.body, units).toLowerCase();
-  if (logLine.body.kind === 'look') return lookWords(logLine.body).toLowerCase();
+  if (logLine.body.kind === 'read') return lowered(readWords(logLine.body, units));
+  if (logLine.body.kind === 'look') return lowered(lookWords(logLine.body));
   if (logLine.body.kind === 'skip') return `${shortJob(logLine.jobId ?? '') ?? 'job'}: skipped`;
   return shortJob(logLine.jobId ?? '') ?? 'job done';
 }
@@ -163,6 +164,7 @@ const SPANS = 420;
 export function stripData(input: StripInput): StripData {
   const { plan, log, readings, forecast, now, theme, units } = input;
   const zero = litAtMs(log) ?? input.zero ?? Math.max(input.startMs, now ?? 0);
+  const ahead = input.isOut ? null : now;
   const bands = bandsOf(plan, log, zero);
   const past = (valueOf: (r: Reading) => number | null): Point[] =>
     sampled(readings, { ...input, spans: SPANS, timeOf: (r) => r.at, valueOf });
@@ -172,7 +174,7 @@ export function stripData(input: StripInput): StripData {
     label: name,
     colour: theme.meats[0],
     past: past((r) => r.coreC),
-    future: now === null ? [] : expectedPoints(plan.expected, forecast, zero, now, 'core'),
+    future: ahead === null ? [] : expectedPoints(plan.expected, forecast, zero, ahead, 'core'),
     width: 2.5,
   };
   const pit: Trace = {
@@ -180,7 +182,7 @@ export function stripData(input: StripInput): StripData {
     label: 'pit',
     colour: theme.pit,
     past: past((r) => r.pitC),
-    future: now === null ? [] : expectedPoints(plan.expected, forecast, zero, now, 'pit'),
+    future: ahead === null ? [] : expectedPoints(plan.expected, forecast, zero, ahead, 'pit'),
     width: 2.5,
   };
   const others = otherTraces(input, zero, past);

@@ -21,6 +21,8 @@ export interface StripInput {
   jobs?: readonly DueJob[];
   /** Cook's clock now; null for a finished cook. */
   now: number | null;
+  /** Whether the fire is out: nothing is expected then. */
+  isOut?: boolean;
   /** When the fire is or will be lit, where the log does not say. */
   zero?: number;
   from: number;
@@ -97,7 +99,7 @@ export function effectTraces(advice: Advice, zero: number, now: number, theme: T
 
 /** The other pieces on the pit: what was read of each, by wire or by hand, and what is expected. */
 export function otherTraces(
-  { plan, log, now, theme }: StripInput,
+  { plan, log, now, isOut = false, theme }: StripInput,
   zero: number,
   past: (valueOf: (r: Reading) => number | null) => Point[],
 ): Trace[] {
@@ -113,7 +115,7 @@ export function otherTraces(
       colour: theme.meats[(i + 1) % theme.meats.length]!,
       past: [...byWire, ...byHand].sort((a, b) => a.t - b.t),
       future:
-        now === null || !expected
+        now === null || isOut || !expected
           ? []
           : fanFrom(
               zero,

@@ -45,7 +45,7 @@ interface Props {
 
 /** The strip of the cook under way; nothing where there is no room for it. */
 export function TendStrip({ advice, jobs, width, height, onMark }: Props) {
-  const { plan, log, readings, forecast, nowMs, zeroMs } = useTendedCook().cook;
+  const { plan, log, readings, forecast, nowMs, zeroMs, state } = useTendedCook().cook;
   const startMs = useLive((s) => s.startMs);
   const units = useSettings((s) => s.units);
   const theme = useTheme();
@@ -62,6 +62,7 @@ export function TendStrip({ advice, jobs, width, height, onMark }: Props) {
       forecast,
       advice,
       jobs,
+      isOut: state.cause.code === 'fire-out',
       now: nowMs,
       ...span,
       theme,

@@ -28,10 +28,9 @@ const GET = { method: 'GET' } as Request;
 const note = (cookId: string): LiveEvent => ({ type: 'refresh', cookId });
 const turn = () => new Promise((done) => setImmediate(done));
 
-function watch(hub: Hub, cookId: string | null): Connection {
-  const connection = new Connection();
+function watch(hub: Hub, cookId: string | null, connection = new Connection()): Connection {
   // Only what a stream uses of an answer: a whole one cannot be made without a socket.
-  hub.watch(cookId, GET, connection as unknown as Response);
+  hub.watch(cookId, GET, connection as unknown as Response, 'phone');
   connection.written = [];
   return connection;
 }
@@ -56,8 +55,7 @@ it('writes nothing to a device that was signed out, though its connection still 
   phone.end = () => {
     phone.gone = true;
   };
-  hub.watch(null, GET, phone as unknown as Response, 'phone');
-  phone.written = [];
+  watch(hub, null, phone);
   hub.endOf('phone');
   hub.tell(note('a'));
   await turn();

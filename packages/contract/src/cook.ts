@@ -27,6 +27,7 @@ import {
   Min,
 } from 'class-validator';
 import { ACTIONS, type ActionDto } from './actions';
+import type { ProbeMove } from './instrumentTypes';
 import { PlanDto } from './plan';
 import { MeatDto } from './scenario';
 import {
@@ -205,13 +206,10 @@ export class ClockDto {
 }
 
 /** Says in which piece of a cook a probe is, and since when. */
-export class ProbeDto {
-  /** The instrument, and its channel. */
+export class ProbeDto implements ProbeMove {
   @IsString() @Length(1, 60) instrument!: string;
   @IsString() @Length(1, 40) channel!: string;
-  /** The piece that it is in; null where it is in none. */
   @OrNull() @IsString() @Length(1, 60) meat!: string | null;
-  /** Since when, epoch ms: what it read before stays where it was. */
   @Instant() from!: number;
 }
 

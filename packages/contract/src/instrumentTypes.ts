@@ -58,6 +58,17 @@ export interface InstrumentSeen {
   impossible?: Record<string, { at: number; value: number }>;
 }
 
+/** Where a probe of a cook is, and since when. */
+export interface ProbeMove {
+  /** The instrument, and its channel. */
+  instrument: string;
+  channel: string;
+  /** The piece that it is in; null where it is in none. */
+  meat: string | null;
+  /** Since when, epoch ms: what it read before stays where it was. */
+  from: number;
+}
+
 /** An instrument with what was heard of it. */
 export type Instrument = InstrumentRecord &
   InstrumentSeen & {

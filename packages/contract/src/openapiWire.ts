@@ -41,7 +41,7 @@ export const wirePaths = (): Json => ({
     post: operation({
       summary: 'Say in which piece of a cook under way a probe is, and since when',
       body: body(ref('ProbeDto')),
-      answers: { '200': answer('Changed, with what it read since then', OBJECT), ...MISSING },
+      answers: { '200': answer('Changed', OBJECT), ...MISSING },
     }),
   },
   [ROUTES.wire]: {

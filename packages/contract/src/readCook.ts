@@ -137,11 +137,7 @@ function logProblems(entries: readonly Entry[], cook: LoggedCook): FieldProblem[
       problems.push(...timeProblems(cook.startMs, e.to, `${here}.to`));
     if (e.kind === 'act') problems.push(...deedProblems(e.action, meats, `${here}.action`));
     if (e.kind === 'read') problems.push(...readProblems(e, meats, here));
-    if (e.kind === 'call-at' && !meats.has(e.meat))
-      problems.push({
-        field: `${here}.meat`,
-        message: `must be one of ${[...meats].join(', ')}`,
-      });
+    if (e.kind === 'call-at') problems.push(...pieceProblems(e.meat, meats, here));
     if (e.kind === 'add-food') {
       problems.push(...foodProblems(e, meats, cook.startMs, here));
       meats.add(e.food.id);
@@ -153,6 +149,16 @@ function logProblems(entries: readonly Entry[], cook: LoggedCook): FieldProblem[
   });
   return problems;
 }
+
+/** What is wrong with a piece that an entry has to name: none, or one that this cook does not have. */
+const pieceProblems = (
+  meat: string | undefined,
+  meats: ReadonlySet<string>,
+  field: string,
+): FieldProblem[] =>
+  meat !== undefined && meats.has(meat)
+    ? []
+    : [{ field: `${field}.meat`, message: `must be one of ${[...meats].join(', ')}` }];
 
 /** What is wrong with a reading by hand: a piece that this cook does not have, or none where one is read. */
 function readProblems(
@@ -167,9 +173,7 @@ function readProblems(
         : [{ field: `${field}.${name}`, message: `has no place at the ${spot}` }],
     );
   }
-  return meat !== undefined && meats.has(meat)
-    ? []
-    : [{ field: `${field}.meat`, message: `must be one of ${[...meats].join(', ')}` }];
+  return pieceProblems(meat, meats, field);
 }
 
 /** Pieces of a cook at most, planned and added. */
@@ -203,9 +207,7 @@ function lookProblems(
     ...(verdicts.includes(verdict)
       ? []
       : [{ field: `${field}.verdict`, message: `must be one of ${verdicts.join(', ')}` }]),
-    ...(ofPiece && (meat === undefined || !meats.has(meat))
-      ? [{ field: `${field}.meat`, message: `must be one of ${[...meats].join(', ')}` }]
-      : []),
+    ...(ofPiece ? pieceProblems(meat, meats, field) : []),
     ...(!ofPiece && meat !== undefined
       ? [{ field: `${field}.meat`, message: `has no place with ${what}` }]
       : []),
@@ -218,9 +220,7 @@ function lookProblems(
 /** What is wrong with what is said and weighed once a cook is over: a piece or a cut where there is none, or none. */
 function afterwardsProblems(e: Entry, meats: ReadonlySet<string>, field: string): FieldProblem[] {
   const pieceWanted = e.kind === 'verdict' || (e.kind === 'weighed' && e.what !== 'fuel-left');
-  if (pieceWanted && !meats.has(e.meat ?? '')) {
-    return [{ field: `${field}.meat`, message: `must be one of ${[...meats].join(', ')}` }];
-  }
+  if (pieceWanted && !meats.has(e.meat ?? '')) return pieceProblems(e.meat, meats, field);
   if (e.kind === 'weighed' && !pieceWanted && e.meat !== undefined) {
     return [{ field: `${field}.meat`, message: 'has no place with fuel' }];
   }

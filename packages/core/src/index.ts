@@ -3,7 +3,7 @@ export { type Weather, weatherAt, type WeatherFromHour } from './air/weather';
 export { waysOut } from './plan/advice/waysOut';
 export { holdsByFan } from './plan/fire/designFire';
 export type { FatSide, KitId, Preparation } from './plan/document/preparation';
-export { leadMeat, pitOf, type PitPlan } from './plan/document/pitPlan';
+export { leadMeat, meatOf, pitOf, type PitPlan } from './plan/document/pitPlan';
 export type {
   Expected,
   Feeding,

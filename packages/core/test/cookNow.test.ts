@@ -15,7 +15,7 @@ import {
   type EntryBody,
   type ReadingRow,
 } from '@ostrin/core/internals';
-import { request } from '@ostrin/testing';
+import { entriesFrom, request } from '@ostrin/testing';
 
 const T0 = Date.UTC(2027, 4, 15, 5);
 const MEAT = request().meats[0];
@@ -24,13 +24,7 @@ const PLAN = planOnePit(request({ meats: [MEAT, { ...MEAT, id: 'second', massKg:
   members: 1,
 });
 
-let n = 0;
-const entry = (atMin: number, body: EntryBody, jobId?: string): Entry => ({
-  id: `e${n++}`,
-  at: T0 + atMin * MINUTE_MS,
-  ...(jobId ? { jobId } : {}),
-  ...body,
-});
+const entry = entriesFrom(T0);
 const light = entry(
   0,
   { kind: 'act', action: { do: 'set-vents', intakeFraction: 1, exhaustFraction: 1 } },

@@ -6,21 +6,14 @@ import {
   MINUTE_MS,
   planOnePit,
   type Entry,
-  type EntryBody,
 } from '@ostrin/core/internals';
-import { request } from '@ostrin/testing';
+import { entriesFrom, fireLit, request } from '@ostrin/testing';
 
 const T0 = Date.UTC(2027, 4, 15, 5);
 const PLAN = planOnePit(request(), { nowMs: T0 - 86_400_000, members: 1 });
 const [{ id: MEAT }] = PLAN.request.meats;
 
-let n = 0;
-const entry = (atMin: number, body: EntryBody, jobId?: string): Entry => ({
-  id: `e${n++}`,
-  at: T0 + atMin * MINUTE_MS,
-  ...(jobId ? { jobId } : {}),
-  ...body,
-});
+const entry = entriesFrom(T0);
 const callAt = (atMin: number, c: number | null, meat = MEAT): Entry =>
   entry(atMin, { kind: 'call-at', meat, c });
 
@@ -34,9 +27,8 @@ it('is the last that was said of each piece, until it is taken back or set to no
 });
 
 it('calls when the piece reads that, by hand or connected, and only while it lies in the pit', () => {
-  const light = { do: 'set-vents', intakeFraction: 1, exhaustFraction: 1 } as const;
   const begun = [
-    entry(0, { kind: 'act', action: light }, 'light'),
+    fireLit(T0),
     entry(40, { kind: 'act', action: { do: 'meat-on', meat: MEAT } }),
     callAt(60, 71),
   ];

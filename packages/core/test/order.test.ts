@@ -15,19 +15,13 @@ import {
   type EntryBody,
   type PlanJob,
 } from '@ostrin/core/internals';
-import { request } from '@ostrin/testing';
+import { entriesFrom, request } from '@ostrin/testing';
 
 const T0 = Date.UTC(2027, 4, 15, 5);
 const PLAN = planOnePit(request(), { nowMs: T0 - 86_400_000, members: 1 });
 const at = (min: number): number => T0 + min * MINUTE_MS;
 
-let n = 0;
-const entry = (atMin: number, body: EntryBody, jobId?: string): Entry => ({
-  id: `e${n++}`,
-  at: at(atMin),
-  ...(jobId ? { jobId } : {}),
-  ...body,
-});
+const entry = entriesFrom(T0);
 const act = (atMin: number, action: object, jobId?: string): Entry =>
   entry(atMin, { kind: 'act', action } as EntryBody, jobId);
 const vents = (atMin: number, intakeFraction: number, jobId?: string): Entry =>

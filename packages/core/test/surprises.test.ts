@@ -12,26 +12,15 @@ import {
   withSlips,
   type Action,
   type Entry,
-  type EntryBody,
 } from '@ostrin/core/internals';
-import { request } from '@ostrin/testing';
+import { entriesFrom, fireLit, request } from '@ostrin/testing';
 
 const T0 = Date.UTC(2027, 4, 15, 5);
 const NOW = { nowMs: T0 - 86_400_000, members: 1 };
 const CHARCOAL = planOnePit(request(), NOW);
 const WITH: Entry = { id: 's', at: T0, kind: 'surprises' };
-let n = 0;
-const entry = (atMin: number, body: EntryBody, jobId?: string): Entry => ({
-  id: `e${n++}`,
-  at: T0 + atMin * MINUTE_MS,
-  ...(jobId ? { jobId } : {}),
-  ...body,
-});
-const LIT = entry(
-  0,
-  { kind: 'act', action: { do: 'set-vents', intakeFraction: 1, exhaustFraction: 1 } },
-  'light',
-);
+const entry = entriesFrom(T0);
+const LIT = fireLit(T0);
 const lid = (atMin: number): Entry =>
   entry(atMin, { kind: 'act', action: { do: 'lid-open', seconds: 60 } });
 const logOf = (...entries: Entry[]) => foldLog([WITH, LIT, ...entries]);

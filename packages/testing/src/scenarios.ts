@@ -3,10 +3,12 @@ import {
   type PitRequest,
   feedActions,
   MILD_DAY,
+  MINUTE_MS,
   presetOf,
   usualFire,
   type Action,
   type Entry,
+  type EntryBody,
   type ForecastInput,
   type Request,
   type Scenario,
@@ -28,6 +30,17 @@ export const fireLit = (at: number): Entry => ({
   kind: 'act',
   action: { do: 'set-vents', intakeFraction: 1, exhaustFraction: 1 },
 });
+
+/** What writes entries of a log, so many minutes after `t0Ms` (epoch ms), with ids that count up. */
+export function entriesFrom(t0Ms: number) {
+  let n = 0;
+  return (atMin: number, body: EntryBody, jobId?: string): Entry => ({
+    id: `e${n++}`,
+    at: t0Ms + atMin * MINUTE_MS,
+    ...(jobId ? { jobId } : {}),
+    ...body,
+  });
+}
 
 export const SNAKE: SnakeFire = {
   arrangement: 'snake',

@@ -3,6 +3,7 @@ import {
   ROUTES,
   type Instrument,
   type InstrumentRecord,
+  type ProbeMove,
   type Versioned,
 } from '@ostrin/contract/types';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -72,14 +73,6 @@ export function useRemoveInstrument() {
     mutationFn: (id: string) => requestJson(ROUTES.instrument(id), 'DELETE'),
     onSettled: () => client.invalidateQueries({ queryKey: KEY }),
   });
-}
-
-/** Where a probe of a cook is, and since when. */
-interface ProbeMove {
-  instrument: string;
-  channel: string;
-  meat: string | null;
-  from: number;
 }
 
 /** Says in which piece of a cook a probe is. */

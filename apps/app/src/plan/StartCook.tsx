@@ -1,6 +1,7 @@
 /** Begins the cook: one for every pit of the plan. */
 import { epochOf, MINUTE_MS } from '@ostrin/core/quantity';
 import { onePit, type Plan } from '@ostrin/core';
+import type { Entry } from '@ostrin/core/log';
 import { capital, pitName } from '@ostrin/wording';
 import { router } from 'expo-router';
 import { useRef, useState } from 'react';
@@ -33,6 +34,17 @@ const BEFORE_LIT = ['lay', 'chimney', 'light'];
 /** What was done by the time a fire was lit, as the plan has it. */
 const litDeeds = (plan: Plan): Deed[] =>
   plan.jobs.filter((j) => BEFORE_LIT.includes(j.id)).flatMap(deedsOf);
+
+/** What the log of a cook begins with: a fire that was lit before, or the surprises of a practice. */
+function firstEntries(how: Beginning, plan: Plan, nowMs: number): Entry[] {
+  if (how.fire === 'real') {
+    if (how.litAgoMin === null) return [];
+    const litMs = nowMs - how.litAgoMin * MINUTE_MS;
+    return litDeeds(plan).map((deed) => entryOf(deed, litMs));
+  }
+  const lightMs = epochOf(plan.lightAt, plan.request.timeZone);
+  return how.surprises ? [entryOf({ body: { kind: 'surprises' } }, lightMs)] : [];
+}
 
 /** Starts what is planned, or says what stands in the way. */
 export function StartCook({ plan, ready, why }: Props) {
@@ -76,20 +88,10 @@ export function StartCook({ plan, ready, why }: Props) {
         return { id: idOf(pit.id), name: titleOf(part), pitName: pit.name, plan: part, fire };
       });
       await start.mutateAsync(cooks);
-      if (how.fire === 'real' && how.litAgoMin !== null) {
-        const at = Date.now() - how.litAgoMin * MINUTE_MS;
-        for (const { id, name, plan: part } of cooks) {
-          await keepEntries(
-            { id, name },
-            litDeeds(part).map((deed) => entryOf(deed, at)),
-          );
-        }
-      }
-      if (how.fire === 'practice' && how.surprises) {
-        for (const { id, name, plan: part } of cooks) {
-          const at = epochOf(part.lightAt, part.request.timeZone);
-          await keepEntries({ id, name }, [entryOf({ body: { kind: 'surprises' } }, at)]);
-        }
+      const nowMs = Date.now();
+      for (const { id, name, plan: part } of cooks) {
+        const first = firstEntries(how, part, nowMs);
+        if (first.length > 0) await keepEntries({ id, name }, first);
       }
       ids.current.clear();
       router.navigate(`/tend?cook=${cooks[0]!.id}`);

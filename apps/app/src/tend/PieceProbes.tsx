@@ -1,6 +1,5 @@
 /** Which connected probe is in a piece, and since when: put right from the fire, without leaving the cook. */
 import type { Channel } from '@ostrin/contract/types';
-import { isTemperature } from '@ostrin/core/log';
 import { localOf } from '@ostrin/core/quantity';
 import type { PieceNow } from '@ostrin/core/tending';
 import { SPOT_NAMES } from '@ostrin/wording/tending';
@@ -31,12 +30,11 @@ const NONE = 'none';
 export function PieceProbes({ piece }: { piece: PieceNow }) {
   const { cook, mayLog } = useTendedCook();
   const { plan, nowMs } = cook;
-  const cookId = cook.id;
   const units = useSettings((s) => s.units);
   const pitName = useLive((s) => s.pitName);
   const practice = useLive((s) => s.fire === 'practice');
   const { data: instruments = [] } = useInstruments();
-  const move = useMoveProbe(cookId);
+  const move = useMoveProbe(cook.id);
   const [chosen, setChosen] = useState<string | null>(null);
   const [fromMs, setFromMs] = useState<number | null>(null);
   const number = plan.request.meats.findIndex((m) => m.id === piece.id) + 1;
@@ -44,7 +42,7 @@ export function PieceProbes({ piece }: { piece: PieceNow }) {
     .filter((i) => i.pitName === pitName)
     .flatMap((i) =>
       i.channels
-        .filter((c) => c.spot === 'none' || (isTemperature(c.spot) && c.spot === 'meat'))
+        .filter((c) => c.spot === 'none' || c.spot === 'meat')
         .map((channel): Probe => {
           const last = i.values[channel.key];
           const read = last ? `, ${degrees(last.value - channel.offsetK, units)}` : '';

@@ -1,5 +1,5 @@
 /** One piece: where it is on its way, what wrapping now would save and cost, what is safe, its alarm, probe and log. */
-import { type PlanLog } from '@ostrin/core';
+import { meatOf, type PlanLog } from '@ostrin/core';
 import { cutOf, doneByFeel } from '@ostrin/core/catalogue';
 import { MINUTE_MS, type Units } from '@ostrin/core/quantity';
 import type { CookNow, Outlook } from '@ostrin/core/tending';
@@ -43,7 +43,7 @@ export function PieceSheet({ meat: id, why, onLog, onClose }: Props) {
   const input = forecastInputs(cook, nowMs, [id])[id] ?? null;
   const units = useSettings((s) => s.units);
   const { outlook, failure } = useOutlook(input);
-  const cut = cutOf(plan.request.meats.find((m) => m.id === id)!.cut);
+  const cut = cutOf(meatOf(plan.request, id).cut);
   const unsafe = piece.notSafe;
   const clock = (min: number): string =>
     roughClock(zeroMs + min * MINUTE_MS, plan.request.timeZone);
@@ -98,7 +98,7 @@ export function PieceSheet({ meat: id, why, onLog, onClose }: Props) {
 
 /** What a piece is called: by its cut where it is the only one of it. */
 function titleOf({ plan }: CookNow, id: string): string {
-  const of = plan.request.meats.find((m) => m.id === id)!;
+  const of = meatOf(plan.request, id);
   const alone = plan.request.meats.filter((m) => m.cut === of.cut).length === 1;
   return alone ? capital(cutOf(of.cut).name) : pieceNamed(plan, id);
 }

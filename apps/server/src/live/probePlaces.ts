@@ -1,5 +1,5 @@
 /** In which piece of a cook each probe is: as the instruments say, and as somebody who tends puts it right. */
-import type { Channel, ProbeDto } from '@ostrin/contract';
+import type { ProbeMove } from '@ostrin/contract';
 import { invalid } from '../http/problems';
 import type { CookHead, CookStore } from '../store/cooks';
 import type { InstrumentStore } from '../store/instruments';
@@ -19,8 +19,9 @@ export interface ProbeServices {
 export async function moveProbe(
   { store, instruments, hub }: ProbeServices,
   cook: CookHead,
-  { instrument: id, channel: key, meat, from }: ProbeDto,
+  move: ProbeMove,
 ): Promise<void> {
+  const { instrument: id, channel: key, meat } = move;
   const instrument = await instruments.get(id);
   if (!instrument || instrument.pitId !== cook.pitId) {
     throw invalid([
@@ -35,21 +36,7 @@ export async function moveProbe(
   if (meat !== null && !pieces.includes(meat)) {
     throw invalid([{ field: 'meat', message: `must be one of ${pieces.join(', ')}` }]);
   }
-  const channels = instrument.channels.map((c) =>
-    c.key === key ? placed(c, meat === null ? null : pieces.indexOf(meat) + 1) : c,
-  );
-  await instruments.put({ ...instrument, channels });
-  await instruments.moveValues({
-    cookId: cook.id,
-    instrumentId: id,
-    channel: key,
-    meat,
-    fromMs: from,
-  });
+  await instruments.moveProbe(cook.id, move, meat === null ? null : pieces.indexOf(meat) + 1);
   hub.tell({ type: 'changed', what: 'instruments' });
   hub.tell({ type: 'refresh', cookId: cook.id });
 }
-
-/** A channel in a piece, counted from 1, or, with null, in none. */
-const placed = ({ piece: _piece, ...c }: Channel, piece: number | null): Channel =>
-  piece === null ? { ...c, spot: 'none' } : { ...c, spot: 'meat', piece };

@@ -38,7 +38,6 @@ export function withoutKeys(file: string): void {
   db.exec(
     'DELETE FROM sessions; DELETE FROM invites; DELETE FROM access; UPDATE instruments SET token_hash = NULL;',
   );
-  db.pragma('journal_mode = DELETE');
   db.close();
 }
 

@@ -4,6 +4,7 @@ import type {
   Instrument,
   InstrumentRecord,
   InstrumentSeen,
+  ProbeMove,
   Versioned,
 } from '@ostrin/contract';
 import type { WireValue } from '@ostrin/core/log';
@@ -77,33 +78,37 @@ const ADD_VALUES = `INSERT OR IGNORE INTO wire_values (series, at, value)
     WHERE o.cook_id = s.cook_id AND o.instrument_id = s.instrument_id AND o.channel = s.channel
     AND v.at = t.value ->> '$.at')`;
 
-/** A probe that was moved from one piece of a cook to another, or out of them. */
-export interface ProbeMove {
-  cookId: string;
-  instrumentId: string;
-  channel: string;
-  /** The piece that it is in; null where it is in none. */
-  meat: string | null;
-  /** Since when, cook's clock, epoch ms. */
-  fromMs: number;
-}
-
-/** Moves what a probe sent since then, all or nothing. */
-const moveValues = (db: Knex, to: ProbeMove): Promise<void> =>
+/**
+ * Puts a probe into a piece of a cook, the `piece`th, or out of all of them: what it sends from now on, and what it sent
+ * since then; all or nothing.
+ */
+const moveProbe = (
+  db: Knex,
+  cookId: string,
+  { instrument: id, channel: key, meat, from }: ProbeMove,
+  piece: number | null,
+): Promise<void> =>
   db.transaction(async (trx) => {
-    const { cookId, instrumentId, channel, meat, fromMs } = to;
+    const store = instrumentStore(trx);
+    const instrument = (await store.get(id))!;
+    const channels = instrument.channels.map((c) => (c.key === key ? placed(c, piece) : c));
+    await store.put({ ...instrument, channels });
     const spot: WireValue['spot'] = meat === null ? 'none' : 'meat';
-    await trx.raw(ADD_SERIES, [cookId, instrumentId, JSON.stringify([{ channel, spot, meat }])]);
+    await trx.raw(ADD_SERIES, [cookId, id, JSON.stringify([{ channel: key, spot, meat }])]);
     const series: { no: number; spot: string; meat: string }[] = await trx('wire_series')
-      .where({ cook_id: cookId, instrument_id: instrumentId, channel })
+      .where({ cook_id: cookId, instrument_id: id, channel: key })
       .select('no', 'spot', 'meat');
     const { no } = series.find((s) => s.spot === spot && s.meat === (meat ?? ''))!;
     const others = series.filter((s) => s.no !== no).map((s) => s.no);
     await trx('wire_values')
       .whereIn('series', others)
-      .where('at', '>=', fromMs)
+      .where('at', '>=', from)
       .update({ series: no });
   });
+
+/** A channel in a piece, counted from 1, or, with null, in none. */
+const placed = ({ piece: _piece, ...c }: Channel, piece: number | null): Channel =>
+  piece === null ? { ...c, spot: 'none' } : { ...c, spot: 'meat', piece };
 
 /** What was told of a cook, in order of time, with what its channel reads too much: now, or when it was taken out. */
 export async function valuesOf(db: Knex, cookId: string): Promise<WireValue[]> {
@@ -191,8 +196,8 @@ export function instrumentStore(db: Knex) {
       const [row] = await rows().where({ token_hash: hashOf(token) });
       return row ? fromRow(row) : null;
     },
-    /** Puts what a channel sent from then on into another piece of its cook, or out of all of them. */
-    moveValues: (to: ProbeMove): Promise<void> => moveValues(db, to),
+    /** Puts a probe into a piece of a cook, or out of all of them, since a moment. */
+    moveProbe: moveProbe.bind(null, db),
     /**
      * Keeps values, each for the cook that it belongs to (null: none, it is not kept), what was heard last, and
      * channels that were named for the first time; all or nothing. What somebody else changed of the instrument stays.

@@ -17,8 +17,14 @@ const USUAL = { seed: 20270515, cooks: 100 };
 const MOST_EXAMPLES = 40;
 
 const round = (v: number): number => Number(v.toFixed(3));
+/** Mean share in the band of the cooks that were followed exactly, or with habits; null without such a cook. */
+function followedOf(rows: readonly Row[], exactly: boolean): number | null {
+  const shares = rows.flatMap(({ now }) => (now.exactly === exactly ? (now.inBand ?? []) : []));
+  return shares.length === 0 ? null : round(mean(shares));
+}
 const inBandOf = (rows: readonly Row[]) => ({
-  now: round(mean(rows.flatMap((r) => r.now.inBand ?? []))),
+  now: followedOf(rows, true),
+  withHabits: followedOf(rows, false),
   paper: round(mean(rows.map((r) => r.planOnly))),
   rules: round(mean(rows.map((r) => r.rules))),
 });
@@ -62,10 +68,12 @@ export function nowTables(b: BenchNow): string {
     ...table(['Violation', 'Times'], Object.entries(b.violations)),
     '',
     ...table(
-      ['In the band, %', 'By the order', 'By the plan alone', 'By rules of thumb'],
+      ['In the band, %', 'By the order', 'With habits', 'By the plan alone', 'By rules of thumb'],
       Object.entries({ all: b.inBandFraction, ...b.byFamily }).map(([name, f]) => [
         name,
-        ...[f.now, f.paper, f.rules].map((share) => (100 * share).toFixed(0)),
+        ...[f.now, f.withHabits, f.paper, f.rules].map((share) =>
+          share === null ? '-' : (100 * share).toFixed(0),
+        ),
       ]),
     ),
     '',

@@ -40,7 +40,7 @@ import type { Case } from '../plans/requests';
 import { FIRE_SD, trueScenario, type PlannedCase } from '../tend/truePit';
 import type { Followed } from './followed';
 import { Hearing } from './hearing';
-import { habitsOf, type Habits } from './habits';
+import { habitsOf, tendsExactly, type Habits } from './habits';
 import { violationsOf } from './rules';
 
 const EVERY_MIN = 5;
@@ -103,6 +103,7 @@ class Follower {
     this.out = {
       id: c.id,
       family: c.family,
+      exactly: tendsExactly(this.habits),
       moments: 0,
       violations: {},
       examples: [],

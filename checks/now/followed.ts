@@ -6,6 +6,8 @@ import type { Violation } from './rules';
 export interface Followed {
   id: string;
   family: Case['family'];
+  /** Whether each order was done when it was due. */
+  exactly: boolean;
   moments: number;
   violations: Partial<Record<Violation, number>>;
   /** Where each kind was first seen: cook, minute, order. */

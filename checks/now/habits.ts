@@ -17,8 +17,22 @@ export interface Habits {
   offAtMin: number | null;
 }
 
-/** Habits by chance: half are never late, half leave nothing out. */
+/** Does each order when it is due, and watches a connected thermometer. */
+const EXACT: Habits = {
+  byHandMin: null,
+  lateMin: 0,
+  skips: 0,
+  wrongAtMin: null,
+  silentFromMin: null,
+  offAtMin: null,
+};
+
+/** Whether somebody does exactly what is asked: their pits are held by the orders alone. */
+export const tendsExactly = (habits: Habits): boolean => habits === EXACT;
+
+/** Habits by chance: half have none, and of the others half are never late and half leave nothing out. */
 export function habitsOf(random: Random): Habits {
+  if (random.next() < 0.5) return EXACT;
   const at = (chance: number): number | null =>
     random.next() < chance ? 120 + Math.floor(300 * random.next()) : null;
   return {

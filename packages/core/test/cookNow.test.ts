@@ -164,6 +164,16 @@ describe('what may be asked', () => {
   });
 });
 
+it('looks for a move where the pit stays at the edge of its band, and for none nearer to its target', () => {
+  const { pitC, bandC } = PLAN.request.pits[0].pace;
+  const wants = (offK: number): boolean => {
+    const steady = wire.map((r) => ({ ...r, at: r.at + 90 * MINUTE_MS, pitC: pitC + offK }));
+    return wantsAdvice(cookNow(knownCook(record([light, ...on], steady)), {}, at(205)));
+  };
+  expect([wants(-0.8 * bandC), wants(0.8 * bandC)]).toEqual([true, true]);
+  expect([wants(-0.4 * bandC), wants(0.4 * bandC)]).toEqual([false, false]);
+});
+
 it('refuses a plan without a piece', () => {
   expect(() => leadPiece({ pieces: [] })).toThrow(/one piece at least/);
 });

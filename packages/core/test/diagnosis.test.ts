@@ -48,6 +48,15 @@ it('the diagnosis knows steady from climbing and falling, and says how much', ()
   expect(of(series(125, -0.6)).changeK).toBeCloseTo(-6, 0);
 });
 
+it('a pit that stays at the edge of its band is said to, one that goes back or is nearer is not', () => {
+  const code = (...asked: Parameters<typeof of>) => of(...asked).cause.code;
+  expect(code(series(115, 0))).toBe('low-in-band');
+  expect(code(series(127, 0.05))).toBe('high-in-band');
+  expect(code(series(127, -0.2))).toBe('on-target');
+  expect(code(series(117, 0))).toBe('on-target');
+  expect(code(series(110, 0))).toBe('too-little-air');
+});
+
 it('the diagnosis names fuel, lid, meat and vents as causes before advising the vents', () => {
   const after = (what: object) => [...vented, ...foldLog([act('z', 312, what)]).lines];
   const code = (...asked: Parameters<typeof of>) => of(...asked).cause.code;

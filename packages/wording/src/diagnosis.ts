@@ -50,6 +50,10 @@ export function causeWords(cause: Cause, pit: RequestPit): string {
       return 'On its target.';
     case 'inside-band':
       return 'Inside its band.';
+    case 'low-in-band':
+      return 'Low in its band, and not on its way back.';
+    case 'high-in-band':
+      return 'High in its band, and not on its way back.';
     case 'high-and-falling':
       return 'High, but already on its way down.';
     case 'low-and-rising':

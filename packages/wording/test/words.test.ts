@@ -179,6 +179,8 @@ describe('a diagnosis', () => {
     'vents-just-moved',
     'on-target',
     'inside-band',
+    'low-in-band',
+    'high-in-band',
     'high-and-falling',
     'low-and-rising',
     'fuel-or-wind',

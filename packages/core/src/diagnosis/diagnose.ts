@@ -35,6 +35,9 @@ export type Cause =
   | { code: 'vents-just-moved' }
   | { code: 'on-target' }
   | { code: 'inside-band' }
+  /** At the edge of its band, and not on its way back. */
+  | { code: 'low-in-band' }
+  | { code: 'high-in-band' }
   | { code: 'high-and-falling' }
   | { code: 'low-and-rising' }
   | { code: 'fuel-or-wind' }
@@ -78,6 +81,10 @@ interface DiagnosisInput {
 const OUT = { overAirK: 20, sinceLitMin: 40, forMin: 8 };
 /** A pit that left its band counts as back only so far inside it, and as out only so far outside, share of the band. */
 const BAND_MARGIN = 0.15;
+/** Further from its target than this share of its band a pit stands at the edge of it: a gust takes it out. */
+const EDGE = 0.6;
+/** It goes back to its target by itself from this on, K in ten minutes. */
+const BACK_K = 1;
 /** How long an opening, cold meat or a vent move is felt, min (common practice). */
 const FELT_MIN = { lid: 15, meat: 40, vents: 25 };
 /** How long no wood goes on after white or dark smoke was seen, min (common practice). */
@@ -103,7 +110,7 @@ export function diagnose(input: DiagnosisInput): Diagnosis {
     return { trend: 'coming-up', changeK, place, cause: { code: 'coming-up' } };
   }
   const cause: Cause = isReadLately(since, nowMs)
-    ? causeOf(input, trend, place)
+    ? causeOf(input, trend, place, edgeCode(since, changeK, pitOf(plan).pace))
     : { code: 'no-reading' };
   return { trend, changeK, place, cause };
 }
@@ -136,7 +143,25 @@ function bandPlace(readings: readonly PitReading[], targetC: number, bandC: numb
   return place ?? 'below';
 }
 
-function causeOf(input: DiagnosisInput, trend: SteadiedTrend, place: BandPlace): Cause {
+/** Which edge of its band a pit stands at and stays, by its last reading; null where it is nearer to its target. */
+function edgeCode(
+  readings: readonly PitReading[],
+  changeK: number | null,
+  { pitC: targetC, bandC }: { pitC: number; bandC: number },
+): 'low-in-band' | 'high-in-band' | null {
+  const last = readings.findLast((r) => r.pitC !== null);
+  if (!last || changeK === null) return null;
+  const offK = last.pitC! - targetC;
+  if (Math.abs(offK) <= EDGE * bandC || -Math.sign(offK) * changeK >= BACK_K) return null;
+  return offK < 0 ? 'low-in-band' : 'high-in-band';
+}
+
+function causeOf(
+  input: DiagnosisInput,
+  trend: SteadiedTrend,
+  place: BandPlace,
+  edge: ReturnType<typeof edgeCode>,
+): Cause {
   const { fuelLeftFraction, litMs } = input;
   const smoke = badSmoke(input);
   // What somebody saw is surer than what the readings speak for, and damp wood is what white smoke is.
@@ -160,7 +185,7 @@ function causeOf(input: DiagnosisInput, trend: SteadiedTrend, place: BandPlace):
   }
   const moved = sinceMin((l) => did('set-vents')(l) && l.jobId !== 'light');
   if (moved < FELT_MIN.vents) return { code: 'vents-just-moved' };
-  if (place === 'in') return { code: trend === 'steady' ? 'on-target' : 'inside-band' };
+  if (place === 'in') return { code: edge ?? (trend === 'steady' ? 'on-target' : 'inside-band') };
   if (place === 'above') {
     return trend === 'falling' ? { code: 'high-and-falling' } : { code: 'too-much-air' };
   }

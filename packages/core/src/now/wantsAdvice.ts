@@ -39,7 +39,7 @@ const LOOK_FIRST: ReadonlySet<Fault> = new Set([
 export const needsLook = (fault: Fault): boolean => LOOK_FIRST.has(fault);
 
 /**
- * Whether a move is worth looking for: the pit is off its band or about to leave it, or is fed before it falls; not while
+ * Whether a move is worth looking for: the pit is off its band, about to leave it or at its edge, or is fed before it falls; not while
  * the last move of its vents is waited for.
  */
 export function wantsAdvice(
@@ -60,5 +60,6 @@ export function wantsAdvice(
   }
   if (NO_MOVE.has(cause.code)) return false;
   const leaving = alarms.some((a) => a.code === 'leaving-band');
-  return (place !== 'in' || leaving) && cook.nowMs >= waitUntilMs(cook, 'set-vents');
+  const atEdge = cause.code === 'low-in-band' || cause.code === 'high-in-band';
+  return (place !== 'in' || leaving || atEdge) && cook.nowMs >= waitUntilMs(cook, 'set-vents');
 }

@@ -22,7 +22,11 @@ const root = path.resolve(import.meta.dirname, '../../..');
 /** A line that nothing uses stays open so long, ms: a phone asks again on it, and meets no line just being closed. */
 const KEPT_MS = 75_000;
 
+/** The record, its copies, photographs and keys are for the eyes of their owner alone. */
+const OWNER_ALONE = 0o077;
+
 async function start(settings: Settings): Promise<void> {
+  process.umask(OWNER_ALONE);
   const { file, port, host, webDir, home, names } = settings;
   const logger = pino({ level: settings.logLevel }, pino.destination(2));
   if (file !== ':memory:') mkdirSync(path.dirname(file), { recursive: true });

@@ -132,8 +132,8 @@ it('lets nobody in by guessing, and leaves the signed-in phone alone meanwhile',
     }
   }
   expect([...statuses.keys()].sort((a, b) => a - b)).toEqual([401, 429]);
-  // No more were looked at than a minute allows.
-  expect(statuses.get(401)).toBeLessThanOrEqual(60);
+  // No more of one address were looked at, however many came at once, than it may get wrong before it waits.
+  expect(statuses.get(401)).toBeLessThanOrEqual(5 + 10);
   const right = await call(at(ROUTES.signIn), 'POST', { code: PASSCODE, name: 'x', device: 'y' });
   expect(right.status).toBe(429);
   expect(right.json.retryAfterS).toBeGreaterThan(0);

@@ -87,6 +87,7 @@ it('refuses what is no picture, is of another kind, is damaged or unfolds to too
   const jpeg = await fromPhone(600, 400);
   const bomb = await plain(12_000, 12_000).png({ compressionLevel: 9 }).toBuffer();
   expect(bomb.length).toBeLessThan(2_000_000);
+  const thread = await plain(40_000, 1).png().toBuffer();
   const svg = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>');
   const bad: [string, Buffer, string, number][] = [
     ['text', Buffer.from('not a picture'), 'image/jpeg', 422],
@@ -95,6 +96,7 @@ it('refuses what is no picture, is of another kind, is damaged or unfolds to too
     ['a GIF', await plain(9, 9).gif().toBuffer(), 'image/png', 422],
     ['a torn one', jpeg.subarray(0, jpeg.length / 2), 'image/jpeg', 422],
     ['a bomb', bomb, 'image/png', 422],
+    ['a thread', thread, 'image/png', 422],
     ['a film', jpeg, 'video/mp4', 415],
     ['JSON', Buffer.from('{}'), 'application/json', 415],
     ['a huge file', Buffer.alloc(26_000_000), 'image/jpeg', 413],

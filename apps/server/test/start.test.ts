@@ -1,6 +1,14 @@
 /** A start that fails says in one sentence what to do, and leaves what was there as it was. */
 import { spawnSync } from 'node:child_process';
-import { chmodSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import net from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -45,10 +53,13 @@ it('where the port is in use', async () => {
   const taken = net.createServer().listen(0, '127.0.0.1');
   await new Promise((done) => taken.once('listening', done));
   const { port } = taken.address() as net.AddressInfo;
-  const { said, status } = start({ OSTRIN_DB: ':memory:', PORT: String(port) });
+  const file = path.join(folder, 'taken.sqlite');
+  const { said, status } = start({ OSTRIN_DB: file, PORT: String(port) });
   expect(status).toBe(1);
   expectSentence(said, new RegExp(`Port ${port} is in use: stop`));
   taken.close();
+  // What it wrote meanwhile is for its owner's eyes alone.
+  expect((statSync(file).mode & 0o777).toString(8)).toBe('600');
 });
 
 it('where the file is no database, or a folder, or in no folder', () => {

@@ -1,4 +1,5 @@
 /** Readings by wire: over HTTP with tokens, and over MQTT through real brokers. */
+import type { Instrument } from '@ostrin/contract';
 import fc from 'fast-check';
 import { call, startServer, until, type TestServer } from './help';
 import { channel, wiredAt } from './wired';
@@ -225,4 +226,18 @@ it('keeps kind, checks, due days and battery of an instrument, refuses wrong one
     const { status, json } = await call(at, 'PUT', { ...quick, ...part });
     expect([status, json.errors[0].field]).toEqual([422, field]);
   }
+});
+
+it('keeps nothing of channels beyond those that an instrument may have, and says so', async () => {
+  const { id, tell } = await wired([channel('1', 'grate')]);
+  const many = (from: number) =>
+    Object.fromEntries(Array.from({ length: 31 }, (_, i) => [`k${from + i}`, 20]));
+  await tell({ at: clock, values: many(0) });
+  const { json } = await tell({ at: clock + 1000, values: { 1: 121, ...many(100) } });
+  expect(json).toMatchObject({ stored: 1, impossible: 0 });
+  expect(json.why).toMatch(/k100, k101, .* and 25 more: an instrument has 32 channels at most/);
+  const all: Instrument[] = (await call(`${server.url}/api/instruments`)).json;
+  const kept = all.find((i) => i.id === id)!;
+  expect(kept.channels).toHaveLength(32);
+  expect(Object.keys(kept.values)).toHaveLength(32);
 });

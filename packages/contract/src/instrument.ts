@@ -9,7 +9,13 @@ import { Instant } from './cook';
 import type { FieldProblem } from './problems';
 import { InRange, NestedList, Numbers, Optional, OrNull } from './rules';
 import { isObject, plainOf } from './plain';
-import { INSTRUMENT_KINDS, MOST_CHECKS, type InstrumentKind, type InstrumentRecord } from './types';
+import {
+  INSTRUMENT_KINDS,
+  MOST_CHANNELS,
+  MOST_CHECKS,
+  type InstrumentKind,
+  type InstrumentRecord,
+} from './types';
 import { invalid, validate, type Checked } from './validate';
 
 /** Letters of the name of a channel at most. */
@@ -44,7 +50,7 @@ class ChannelDto {
 export class InstrumentDto {
   @IsString() @Length(1, 40) @Matches(/\S/, { message: 'must not be blank' }) name!: string;
   @IsString() @Length(1, 60) pitName!: string;
-  @NestedList(() => ChannelDto, 32) channels!: ChannelDto[];
+  @NestedList(() => ChannelDto, MOST_CHANNELS) channels!: ChannelDto[];
   @Optional() @IsIn(INSTRUMENT_KINDS) kind?: InstrumentKind;
   @Optional() @IsInt() @InRange(1, 3650) dueDays?: number;
   @Optional() @Instant() batteryChangedAt?: number;

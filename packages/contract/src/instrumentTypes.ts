@@ -26,6 +26,9 @@ export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
 /** Checks of one channel that are kept. */
 export const MOST_CHECKS = 40;
 
+/** Channels that one instrument has at most. */
+export const MOST_CHANNELS = 32;
+
 /** An instrument: one that tells its readings by wire, or one that is read by hand. */
 export interface InstrumentRecord {
   /** Its id. */

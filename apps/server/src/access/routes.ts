@@ -36,15 +36,12 @@ export function signInRoute(store: AccessStore, house: House): Router {
     if (!checked.ok) throw invalid(checked.problems);
     const { code, name, device } = checked.value;
     const address = req.socket.remoteAddress ?? '';
-    await attempts.admit(address);
-    const role = await store.roleFor(code);
+    const role = await attempts.check(address, () => store.roleFor(code));
     if (role === null) {
-      await attempts.wrong(address);
       throw new Problem(401, 'That is not the passcode', [
         { field: 'code', message: 'is not the passcode, nor an invitation that still holds' },
       ]);
     }
-    await attempts.right(address);
     setSession(res, await store.signIn(device.trim(), name.trim(), role), house.secure, COOKIE_S);
     res.json({ role });
   });

@@ -1,5 +1,11 @@
 /** Takes in what instruments tell by wire: late, double, out of order. */
-import type { Channel, Instrument, InstrumentSeen, Packet } from '@ostrin/contract';
+import {
+  MOST_CHANNELS,
+  type Channel,
+  type Instrument,
+  type InstrumentSeen,
+  type Packet,
+} from '@ostrin/contract';
 import { leadMeat } from '@ostrin/core';
 import { isPossible, isTemperature, wireReadings } from '@ostrin/core/log';
 import type { CookHead, CookStore } from '../store/cooks';
@@ -8,9 +14,6 @@ import type { InstrumentStore, ToldValue } from '../store/instruments';
 import type { CookClocks } from './cookClocks';
 import type { Hub } from './hub';
 import type { InTurn } from './inTurn';
-
-/** Channels of which nobody said yet what they measure at most. */
-const MOST_CHANNELS = 32;
 
 /** Whether a channel of an instrument tells a temperature; one of which nobody said what it measures is taken for one. */
 export const tellsTemperature =
@@ -50,9 +53,11 @@ export class WireIntake {
     const fresh = newChannels(instrument.channels, packets);
     const channels = [...instrument.channels, ...fresh];
     const spotOf = new Map(channels.map((c) => [c.key, c]));
-    const all = packets.flatMap((p) =>
+    const told = packets.flatMap((p) =>
       Object.entries(p.values).map(([key, value]) => ({ at: p.at, key, value })),
     );
+    // Nothing is kept of channels beyond those that an instrument may have.
+    const all = told.filter(({ key }) => spotOf.has(key));
     // What cannot be true is left out: a broken probe, not a bad request.
     const possible = all.filter(({ key, value }) =>
       isPossible(spotOf.get(key)?.spot ?? 'none', value),
@@ -78,6 +83,7 @@ export class WireIntake {
       cookless: ofCooks.some((t) => t.cook === null),
       unplaced,
       impossible: Object.keys(seen.impossible ?? {}),
+      beyond: told.flatMap(({ key }) => (spotOf.has(key) ? [] : [key])),
     });
     return {
       stored: stored.length,
@@ -138,12 +144,21 @@ interface OfCook {
   unplaced: string[];
 }
 
+/** Channels by name, as many as fit a line. */
+function named(keys: readonly string[]): string {
+  const names = [...new Set(keys)];
+  const more = names.length - MOST_NAMED;
+  return `Channel${names.length > 1 ? 's' : ''} ${names.slice(0, MOST_NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
+}
+const MOST_NAMED = 6;
+
 /** Why values of an instrument at a pit were not stored, in a sentence; null where all of them were. */
 function whyNot({
   pitName,
   cookless,
   unplaced,
   impossible,
+  beyond,
 }: {
   pitName: string;
   /** Whether any was of a time at which no cook was on. */
@@ -151,15 +166,18 @@ function whyNot({
   /** Channels without a place in this cook, and those whose last value cannot be true. */
   unplaced: readonly string[];
   impossible: readonly string[];
+  /** Channels beyond those that an instrument may have. */
+  beyond: readonly string[];
 }): string | null {
-  const named = (keys: readonly string[]): string =>
-    `Channel${new Set(keys).size > 1 ? 's' : ''} ${[...new Set(keys)].join(', ')}`;
   const reasons = [
     ...(cookless ? [`No cook on a real fire was under way at ${pitName} then.`] : []),
     ...(unplaced.length > 0
       ? [`${named(unplaced)}: set under Yard, Sensors where it measures.`]
       : []),
     ...(impossible.length > 0 ? [`${named(impossible)}: the value is not possible there.`] : []),
+    ...(beyond.length > 0
+      ? [`${named(beyond)}: an instrument has ${MOST_CHANNELS} channels at most.`]
+      : []),
   ];
   return reasons.length > 0 ? reasons.join(' ') : null;
 }

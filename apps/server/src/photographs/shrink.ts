@@ -6,6 +6,8 @@ import sharp, { type Metadata, type Sharp } from 'sharp';
 const LONGEST_SIDE = 2048;
 /** A picture of more pixels than this is not opened: a small file can unfold into one that fills the memory. */
 const MOST_PIXELS = 80_000_000;
+/** Nor one that is longer than this on a side, pixels: a line of it alone would fill the memory. A phone's panorama has 16,000. */
+const MOST_SIDE = 32_000;
 const QUALITY = 82;
 
 /** Kinds of pictures that are taken in. */
@@ -37,6 +39,9 @@ async function headOf(body: Buffer): Promise<Metadata> {
   }
   if ((head.width ?? 0) * (head.height ?? 0) > MOST_PIXELS) {
     throw refused(`must have at most ${MOST_PIXELS / 1e6} million pixels`);
+  }
+  if (Math.max(head.width ?? 0, head.height ?? 0) > MOST_SIDE) {
+    throw refused(`must be at most ${MOST_SIDE} pixels wide and high`);
   }
   return head;
 }

@@ -199,7 +199,13 @@ async function append(services: CookServices, head: CookHead, body: unknown, by?
   if (head.finishedAt !== null && finishedAt === null) await refuseTakenPit(store, head);
   const finishes = head.finishedAt === null && finishedAt !== null;
   const clockMs = finishes ? clocks.release(head.id) : null;
-  await store.append(head.id, fresh, { finishedMs: finishedAt, clockMs });
+  try {
+    await store.append(head.id, fresh, { finishedMs: finishedAt, clockMs });
+  } catch (error) {
+    // A cook whose finish could not be stored goes on.
+    if (clockMs !== null) await clocks.take({ ...head, clockMs });
+    throw error;
+  }
   if (finishedAt !== null) await store.refreshGlance(head, all);
   hub.tell({ type: 'entries', cookId: head.id, entries: fresh });
   if (finishedAt === null && head.finishedAt !== null) {

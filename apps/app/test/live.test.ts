@@ -73,6 +73,32 @@ it('shows a saved cook as it was then, with its clock going on', () => {
   expect(useLive.getState()).toMatchObject({ cookId: COOK, lostAt: 7000, clockAt: 7000 });
 });
 
+it('knows that a practice clock went back with its server, until it is there again', () => {
+  useLive.getState().leave();
+  const now = jest.spyOn(Date, 'now').mockReturnValue(1_000_000);
+  const told = (cookMs: number) =>
+    useLive.getState().receive({
+      type: 'clock',
+      cookId: COOK,
+      clock: { cookMs, realMs: 0, speed: 10, running: true },
+    });
+  const setBack = () => useLive.getState().setBack;
+  useLive.getState().load(view());
+  told(600_000);
+  // Late by what a message takes on its way.
+  now.mockReturnValue(1_004_000);
+  told(600_000);
+  expect(setBack()).toBeNull();
+  now.mockReturnValue(1_010_000);
+  told(500_000);
+  expect(setBack()).toEqual({ fromMs: 660_000, toMs: 500_000 });
+  told(640_000);
+  expect(setBack()).toEqual({ fromMs: 660_000, toMs: 500_000 });
+  told(660_000);
+  expect(setBack()).toBeNull();
+  now.mockRestore();
+});
+
 it('merges readings by their moment', () => {
   const r = (at: number) => ({ at, pitC: at, coreC: null });
   expect(mergeReadings([r(1), r(2)], [r(2), r(3)]).map((x) => x.at)).toEqual([1, 2, 3]);

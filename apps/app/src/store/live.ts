@@ -21,6 +21,8 @@ interface LiveState {
   clock: ClockState | null;
   /** This device's clock when `clock` arrived, ms. */
   clockAt: number;
+  /** Where the clock of a practice cook stood before it went back, and where it went, epoch ms; null where it never did. */
+  setBack: { fromMs: number; toMs: number } | null;
   connection: Connection;
   lostAt: number | null;
 }
@@ -48,6 +50,7 @@ const NOTHING: LiveState = {
   readings: [],
   clock: null,
   clockAt: 0,
+  setBack: null,
   connection: 'none',
   lostAt: null,
 };
@@ -57,6 +60,31 @@ export function cookClockMs(s: Pick<LiveState, 'clock' | 'clockAt'>, now: number
   if (!s.clock) return 0;
   if (!s.clock.running) return s.clock.cookMs;
   return s.clock.cookMs + Math.max(0, now - s.clockAt) * s.clock.speed;
+}
+
+/** A clock that is behind what was shown by no more than this was late on its way, ms: of the cook's, and of ours. */
+const LATE_MS = { cook: 60_000, real: 5_000 };
+
+/** A clock that arrived; where it went back, what it showed before stays known until it is there again. */
+function withClock(
+  s: LiveState,
+  clock: ClockState,
+): Pick<LiveState, 'clock' | 'clockAt' | 'setBack'> {
+  const now = Date.now();
+  const shownMs = cookClockMs(s, now);
+  const byMs = shownMs - clock.cookMs;
+  const wentBack =
+    s.fire === 'practice' &&
+    s.clock?.running &&
+    clock.running &&
+    byMs > Math.max(LATE_MS.cook, LATE_MS.real * clock.speed);
+  const stillBehind = s.setBack !== null && clock.cookMs < s.setBack.fromMs;
+  const setBack = wentBack
+    ? { fromMs: Math.round(shownMs), toMs: clock.cookMs }
+    : stillBehind
+      ? s.setBack
+      : null;
+  return { clock, clockAt: now, setBack };
 }
 
 /** Entries that the server has and taps on their way to it, each once. Refused taps are not in the log. */
@@ -115,8 +143,9 @@ export const useLive = create<LiveStore>()((set) => ({
         plan: view.plan,
         entries: mergeEntries(view.entries, same ? s.entries : (early?.entries ?? [])),
         readings: mergeReadings(view.readings, same ? s.readings : (early?.readings ?? [])),
-        clock,
-        clockAt: clock === s.clock ? s.clockAt : Date.now(),
+        ...(clock === s.clock
+          ? {}
+          : withClock(same ? s : { ...s, clock: null, setBack: null }, clock)),
       };
     });
   },
@@ -142,8 +171,7 @@ export const useLive = create<LiveStore>()((set) => ({
     set((s) =>
       s.cookId === event.cookId
         ? {
-            clock: event.clock,
-            clockAt: Date.now(),
+            ...withClock(s, event.clock),
             ...(event.type === 'readings'
               ? { readings: mergeReadings(s.readings, event.readings) }
               : {}),

@@ -167,6 +167,39 @@ it('does with a refused tap what its writer decides', async () => {
   expect(tab.useOutbox.getState().taps).toEqual([]);
 });
 
+it('leaves no refused tap behind where two tabs decide at once, about the same or about different ones', async () => {
+  const decisions = ['send', 'discard', 'note'] as const;
+  for (const ofA of decisions) {
+    for (const ofB of decisions) {
+      const [a, b] = [open(), open()];
+      answer = (_cook, _entry, { confirmed }) => (confirmed ? null : refuse(409, 'It is finished'));
+      const cook = { id: `${ofA}-${ofB}`, name: 'Lunch' };
+      for (const text of ['both', 'of a', 'of b']) await a.tab.keepEntries(cook, [note(text)]);
+      await settle();
+      await waitFor(() => expect(b.tab.useOutbox.getState().taps).toHaveLength(3));
+      answer = () => null;
+      const [both, first, second] = b.tab.useOutbox.getState().taps;
+      const by = (tab: Outbox, tap: typeof both, what: (typeof decisions)[number]) =>
+        tab.decide(tap!, what === 'note' ? { note: note('as a note') } : what);
+      await Promise.all([
+        by(a.tab, both, ofA),
+        by(b.tab, both, ofB),
+        by(a.tab, first, ofA),
+        by(b.tab, second, ofB),
+      ]);
+      await settle();
+      for (const { tab } of [a, b])
+        await waitFor(() => expect(tab.useOutbox.getState().taps).toEqual([]));
+      const kept = texts(cook.id);
+      expect(kept.includes('of a')).toBe(ofA === 'send');
+      expect(kept.includes('of b')).toBe(ofB === 'send');
+      expect(kept.includes('as a note')).toBe(ofA === 'note' || ofB === 'note');
+      for (const t of tabs) t.close();
+      tabs = [];
+    }
+  }
+});
+
 it('waits where the server asks for it, and tries again by itself', async () => {
   const { tab } = open();
   for (const status of [401, 408, 429, 503]) {

@@ -54,7 +54,7 @@ export function Reading({ instead, onRun, onMeat }: Props) {
     change !== null &&
     state.cause.code !== 'fire-out' &&
     (state.trend === 'rising' || state.trend === 'falling' || state.trend === 'coming-up')
-      ? `, ${Math.abs(Math.round(spanFromK(change, units.temperature)))}° in 10 min`
+      ? ` ${Math.abs(Math.round(spanFromK(change, units.temperature)))}° in 10 min`
       : '';
   const pace = pitOf(plan).pace;
   const elapsed = litMs === null ? 'not lit' : spanOfTime((nowMs - litMs) / MINUTE_MS);

@@ -23,7 +23,7 @@ const entry = (part: object): object => ({
 const clockOf = async (id: string) => (await call(`${server.url}/api/cooks/${id}`)).json.clock;
 
 const pragma = async (db: Knex, text: string): Promise<number> => {
-  const [row] = (await db.raw(`PRAGMA ${text}`)) as Record<string, number>[];
+  const [row] = await db.raw<Record<string, number>[]>(`PRAGMA ${text}`);
   return Object.values(row!)[0]!;
 };
 const fill = async (): Promise<unknown> =>

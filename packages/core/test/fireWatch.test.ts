@@ -2,6 +2,8 @@
 import {
   advance,
   advise,
+  movesFor,
+  type AdviseInput,
   createCook,
   createFireEstimator,
   faultKinds,
@@ -169,7 +171,7 @@ describe('advice', () => {
   const wish = request();
   const setup = designFire(wish.pits[0]);
   const policy = habitPolicy(setup.preset, setup.fire, 121, false);
-  const adviceAt = (intake: number) => {
+  const asked = (intake: number): AdviseInput => {
     const done = [...DONE, vents(60, intake, 0.5)];
     const cook = createCook({ ...planned, actions: done });
     const readings: FireNews['readings'][number][] = [];
@@ -181,7 +183,7 @@ describe('advice', () => {
     follow(fire, 150, { done, readings });
     const hold = { intake, exhaust: 0.5 };
     const held = { ...policy, hold, exhaustPerIntake: null };
-    return advise({
+    return {
       fire,
       setup,
       policy: held,
@@ -190,7 +192,7 @@ describe('advice', () => {
       bandC: 8,
       ahead: [],
       done,
-    });
+    };
   };
 
   it('opens a pit that is starved, closes one that runs away, and each does better than nothing', () => {
@@ -198,7 +200,7 @@ describe('advice', () => {
       [0.06, true],
       [0.8, false],
     ] as const) {
-      const { move, inBandWith, inBandLeave, logs } = adviceAt(intake);
+      const { move, inBandWith, inBandLeave, logs } = advise(asked(intake));
       expect(move.do).toBe('set-vents');
       if (move.do !== 'set-vents') continue;
       expect(move.opens).toBe(opens);
@@ -208,5 +210,13 @@ describe('advice', () => {
         { do: 'set-vents', intakeFraction: move.intake, exhaustFraction: move.exhaust },
       ]);
     }
+  });
+
+  it('adds charcoal only where little waits to catch', () => {
+    const input = asked(0.06);
+    const moves = () => new Set(movesFor(input, false).map(({ move }) => move.do));
+    expect(moves()).toEqual(new Set(['set-vents']));
+    for (const { cook } of input.fire.members) cook.pit!.unlit.kg = 0.1 * cook.pit!.lit.kg;
+    expect(moves()).toEqual(new Set(['set-vents', 'add-charcoal']));
   });
 });

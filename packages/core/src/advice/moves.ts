@@ -97,8 +97,13 @@ export function movesFor(input: AdviseInput, high: boolean): MoveTried[] {
   const { setup } = input;
   const vents = setup.underFan ? [] : ventMoves(input, high);
   if (high) return [...waitsWithFuel(input), ...vents];
-  return [...vents, ...handfuls(input)];
+  return isShort(input.fire) ? [...vents, ...handfuls(input)] : vents;
 }
+
+/** Whether less charcoal waits to catch than burns: where more does, a handful adds nothing but an open lid. */
+const isShort = ({ members }: FireEstimator): boolean =>
+  mean(members.map(({ cook }) => cook.pit!.unlit.kg)) <
+  mean(members.map(({ cook }) => cook.pit!.lit.kg));
 
 /** A split lighter and heavier than the usual one; and in so many minutes the usual one could go on instead of now. */
 const SPLITS = { times: [0.6, 1, 1.5], laterMin: [10, 20] };

@@ -269,6 +269,9 @@ describe('what calls', () => {
     // What would ask for the other way is no second voice beside it.
     const sinking = { id: 'low', code: 'leaving-band', inMin: 10, side: 'below' } as const;
     expect(calls({ ...of, alarms: [sinking, ...due] }, null)).toEqual([['job-due/close', true]]);
+    // A pit that is left alone calls nobody; a move, or a look, about it does.
+    const later = { ...cook([LIT, ON], [[FEED, 90]]), alarms: [hot] };
+    expect([calls(later, null), calls(later, to(0.2, false))]).toEqual([[], [['hot', true]]]);
     // A move that was just made has to work first.
     const moved = { ...cook([LIT, ON, vents(290, 0.4)]), alarms: [hot] };
     expect(calls(moved, to(0.2, false))).toEqual([]);

@@ -3,7 +3,6 @@ import type { PlanJob } from '../plan/document/plan';
 import type { Alarm } from './alarms';
 import type { CookNow } from './cookNow';
 import { isDue, opens, type Order } from './order';
-import { waitUntilMs } from './waits';
 
 /** Whether an alarm says the same as the order, or something that the order leaves open. */
 function callsBeside(alarm: Alarm, order: Order, cook: CookNow): boolean {
@@ -18,8 +17,8 @@ function callsBeside(alarm: Alarm, order: Order, cook: CookNow): boolean {
     case 'leaving-band':
       // A planned move that is due comes first, and answers it or stands against it.
       if (isMoveDue(order, cook)) return opens(order.job, cook) === (alarm.side === 'below');
-      // What was done about it has to work first.
-      return isTheOrder(alarm, order) || cook.nowMs >= waitUntilMs(cook, 'set-vents');
+      // A pit that is left alone because it comes back by itself calls nobody.
+      return order.kind === 'move' || order.kind === 'check-fire';
     default:
       return true;
   }

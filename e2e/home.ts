@@ -127,7 +127,15 @@ export const quickTest = base.extend<object, { browser: Browser }>({
 });
 
 /** Tests that have servers of their own: each is started when it is asked for, and killed after the test. */
-export const test = quickTest.extend<{ serve: Serve }>({
+export const test = quickTest.extend<{ serve: Serve; closesPages: void }>({
+  // Pages that a test opened by itself would go on computing beside the tests after it.
+  closesPages: [
+    async ({ browser }, provide) => {
+      await provide();
+      for (const context of browser.contexts()) await context.close();
+    },
+    { auto: true },
+  ],
   // Playwright reads the pattern of the first argument: nothing of it is needed.
   // eslint-disable-next-line no-empty-pattern
   async serve({}, provide) {

@@ -103,7 +103,8 @@ test('a night with an instrument that falls silent: it is missed, and a reading 
   expect(await voices(page)).not.toMatch(/in 10 min|[Cc]limbing|on target/i);
   await readByHand(page, 'At the grate', '119');
   await expect(page.getByTestId('pit-reading')).toHaveText('119°');
-  await expect(alarm).toHaveCount(0);
+  // What else calls depends on the hour at which this runs: meat may be done hours too early.
+  await expect(alarm.filter({ hasText: 'No thermometer' })).toHaveCount(0);
   // It is back: the page follows it again.
   await tell(server, token, [minute(0, 120)]);
   await expect(page.getByTestId('pit-reading')).toHaveText('120°');

@@ -1,8 +1,13 @@
 /** No violation of WCAG 2.2 AA that axe-core finds: every place and every sheet, by day and by night, on both sizes. */
 import { expect, type Page } from '@playwright/test';
-import axe, { type RunOptions } from 'axe-core';
+import axeCore, { type RunOptions } from 'axe-core';
 import { finishCook, planned } from './help';
 import { demoTest as test } from './home';
+
+declare global {
+  /** Axe-core in a page, once it was put there. */
+  var axe: typeof axeCore | undefined;
+}
 
 const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
 const SIZES = [
@@ -18,10 +23,9 @@ const OPTIONS: RunOptions = {
 
 /** Nothing that axe-core finds, in the whole page or in the sheet that lies over a page which was looked at before. */
 async function sound(page: Page, where: string, part: ':root' | '[role=dialog]' = ':root') {
-  if (!(await page.evaluate(() => 'axe' in globalThis))) await page.evaluate(axe.source);
+  if (!(await page.evaluate(() => 'axe' in globalThis))) await page.evaluate(axeCore.source);
   const { violations, passes } = await page.evaluate(
-    ([within, options]) =>
-      (globalThis as unknown as { axe: typeof import('axe-core') }).axe.run(within, options),
+    ([within, options]) => globalThis.axe!.run(within, options),
     [part, OPTIONS] as const,
   );
   const found = violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html).join(' ')}`);

@@ -102,7 +102,15 @@ const MEMBERS = 12;
 const SLOWER = Number(process.env.E2E_SLOWER ?? 1);
 
 /** A browser whose pages plan quickly, those of contexts that a test opens by itself too. */
-export const quickTest = base.extend<object, { browser: Browser }>({
+export const quickTest = base.extend<{ closesPages: void }, { browser: Browser }>({
+  // Pages that a test opened by itself would go on computing beside the tests after it.
+  closesPages: [
+    async ({ browser }, provide) => {
+      await provide();
+      for (const context of browser.contexts()) await context.close();
+    },
+    { auto: true },
+  ],
   browser: [
     async ({ browser }, provide) => {
       const open = browser.newContext.bind(browser);
@@ -127,15 +135,7 @@ export const quickTest = base.extend<object, { browser: Browser }>({
 });
 
 /** Tests that have servers of their own: each is started when it is asked for, and killed after the test. */
-export const test = quickTest.extend<{ serve: Serve; closesPages: void }>({
-  // Pages that a test opened by itself would go on computing beside the tests after it.
-  closesPages: [
-    async ({ browser }, provide) => {
-      await provide();
-      for (const context of browser.contexts()) await context.close();
-    },
-    { auto: true },
-  ],
+export const test = quickTest.extend<{ serve: Serve }>({
   // Playwright reads the pattern of the first argument: nothing of it is needed.
   // eslint-disable-next-line no-empty-pattern
   async serve({}, provide) {

@@ -8,6 +8,7 @@ import {
   adviseNow,
   FEED_WITHIN_MIN,
   FollowedFire,
+  INNER,
   MINUTE_MS,
   type Action,
   type Observation,
@@ -34,8 +35,6 @@ export interface Tended {
 
 /** Advice is asked for so often, min; the pit is read each minute. */
 const ASKED_MIN = { charcoal: 10, splits: 5 };
-/** The pit has left its inner band: nobody asks before, share of the band. */
-const INNER = 0.6;
 
 /** The jobs of a plan, at their minutes; meat is put on and taken off by the cook itself. */
 const jobsOf = (plan: PitPlan): Action[] =>
@@ -66,6 +65,7 @@ function adviceOperator(scenario: Scenario, plan: PitPlan, owners: Scenario): Op
   const advised = ({ atMin, pitC }: Observation): Action[] => {
     reached ||= pitC > target - bandC;
     if (!reached || atMin < waitUntil || atMin % everyMin !== 0) return [];
+    // Nobody asks before it has left its inner band.
     if (!onSplits && Math.abs(pitC - target) < INNER * bandC) return [];
     const advice = adviseNow(
       {

@@ -1,6 +1,6 @@
 import type { LiveEvent } from '@ostrin/contract';
 import { randomUUID } from 'node:crypto';
-import { call, planFor, startServer, until, type TestServer } from './help';
+import { call, planFor, sendEntries, startServer, type TestServer, until } from './help';
 
 let clock = Date.UTC(2027, 4, 1);
 let server: TestServer;
@@ -228,7 +228,7 @@ describe('the simulated thermometer', () => {
       { do: 'set-vents', intakeFraction: 1, exhaustFraction: 1 },
       view.clock.cookMs,
     );
-    await call(`${server.url}/api/cooks/${id}/entries`, 'POST', { entries: [light] });
+    await sendEntries(server.url, id, [light]);
     clock += 15_000; // an hour of the cook
     let after: { readings: { at: number; pitC: number | null }[] } = { readings: [] };
     await until(async () => {
@@ -251,11 +251,11 @@ describe('taking out and bringing in', () => {
   it('makes an identical cook elsewhere from JSON and from the two CSV files', async () => {
     const id = await begin();
     const entries = [note('first, "quoted"\nline'), note('second')];
-    await call(`${server.url}/api/cooks/${id}/entries`, 'POST', { entries });
+    await sendEntries(server.url, id, entries);
     clock += 200_000;
     await until(async () => (await call(`${server.url}/api/cooks/${id}`)).json.readings.length > 0);
     const finish = { id: randomUUID(), at: Date.UTC(2027, 4, 15, 20), kind: 'finish' };
-    await call(`${server.url}/api/cooks/${id}/entries`, 'POST', { entries: [finish] });
+    await sendEntries(server.url, id, [finish]);
     const from = `${server.url}/api/cooks/${id}`;
     const doc = (await call(`${from}/cook.json`)).json;
     expect(doc.readings.length).toBeGreaterThan(0);

@@ -10,7 +10,7 @@ import { buffer } from 'node:stream/consumers';
 import { promisify } from 'node:util';
 import sharp from 'sharp';
 import yauzl from 'yauzl';
-import { call, demoCopy, startServer, type TestServer } from './help';
+import { call, demoCopy, sendEntries, startServer, type TestServer } from './help';
 
 const scratch = mkdtempSync(path.join(tmpdir(), 'ostrin-archive-test-'));
 afterAll(() => rmSync(scratch, { recursive: true, force: true }));
@@ -93,7 +93,7 @@ beforeAll(async () => {
     { kind: 'verdict', meat: 'mutton', verdict: 'dry' },
     { kind: 'next-time', about: 'pit', text: 'Lay the snake a quarter longer' },
   ].map((e) => ({ id: randomUUID(), at: cook!.finishedAt, ...e }));
-  const told = await call(`${full.url}/api/cooks/${cook!.id}/entries`, 'POST', { entries });
+  const told = await sendEntries(full.url, cook!.id, entries);
   if (told.status !== 201) throw new Error(JSON.stringify(told.json));
   zip = await take(full);
 }, 120_000);

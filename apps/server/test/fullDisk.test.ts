@@ -4,7 +4,7 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Knex } from 'knex';
-import { begin, call, startServer, type TestServer } from './help';
+import { begin, call, sendEntries, startServer, type TestServer } from './help';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -13,13 +13,15 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-const send = (id: string, entries: object[]) =>
-  call(`${server.url}/api/cooks/${id}/entries`, 'POST', { entries });
+const send = (id: string, entries: object[]) => sendEntries(server.url, id, entries);
 const entry = (part: object): object => ({
   id: randomUUID(),
   at: Date.UTC(2027, 4, 15, 8),
   ...part,
 });
+/** More than the pages that are left can hold. */
+const notes = (): object[] =>
+  Array.from({ length: 100 }, () => entry({ kind: 'note', text: 'x'.repeat(1000) }));
 const clockOf = async (id: string) => (await call(`${server.url}/api/cooks/${id}`)).json.clock;
 
 const pragma = async (db: Knex, text: string): Promise<number> => {
@@ -33,24 +35,21 @@ const makeRoom = () => pragma(server.db, 'max_page_count = 4294967294');
 it('refuses what does not fit, keeps what it has, and takes it once there is room', async () => {
   const id = await begin(server.url);
   await fill();
-  const notes = Array.from({ length: 100 }, () => entry({ kind: 'note', text: 'x'.repeat(1000) }));
-  const refused = await send(id, notes);
+  const sent = notes();
+  const refused = await send(id, sent);
   expect([refused.status, refused.json.title]).toEqual([
     507,
     "The server's disk is full: nothing was stored, and nothing is lost",
   ]);
   expect((await call(`${server.url}/api/cooks/${id}`)).json.entries).toEqual([]);
   await makeRoom();
-  expect((await send(id, notes)).status).toBe(201);
+  expect((await send(id, sent)).status).toBe(201);
   expect((await call(`${server.url}/api/cooks/${id}`)).json.entries).toHaveLength(100);
 });
 
 it('lets a cook go on whose finish could not be stored', async () => {
   const id = await begin(server.url);
-  const finish = [
-    ...Array.from({ length: 100 }, () => entry({ kind: 'note', text: 'x'.repeat(1000) })),
-    entry({ kind: 'finish' }),
-  ];
+  const finish = [...notes(), entry({ kind: 'finish' })];
   const before = await clockOf(id);
   await fill();
   expect((await send(id, finish)).status).toBe(507);

@@ -96,6 +96,10 @@ export async function until(holds: () => boolean | Promise<boolean>, mostMs = 10
   throw new Error(`waited in vain: ${String(holds)}`);
 }
 
+/** Sends entries for the log of a cook. */
+export const sendEntries = (url: string, id: string, entries: unknown[], more: object = {}) =>
+  call(`${url}/api/cooks/${id}/entries`, 'POST', { entries, ...more });
+
 /** One JSON call. */
 export async function call(
   url: string,

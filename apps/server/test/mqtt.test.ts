@@ -4,7 +4,7 @@ import { randomUUID } from 'node:crypto';
 import path from 'node:path';
 import type { Reading } from '@ostrin/contract';
 import mqtt, { type IClientOptions, type MqttClient } from 'mqtt';
-import { call, planFor, until } from './help';
+import { call, planFor, sendEntries, until } from './help';
 
 const root = path.resolve(__dirname, '../../..');
 const children: ChildProcess[] = [];
@@ -123,10 +123,10 @@ it('takes packets and single topics from a broker, tells readings, and comes bac
   };
   expect(await kept()).toBe(true);
   const finish = { id: randomUUID(), at: Date.now(), kind: 'finish' };
-  await call(`${server.url}/api/cooks/${cookId}/entries`, 'POST', { entries: [finish] });
+  await sendEntries(server.url, cookId, [finish]);
   await until(async () => !(await kept()), 30_000);
   const undo = { id: randomUUID(), at: Date.now(), kind: 'undo', target: finish.id };
-  await call(`${server.url}/api/cooks/${cookId}/entries`, 'POST', { entries: [undo] });
+  await sendEntries(server.url, cookId, [undo]);
 
   first.child.removeAllListeners('exit');
   first.child.kill('SIGKILL');

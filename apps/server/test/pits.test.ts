@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { begin, call, startServer, type TestServer } from './help';
+import { begin, call, sendEntries, startServer, type TestServer } from './help';
 
 let server: TestServer;
 const at = (id = ''): string => `${server.url}/api/pits${id && `/${id}`}`;
@@ -70,7 +70,7 @@ it('takes a pit out once nothing is under way on it; its cooks stay', async () =
   const cook = await begin(server.url, { pitName: 'the Leaver' });
   expect((await call(at('leaving'), 'DELETE')).status).toBe(409);
   const finish = { id: randomUUID(), at: Date.UTC(2027, 4, 15, 20), kind: 'finish' };
-  await call(`${server.url}/api/cooks/${cook}/entries`, 'POST', { entries: [finish] });
+  await sendEntries(server.url, cook, [finish]);
   expect((await call(at('leaving'), 'DELETE')).status).toBe(200);
   expect((await call(at('leaving'), 'DELETE')).status).toBe(404);
   expect((await call(`${server.url}/api/cooks/${cook}`)).json.pitName).toBe('the Leaver');

@@ -5,14 +5,14 @@ import type { Entry } from '@ostrin/core/log';
 import type { Plan } from '@ostrin/core';
 import pino from 'pino';
 import { closeDatabase, cookStore, createApp, openDatabase, Pools } from '../src';
-import { begin, call, planFor, startServer, until, type TestServer } from './help';
+import { begin, call, planFor, sendEntries, startServer, until, type TestServer } from './help';
 
 let clock = Date.UTC(2027, 4, 1);
 let server: TestServer;
 const START = Date.UTC(2027, 4, 15, 8);
 const at = (id: string, part = ''): string => `${server.url}/api/cooks/${id}${part}`;
 const send = (id: string, entries: unknown[], more: object = {}) =>
-  call(at(id, '/entries'), 'POST', { entries, ...more });
+  sendEntries(server.url, id, entries, more);
 const entry = (part: object): any => ({ id: randomUUID(), at: START, ...part });
 const lid = (part: object = {}) =>
   entry({ kind: 'act', action: { do: 'lid-open', seconds: 5 }, ...part });

@@ -103,7 +103,10 @@ export class PacketDto {
   /** Epoch ms or ISO 8601; now when left out. */
   @Optional() @Allow() at?: number | string;
   /** By channel; null for one that reads nothing. */
-  @Numbers(-1000, 3000, KEY_LENGTH, { orNull: true }) values!: Record<string, number | null>;
+  @Numbers(-1000, 3000, KEY_LENGTH, { orNull: true, most: MOST_CHANNELS }) values!: Record<
+    string,
+    number | null
+  >;
   /** Of the temperatures among the values; C when left out. */
   @Optional() @IsIn(['C', 'F']) unit?: 'C' | 'F';
   /** Charge of its battery, 0 to 1. */

@@ -220,8 +220,8 @@ function lookProblems(
 /** What is wrong with what is said and weighed once a cook is over: a piece or a cut where there is none, or none. */
 function afterwardsProblems(e: Entry, meats: ReadonlySet<string>, field: string): FieldProblem[] {
   const pieceWanted = e.kind === 'verdict' || (e.kind === 'weighed' && e.what !== 'fuel-left');
-  if (pieceWanted && !meats.has(e.meat ?? '')) return pieceProblems(e.meat, meats, field);
-  if (e.kind === 'weighed' && !pieceWanted && e.meat !== undefined) {
+  if (pieceWanted) return pieceProblems(e.meat, meats, field);
+  if (e.kind === 'weighed' && e.meat !== undefined) {
     return [{ field: `${field}.meat`, message: 'has no place with fuel' }];
   }
   if (e.kind === 'next-time' && (e.about === 'cut') !== (e.cut !== undefined)) {

@@ -90,28 +90,31 @@ export const ExactlyOne = (...keys: string[]): PropertyDecorator => oneOfKeys('e
 /** An object with exactly one of these keys beside its others. */
 export const OneBeside = (...keys: string[]): PropertyDecorator => oneOfKeys('oneBeside', keys);
 
+/** Numbers of an object at most, where nothing else is said. */
+const MOST_NUMBERS = 32;
+
 /**
- * An object of numbers between two bounds, under names of up to `longest` letters; at most 32 of them. With `orNull` some
- * may be null.
+ * An object of numbers between two bounds, under names of up to `longest` letters; at most `most` of them. With `orNull`
+ * some may be null.
  */
 export const Numbers = (
   low: number,
   high: number,
   longest: number,
-  { orNull = false } = {},
+  { orNull = false, most = MOST_NUMBERS } = {},
 ): PropertyDecorator =>
   rule(
     'numbers',
     (v) =>
       isObject(v) &&
-      Object.keys(v).length <= 32 &&
+      Object.keys(v).length <= most &&
       Object.entries(v).every(
         ([key, n]) =>
           key.length > 0 &&
           key.length <= longest &&
           ((orNull && n === null) || (typeof n === 'number' && n >= low && n <= high)),
       ),
-    `must have numbers from ${low} to ${high} under names of up to ${longest} letters, 32 at most`,
+    `must have numbers from ${low} to ${high} under names of up to ${longest} letters, ${most} at most`,
   );
 
 /** What is known of a field that holds other documents: their class, and how many a list may have. */

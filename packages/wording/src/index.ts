@@ -15,6 +15,7 @@ export {
   capital,
   lowered,
   countWords,
+  firstNames,
   lengthWords,
   massWords,
   smallMassWords,

@@ -77,6 +77,12 @@ export const windWords = (mps: number, units: Units, digits = 0): string =>
 export const rainWords = (mmPerH: number, units: Units): string =>
   units.mass === 'kg' ? `${mmPerH.toFixed(1)} mm/h` : `${(mmPerH / MM_PER_INCH).toFixed(2)} in/h`;
 
+/** The first of some names, and how many more there are: `A, B and 3 more`. */
+export function firstNames(names: readonly string[], most: number): string {
+  const more = names.length - most;
+  return `${names.slice(0, most).join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
+}
+
 /** `1 shoulder`, `2 shoulders`. */
 export const countWords = (n: number, one: string, many: string): string =>
   `${n} ${n === 1 ? one : many}`;

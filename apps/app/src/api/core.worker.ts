@@ -22,11 +22,11 @@ const scope = workerScope<ToWorker>();
 /** Between simulations the worker listens again at least this often, ms. */
 const SLICE_MS = 30;
 /** The newest question of each long kind: an older one gives up. */
-const latest = { plan: 0, card: 0, variants: 0 };
+const newest = { plan: 0, card: 0, variants: 0 };
 /** How fires are held, worked out before: a change of the meal does not ask for it again. */
 const known = new Map<string, TunedPolicy>();
 const MOST_KNOWN = 40;
-type TaskKind = keyof typeof latest;
+type TaskKind = keyof typeof newest;
 
 const pause = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
 const pool = new PitPool(runLikelyPit, pause);
@@ -34,18 +34,18 @@ const pool = new PitPool(runLikelyPit, pause);
 scope.onmessage = ({ data }) => {
   switch (data.kind) {
     case 'plan':
-      latest.plan = data.id;
+      newest.plan = data.id;
       // A changed wish is no longer compared.
-      latest.variants = 0;
+      newest.variants = 0;
       if (known.size > MOST_KNOWN) known.clear();
       void runPlan(data.id, data.request, data.nowMs, data.members);
       return;
     case 'card':
-      latest.card = data.id;
+      newest.card = data.id;
       void runCard(data.id, data.of);
       return;
     case 'variants':
-      latest.variants = data.id;
+      newest.variants = data.id;
       void runVariants(data.id, data.request, data.others, { ...data, knownPolicies: known });
       return;
     case 'helper':
@@ -100,7 +100,7 @@ async function runVariants(
       if (row) scope.postMessage({ id, kind: 'row', result: wordVariant(row, request) });
       if (performance.now() - slice < SLICE_MS) continue;
       await pause();
-      if (id !== latest.variants) return;
+      if (id !== newest.variants) return;
       slice = performance.now();
     }
     scope.postMessage({ id, kind: 'done' });
@@ -138,7 +138,7 @@ async function follow<T>(
       const begun = share;
       const ran = await pool.run({
         jobs,
-        wanted: () => id === latest[kind],
+        wanted: () => id === newest[kind],
         onDone: (missing) => {
           const done = jobs.length - missing;
           share = begun + (0.5 * (from + span - begun) * done) / jobs.length;
@@ -153,7 +153,7 @@ async function follow<T>(
       scope.postMessage({ id, kind: 'progress', share });
       await pause();
     }
-    if (id !== latest[kind]) return null;
+    if (id !== newest[kind]) return null;
     slice = performance.now();
   }
 }

@@ -29,8 +29,7 @@ export function useWorkedOut<T>(key: string | null, ask: () => Promise<T | null>
     return () => {
       wanted = false;
     };
-    // What is asked is told by the key.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- The key stands for all that is asked.
   }, [key]);
   return state.key === key ? state : { answer: null, busy: key !== null, failure: null };
 }

@@ -56,8 +56,7 @@ function Compared({ views }: { views: readonly CookView[] }) {
   const { width, wide } = useLayout();
   const [by, setBy] = useState<Alignment>('meat-on');
   const key = views.map((v) => `${v.id} ${v.entries.length} ${v.readings.length}`).join(',');
-  // The documents are the same as long as the key is.
-  // eslint-disable-next-line react-hooks/exhaustive-deps
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- The documents are the same while the key is.
   const cooks = useMemo(() => views.map(comparedCook), [key]);
   const data = useMemo(() => comparedStrip(cooks, by, theme), [cooks, by, theme]);
   return (

@@ -3,7 +3,7 @@ import { cutOf } from '@ostrin/core/catalogue';
 import { localOf, MINUTE_MS } from '@ostrin/core/quantity';
 import type { Glance } from '@ostrin/core/afterwards';
 import type { CookSummary } from '@ostrin/contract/types';
-import { spanOfTime } from '@ostrin/wording';
+import { firstNames, spanOfTime } from '@ostrin/wording';
 import { cookVerdictWords, soMuchLater } from '@ostrin/wording/afterwards';
 import { Link } from 'expo-router';
 import { memo } from 'react';
@@ -29,9 +29,8 @@ function meatWords(cook: CookSummary): string {
   if (cuts.length === 1) {
     return `${cook.pieces} ${cook.pieces === 1 ? first.name : first.plural} for ${cook.people}`;
   }
-  const named = cuts.slice(0, NAMED_CUTS).map((id) => cutOf(id).name);
-  const more = cuts.length - named.length;
-  return `${named.join(', ')}${more > 0 ? ` and ${more} more` : ''} for ${cook.people}`;
+  const names = cuts.map((id) => cutOf(id).name);
+  return `${firstNames(names, NAMED_CUTS)} for ${cook.people}`;
 }
 
 /** How it went: `91 % in band · off 25 min earlier than planned`. */

@@ -78,12 +78,8 @@ function withClock(
     s.clock?.running &&
     clock.running &&
     byMs > Math.max(LATE_MS.cook, LATE_MS.real * clock.speed);
-  const stillBehind = s.setBack !== null && clock.cookMs < s.setBack.fromMs;
-  const setBack = wentBack
-    ? { fromMs: Math.round(shownMs), toMs: clock.cookMs }
-    : stillBehind
-      ? s.setBack
-      : null;
+  const before = s.setBack && clock.cookMs < s.setBack.fromMs ? s.setBack : null;
+  const setBack = wentBack ? { fromMs: Math.round(shownMs), toMs: clock.cookMs } : before;
   return { clock, clockAt: now, setBack };
 }
 

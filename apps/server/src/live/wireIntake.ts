@@ -8,6 +8,7 @@ import {
 } from '@ostrin/contract';
 import { leadMeat } from '@ostrin/core';
 import { isPossible, isTemperature, wireReadings } from '@ostrin/core/log';
+import { firstNames } from '@ostrin/wording';
 import type { CookHead, CookStore } from '../store/cooks';
 import { cookOfMoment } from '../store/cookOfMoment';
 import type { InstrumentStore, ToldValue } from '../store/instruments';
@@ -144,13 +145,14 @@ interface OfCook {
   unplaced: string[];
 }
 
+/** Channels that are named in a row. */
+const MOST_NAMED = 6;
+
 /** Channels by name, as many as fit a line. */
 function named(keys: readonly string[]): string {
   const names = [...new Set(keys)];
-  const more = names.length - MOST_NAMED;
-  return `Channel${names.length > 1 ? 's' : ''} ${names.slice(0, MOST_NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
+  return `Channel${names.length > 1 ? 's' : ''} ${firstNames(names, MOST_NAMED)}`;
 }
-const MOST_NAMED = 6;
 
 /** Why values of an instrument at a pit were not stored, in a sentence; null where all of them were. */
 function whyNot({

@@ -5,6 +5,7 @@ import { WHILE_IT_CATCHES } from '../control/splitFeeding';
 import { membersAhead } from '../estimate/fireState';
 import { CHARCOALS } from '../fuel/catalogue';
 import type { PlanLog } from '../plan/document/plan';
+import { INNER } from '../diagnosis/diagnose';
 import type { PitSetup } from '../plan/fire/designFire';
 import { settable, toldVents } from '../plan/fire/firstMove';
 import { mean } from '../quantity/statistics';
@@ -50,8 +51,6 @@ const MOVES = {
   exhaustFolds: [0.3, 0.6, 1.2],
   handfulKg: [0.15, 0.3, 0.6],
 };
-/** A pit is off from this share of its band on. */
-const INNER = 0.6;
 
 /** A move with what it logs, and what is still planned with it where that changes. */
 export interface MoveTried {

@@ -81,8 +81,8 @@ interface DiagnosisInput {
 const OUT = { overAirK: 20, sinceLitMin: 40, forMin: 8 };
 /** A pit that left its band counts as back only so far inside it, and as out only so far outside, share of the band. */
 const BAND_MARGIN = 0.15;
-/** Further from its target than this share of its band a pit stands at the edge of it: a gust takes it out. */
-const EDGE = 0.6;
+/** The inner share of a band. A pit that is further from its target stands at the edge: a gust takes it out. */
+export const INNER = 0.6;
 /** It goes back to its target by itself from this on, K in ten minutes. */
 const BACK_K = 1;
 /** How long an opening, cold meat or a vent move is felt, min (common practice). */
@@ -152,7 +152,7 @@ function edgeCode(
   const last = readings.findLast((r) => r.pitC !== null);
   if (!last || changeK === null) return null;
   const offK = last.pitC! - targetC;
-  if (Math.abs(offK) <= EDGE * bandC || -Math.sign(offK) * changeK >= BACK_K) return null;
+  if (Math.abs(offK) <= INNER * bandC || -Math.sign(offK) * changeK >= BACK_K) return null;
   return offK < 0 ? 'low-in-band' : 'high-in-band';
 }
 

@@ -18,7 +18,7 @@ function callsBeside(alarm: Alarm, order: Order, cook: CookNow): boolean {
       // A planned move that is due comes first, and answers it or stands against it.
       if (isMoveDue(order, cook)) return opens(order.job, cook) === (alarm.side === 'below');
       // A pit that is left alone because it comes back by itself calls nobody.
-      return order.kind === 'move' || order.kind === 'check-fire';
+      return isAboutTheBand(order);
     default:
       return true;
   }
@@ -35,11 +35,14 @@ export function isTheOrder({ code, jobId }: Alarm, order: Order): boolean {
       return order.kind === 'look' || order.kind === 'move';
     case 'out-of-band':
     case 'leaving-band':
-      return order.kind === 'move' || order.kind === 'check-fire' || isJobOf('set-vents', order);
+      return isAboutTheBand(order) || isJobOf('set-vents', order);
     default:
       return false;
   }
 }
+
+/** Whether an order is what a pit out of its band needs: a move, or a look. */
+const isAboutTheBand = ({ kind }: Order): boolean => kind === 'move' || kind === 'check-fire';
 
 /** Whether an order is to do a job of a kind. */
 const isJobOf = (what: PlanJob['do'], order: Order): order is JobOrder =>

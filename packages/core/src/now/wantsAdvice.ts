@@ -39,8 +39,8 @@ const LOOK_FIRST: ReadonlySet<Fault> = new Set([
 export const needsLook = (fault: Fault): boolean => LOOK_FIRST.has(fault);
 
 /**
- * Whether a move is worth looking for: the pit is off its band, about to leave it or at its edge, or is fed before it falls; not while
- * the last move of its vents is waited for.
+ * Whether a move is worth looking for: the pit is off its band, about to leave it or at its edge, or is fed before it
+ * falls; not while the last move of its vents is waited for.
  */
 export function wantsAdvice(
   cook: Pick<CookNow, 'state' | 'alarms' | 'litMs' | 'plan' | 'phase' | 'log' | 'nowMs'>,

@@ -76,7 +76,8 @@ function wetBulbRow(): Row {
   );
 }
 
-const has = (m: MeatResult, caution: CautionId): number => (m.cautions.includes(caution) ? 1 : 0);
+const has = (m: MeatResult, caution: CautionId): number =>
+  m.cautions.some((c) => c.id === caution) ? 1 : 0;
 
 /** The core just before and when a piece is first called safe. */
 function safeRow(

@@ -154,7 +154,7 @@ describe('what makes it safe', () => {
       rest: { where: 'tented', minutes: 20 },
     });
     expect(roast.safeAtMin ?? Infinity).toBeGreaterThan(roast.doneAtMin!);
-    expect(roast.cautions.join(' ')).not.toBe('');
+    expect(roast.cautions).toEqual([{ id: 'not-safe-yet', atMin: roast.doneAtMin }]);
   });
 });
 

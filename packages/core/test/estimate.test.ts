@@ -178,6 +178,28 @@ describe('the outlook of a piece', () => {
     expect(o.safety.safeByMin).not.toBeNull();
     expect(ask(150).safety.safeNow).toBe(false);
   });
+
+  it('counts what may harm only once it has come about', () => {
+    const justOn = ask(32);
+    expect(justOn.phase).toBe('warming');
+    expect(justOn.safety.centreMin).toBeLessThanOrEqual(3);
+    const later = ask(270).safety.centreMin;
+    expect(later).toBeGreaterThan(60);
+    expect(later).toBeLessThanOrEqual(240);
+    const slow = { ...scenario, meats: [{ ...scenario.meats[0]!, injected: true, massKg: 5 }] };
+    const { cautions } = meatOutlook({
+      scenario: slow,
+      done: done.filter((d) => d.atMin <= 60),
+      ahead: [],
+      nowMin: 60,
+      readings: [],
+      piece: 'a',
+      members: 6,
+      seed: 5,
+    }).safety;
+    // Four lukewarm hours cannot have passed half an hour after it went on.
+    expect(cautions.find((c) => c.id === 'lingers-opened')!.atMin).toBeGreaterThanOrEqual(30 + 240);
+  });
 });
 
 it('says wrapped, unwrapped, resting and rested as the log has it', () => {

@@ -75,7 +75,7 @@ it('a shoulder follows its wrap rule, is done, rests and comes to no harm', () =
 it('a shoulder is not called safe when pulled early', () => {
   const m = meat(121, { done: { coreC: 50 }, rest: { where: 'counter', minutes: 20 } });
   expect(m.safeAtMin).toBeNull();
-  expect(m.cautions).toEqual(['not-safe-yet']);
+  expect(m.cautions).toEqual([{ id: 'not-safe-yet', atMin: m.doneAtMin }]);
 });
 
 it('a shoulder wraps by the stall and by the bark where asked to', () => {

@@ -4,10 +4,40 @@
  */
 import type { CautionId } from '@ostrin/core/catalogue';
 import type { Units } from '@ostrin/core/quantity';
-import { temperatureWords } from './quantities';
 
-/** A caution with its limits in the user's units. */
-export function cautionWords(id: CautionId, units: Units): string {
+import { capital, temperatureWords } from './quantities';
+
+/** When it applies: it has come about, it would by a time of day if the cook goes on as planned, or it is in a plan. */
+export type CautionTime = 'now' | 'planned' | { by: string };
+
+/** A caution with its limits in the user's units. What lies ahead is never said as if it had happened. */
+export function cautionWords(id: CautionId, units: Units, when: CautionTime = 'now'): string {
+  return when === 'now' ? presentWords(id, units) : aheadWords(id, units, when);
+}
+
+/** Where it lies ahead, with what prevents it; the same at any time where nothing depends on it. */
+function aheadWords(id: CautionId, units: Units, when: Exclude<CautionTime, 'now'>): string {
+  const at = (c: number): string => temperatureWords(c, units);
+  const would = (what: string): string =>
+    when === 'planned' ? capital(`${what}.`) : `By ${when.by}, if it goes on as now, ${what}.`;
+  const lukewarm = `between ${at(5)} and ${at(60)}`;
+  switch (id) {
+    case 'lingers-surface':
+      return `${would(`the surface would have been ${lukewarm} for more than 4 hours, where germs grow`)} A hotter pit shortens that.`;
+    case 'lingers-opened':
+      return `${would(`the middle would have been ${lukewarm} for more than 4 hours, and this piece is not intact (minced, injected, pinned, or probed early)`)} A hotter pit or a smaller piece shortens that.`;
+    case 'lingers-centre':
+      return `${would(`the middle would have been ${lukewarm} for more than 10 hours, which is long even for an intact cut`)} A hotter pit or a smaller piece shortens that.`;
+    case 'cools-slowly':
+      return `${would(`it would have lain under ${at(57)} for two hours`)} Eat it before then, keep it hot, or cut it small and cool it: to ${at(21)} within 2 hours, to ${at(5)} within 6 in all.`;
+    case 'hot-hold':
+      return `${would(`the held meat would have fallen under ${at(60)}`)} Serve it before then, or keep it hotter.`;
+    default:
+      return presentWords(id, units);
+  }
+}
+
+function presentWords(id: CautionId, units: Units): string {
   const at = (c: number): string => temperatureWords(c, units);
   switch (id) {
     case 'carbon-monoxide':

@@ -17,6 +17,6 @@ export const wordResult = (result: Result, units: Units = METRIC) => ({
   ...result,
   meats: result.meats.map((m) => ({
     ...m,
-    cautions: m.cautions.map((id) => cautionWords(id, units)),
+    cautions: m.cautions.map(({ id }) => cautionWords(id, units, 'now')),
   })),
 });

@@ -89,7 +89,7 @@ export function safetyWords(
       : `That should be so by ${clock(safety.safeByMin)}.`;
   const slow =
     safety.centreMin > 0
-      ? ` The middle spends about ${spanOfTime(Math.round(safety.centreMin / 15) * 15)} between ${at(5)} and ${at(60)}.`
+      ? ` So far the middle has been about ${spanOfTime(Math.round(safety.centreMin / 15) * 15)} between ${at(5)} and ${at(60)}.`
       : '';
   return `${law} ${when}${slow} Trust a second thermometer over any forecast.`;
 }

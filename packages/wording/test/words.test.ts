@@ -134,6 +134,11 @@ describe('a plan in somebody else’s units and notation', () => {
     for (const id of CAUTION_IDS) {
       expect(cautionWords(id, F_LB)).not.toMatch(/\d ?C\b/);
       expect(cautionWords(id, C_KG)).not.toMatch(/\d ?F\b/);
+      for (const ahead of ['planned', { by: '15:00' }] as const) {
+        const sentence = cautionWords(id, C_KG, ahead);
+        expect(sentence).not.toMatch(/between .* has been|has been between|has fallen|hours now/);
+        expect(sentence).not.toMatch(/\d ?F\b/);
+      }
       expect(CAUTION_SOURCES[id]).toMatch(/practice|USDA|FDA/);
     }
   });

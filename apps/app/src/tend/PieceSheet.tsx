@@ -76,8 +76,14 @@ export function PieceSheet({ meat: id, why, onLog, onClose }: Props) {
           <View className="gap-1">
             <Heading>Food safety</Heading>
             <Paragraph>{safetyWords(outlook, cut.safetyKind, clock, units)}</Paragraph>
-            {outlook.safety.cautions.map((c) => (
-              <Paragraph key={c}>{cautionWords(c, units)}</Paragraph>
+            {outlook.safety.cautions.map(({ id: caution, atMin }) => (
+              <Paragraph key={caution}>
+                {cautionWords(
+                  caution,
+                  units,
+                  atMin <= outlook.nowMin ? 'now' : { by: clock(atMin) },
+                )}
+              </Paragraph>
             ))}
           </View>
           {OFF_PHASES.includes(outlook.phase) || !mayLog ? null : (

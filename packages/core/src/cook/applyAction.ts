@@ -128,7 +128,7 @@ function applyToMeat(cook: Cook, action: Extract<Action, { meat: string }>): voi
       break;
     case 'sauce':
       if (cooking.stage === 'on')
-        sauceCookingPiece(cooking, surroundings(cook, atMin, cooking.gratePlace).airC);
+        sauceCookingPiece(cooking, surroundings(cook, atMin, cooking.gratePlace).airC, atMin);
       break;
     case 'oven-finish':
       moveToOven(cooking, action.atC);

@@ -97,11 +97,11 @@ export function unwrapCookingPiece(cooking: CookingPiece, atMin: number): void {
 }
 
 /** Brushes sauce on; `pitC` is the air it will set in. */
-export function sauceCookingPiece(cooking: CookingPiece, pitC: number): void {
+export function sauceCookingPiece(cooking: CookingPiece, pitC: number, atMin: number): void {
   cooking.sauceSetAtKg = cooking.piece.evaporatedKg + saucePiece(cooking.piece);
   cooking.result.sauceSetAtMin = null;
   const sugar = sugarCaution(pitC);
-  if (sugar) addCaution(cooking.result, sugar);
+  if (sugar) addCaution(cooking.result, sugar, atMin);
 }
 
 /**
@@ -115,7 +115,7 @@ export function endPieceMinute(g: CookingPiece, atMin: number): Action[] {
   const core = coreProbeC(piece);
   if (g.stage === 'on') trackStall(g, atMin, core);
   // Said while it is wrapped, before anybody opens it.
-  if (WRAPS[piece.wrap].holdsLiquid && piece.faceC > STEAM_C) addCaution(r, 'foil-steam');
+  if (WRAPS[piece.wrap].holdsLiquid && piece.faceC > STEAM_C) addCaution(r, 'foil-steam', atMin);
   if (r.safeAtMin === null && isSafe(piece, spec.injected)) r.safeAtMin = atMin;
   if (r.tenderAtMin === null && tenderness(piece) >= 1) r.tenderAtMin = atMin;
   if (g.sauceSetAtKg !== null && piece.evaporatedKg >= g.sauceSetAtKg) r.sauceSetAtMin ??= atMin;
@@ -128,13 +128,15 @@ export function endPieceMinute(g: CookingPiece, atMin: number): Action[] {
   const cooking = g.stage === 'on' || g.stage === 'oven';
   if (cooking && r.doneAtMin === null && isDone(g, atMin, core)) {
     r.doneAtMin = atMin;
-    if (r.safeAtMin === null) addCaution(r, NOT_SAFE[safetyKindOf(piece.cut, spec.injected)]);
+    if (r.safeAtMin === null) {
+      addCaution(r, NOT_SAFE[safetyKindOf(piece.cut, spec.injected)], atMin);
+    }
     if (spec.rest) {
       takeOff(g, atMin);
       done.push({ atMin, do: 'meat-off', meat: spec.id });
     }
   }
-  trackSafety(g, core);
+  trackSafety(g, core, atMin);
   shutInWhenDue(g, atMin, core);
   if (g.stage === 'resting' && atMin >= g.restUntilMin) g.stage = 'off';
   return done;

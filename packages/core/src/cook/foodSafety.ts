@@ -36,28 +36,33 @@ export function isSafe(piece: Piece, injected = false): boolean {
     : centreTempC(piece) >= SAFE_C[kind];
 }
 
-/** Says a caution, once. */
-export function addCaution(result: MeatResult, caution: CautionId): void {
-  if (!result.cautions.includes(caution)) result.cautions.push(caution);
+/** Says a caution, from the first minute on at which it applies. */
+export function addCaution(result: MeatResult, id: CautionId, atMin: number): void {
+  if (!result.cautions.some((c) => c.id === id)) result.cautions.push({ id, atMin });
 }
 
+/** Whether germs grow at this temperature. */
+export const isLukewarm = (c: number): boolean => c > DANGER_ZONE_C[0] && c < DANGER_ZONE_C[1];
+
 /** One more minute of a piece that is on, in the oven or at rest. */
-export function trackSafety(cooking: CookingPiece, coreC: number): void {
+export function trackSafety(cooking: CookingPiece, coreC: number, atMin: number): void {
   const { result: r, piece, spec } = cooking;
-  const grows = (c: number): boolean => c > DANGER_ZONE_C[0] && c < DANGER_ZONE_C[1];
-  if (grows(piece.faceC)) r.lingering.surfaceMin++;
-  if (grows(coreC)) r.lingering.centreMin++;
+  if (isLukewarm(piece.faceC)) r.lingering.surfaceMin++;
+  if (isLukewarm(coreC)) r.lingering.centreMin++;
   const opened = safetyKindOf(piece.cut, spec.injected) === 'minced' || spec.probedEarly === true;
-  if (r.lingering.surfaceMin > MAX_LINGERING_MIN.surface) addCaution(r, 'lingers-surface');
+  // At rest its face was hot before: there, what lies too cool too long is said by `trackHolding`.
+  const isHeated = cooking.stage !== 'resting';
+  if (isHeated && r.lingering.surfaceMin > MAX_LINGERING_MIN.surface)
+    addCaution(r, 'lingers-surface', atMin);
   // A roast pulled rare spends its rest lukewarm on purpose: only the way up counts for it.
   const onTheWay = r.doneAtMin === null || doneByFeel(piece.cut);
   if (onTheWay && r.lingering.centreMin > MAX_LINGERING_MIN[opened ? 'opened' : 'intact']) {
-    addCaution(r, opened ? 'lingers-opened' : 'lingers-centre');
+    addCaution(r, opened ? 'lingers-opened' : 'lingers-centre', atMin);
   }
-  if (cooking.stage === 'resting') trackHolding(cooking);
+  if (cooking.stage === 'resting') trackHolding(cooking, atMin);
 }
 
-function trackHolding(cooking: CookingPiece): void {
+function trackHolding(cooking: CookingPiece, atMin: number): void {
   const { result: r, piece } = cooking;
   r.hold ??= { coolMin: 0, state: 'hot' };
   // The outermost meat, not its skin: a wet skin is colder than what lies under it.
@@ -68,6 +73,6 @@ function trackHolding(cooking: CookingPiece): void {
   r.hold.coolMin++;
   r.hold.state = 'cooling';
   const meantHot = SHUT_IN.includes(cooking.rest!.where);
-  if (meantHot) addCaution(r, 'hot-hold');
-  if (r.hold.coolMin > MAX_COOLING_MIN) addCaution(r, 'cools-slowly');
+  if (meantHot) addCaution(r, 'hot-hold', atMin);
+  if (r.hold.coolMin > MAX_COOLING_MIN) addCaution(r, 'cools-slowly', atMin);
 }

@@ -4,9 +4,9 @@
  */
 import { runLikelyPiece, type PieceOutcome } from '../estimate/likelyPiece';
 import type { FollowedFire } from '../estimate/followedFire';
-import { onlyPiece, type MeatResult } from '../scenario/result';
+import { isLukewarm } from '../cook/foodSafety';
+import { onlyPiece, type MeatCaution, type MeatResult } from '../scenario/result';
 import type { MeatSpec, Scenario } from '../scenario/scenario';
-import type { CautionId } from '../safety/cautions';
 import type { WrapId } from '../meat/wraps';
 import { ascending, quantile, p10p50p90 } from '../quantity/statistics';
 import { likelyCooks, type ForecastInput } from './likelyCooks';
@@ -69,9 +69,10 @@ export interface Outlook {
     /** Minute by which nine in ten of the likely pieces are safe; null when not in sight. */
     safeByMin: number | null;
     safeNow: boolean;
-    surfaceMin: number;
+    /** Minutes that the middle has lain between 5 and 60 C until now. */
     centreMin: number;
-    cautions: CautionId[];
+    /** What has come about, and what would if it goes on as planned: each with its minute after lighting. */
+    cautions: MeatCaution[];
   };
 }
 
@@ -146,10 +147,11 @@ function phaseOf(
   coreC: number | null,
 ): Outlook['phase'] {
   if (stage === 'resting' || stage === 'rested') return stage;
-  if (stage === 'waiting' || coreC === null) return 'not-on';
+  if (stage === 'waiting') return 'not-on';
   if ((tenderness ?? 0) >= 1) return 'tender';
   if (stage === 'wrapped' || stage === 'unwrapped') return stage;
-  if (!stallMin) return coreC < NO_STALL_C ? 'warming' : 'past-the-stall';
+  // In its first minute nothing is known of its middle yet.
+  if (!stallMin || coreC === null) return (coreC ?? 0) < NO_STALL_C ? 'warming' : 'past-the-stall';
   if (now < stallMin[0]) return 'warming';
   return now <= stallMin[1] ? 'stall' : 'past-the-stall';
 }
@@ -211,8 +213,8 @@ function safetyOf(meats: readonly MeatResult[], now: number): Outlook['safety'] 
   return {
     safeByMin: Number.isFinite(safe) ? Math.round(safe) : null,
     safeNow: safe <= now,
-    surfaceMin: slowest?.lingering.surfaceMin ?? 0,
-    centreMin: slowest?.lingering.centreMin ?? 0,
+    centreMin:
+      slowest?.coreC.slice(0, now + 1).filter((c) => c !== null && isLukewarm(c)).length ?? 0,
     cautions: slowest?.cautions ?? [],
   };
 }

@@ -227,7 +227,9 @@ function withWatcher(
 /** Cautions that any of the likely cooks gives rise to, each once. */
 const cautionsOf = (parts: readonly PlannedPit[]): Plan['cautionIds'] => [
   ...new Set(
-    parts.flatMap((p) => p.cook.likelyRuns.flatMap((r) => r.meats.flatMap((m) => m.cautions))),
+    parts.flatMap((p) =>
+      p.cook.likelyRuns.flatMap((r) => r.meats.flatMap((m) => m.cautions.map((c) => c.id))),
+    ),
   ),
 ];
 

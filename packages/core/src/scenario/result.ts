@@ -5,6 +5,13 @@ import type { Happening } from './actions';
 
 export type Smoke = 'clear' | 'thin-blue' | 'white' | 'dark';
 
+/** What may harm who eats it. */
+export interface MeatCaution {
+  id: CautionId;
+  /** The first minute after lighting at which it applies. */
+  atMin: number;
+}
+
 export interface MeatResult {
   /** The meat, by its id. */
   id: string;
@@ -44,8 +51,8 @@ export interface MeatResult {
   lingering: { surfaceMin: number; centreMin: number };
   /** While resting: still hot at the face (57 C or more), and minutes it was not. */
   hold: { state: 'hot' | 'cooling'; coolMin: number } | null;
-  /** Cautions, each once. */
-  cautions: CautionId[];
+  /** Cautions, each once, with the minute after lighting from which it applies. */
+  cautions: MeatCaution[];
 }
 
 export interface Result {

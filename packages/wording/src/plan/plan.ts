@@ -94,7 +94,8 @@ export function wordPlan(plan: Plan, units: Units = plan.request.units ?? METRIC
     risks: plan.risks.map((r) => ({ ...r, ...riskWords(r, ventedPit(pitAt(r.pit)), units) })),
     problems: plan.problems.map((p) => ({ ...p, ...problemWords(p, request, units) })),
     planB: waysOut(request.meats).map((way) => wayOutWords(way, units)),
-    cautions: plan.writtenCautions ?? plan.cautionIds.map((id) => cautionWords(id, units)),
+    cautions:
+      plan.writtenCautions ?? plan.cautionIds.map((id) => cautionWords(id, units, 'planned')),
   };
 }
 

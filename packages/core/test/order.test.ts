@@ -226,6 +226,15 @@ describe('an order stands in for what it fulfils', () => {
     // What is expected of a fire is no answer to one that plainly goes the other way.
     expect(order(low(-4), recovers).order.id).toBe('job/meat-on');
     expect(order(low(-14), recovers).order.id).toBe('check-fire');
+    // It says that it comes back only where that is why nothing is asked for.
+    const comesBack = (...of: Parameters<typeof order>): boolean => order(...of).comesBack;
+    expect([
+      comesBack(low(-4), recovers),
+      comesBack(low(-14), recovers),
+      comesBack(low(-4), leave, ['check-fire']),
+      comesBack(low(-4)),
+      comesBack(cook([LIT, ON], [[FEED, 40]]), recovers),
+    ]).toEqual([true, false, false, false, false]);
   });
 
   it('comes back neither as move nor as job until its wait is over', () => {

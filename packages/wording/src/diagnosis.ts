@@ -23,6 +23,22 @@ export function trendWords({ trend, cause }: Pick<Diagnosis, 'trend' | 'cause'>)
 const fireNoun = ({ fire }: RequestPit): string =>
   fire.fuel === 'splits' ? 'bed of coals' : 'charcoal';
 
+/** Causes that say by themselves how the pit goes on. */
+const SAYS_ON: ReadonlySet<Cause['code']> = new Set<Cause['code']>([
+  'coming-up',
+  'recovering-from-lid',
+  'lid-was-open',
+  'cold-meat',
+  'vents-just-moved',
+  'high-and-falling',
+  'low-and-rising',
+]);
+
+/** What the fire does and why, and, where it is left alone out of its band, that it comes back. */
+export const stateWords = (cause: Cause, pit: RequestPit, comesBack: boolean): string =>
+  causeWords(cause, pit) +
+  (comesBack && !SAYS_ON.has(cause.code) ? ' It should come back by itself.' : '');
+
 /** What the fire does and why: what to do about it is said by the order (`orderWords`), and by nothing else. */
 export function causeWords(cause: Cause, pit: RequestPit): string {
   const { hasFan } = ventedPit(pit);
@@ -51,9 +67,9 @@ export function causeWords(cause: Cause, pit: RequestPit): string {
     case 'inside-band':
       return 'Inside its band.';
     case 'low-in-band':
-      return 'Low in its band, and not on its way back.';
+      return 'Near the bottom of its band.';
     case 'high-in-band':
-      return 'High in its band, and not on its way back.';
+      return 'Near the top of its band.';
     case 'high-and-falling':
       return 'High, but already on its way down.';
     case 'low-and-rising':

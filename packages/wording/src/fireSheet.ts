@@ -3,7 +3,7 @@ import { foldLog, lastVents, type Entry, type LogLine } from '@ostrin/core/log';
 import { localOf, type Units } from '@ostrin/core/quantity';
 import { pitOf, type PitPlan } from '@ostrin/core';
 import { isDue, type Diagnosis, type Forecast, type Orders } from '@ostrin/core/tending';
-import { causeWords, trendWords } from './diagnosis';
+import { stateWords, trendWords } from './diagnosis';
 import { actionWords, foodWords, readWords } from './log';
 import { lookWords } from './looks';
 import { orderWords } from './orders';
@@ -60,7 +60,7 @@ const unstopped = (words: string): string => words.replace(/\.$/, '');
 /** The sheet as lines of text, one thing a line. */
 export function fireSheet(fire: FireNow): string {
   const { plan, pitName, entries, pitC, coreC, state, forecast, ready, units } = fire;
-  const { order, next } = fire.orders;
+  const { order, next, comesBack } = fire.orders;
   const pit = pitOf(plan);
   const vented = ventedPit(pit);
   const log = foldLog(entries);
@@ -72,7 +72,7 @@ export function fireSheet(fire: FireNow): string {
     `${capital(pitName)} is to hold ${temperatureWords(target, units)}, ${temperatureWords(target - bandC, units)} to ${temperatureWords(target + bandC, units)}. ${
       pitC === null ? 'No reading.' : `It reads ${temperatureWords(pitC, units)}.`
     }`,
-    `${trendWords(state)}. ${causeWords(state.cause, pit)}`,
+    `${trendWords(state)}. ${stateWords(state.cause, pit, comesBack)}`,
     vents
       ? `Vents: ${settingWords(vented, vents.intakeFraction, vents.exhaustFraction)}.`
       : 'The vents were not logged.',

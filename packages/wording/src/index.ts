@@ -1,7 +1,7 @@
 /** Sentences for people: from the engine's codes and figures, in the user's units and the pit's own vents. */
 export { cautionWords, CAUTION_SOURCES } from './cautions';
 export { DAY_NAMES, noSettingWords } from './card';
-export { causeWords, trendWords } from './diagnosis';
+export { causeWords, stateWords, trendWords } from './diagnosis';
 export { charcoalWords, fireChoiceWords, woodStrengthWords } from './fires';
 export { LOOK_NAMES, lookWords, VERDICT_NAMES } from './looks';
 export { actionWords, foodWords, readWords, type Telling } from './log';

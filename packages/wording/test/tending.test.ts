@@ -14,7 +14,7 @@ import {
   type Look,
   type OffPlan,
 } from '@ostrin/core/internals';
-import { causeWords, lookWords } from '../src';
+import { causeWords, lookWords, stateWords } from '../src';
 import {
   afterOffWords,
   alarmWords,
@@ -97,6 +97,18 @@ it('names every fault that a pit can have in its own parts, with how sure and wh
       expect(causeWords(cause, pit)).toBe(sure);
     }
   }
+});
+
+it('says that a pit comes back by itself once, and only where that is so', () => {
+  const pit = pits[0]!;
+  const said = (code: 'too-much-air' | 'high-and-falling' | 'cold-meat', back: boolean): string =>
+    stateWords({ code }, pit, back);
+  expect(said('too-much-air', true)).toBe(
+    'More air than the target needs. It should come back by itself.',
+  );
+  expect(said('too-much-air', false)).toBe('More air than the target needs.');
+  expect(said('cold-meat', true)).toBe('Cold meat just went on. It comes back by itself.');
+  expect(said('high-and-falling', true)).toBe('High, but already on its way down.');
 });
 
 it('advises each move in the parts and the fuel of its pit, with what comes of it in either unit', () => {

@@ -2,7 +2,7 @@
 import { leadMeat, pitOf } from '@ostrin/core';
 import { latenessMin, leadPiece } from '@ostrin/core/tending';
 import { fromC, MINUTE_MS, spanFromK } from '@ostrin/core/quantity';
-import { causeWords, spanOfTime, trendWords } from '@ostrin/wording';
+import { spanOfTime, stateWords, trendWords } from '@ostrin/wording';
 import type { ReactNode } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { lastValue } from '../strip/model';
@@ -30,7 +30,7 @@ const OLD_MIN = { byWire: 3, byHand: 45 };
 const LATE_MIN = 10;
 
 export function Reading({ instead, onRun, onMeat }: Props) {
-  const { cook } = useTendedCook();
+  const { cook, orders } = useTendedCook();
   const { plan, readings, nowMs, litMs, state, serveMs } = cook;
   const live = useLive();
   const practice = live.fire === 'practice';
@@ -89,7 +89,7 @@ export function Reading({ instead, onRun, onMeat }: Props) {
                   : trendWords(state) + moved}
               </Text>
               <Text className="font-sans text-soot text-[16px] leading-[21px]">
-                {causeWords(state.cause, pitOf(plan))}
+                {stateWords(state.cause, pitOf(plan), orders.comesBack)}
               </Text>
             </>
           )}

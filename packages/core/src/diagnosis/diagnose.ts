@@ -35,7 +35,7 @@ export type Cause =
   | { code: 'vents-just-moved' }
   | { code: 'on-target' }
   | { code: 'inside-band' }
-  /** At the edge of its band, and not on its way back. */
+  /** At the edge of its band, and it stays there. */
   | { code: 'low-in-band' }
   | { code: 'high-in-band' }
   | { code: 'high-and-falling' }

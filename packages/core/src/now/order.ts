@@ -61,6 +61,8 @@ export interface Orders {
   jobs: readonly WaitingJob[];
   /** Those that are left after the order. */
   next: readonly DueJob[];
+  /** Whether the pit is out of its band and no move is asked for, because it is expected to come back. */
+  comesBack: boolean;
 }
 
 /** The order at the cook's clock, and the jobs that come after it. */
@@ -75,7 +77,8 @@ export function ordersOf(cook: CookNow, { advice, seen = new Set() }: OrderInput
     unseen([...looks(cook, false), ...checkFire(cook, jobs, advice)]) ??
     (jobs[0] ? jobOrder(jobs[0]) : null) ??
     finish(cook);
-  return { order, jobs, next: jobs.filter(({ job }) => !order.jobIds.includes(job.id)) };
+  const next = jobs.filter(({ job }) => !order.jobIds.includes(job.id));
+  return { order, jobs, next, comesBack: order.kind === 'job' && comesBack(cook, advice) };
 }
 
 /** Whether an order is to be done now. */
@@ -155,11 +158,23 @@ function checkFire(
   advice: Advice | null,
 ): Order[] {
   if (jobs.some((j) => AT_THE_FIRE.has(j.job.do) && isDue(j, nowMs))) return [];
-  const { place, changeK } = state;
-  if (advice?.move.do !== 'leave' || place === 'in') return [];
-  if (advice.inBandLeave >= MOSTLY_OUT && !plainlyMoves(place === 'above', changeK)) return [];
+  if (advice?.move.do !== 'leave' || state.place === 'in' || isExpectedBack(state, advice))
+    return [];
   return [{ kind: 'check-fire', id: 'check-fire', ms: nowMs, jobIds: [], advice }];
 }
+
+/** Whether a pit that is out of its band is in it again soon with no move, and does not plainly go the other way. */
+const isExpectedBack = (
+  { place, changeK }: CookNow['state'],
+  { inBandLeave }: Pick<Advice, 'inBandLeave'>,
+): boolean => inBandLeave >= MOSTLY_OUT && !plainlyMoves(place === 'above', changeK);
+
+/** Whether a pit that is out of its band is left alone because it comes back. */
+const comesBack = ({ state, phase }: CookNow, advice: Advice | null): boolean =>
+  phase !== 'over' &&
+  state.place !== 'in' &&
+  advice?.move.do === 'leave' &&
+  isExpectedBack(state, advice);
 
 /** Whether a job opens the intake from where it stands. */
 export function opens({ logs }: PlanJob, { log }: CookNow): boolean {

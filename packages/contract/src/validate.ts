@@ -2,6 +2,7 @@
 import 'reflect-metadata';
 import { plainToInstance, type ClassConstructor } from 'class-transformer';
 import { validateSync, type ValidationError } from 'class-validator';
+import './rulesOfClasses';
 import { MOST_PROBLEMS, placeIn, type FieldProblem } from './problems';
 import { isTooDeep, sizeProblems } from './size';
 

@@ -4,6 +4,7 @@ import { request } from '@ostrin/testing';
 import { fuzzRuns } from '../server/fuzz';
 import { killRuns } from '../server/kills';
 import { loadRuns } from '../server/load';
+import { longRecord } from '../server/longRecord';
 import { onServer } from './onServer';
 
 const RUNS = { kills: 200, requests: 20_000, loadMs: 15_000 };
@@ -16,11 +17,25 @@ export async function benchServer(seed = SEED) {
   const load = await onServer(0, (server) => loadRuns(server, plan, RUNS.loadMs));
   const fuzz = await onServer(1, (server) => fuzzRuns(server, plan, RUNS.requests, seed));
   const kills = await onServer(2, (server) => killRuns(server, plan, RUNS.kills, seed));
+  const long = await onServer(3, (server) =>
+    onServer(4, (other) => longRecord(server, other, plan)),
+  );
+  const others = [
+    long.open,
+    long.openByFour,
+    long.zoomed,
+    long.csv,
+    long.json,
+    long.finish,
+    long.archive,
+    long.restore,
+  ];
   return {
     seed,
     kills,
     fuzz,
     load,
+    long,
     asked: {
       lostOfAcknowledged: { asked: 0, got: kills.lost },
       doubled: { asked: 0, got: kills.doubled },
@@ -30,6 +45,14 @@ export async function benchServer(seed = SEED) {
       apiP99Ms: { asked: 'under 50', got: load.apiP99Ms },
       postsP99Ms: { asked: 'under 100', got: load.postsP99Ms },
       caughtUpAfterSleep: { asked: true, got: load.caughtUp },
+      longRecordOpensMs: { asked: 'at most 300', got: long.open.ms },
+      longRecordOpensKb: { asked: 'under 300', got: long.open.kb },
+      longestBesideALongRecordMs: {
+        asked: 'at most 50',
+        got: Math.max(...others.map((o) => o.othersMs)),
+      },
+      longRecordPeakMb: { asked: 'under 400', got: long.peakMb },
+      longRecordCameBackWhole: { asked: true, got: long.cameBackWhole },
       longestWhileCatchingUpMs: { asked: 'at most 100', got: load.longestWhileCatchingUpMs },
     },
   };

@@ -1,6 +1,6 @@
 /** A server of its own to be measured: started from the build, killed, and asked over HTTP. */
 import { fork, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, readdirSync, rmSync, statSync } from 'node:fs';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { Agent, request } from 'node:http';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -11,7 +11,9 @@ const MAIN = 'apps/server/dist/measuredServer.js';
 /** An answer, as much of it as measuring needs. */
 export interface Answer {
   status: number;
-  text: string;
+  data: Buffer;
+  /** The same as text. */
+  readonly text: string;
   ms: number;
 }
 
@@ -62,6 +64,13 @@ export class MeasuredServer {
       .reduce((sum, name) => sum + statSync(path.join(this.folder, name)).size, 0);
   }
 
+  /** The most memory that it has taken so far, MB; NaN where the system does not say. */
+  peakMb(): number {
+    const file = `/proc/${this.child!.pid}/status`;
+    const peak = existsSync(file) && /VmHWM:\s+(\d+) kB/.exec(readFileSync(file, 'utf8'));
+    return peak ? Math.round(Number(peak[1]) / 1024) : NaN;
+  }
+
   /** Kills it and removes what it kept. */
   async end(): Promise<void> {
     await this.kill();
@@ -73,8 +82,9 @@ export class MeasuredServer {
   ask(
     method: string,
     at: string,
-    body?: string,
+    body?: string | Buffer,
     type = 'application/json',
+    token?: string,
   ): Promise<Answer | null> {
     const began = performance.now();
     return new Promise((done) => {
@@ -85,10 +95,12 @@ export class MeasuredServer {
           path: at,
           method,
           agent: this.agent,
-          headers:
-            body === undefined
+          headers: {
+            ...(body === undefined
               ? {}
-              : { 'Content-Type': type, 'Content-Length': Buffer.byteLength(body) },
+              : { 'Content-Type': type, 'Content-Length': Buffer.byteLength(body) }),
+            ...(token === undefined ? {} : { Authorization: `Bearer ${token}` }),
+          },
         },
         (res) => {
           const parts: Buffer[] = [];
@@ -97,7 +109,10 @@ export class MeasuredServer {
           res.on('end', () =>
             done({
               status: res.statusCode!,
-              text: Buffer.concat(parts).toString(),
+              data: Buffer.concat(parts),
+              get text() {
+                return this.data.toString();
+              },
               ms: performance.now() - began,
             }),
           );
@@ -126,14 +141,17 @@ export class MeasuredServer {
 }
 
 /** Asks for something small all the time and keeps the longest wait: what a person at the page would wait. */
-export function watchStalls(server: MeasuredServer): { stop: () => Promise<number> } {
+export function watchStalls(
+  server: MeasuredServer,
+  { paths = ['/api/health'], everyMs = 10 }: { paths?: readonly string[]; everyMs?: number } = {},
+): { stop: () => Promise<number> } {
   let longest = 0;
   let running = true;
   const watching = (async () => {
-    while (running) {
-      const answer = await server.ask('GET', '/api/health');
+    for (let i = 0; running; i++) {
+      const answer = await server.ask('GET', paths[i % paths.length]!);
       if (answer) longest = Math.max(longest, answer.ms);
-      await new Promise((done) => setTimeout(done, 10));
+      await new Promise((done) => setTimeout(done, everyMs));
     }
   })();
   return {
@@ -150,9 +168,10 @@ export async function beginCook(
   server: MeasuredServer,
   plan: unknown,
   pitName: string,
+  fire: 'practice' | 'real' = 'practice',
 ): Promise<string> {
   const id = crypto.randomUUID();
-  const body = JSON.stringify({ name: 'Measured', pitName, plan });
+  const body = JSON.stringify({ name: 'Measured', pitName, plan, fire });
   const answer = await server.ask('PUT', `/api/cooks/${id}`, body);
   if (answer?.status !== 201) throw new Error(`no cook: ${answer?.status} ${answer?.text}`);
   return id;

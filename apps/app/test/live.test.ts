@@ -106,3 +106,23 @@ it('merges readings by their moment', () => {
   const same = [r(1)];
   expect(mergeReadings(same, [])).toBe(same);
 });
+
+it('tells in steps what grew long while it was open, and loses no reading of the last hours', () => {
+  const rows = Array.from({ length: 9000 }, (_, i) => ({ at: 1000 * i, pitC: 120, coreC: 60 }));
+  const { clock } = view();
+  const receive = (readings: typeof rows): void =>
+    useLive.getState().receive({ type: 'readings', cookId: COOK, readings, clock });
+  receive(rows.slice(0, 7000));
+  expect(useLive.getState()).toMatchObject({ inSteps: false });
+  expect(useLive.getState().readings).toHaveLength(7000);
+  receive(rows.slice(7000));
+  const { readings, inSteps } = useLive.getState();
+  expect(inSteps).toBe(true);
+  // Two hours at a reading in fifteen seconds, and half an hour at one a minute.
+  expect(readings.length).toBeGreaterThan(480);
+  expect(readings.length).toBeLessThan(480 + 40);
+  receive([{ at: 9_000_000, pitC: 121, coreC: 61 }]);
+  expect(useLive.getState().readings.at(-1)).toEqual({ at: 9_000_000, pitC: 121, coreC: 61 });
+  useLive.getState().load(view({ inSteps: true, readings: rows.slice(0, 10) }));
+  expect(useLive.getState()).toMatchObject({ inSteps: true });
+});

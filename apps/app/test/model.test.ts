@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { lastValue, rangeOf, spreadLabels, sampled, type Point } from '../src/strip/model';
 import { hourTicks, temperatureTicks } from '../src/strip/Strip';
 import { short } from '../src/strip/Marks';
+import { spanToAsk } from '../src/strip/useFineReadings';
 import { panned, zoomed } from '../src/strip/useStripView';
 import { COLOUR_NAMES, contrast, DAY, NIGHT } from '../src/ui/tokens';
 import { hourSpan } from '../src/plan/FourTimes';
@@ -154,4 +155,29 @@ describe('words', () => {
       'in 1 h 15',
     ]);
   });
+});
+
+it('asks for more readings of a long record by spans that hold what is shown, and seldom', () => {
+  const hour = 3_600_000;
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 10, max: 3000 }),
+      fc.integer({ min: 3, max: 160 }),
+      (minutes, hoursAgo) => {
+        const last = 1_800_000_000_000;
+        const from = last - hoursAgo * hour;
+        const span = { from, to: from + minutes * 60_000 };
+        const ask = spanToAsk(span, last)!;
+        expect(ask.from).toBeLessThanOrEqual(span.from);
+        expect(ask.to).toBeGreaterThanOrEqual(span.to);
+        expect(ask.to - ask.from).toBeLessThanOrEqual(4 * (span.to - span.from));
+      },
+    ),
+  );
+  expect(spanToAsk({ from: 100 * hour, to: 101 * hour }, 101 * hour)).toBeNull();
+  // Dragged along by an hour, minute by minute, it asks a few times.
+  const steps = Array.from({ length: 60 }, (_, i) =>
+    JSON.stringify(spanToAsk({ from: i * 60_000, to: hour + i * 60_000 }, 1000 * hour)),
+  );
+  expect(new Set(steps).size).toBeLessThanOrEqual(5);
 });

@@ -13,7 +13,7 @@ import { ownHost, ownOrigin, deviceOf, roleAllows, signedIn } from './access/gua
 import { isOwnName } from './access/house';
 import { accessRoutes, signInRoute, type House } from './access/routes';
 import { signInPage } from './access/signInPage';
-import { jsonBody, textBody } from './http/jsonBody';
+import { jsonBody, rawBody, textBody } from './http/jsonBody';
 import { sameLevel } from './http/level';
 import { noRoute, tellProblem } from './http/problems';
 import { CookClocks } from './live/cookClocks';
@@ -67,7 +67,7 @@ const THIS_MACHINE: House = { home: false, secure: false, addresses: [] };
 
 /** What bodies may be: a cook of the past with all it holds, plans of all pits, and everything else. */
 const LIMITS = {
-  import: { bytes: 16_000_000, values: 400_000 },
+  import: { bytes: 64_000_000, values: 4_000_000 },
   begin: { bytes: 5_000_000, values: 200_000 },
   other: { bytes: 1_000_000, values: 20_000 },
   signIn: { bytes: 2_000, values: 10 },
@@ -127,7 +127,7 @@ export function createApp(options: AppOptions): {
   );
 
   // Instruments have tokens of their own: they come before the guard of the house.
-  app.use('/api/wire', wireRoutes(instruments, intake, now));
+  app.use('/api/wire', wireRoutes({ instruments, intake, pools, now }));
   const access = accessStore(db, now);
   if (house.home) {
     app.use('/sign-in', signInPage(house.secure, options.authority ?? null));
@@ -166,7 +166,7 @@ function addApi(
     '/api/record',
     recordRoutes({ ...services, db, file: file ?? null, folder, stores, now }),
   );
-  app.use('/api/imports', textBody(LIMITS.import), importRoutes(services));
+  app.use('/api/imports', rawBody(LIMITS.import.bytes), importRoutes(services, LIMITS.import));
   app.post('/api/cooks', textBody(LIMITS.begin));
   app.put('/api/cooks/:id', textBody(LIMITS.begin));
   app.use('/api/cooks', beginRoutes(services));

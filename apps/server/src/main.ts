@@ -21,6 +21,8 @@ import { Pools } from './workers/pools';
 const root = path.resolve(import.meta.dirname, '../../..');
 /** A line that nothing uses stays open so long, ms: a phone asks again on it, and meets no line just being closed. */
 const KEPT_MS = 75_000;
+/** A large archive over a slow line takes longer to arrive than the five minutes that Node waits, ms. */
+const UPLOAD_MS = 3_600_000;
 
 /** The record, its copies, photographs and keys are for the eyes of their owner alone. */
 const OWNER_ALONE = 0o077;
@@ -64,6 +66,7 @@ async function start(settings: Settings): Promise<void> {
   const mqtt = await startMqtt(settings, parts, (message, err) => logger.warn({ err }, message));
   const server = tls ? https.createServer(tls, app) : http.createServer(app);
   server.keepAliveTimeout = KEPT_MS;
+  server.requestTimeout = UPLOAD_MS;
   await new Promise<void>((done, failed) => {
     server.once('error', failed);
     server.listen(port, host, done);

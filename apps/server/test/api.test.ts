@@ -238,8 +238,10 @@ describe('the simulated thermometer', () => {
     watching.abort();
     const hot = after.readings.filter((r) => r.pitC !== null && r.pitC > 90);
     expect(hot.length).toBeGreaterThan(30);
-    const gaps = after.readings.map((r, i, all) => (i === 0 ? 30_000 : r.at - all[i - 1]!.at));
-    expect(new Set(gaps)).toEqual(new Set([30_000]));
+    // Both probes may be silent at once: such a moment is not kept.
+    const steps = after.readings.map((r) => (r.at - after.readings[0]!.at) / 30_000);
+    expect(steps.every((s) => Number.isInteger(s))).toBe(true);
+    expect(steps.at(-1)!).toBeLessThan(1.2 * steps.length);
     expect(events[0]!.type).toBe('hello');
     expect(events.some((e) => e.type === 'entries' && e.entries[0]!.id === light.id)).toBe(true);
     const told = events.flatMap((e) => (e.type === 'readings' ? e.readings : []));

@@ -1,6 +1,6 @@
 /** Bodies that are too large, too wide or too deep are refused before they cost anything. */
 import fc from 'fast-check';
-import { shapeFault } from '../src/http/jsonBody';
+import { shapeFault } from '../src/http/shape';
 import { begin, call, startServer, type TestServer } from './help';
 
 let server: TestServer;

@@ -34,7 +34,7 @@ it('stores the whole demo world or nothing of it', async () => {
   await closeDatabase(ready);
   const db = await openDatabase(':memory:');
   await db.raw(
-    `CREATE TRIGGER broken BEFORE INSERT ON readings BEGIN SELECT RAISE(ABORT, 'power cut'); END`,
+    `CREATE TRIGGER broken BEFORE INSERT ON wire_values BEGIN SELECT RAISE(ABORT, 'power cut'); END`,
   );
   // The driver's errors belong to whichever test file of this process loaded it first: only their words are sure.
   await expect(storeWorld(db, [doc], Date.UTC(2027, 4, 15))).rejects.toMatchObject({

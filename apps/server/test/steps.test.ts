@@ -22,7 +22,15 @@ async function backBefore(name: string): Promise<void> {
 it('keeps every reading and every value told by wire when they are stored shorter', async () => {
   const readings = [
     { at: 1_800_000_000_000, pitC: 121.4, coreC: null },
-    { at: 1_800_000_030_000, pitC: null, coreC: 61.25, domeC: 140 },
+    {
+      at: 1_800_000_030_000,
+      pitC: null,
+      coreC: 61.25,
+      domeC: 140,
+      meatC: { b: 58.5 },
+      fanDuty: 0.25,
+      weather: { airC: 12, windMps: 3, rainMmPerH: 0 },
+    },
   ];
   const ids = [randomUUID(), randomUUID()];
   for (const id of ids) {
@@ -48,16 +56,17 @@ it('keeps every reading and every value told by wire when they are stored shorte
   await db('wire').insert(told.map((t) => ({ ...row, ...t })));
   expect(await db('readings').where({ cook_id: ids[1] })).toHaveLength(2);
   await db.migrate.latest();
-  const after = await cookStore(db).readings(ids[0]!);
+  const [first, second] = await Promise.all(ids.map((id) => cookStore(db).head(id)));
+  const after = await cookStore(db).readings(first!);
   expect(after.map((r) => [r.at - 1_800_000_000_000, r.pitC, r.coreC])).toEqual([
     [0, 121.4, null],
     [10_000, 116, 53.5],
     [30_000, null, 61.25],
   ]);
-  expect(await cookStore(db).readings(ids[1]!)).toEqual(readings);
+  expect(await cookStore(db).readings(second!)).toEqual(readings);
   await db('cooks').where({ id: ids[0] }).delete();
-  expect(await db('wire_values')).toEqual([]);
-  expect(await db('readings')).toHaveLength(2);
+  // What the other one read: pit, two pieces, dial, fan, and three of the weather.
+  expect(await db('wire_values')).toHaveLength(8);
 });
 
 it('takes every step back', async () => {

@@ -67,6 +67,14 @@ function listOf<T extends object>(
   });
 }
 
+/** An instrument: archives of before named the id that their own yard had for its pit. */
+const readWithoutPitId: typeof readInstrument = (plain) =>
+  readInstrument(
+    isObject(plain)
+      ? Object.fromEntries(Object.entries(plain).filter(([key]) => key !== 'pitId'))
+      : plain,
+  );
+
 /** The head of an archive. */
 export function readArchiveHead(plain: unknown): Checked<ArchiveHead> {
   if (!isObject(plain)) return invalid([{ field: '', message: 'must be an object' }]);
@@ -77,7 +85,12 @@ export function readArchiveHead(plain: unknown): Checked<ArchiveHead> {
   const found = {
     pits: listOf(pits, 'pits', readPit, problems) as PitRecord[],
     plans: listOf(plans, 'plans', readSavedPlan, problems, ['id', 'changedAt']) as SavedPlan[],
-    instruments: listOf(instruments, 'instruments', readInstrument, problems) as InstrumentRecord[],
+    instruments: listOf(
+      instruments,
+      'instruments',
+      readWithoutPitId,
+      problems,
+    ) as InstrumentRecord[],
   };
   found.plans.forEach((p, i) => {
     if (!Number.isSafeInteger(p.changedAt)) {

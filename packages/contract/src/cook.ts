@@ -200,6 +200,12 @@ export class CookNameDto {
 }
 
 /** Speed of the simulated thermometer's clock, and the instant of the cook that it skips to. */
+/** A span of a cook, [from, to), epoch ms. */
+export class SpanDto {
+  @Instant() from!: number;
+  @Instant() to!: number;
+}
+
 export class ClockDto {
   @InRange(1, 240) speed!: number;
   @Optional() @Instant() skipTo?: number;
@@ -232,6 +238,9 @@ export class ReadingDto {
   @Optional() @Nested(() => StationDto) weather?: StationDto;
 }
 
+/** Readings of one document: ten days at one a second. */
+export const MOST_READINGS = 1_000_000;
+
 /** `cook/1`: a whole cook as one document. */
 export class CookDocDto {
   @Equals('cook/1', { message: 'must be "cook/1"' }) ostrin!: 'cook/1';
@@ -243,11 +252,16 @@ export class CookDocDto {
   @Optional() @IsIn(COOK_FIRES) fire?: (typeof COOK_FIRES)[number];
   @Nested(() => PlanDto) plan!: PlanDto;
   @KindList(ENTRIES, 20000) entries!: EntryDto[];
-  @NestedList(() => ReadingDto, 250000) readings!: ReadingDto[];
+  @NestedList(() => ReadingDto, MOST_READINGS) readings!: ReadingDto[];
+}
+
+/** Readings by themselves: a long record is read a part at a time. */
+export class ReadingsDto {
+  @NestedList(() => ReadingDto, MOST_READINGS) readings!: ReadingDto[];
 }
 
 /** The two CSV files of an export, for importing. */
 export class CsvPairDto {
   @IsString() @MaxLength(8_000_000) actionsCsv!: string;
-  @IsString() @MaxLength(8_000_000) readingsCsv!: string;
+  @IsString() @MaxLength(60_000_000) readingsCsv!: string;
 }

@@ -22,14 +22,21 @@ const plainCell = (text: string): string => (/^'[=+\-@\t\r']/.test(text) ? text.
 
 const iso = (ms: number): string => new Date(ms).toISOString();
 
-/**
- * Readings, one row each; empty cells where the thermometer said nothing. Times are UTC. What only some cooks have gets
- * columns where this one has it.
- */
+/** Columns of a file of readings: what only some cooks have gets columns where this one has it. */
+export const readingColumns = (hasMore: boolean): string[] =>
+  hasMore ? [...READING_FIELDS, ...MORE_FIELDS] : READING_FIELDS;
+
+/** Lines of a file of readings, one each; empty cells where the thermometer said nothing. Times are UTC. */
+export function readingLines(readings: readonly Reading[], columns: readonly string[]): string {
+  if (readings.length === 0) return '';
+  const data = readings.map((r) => readingCells(r).slice(0, columns.length));
+  return `${Papa.unparse(data, CRLF)}\r\n`;
+}
+
+/** Readings as a file of their own. */
 export function readingsCsv(readings: readonly Reading[]): string {
-  const fields = readings.some(hasMore) ? [...READING_FIELDS, ...MORE_FIELDS] : READING_FIELDS;
-  const data = readings.map((r) => readingCells(r).slice(0, fields.length));
-  return `${Papa.unparse({ fields, data }, CRLF)}\r\n`;
+  const columns = readingColumns(readings.some(hasMore));
+  return `${columns.join(',')}\r\n${readingLines(readings, columns)}`;
 }
 
 /** Whether a reading tells of more than pit and first piece. */

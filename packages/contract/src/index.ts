@@ -10,6 +10,7 @@ export * from './instrument';
 export * from './savedPlans';
 export { readPit, readScenario } from './read';
 export * from './readCook';
+export { cookSpanMs, readReadings } from './readReadings';
 export { isObject } from './plain';
 export { liftPlan } from './liftPlan';
 export * from './readRequest';

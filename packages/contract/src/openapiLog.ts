@@ -19,6 +19,13 @@ import { ROUTES } from './types';
 /** A cook as files. */
 const exportPaths = (): Json => ({
   [ROUTES.json(ID)]: { get: read('The cook as one document', ref('CookDocDto'), MISSING) },
+  [ROUTES.readings(ID)]: {
+    get: read(
+      'What a strip shows of a span, `from` and `to` as epoch ms: everything, or one reading of each channel in each step',
+      listOf(OBJECT),
+      MISSING,
+    ),
+  },
   [ROUTES.readingsCsv(ID)]: {
     get: operation({ summary: 'Its readings as CSV', answers: file('text/csv') }),
   },

@@ -21,6 +21,7 @@ export const ROUTES = {
   nextTime: '/api/next-time',
   photographs: (id: string): string => `/api/cooks/${id}/photographs`,
   photograph: (id: string, photo: string): string => `/api/cooks/${id}/photographs/${photo}`,
+  readings: (id: string): string => `/api/cooks/${id}/readings`,
   json: (id: string): string => `/api/cooks/${id}/cook.json`,
   readingsCsv: (id: string): string => `/api/cooks/${id}/readings.csv`,
   actionsCsv: (id: string): string => `/api/cooks/${id}/actions.csv`,

@@ -1,5 +1,4 @@
 /** Cooks and their logs from outside, checked whole. */
-import { DAY_MS } from '@ostrin/core/quantity';
 import { entryProblem, LOOKS, OF_PIECE, type Entry } from '@ostrin/core/log';
 import type { PitPlan, PlanLog } from '@ostrin/core';
 import { CookDocDto, EntriesDto, NewCookDto, NewCooksDto } from './cook';
@@ -7,6 +6,7 @@ import type { FieldProblem } from './problems';
 import { isObject, plainOf } from './plain';
 import { amountGiven } from './read';
 import { readPlan, withFigures } from './readPlan';
+import { readReadings, timeProblems } from './readReadings';
 import type { CookDoc, CookFire } from './types';
 import { validate, invalid, type Checked } from './validate';
 
@@ -85,25 +85,6 @@ export function readEntries(
   return problems.length > 0
     ? invalid(problems)
     : { ok: true, value: { entries, confirmed: checked.value.confirmed ?? false } };
-}
-
-/** Preparation begins this long before a cook's planned lighting at most: the longest brine, and a day. */
-const BEFORE_COOK_MS = 15 * DAY_MS;
-/** What is dated later than this after the planned lighting does not belong to the cook. */
-const AFTER_COOK_MS = 31 * DAY_MS;
-
-/** The times that an entry or a reading of a cook can have, epoch ms. */
-export const cookSpanMs = (startMs: number): readonly [number, number] => [
-  startMs - BEFORE_COOK_MS,
-  startMs + AFTER_COOK_MS,
-];
-
-/** Problem with a time of a cook, or nothing. */
-function timeProblems(startMs: number, at: number, field: string): FieldProblem[] {
-  const [from, to] = cookSpanMs(startMs);
-  if (at >= from && at <= to) return [];
-  const day = (ms: number): string => new Date(ms).toISOString().slice(0, 10);
-  return [{ field, message: `must be a time of this cook, from ${day(from)} to ${day(to)}` }];
 }
 
 /** What is said of a cook, whenever that is: one that was forgotten for months can be ended, put right and judged. */
@@ -244,25 +225,25 @@ function deedProblems(deed: PlanLog, meats: ReadonlySet<string>, field: string):
 
 /** A whole `cook/1` document. */
 export function readCookDoc(plain: unknown): Checked<CookDoc> {
-  const checked = validate(CookDocDto, withFigures(plain));
+  const apart = isObject(plain) && Array.isArray(plain.readings);
+  const readings: unknown[] = apart ? (plain.readings as unknown[]) : [];
+  const checked = validate(CookDocDto, withFigures(apart ? { ...plain, readings: [] } : plain));
   if (!checked.ok) return checked;
   const plan = readPlan(checked.value.plan, 'plan');
   if (!plan.ok) return plan;
+  const { startMs } = checked.value;
+  const read = readReadings(readings, { startMs, before: 0, afterMs: -Infinity });
+  if (!read.ok) return read;
   const doc: CookDoc = {
-    ...plainOf<CookDoc>({ ...checked.value, plan: null }),
+    ...plainOf<CookDoc>({ ...checked.value, plan: null, readings: null }),
     plan: plan.value,
+    readings: read.value,
   };
   const problems = logProblems(doc.entries, { ...doc, entries: [] });
   const ids = new Set<string>();
   doc.entries.forEach((e, i) => {
     if (ids.has(e.id)) problems.push({ field: `entries[${i}].id`, message: 'is used twice' });
     ids.add(e.id);
-  });
-  doc.readings.forEach((r, i) => {
-    if (i > 0 && r.at <= doc.readings[i - 1]!.at) {
-      problems.push({ field: `readings[${i}].at`, message: 'must come after the one before' });
-    }
-    problems.push(...timeProblems(doc.startMs, r.at, `readings[${i}].at`));
   });
   return problems.length > 0 ? invalid(problems) : { ok: true, value: doc };
 }

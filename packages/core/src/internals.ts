@@ -166,6 +166,7 @@ export * from './forecast/forecastInput';
 export * from './forecast/fuelUse';
 export * from './instruments/probeOut';
 export * from './instruments/readings';
+export * from './instruments/steps';
 export * from './diagnosis/heldNow';
 export * from './forecast/jobTimes';
 export * from './forecast/likelyCooks';

@@ -29,11 +29,14 @@ export {
   type SmokeLook,
   type Verdict,
 } from './log/lookKinds';
+export { inSteps, isTelling, MOST_VALUES, STEPS } from './instruments/steps';
 export {
   isPossible,
   isTemperature,
   mergedRow,
   mergedRows,
+  ownValues,
+  type OwnValue,
   WIRE_SPOTS,
   wireReadings,
   type WireSpot,

@@ -7,6 +7,7 @@ import {
   type CookSummary,
   type SavedPlan,
   type PitRecord,
+  type Reading,
   type Shelf,
   type Versioned,
 } from '@ostrin/contract/types';
@@ -34,7 +35,20 @@ export type CookView = CookDoc & {
   clock: ClockState;
   /** Names of the instruments that told of it; left out where the server is an older one. */
   instruments?: string[];
+  /** Whether its readings are told in steps: a strip that is zoomed in asks for more. */
+  inSteps?: boolean;
 };
+
+/** What was read in a span of a cook whose readings are told in steps; none while nothing is asked. */
+export const useReadings = (id: string | null, span: { from: number; to: number } | null) =>
+  useQuery({
+    queryKey: ['readings', id, span?.from, span?.to],
+    queryFn: () =>
+      requestJson<Reading[]>(`${ROUTES.readings(id!)}?from=${span!.from}&to=${span!.to}`),
+    enabled: id !== null && span !== null,
+    staleTime: Infinity,
+    placeholderData: (before) => before,
+  });
 
 export const queryClient = new QueryClient({
   defaultOptions: {

@@ -1,6 +1,6 @@
 /** The cook under way as this window knows it: what the server has of it, and whether the line is up. */
 import type { ClockState, CookFire, LiveEvent, Reading } from '@ostrin/contract/types';
-import { mergedRows, type Entry } from '@ostrin/core/log';
+import { inSteps, mergedRows, MOST_VALUES, type Entry } from '@ostrin/core/log';
 import type { PitPlan } from '@ostrin/core';
 import { create } from 'zustand';
 import type { CookView } from '../api/queries';
@@ -18,6 +18,8 @@ interface LiveState {
   plan: PitPlan | null;
   entries: Entry[];
   readings: Reading[];
+  /** Whether they are told in steps. */
+  inSteps: boolean;
   clock: ClockState | null;
   /** This device's clock when `clock` arrived, ms. */
   clockAt: number;
@@ -48,6 +50,7 @@ const NOTHING: LiveState = {
   plan: null,
   entries: [],
   readings: [],
+  inSteps: false,
   clock: null,
   clockAt: 0,
   setBack: null,
@@ -106,6 +109,18 @@ export function mergeReadings(old: Reading[], fresh: readonly Reading[]): Readin
   return mergedRows(old, fresh);
 }
 
+/** Readings with new ones: a record that grew long is told in steps. */
+function keptReadings(
+  { readings, inSteps: before }: Pick<LiveState, 'readings' | 'inSteps'>,
+  fresh: readonly Reading[],
+): Pick<LiveState, 'readings' | 'inSteps'> {
+  const merged = mergeReadings(readings, fresh);
+  // Counting values takes time: a row has two of them as a rule.
+  if (merged.length <= MOST_VALUES / 2) return { readings: merged, inSteps: before };
+  const kept = inSteps(merged);
+  return { readings: kept, inSteps: before || kept.length < merged.length };
+}
+
 /** What came of cooks whose document was still on its way: it may not hold that yet. The latest cooks at most. */
 const ahead = new Map<string, { entries: Entry[]; readings: Reading[] }>();
 const MOST_AHEAD = 8;
@@ -138,7 +153,10 @@ export const useLive = create<LiveStore>()((set) => ({
         fire: view.fire ?? 'practice',
         plan: view.plan,
         entries: mergeEntries(view.entries, same ? s.entries : (early?.entries ?? [])),
-        readings: mergeReadings(view.readings, same ? s.readings : (early?.readings ?? [])),
+        ...keptReadings(
+          { readings: view.readings, inSteps: view.inSteps ?? false },
+          same ? s.readings : (early?.readings ?? []),
+        ),
         ...(clock === s.clock
           ? {}
           : withClock(same ? s : { ...s, clock: null, setBack: null }, clock)),
@@ -168,9 +186,7 @@ export const useLive = create<LiveStore>()((set) => ({
       s.cookId === event.cookId
         ? {
             ...withClock(s, event.clock),
-            ...(event.type === 'readings'
-              ? { readings: mergeReadings(s.readings, event.readings) }
-              : {}),
+            ...(event.type === 'readings' ? keptReadings(s, event.readings) : {}),
           }
         : {},
     );

@@ -1,4 +1,5 @@
 /** A strip that is dragged, zoomed and read off by touch, mouse and wheel, with the way back to now. */
+import { useEffect } from 'react';
 import { View } from 'react-native';
 import { Button } from '../ui/Button';
 import type { StripData } from './model';
@@ -10,15 +11,19 @@ interface Props extends Omit<StripProps, 'data' | 'cursor'> {
   span: Span;
   /** The data of a span. */
   dataOf: (span: Span) => StripData;
+  /** Hears of every span that is shown. */
+  onSpan?: (span: Span) => void;
 }
 
 /** How much one touch of a button zooms. */
 const STEP = 1.6;
 
-export function MovableStrip({ span, dataOf, width, height, down, ...rest }: Props) {
+export function MovableStrip({ span, dataOf, onSpan, width, height, down, ...rest }: Props) {
   const [before, after] = alongMargins(down);
   const along = down ? height : width;
   const view = useStripView(span, { down, start: before, length: along - before - after });
+  const { from, to } = view.shown;
+  useEffect(() => onSpan?.({ from, to }), [onSpan, from, to]);
   return (
     <View style={{ width, height }}>
       <View

@@ -2,10 +2,12 @@
 import { jobMs, type DueJob } from '@ostrin/core/log';
 import { MINUTE_MS } from '@ostrin/core/quantity';
 import type { Advice } from '@ostrin/core/tending';
+import { useState } from 'react';
 import { useSettings } from '../store/settings';
 import { stripData } from '../strip/fromCook';
 import type { StripData } from '../strip/model';
 import { MovableStrip } from '../strip/MovableStrip';
+import { useFineReadings } from '../strip/useFineReadings';
 import type { Span } from '../strip/useStripView';
 import { useLayout } from '../ui/layout';
 import { useTheme } from '../ui/theme';
@@ -45,13 +47,17 @@ interface Props {
 
 /** The strip of the cook under way; nothing where there is no room for it. */
 export function TendStrip({ advice, jobs, width, height, onMark }: Props) {
-  const { plan, log, readings, forecast, nowMs, zeroMs, state } = useTendedCook().cook;
+  const { plan, log, readings: known, forecast, nowMs, zeroMs, state } = useTendedCook().cook;
   const startMs = useLive((s) => s.startMs);
+  const cookId = useLive((s) => s.cookId);
+  const inSteps = useLive((s) => s.inSteps);
+  const [shown, setShown] = useState<Span>({ from: 0, to: 0 });
+  const readings = useFineReadings(cookId, known, inSteps, shown);
   const units = useSettings((s) => s.units);
   const theme = useTheme();
   const { wide } = useLayout();
   if (width <= 100 || height <= 120) return null;
-  const first = Math.min(startMs + plan.jobs[0]!.atMin * MINUTE_MS, readings[0]?.at ?? nowMs);
+  const first = Math.min(startMs + plan.jobs[0]!.atMin * MINUTE_MS, known[0]?.at ?? nowMs);
   const end = jobMs(plan, plan.jobs.at(-1)!, { zeroMs, forecast, serveMs: log.serveMs });
   const dataOf = (span: Span): StripData =>
     stripData({
@@ -78,6 +84,7 @@ export function TendStrip({ advice, jobs, width, height, onMark }: Props) {
       units={units}
       timeZone={plan.request.timeZone}
       onMark={onMark}
+      {...(inSteps ? { onSpan: setShown } : {})}
     />
   );
 }

@@ -4,10 +4,11 @@
  */
 import type { ClockState, Reading } from '@ostrin/contract';
 import { DAY_MS } from '@ostrin/core/quantity';
-import type { Entry } from '@ostrin/core/log';
+import { isTelling, type Entry } from '@ostrin/core/log';
 import { randomUUID } from 'node:crypto';
 import { READ_EVERY_MS } from '../instruments/simulatedThermometer';
-import type { CookHead, CookStore } from '../store/cooks';
+import type { CookStore } from '../store/cooks';
+import type { CookHead } from '../store/heads';
 import type { PitAnswer, PitAsk } from '../workers/pits.worker';
 import type { Pools } from '../workers/pools';
 import type { Hub } from './hub';
@@ -41,8 +42,7 @@ interface Running {
 
 /** New readings of a cook. */
 interface Fresh {
-  id: string;
-  r: Running;
+  cook: Running;
   readings: Reading[];
   /** Whether there are more to come. */
   behind: boolean;
@@ -210,7 +210,7 @@ export class CookClocks {
         r.fault = answer.fault;
         r.behind = false;
         this.onError(new Error(answer.fault), id);
-      } else fresh.push({ ...answer, r, id, clockMs: Math.round(r.cookMs) });
+      } else fresh.push({ ...answer, cook: r, clockMs: Math.round(r.cookMs) });
     }
     await this.keep(fresh);
   }
@@ -221,12 +221,12 @@ export class CookClocks {
       const some = fresh.filter((f) => f.readings.length > 0);
       if (some.length > 0) await this.store.addReadings(some);
     } catch (error) {
-      for (const { id } of fresh) await this.tellAgain(id);
+      for (const { cook } of fresh) await this.tellAgain(cook.id);
       throw error;
     }
-    for (const { r, readings, behind } of fresh) {
-      r.readMs = readings.at(-1)?.at ?? r.readMs;
-      this.tellReadings(r, readings, behind);
+    for (const { cook, readings, behind } of fresh) {
+      cook.readMs = readings.at(-1)?.at ?? cook.readMs;
+      this.tellReadings(cook, readings, behind);
     }
   }
 
@@ -256,7 +256,9 @@ export class CookClocks {
     return asks;
   }
 
-  private tellReadings(r: Running, readings: Reading[], behind: boolean): void {
+  private tellReadings(r: Running, read: readonly Reading[], behind: boolean): void {
+    // What tells nothing is not kept either.
+    const readings = read.filter(isTelling);
     const wasBehind = r.behind;
     r.behind = behind;
     if (behind) return;

@@ -2,7 +2,8 @@
  * Watches cooks under way in a worker, one after the other, each every few minutes of its own clock, and tells what their
  * estimates say and which alarms are up. It runs where somebody outside the app hears of it: phones watch by themselves.
  */
-import type { CookHead, CookStore } from '../store/cooks';
+import type { CookStore } from '../store/cooks';
+import type { CookHead } from '../store/heads';
 import type { Pools } from '../workers/pools';
 import type { CookClocks } from './cookClocks';
 import type { Hub } from './hub';
@@ -65,7 +66,7 @@ export class CookWatch {
 
   private async lookAt(head: CookHead, slot: number): Promise<void> {
     const { id, plan, startMs } = head;
-    const [entries, readings] = [await this.store.entries(id), await this.store.readings(id)];
+    const [entries, readings] = [await this.store.entries(id), await this.store.readings(head)];
     const nowMs = this.clocks.clock(head).cookMs;
     const watched = await this.pools.lookAt({
       record: { id, plan, startMs, entries, readings },

@@ -4,7 +4,8 @@ import mqtt, { type MqttClient } from 'mqtt';
 import type { InstrumentStore } from '../store/instruments';
 import type { Hub } from './hub';
 import { COOKS_OF, packetOf, sourcesOf, topicsOf } from './mqttTopics';
-import { tellsTemperature, type WireIntake } from './wireIntake';
+import { tellsTemperature } from './readWire';
+import type { WireIntake } from './wireIntake';
 
 /** What a bridge works with. */
 export interface BridgeParts {

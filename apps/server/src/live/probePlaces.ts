@@ -1,7 +1,8 @@
 /** In which piece of a cook each probe is: as the instruments say, and as somebody who tends puts it right. */
 import type { ProbeMove } from '@ostrin/contract';
 import { invalid } from '../http/problems';
-import type { CookHead, CookStore } from '../store/cooks';
+import type { CookStore } from '../store/cooks';
+import type { CookHead } from '../store/heads';
 import type { InstrumentStore } from '../store/instruments';
 import type { Hub } from './hub';
 

@@ -7,22 +7,17 @@ import {
   type Packet,
 } from '@ostrin/contract';
 import { leadMeat } from '@ostrin/core';
-import { isPossible, isTemperature, wireReadings } from '@ostrin/core/log';
+import { isPossible, wireReadings } from '@ostrin/core/log';
 import { firstNames } from '@ostrin/wording';
-import type { CookHead, CookStore } from '../store/cooks';
+import partition from 'lodash/partition.js';
+import type { CookStore } from '../store/cooks';
+import type { CookHead } from '../store/heads';
 import { cookOfMoment } from '../store/cookOfMoment';
-import type { InstrumentStore, ToldValue } from '../store/instruments';
+import type { InstrumentStore } from '../store/instruments';
+import type { ToldValue } from '../store/series';
 import type { CookClocks } from './cookClocks';
 import type { Hub } from './hub';
 import type { InTurn } from './inTurn';
-
-/** Whether a channel of an instrument tells a temperature; one of which nobody said what it measures is taken for one. */
-export const tellsTemperature =
-  ({ channels }: Pick<Instrument, 'channels'>) =>
-  (key: string): boolean => {
-    const spot = channels.find((c) => c.key === key)?.spot ?? 'none';
-    return spot === 'none' || isTemperature(spot);
-  };
 
 /** What becomes of packets. */
 export interface Taken {
@@ -60,16 +55,10 @@ export class WireIntake {
     // Nothing is kept of channels beyond those that an instrument may have.
     const all = told.filter(({ key }) => spotOf.has(key));
     // What cannot be true is left out: a broken probe, not a bad request.
-    const possible = all.filter(({ key, value }) =>
+    const [possible, untrue] = partition(all, ({ key, value }) =>
       isPossible(spotOf.get(key)?.spot ?? 'none', value),
     );
-    const seen = heard(
-      instrument,
-      packets,
-      this.clocks.realMs(),
-      possible,
-      all.filter((v) => !possible.includes(v)),
-    );
+    const seen = heard(instrument, packets, this.clocks.realMs(), possible, untrue);
     const ofCooks = await this.byCook(instrument, possible, spotOf);
     await this.instruments.keep(seen, ofCooks, fresh);
     this.hub.tell({ type: 'heard', seen });
@@ -88,7 +77,7 @@ export class WireIntake {
     });
     return {
       stored: stored.length,
-      impossible: all.length - possible.length,
+      impossible: untrue.length,
       ...(why ? { why } : {}),
     };
   }

@@ -1,5 +1,6 @@
 /** Bringing a whole archive into a server that has no cooks: all of it, or nothing. */
-import { readArchiveHead, type ArchiveHead, type CookDoc } from '@ostrin/contract';
+import { readArchiveHead, type ArchiveHead } from '@ostrin/contract';
+import { leadMeat } from '@ostrin/core';
 import type { Knex } from 'knex';
 import { buffer } from 'node:stream/consumers';
 import { promisify } from 'node:util';
@@ -7,17 +8,20 @@ import { crc32 } from 'node:zlib';
 import yauzl, { type Entry, type ZipFile } from 'yauzl';
 import { invalid, Problem } from '../http/problems';
 import { keptBefore } from '../photographs/shrink';
-import { photographStore } from '../photographs/photographStore';
-import { bringIn } from '../routes/imports';
-import { cookStore } from '../store/cooks';
+import { photographStore, type PhotographStore } from '../photographs/photographStore';
+import { pastHead, putIn } from '../routes/imports';
+import { cookStore, type CookStore } from '../store/cooks';
 import { instrumentStore } from '../store/instruments';
-import { pitStore } from '../store/pits';
+import { NameTaken, pitStore, type PitStore } from '../store/pits';
 import { savedPlanStore, shelfStore } from '../store/savedPlans';
+import type { InTurn } from '../live/inTurn';
 import type { Pools } from '../workers/pools';
 import { FILES } from './writeArchive';
 
-/** What one file of an archive and all of them together may unfold to, bytes; and how many there may be. */
+/** What one file that is read and all of them together may unfold to, bytes; and how many there may be. */
 const MOST = { fileBytes: 25_000_000, allBytes: 8_000_000_000, files: 250_000 };
+/** What the document of a cook may hold: values of lists and objects taken together. */
+const MOST_VALUES = 4_000_000;
 
 const wrong = (field: string, message: string): Problem => invalid([{ field, message }]);
 
@@ -28,7 +32,8 @@ async function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
   await new Promise<void>((done, fail) => {
     zip.on('entry', (entry: Entry) => {
       bytes += entry.uncompressedSize;
-      if (entry.uncompressedSize > MOST.fileBytes || bytes > MOST.allBytes) {
+      const most = entry.fileName.endsWith('.csv') ? Infinity : MOST.fileBytes;
+      if (entry.uncompressedSize > most || bytes > MOST.allBytes) {
         fail(wrong(entry.fileName.slice(0, 100), 'unfolds to more than may be read'));
       } else if (entries.size >= MOST.files) {
         fail(wrong('', `must have at most ${MOST.files} files`));
@@ -71,6 +76,10 @@ class Archive {
     return names.flatMap((name) => /^cooks\/([\w-]{1,64})\.json$/.exec(name)?.[1] ?? []);
   }
 
+  has(name: string): boolean {
+    return this.entries.has(name);
+  }
+
   async read(name: string): Promise<Buffer> {
     const entry = this.entries.get(name);
     if (!entry) throw wrong(name, 'is not in the archive');
@@ -101,18 +110,48 @@ async function headOf(archive: Archive): Promise<ArchiveHead> {
   throw invalid(head.problems.map((p) => ({ ...p, field: `${FILES.head} ${p.field}`.trim() })));
 }
 
-/** One cook of an archive, checked, under the name of its file. */
-async function cookOf(archive: Archive, id: string, pools: Pools): Promise<CookDoc> {
-  const name = FILES.cook(id);
-  const text = (await archive.read(name)).toString('utf8');
+/** Whatever is wrong with a file of an archive, under its name. */
+async function named<T>(name: string, read: () => Promise<T>): Promise<T> {
   try {
-    const doc = await pools.readImport(text);
-    if (doc.id !== id) throw wrong(name, 'holds a cook of another id');
-    return doc;
+    return await read();
   } catch (error) {
     if (!(error instanceof Problem) || error.errors.some((e) => e.field === name)) throw error;
     throw invalid(error.errors.map((e) => ({ ...e, field: `${name} ${e.field}`.trim() })));
   }
+}
+
+/** Brings one cook of an archive in, out of sight, a file of its readings after the other. */
+async function bringCook(
+  cooks: CookStore,
+  archive: Archive,
+  id: string,
+  pools: Pools,
+): Promise<void> {
+  const name = FILES.cook(id);
+  const past = await named(name, async () => {
+    const read = await pools.readImport({
+      bytes: await archive.read(name),
+      mostValues: MOST_VALUES,
+    });
+    if (read.doc.id !== id) throw wrong(name, 'holds a cook of another id');
+    return read;
+  });
+  await putIn(cooks, past);
+  await cooks.addWritten(id, past.readings.texts);
+  const { startMs, plan, entries } = past.doc;
+  let { count: before, lastMs } = past.readings;
+  for (let n = 2; archive.has(FILES.part(id, n)); n++) {
+    const file = FILES.part(id, n);
+    const of = { startMs, firstMeat: leadMeat(plan).id, before, afterMs: lastMs ?? -Infinity };
+    const more = await named(file, async () => pools.readPart(await archive.read(file), of));
+    await cooks.addWritten(id, more.texts);
+    before += more.count;
+    lastMs = more.lastMs ?? lastMs;
+  }
+  if (before === past.readings.count) return;
+  const { finishedAt, clockMs } = pastHead(past, lastMs);
+  await cooks.setEnd(id, finishedAt!, clockMs);
+  await cooks.refreshGlance({ id, plan }, entries);
 }
 
 /** What came in. */
@@ -122,16 +161,60 @@ export interface BroughtIn {
   photographs: number;
 }
 
+/** What is brought in together at the end. */
+interface Parts {
+  archive: Archive;
+  head: ArchiveHead;
+  ids: readonly string[];
+  /** Those that take the place of a deleted one. */
+  replaced: readonly string[];
+  files: PhotographStore;
+  pools: Pools;
+}
+
+/** Shows the cooks that are in, with everything that belongs to them: all of it, or nothing. */
+async function finish(
+  trx: Knex.Transaction,
+  { archive, head, ids, replaced, files, pools }: Parts,
+): Promise<void> {
+  const cooks = cookStore(trx);
+  if ((await cooks.list()).length > 0) {
+    throw new Problem(409, 'This server has cooks already: start with an empty one');
+  }
+  // One that was deleted is there until all of the archive is: it goes with the rest, or not at all.
+  for (const id of replaced) await bringCook(cooks, archive, id, pools);
+  await cooks.showHidden(ids);
+  for (const pit of head.pits) await putPit(pitStore(trx), pit);
+  for (const plan of head.plans) await savedPlanStore(trx).put(plan);
+  await shelfStore(trx).put(head.shelf);
+  for (const instrument of head.instruments) await instrumentStore(trx).put(instrument);
+  for (const photo of head.photographs) await files.addRow(photo, trx);
+}
+
+/** Throws 409 where another pit of the yard has its name. */
+async function putPit(pits: PitStore, pit: ArchiveHead['pits'][number]): Promise<void> {
+  try {
+    await pits.put(pit);
+  } catch (error) {
+    if (!(error instanceof NameTaken)) throw error;
+    throw new Problem(409, `Another pit of this yard is called ${pit.name}: rename it first`, [
+      { field: `${FILES.head} pits`, message: error.message },
+    ]);
+  }
+}
+
 /**
  * Brings the archive at `file` in. Throws a Problem where the server has cooks, or where anything of it is wrong; nothing
  * is stored then. `folder` is where photographs lie.
  */
 export async function readArchive(
   file: string,
-  { db, folder, pools }: { db: Knex; folder: string; pools: Pools },
+  { db, folder, pools, inTurn }: { db: Knex; folder: string; pools: Pools; inTurn: InTurn },
 ): Promise<BroughtIn> {
   const archive = await Archive.open(file);
   const written: string[] = [];
+  /** Cooks that are in, out of sight. */
+  const hidden: string[] = [];
   const files = photographStore(db, folder);
   try {
     const head = await headOf(archive);
@@ -147,22 +230,22 @@ export async function readArchive(
       await files.writeFile(photo.id, data);
       written.push(photo.id);
     }
-    await db.transaction(async (trx) => {
-      const cooks = cookStore(trx);
-      if ((await cooks.list()).length > 0) {
-        throw new Problem(409, 'This server has cooks already: start with an empty one');
+    const cooks = cookStore(db);
+    const replaced: string[] = [];
+    for (const id of ids) {
+      if (await cooks.isDeleted(id)) replaced.push(id);
+      else {
+        hidden.push(id);
+        await bringCook(cooks, archive, id, pools);
       }
-      for (const pit of head.pits) await pitStore(trx).put(pit);
-      for (const plan of head.plans) await savedPlanStore(trx).put(plan);
-      await shelfStore(trx).put(head.shelf);
-      for (const instrument of head.instruments) await instrumentStore(trx).put(instrument);
-      // The order of the list is that of their lighting; where two are alike, that of coming in.
-      for (const id of ids) await bringIn(cooks, await cookOf(archive, id, pools));
-      for (const photo of head.photographs) await files.addRow(photo, trx);
-    });
+    }
+    await inTurn(() =>
+      db.transaction((trx) => finish(trx, { archive, head, ids, replaced, files, pools })),
+    );
     return { cooks: ids.length, pits: head.pits.length, photographs: head.photographs.length };
   } catch (error) {
     for (const id of written) await files.removeFile(id);
+    await cookStore(db).forgetHidden(hidden);
     throw error;
   } finally {
     archive.close();

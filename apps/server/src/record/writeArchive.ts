@@ -1,15 +1,11 @@
 /** Everything that a server keeps as one ZIP: JSON and CSV for each cook, pits, plans, shelf, instruments, photographs. */
-import {
-  actionsCsv,
-  exportedCook,
-  readingsCsv,
-  type ArchiveHead,
-  type Versioned,
-} from '@ostrin/contract';
-import type { Writable } from 'node:stream';
+import type { ArchiveHead, Reading, Versioned } from '@ostrin/contract';
+import { Readable, type Writable } from 'node:stream';
 import { finished } from 'node:stream/promises';
+import { actionsText, cookJson, listText, readingsText } from './cookTexts';
 import type { PhotographStore } from '../photographs/photographStore';
 import type { CookStore } from '../store/cooks';
+import type { CookHead } from '../store/heads';
 import type { InstrumentStore } from '../store/instruments';
 import type { PitStore } from '../store/pits';
 import type { KeptStore, ShelfStore } from '../store/savedPlans';
@@ -28,6 +24,8 @@ export interface RecordStores {
 export const FILES = {
   head: 'record.json',
   cook: (id: string): string => `cooks/${id}.json`,
+  /** What follows of a long record, counted from 2. */
+  part: (id: string, n: number): string => `cooks/${id}.readings-${n}.json`,
   csv: (id: string, of: 'readings' | 'actions'): string => `cooks/${id}.${of}.csv`,
   photograph: (id: string): string => `photographs/${id}.jpg`,
 };
@@ -43,9 +41,10 @@ async function headOf(stores: RecordStores): Promise<ArchiveHead> {
     plans: (await stores.plans.list()).map(withoutVersion),
     shelf,
     instruments: (await stores.instruments.list()).map(
-      // What was heard last is no part of a record.
+      // What was heard last is no part of a record, nor the id that this yard has for its pit.
       ({
         version: _,
+        pitId: _pitId,
         heardAt: _heard,
         battery: _battery,
         values: _values,
@@ -58,7 +57,31 @@ async function headOf(stores: RecordStores): Promise<ArchiveHead> {
   };
 }
 
-/** Writes the archive to a stream, one cook after another, so that the memory holds one at a time. */
+/** Readings of one file: what a reader checks in a moment, and of thirty probes still much less than a file may hold. */
+const PART_READINGS = 10_000;
+
+/** One cook: its document, what follows of a long record, and its CSV files. */
+async function addCook(
+  store: CookStore,
+  cook: CookHead,
+  add: (name: string, text: string | AsyncIterable<string>) => Promise<void>,
+): Promise<void> {
+  const slices = store.readingSlices(cook);
+  let left: IteratorResult<Reading[], void> = await slices.next();
+  /** Whole slices until a file is full. */
+  async function* part(): AsyncGenerator<Reading[]> {
+    for (let n = 0; !left.done && n < PART_READINGS; left = await slices.next()) {
+      n += left.value.length;
+      yield left.value;
+    }
+  }
+  await add(FILES.cook(cook.id), cookJson(store, cook, part()));
+  for (let n = 2; !left.done; n++) await add(FILES.part(cook.id, n), listText(part()));
+  await add(FILES.csv(cook.id, 'readings'), readingsText(store, cook));
+  await add(FILES.csv(cook.id, 'actions'), await actionsText(store, cook));
+}
+
+/** Writes the archive to a stream, a slice of a cook after another, so that the memory holds one at a time. */
 export async function writeArchive(stores: RecordStores, to: Writable): Promise<void> {
   // It takes time to load, and few starts of a server write an archive.
   const { default: archiver } = await import('archiver');
@@ -69,20 +92,17 @@ export async function writeArchive(stores: RecordStores, to: Writable): Promise<
     to.on('error', fail);
   });
   failed.catch(() => undefined);
-  const add = async (name: string, text: string): Promise<void> => {
+  const add = async (name: string, text: string | AsyncIterable<string>): Promise<void> => {
     const written = new Promise<void>((done) => zip.once('entry', () => done()));
-    zip.append(text, { name });
+    zip.append(typeof text === 'string' ? text : Readable.from(text), { name });
     await Promise.race([written, failed]);
   };
   zip.pipe(to);
   const head = await headOf(stores);
   await add(FILES.head, JSON.stringify(head));
   for (const { id } of await stores.cooks.list()) {
-    const doc = await stores.cooks.doc(id);
-    if (!doc) continue;
-    await add(FILES.cook(id), JSON.stringify(exportedCook(doc)));
-    await add(FILES.csv(id, 'readings'), readingsCsv(doc.readings));
-    await add(FILES.csv(id, 'actions'), actionsCsv(doc));
+    const cook = await stores.cooks.head(id);
+    if (cook) await addCook(stores.cooks, cook, add);
   }
   for (const { id } of head.photographs) {
     // A JPEG is as small as it gets: it is stored as it is, which the package's types do not know of a single file.

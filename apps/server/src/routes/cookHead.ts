@@ -1,7 +1,8 @@
 /** The cook that a request names. */
 import type { Request } from 'express';
 import { missing } from '../http/problems';
-import type { CookHead, CookStore } from '../store/cooks';
+import type { CookStore } from '../store/cooks';
+import type { CookHead } from '../store/heads';
 
 /** The cook of the `id` in the path. Throws 404 where there is none. */
 export async function headOf(

@@ -14,7 +14,8 @@ import type { InTurn } from '../live/inTurn';
 import { addAfterwards } from './afterwards';
 import { addExports } from './cookFiles';
 import { headOf } from './cookHead';
-import type { CookHead, CookStore } from '../store/cooks';
+import type { CookStore } from '../store/cooks';
+import type { CookHead } from '../store/heads';
 import type { InstrumentStore } from '../store/instruments';
 import { onSamePit, type PitRef } from '../store/pitOf';
 import type { Pools } from '../workers/pools';
@@ -122,7 +123,8 @@ function addReads(router: Router, services: CookServices): void {
     const doc = await store.doc(head.id);
     const { finishedAt, fire } = head;
     const instruments = await store.instruments(head.id);
-    res.json({ ...doc, fire, finishedAt, instruments, clock: clocks.clock(head) });
+    const inSteps = (await store.isLong(head.id)) ? { inSteps: true } : {};
+    res.json({ ...doc, ...inSteps, fire, finishedAt, instruments, clock: clocks.clock(head) });
   });
   router.get('/:id/events', async (req, res) => {
     const head = await headOf(services, req);

@@ -9,6 +9,7 @@ import { Router, type Response } from 'express';
 import type { Knex } from 'knex';
 import { Problem } from '../http/problems';
 import type { Hub } from '../live/hub';
+import type { InTurn } from '../live/inTurn';
 import { readArchive } from '../record/readArchive';
 import { writeArchive, type RecordStores } from '../record/writeArchive';
 import { copyDatabase, withoutKeys } from '../store/backup';
@@ -27,7 +28,7 @@ interface Services {
   pools: Pools;
   hub: Hub;
   now: () => number;
-  inTurn: <T>(work: () => Promise<T>) => Promise<T>;
+  inTurn: InTurn;
 }
 
 /** Makes a file in a folder of its own and sends it; the folder is gone afterwards. */
@@ -64,6 +65,8 @@ const atMost = (bytes: number): Transform => {
 export function recordRoutes(services: Services): Router {
   const { db, file, folder, stores, pools, hub, now, inTurn } = services;
   const router = Router();
+  /** Whether an archive is on its way in: two of them would be each other's cooks. */
+  let busy = false;
   const day = (): string => new Date(now()).toISOString().slice(0, 10);
   router.get('/', async (_req, res) => {
     if (file === null) throw new Problem(409, 'This server keeps nothing on disk');
@@ -84,17 +87,20 @@ export function recordRoutes(services: Services): Router {
     if ((await stores.cooks.list()).length > 0) {
       throw new Problem(409, 'This server has cooks already: start with an empty one');
     }
+    if (busy) throw new Problem(409, 'An archive is being brought in');
+    busy = true;
     const parts = mkdtempSync(path.join(tmpdir(), 'ostrin-archive-'));
     const archive = path.join(parts, `${randomUUID()}.zip`);
     try {
       await pipeline(req, atMost(MOST_BYTES), createWriteStream(archive));
-      const brought = await inTurn(() => readArchive(archive, { db, folder, pools }));
+      const brought = await readArchive(archive, { db, folder, pools, inTurn });
       for (const what of ['cooks', 'pits', 'plans', 'shelf', 'instruments'] as const) {
         hub.tell({ type: 'changed', what });
       }
       res.status(201).json(brought);
     } finally {
       rmSync(parts, { recursive: true, force: true });
+      busy = false;
     }
   });
   return router;

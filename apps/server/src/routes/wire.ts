@@ -1,13 +1,16 @@
 /** Readings by wire: JSON or CSV lines over HTTP, each instrument with a token of its own. */
-import { readPackets, readPacketsCsv } from '@ostrin/contract';
 import express, { Router, type Request } from 'express';
-import { parseJson, shapeFault } from '../http/jsonBody';
-import { invalid, Problem } from '../http/problems';
-import { tellsTemperature, type WireIntake } from '../live/wireIntake';
+import { Problem } from '../http/problems';
+import { shapeFault } from '../http/shape';
+import { readWire, type WireBody } from '../live/readWire';
+import type { WireIntake } from '../live/wireIntake';
 import type { InstrumentStore } from '../store/instruments';
+import { valueOf, type Pools } from '../workers/pools';
 
 /** A body has this many bytes and values at most. */
 const LIMIT = { bytes: 1_000_000, values: 40_000 };
+/** A larger body than this is read by a worker, bytes: a few hundred packets take a few thousandths of a second. */
+const LARGE_BYTES = 20_000;
 const TYPES = ['application/json', 'text/csv'];
 
 /** The token of `Authorization: Bearer ...`; empty where there is none. */
@@ -15,7 +18,17 @@ const tokenOf = (req: Request): string =>
   /^Bearer ([\w-]{20,100})$/.exec(req.get('Authorization') ?? '')?.[1] ?? '';
 
 /** Routes under /api/wire. Whoever shows a token of an instrument may tell its readings, and nothing else. */
-export function wireRoutes(store: InstrumentStore, intake: WireIntake, now: () => number): Router {
+export function wireRoutes({
+  instruments: store,
+  intake,
+  pools,
+  now,
+}: {
+  instruments: InstrumentStore;
+  intake: WireIntake;
+  pools: Pools;
+  now: () => number;
+}): Router {
   const router = Router();
   router.use(express.raw({ type: TYPES, limit: LIMIT.bytes }));
   router.post('/', async (req, res) => {
@@ -32,14 +45,15 @@ export function wireRoutes(store: InstrumentStore, intake: WireIntake, now: () =
     }
     const fault = type === 'text/csv' ? null : shapeFault(req.body, LIMIT.values);
     if (fault) throw new Problem(fault.status, fault.title);
-    const text = req.body.toString('utf8');
-    const isTemperature = tellsTemperature(instrument);
-    const read =
-      type === 'text/csv'
-        ? readPacketsCsv(text, now(), isTemperature)
-        : readPackets(parseJson(text), now(), isTemperature);
-    if (!read.ok) throw invalid(read.problems);
-    res.status(202).json(await intake.take(instrument.id, read.value));
+    const body: WireBody = {
+      text: req.body.toString('utf8'),
+      csv: type === 'text/csv',
+      nowMs: now(),
+      channels: instrument.channels,
+    };
+    const packets =
+      req.body.length > LARGE_BYTES ? await pools.readWire(body) : valueOf(readWire(body));
+    res.status(202).json(await intake.take(instrument.id, packets));
   });
   return router;
 }

@@ -2,7 +2,7 @@
 import { cookSpanMs } from '@ostrin/contract';
 import { HOUR_MS } from '@ostrin/core/quantity';
 import type { Knex } from 'knex';
-import type { CookHead } from './cooks';
+import type { CookHead } from './heads';
 
 /** A cook on a real fire with the time that it took, epoch ms. */
 export interface CookSpan {

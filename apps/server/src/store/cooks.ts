@@ -1,52 +1,34 @@
 /** Cooks, their logs and readings, in and out of the database. */
-import type { CookDoc, CookFire, CookSummary, Reading } from '@ostrin/contract';
-import { leadMeat, type PitPlan } from '@ostrin/core';
-import { foldLog, mergedRows, wireReadings, type Entry } from '@ostrin/core/log';
+import type { CookDoc, CookSummary, Reading } from '@ostrin/contract';
+import { foldLog, type Entry } from '@ostrin/core/log';
 import { planAsChanged } from '@ostrin/core/tending';
 import type { Glance } from '@ostrin/core/afterwards';
-import { glanceOf } from '@ostrin/core/afterwards';
 import type { Knex } from 'knex';
 import { afterwards } from './afterwards';
 import { spansOf, type CookSpan } from './cookOfMoment';
 import { glances } from './glances';
-import { instrumentsOf, valuesOf } from './instruments';
-import { onSamePit, pitColumns, pitNamed, pitRefOf, type PitRef, type PitRow } from './pitOf';
-import { addReadings, lastReadingMs, readingsOf } from './readings';
-
-export interface CookHead extends PitRef {
-  id: string;
-  name: string;
-  startMs: number;
-  finishedAt: number | null;
-  plan: PitPlan;
-  /** What burns. */
-  fire: CookFire;
-  clockMs: number;
-  speed: number;
-}
-
-/** A cook to be stored: its pit is known by the name that the yard has for it. */
-export type NewHead = Omit<CookHead, 'pitId'>;
-
-/** What the list shows of a cook. */
-interface ListRow extends PitRow {
-  id: string;
-  name: string;
-  start_ms: number;
-  finished_ms: number | null;
-  fire: CookFire;
-  people: number;
-  cut: string;
-  pieces: number;
-  /** What the list shows of a finished one, JSON; null until it is worked out. */
-  glance: string | null;
-}
-
-interface CookRow extends ListRow {
-  plan: string;
-  clock_ms: number;
-  speed: number;
-}
+import { bringingIn } from './bringingIn';
+import {
+  headOf,
+  readCook,
+  type CookHead,
+  type CookRow,
+  type ListRow,
+  type NewHead,
+  type Planned,
+} from './heads';
+import { instrumentsOf } from './instruments';
+import { addEntries, insertCook } from './newCook';
+import { onSamePit, pitColumns, pitNamed, pitRefOf, type PitRef } from './pitOf';
+import {
+  addReadings,
+  isLong,
+  lastReadingMs,
+  readMore,
+  readingSlices,
+  readingsOf,
+  readingsShown,
+} from './readings';
 
 interface EntryRow {
   seq?: number;
@@ -68,30 +50,14 @@ const LIST_COLUMNS = [
   'glance',
 ] as const;
 
-/** Adds many entries in one statement. */
-const ADD_ENTRIES = `INSERT INTO entries (id, cook_id, at, body)
-  SELECT value ->> '$.id', ?, value ->> '$.at', value ->> '$.body' FROM json_each(?)`;
-
-const headOf = (row: CookRow): CookHead => ({
-  id: row.id,
-  name: row.name,
-  ...pitRefOf(row),
-  startMs: row.start_ms,
-  finishedAt: row.finished_ms,
-  plan: JSON.parse(row.plan) as PitPlan,
-  fire: row.fire,
-  clockMs: row.clock_ms,
-  speed: row.speed,
-});
-
 const entryOf = (row: EntryRow): Entry =>
   ({ id: row.id, at: row.at, ...(JSON.parse(row.body) as object) }) as Entry;
 
-const addEntries = (trx: Knex.Transaction, cookId: string, entries: readonly Entry[]) =>
-  trx.raw(ADD_ENTRIES, [
-    cookId,
-    JSON.stringify(entries.map(({ id, at, ...body }) => ({ id, at, body: JSON.stringify(body) }))),
-  ]);
+/** A cook without what was read. */
+export type UnreadDoc = Omit<CookDoc, 'readings'>;
+
+/** A strip is drawn in this many steps at most: more than it has points. */
+const STRIP_STEPS = 900;
 
 /** The repository of cooks. Every method that writes returns only when the write is on disk. */
 export function cookStore(db: Knex) {
@@ -101,6 +67,7 @@ export function cookStore(db: Knex) {
     ...writesOf(db),
     ...afterwards(db),
     ...glances(db, reads),
+    ...bringingIn(db),
     pitNamed: (name: string) => pitNamed(db, name),
     realCooks: (pit: PitRef, notOverAtMs: number) => realCooks(db, pit, notOverAtMs),
   };
@@ -178,30 +145,40 @@ function readsOf(db: Knex) {
 
     lastReadingMs: (id: string): Promise<number | null> => lastReadingMs(db, id),
 
-    async readings(id: string): Promise<Reading[]> {
-      const stored = await readingsOf(db, id);
-      const told = await valuesOf(db, id);
-      if (told.length === 0) return stored;
-      const head = await this.head(id);
-      return mergedRows(stored, wireReadings(told, leadMeat(head!.plan).id));
-    },
+    /** What was read, in order of time; a long record in steps (`core/instruments/steps`). */
+    readings: (cook: Planned): Promise<Reading[]> => readingsOf(db, readCook(cook)),
 
-    /** The whole cook as one document, or null. */
-    async doc(id: string): Promise<CookDoc | null> {
-      const head = await this.head(id);
-      if (!head) return null;
-      const [entries, readings] = [await this.entries(id), await this.readings(id)];
+    /** Whether its readings are told in steps. */
+    isLong: (id: string): Promise<boolean> => isLong(db, id),
+
+    /** What a strip shows of a span [from, to), epoch ms. */
+    readingsShown: (cook: Planned, span: readonly [number, number]): Promise<Reading[]> =>
+      readingsShown(db, readCook(cook), span, STRIP_STEPS),
+
+    /** Whether more than the pit and the first piece was read. */
+    readMore: (cook: Planned): Promise<boolean> => readMore(db, readCook(cook)),
+
+    /** Everything that was read, slice by slice. */
+    readingSlices: (cook: Planned): AsyncGenerator<Reading[]> => readingSlices(db, readCook(cook)),
+
+    /** A cook as a document, but for what was read. */
+    async unread({ id, name, pitName, startMs, fire, plan }: CookHead): Promise<UnreadDoc> {
       return {
         ostrin: 'cook/1',
         id,
-        name: head.name,
-        pitName: head.pitName,
-        startMs: head.startMs,
-        ...(head.fire === 'real' ? { fire: head.fire } : {}),
-        plan: head.plan,
-        entries,
-        readings,
+        name,
+        pitName,
+        startMs,
+        ...(fire === 'real' ? { fire } : {}),
+        plan,
+        entries: await this.entries(id),
       };
+    },
+
+    /** The whole cook as one document, a long record in steps; or null. */
+    async doc(id: string): Promise<CookDoc | null> {
+      const head = await this.head(id);
+      return head && { ...(await this.unread(head)), readings: await this.readings(head) };
     },
 
     /** Which of these entry ids belong to another cook. */
@@ -219,47 +196,16 @@ function readsOf(db: Knex) {
 const inOne = <T>(db: Knex, work: (trx: Knex.Transaction) => Promise<T>): Promise<T> =>
   db.isTransaction ? work(db as Knex.Transaction) : db.transaction(work);
 
-async function insert(
-  trx: Knex.Transaction,
-  head: NewHead,
-  entries: Entry[],
-  readings: Reading[],
-): Promise<void> {
-  // What was deleted under that id is gone for good once the like comes in again.
-  await trx('cooks').where({ id: head.id }).whereNotNull('deleted_ms').delete();
-  await trx('cooks').insert({
-    id: head.id,
-    name: head.name,
-    pit_id: (await pitNamed(trx, head.pitName)).pitId,
-    pit_name: head.pitName,
-    start_ms: head.startMs,
-    finished_ms: head.finishedAt,
-    fire: head.fire,
-    plan: JSON.stringify(head.plan),
-    clock_ms: head.clockMs,
-    speed: head.speed,
-    people: head.plan.request.people,
-    cut: leadMeat(head.plan).cut,
-    pieces: head.plan.pieces,
-    // A cook of the past comes with its end, and is listed at a glance from then on.
-    glance:
-      head.finishedAt === null ? null : JSON.stringify(glanceOf(head.plan, entries, readings)),
-    no: trx('cooks').select(trx.raw('coalesce(max(no), 0) + 1')),
-  });
-  if (entries.length > 0) await addEntries(trx, head.id, entries);
-  if (readings.length > 0) await addReadings(trx, head.id, readings);
-}
-
 /** What is written. */
 const writesOf = (db: Knex) => ({
   /** Stores a new cook with all it has, or nothing. */
   create: (head: NewHead, entries: Entry[] = [], readings: Reading[] = []): Promise<void> =>
-    inOne(db, (trx) => insert(trx, head, entries, readings)),
+    inOne(db, (trx) => insertCook(trx, head, { entries, readings })),
 
   /** Stores several new cooks, or none. */
   createAll: (heads: readonly NewHead[]): Promise<void> =>
     inOne(db, async (trx) => {
-      for (const head of heads) await insert(trx, head, [], []);
+      for (const head of heads) await insertCook(trx, head);
     }),
 
   /**
@@ -283,12 +229,12 @@ const writesOf = (db: Knex) => ({
 
   /** Adds readings of cooks and remembers where their clocks stand, in one write. */
   addReadings: (
-    of: readonly { id: string; readings: readonly Reading[]; clockMs: number }[],
+    of: readonly { cook: Planned; readings: readonly Reading[]; clockMs: number }[],
   ): Promise<void> =>
     inOne(db, async (trx) => {
-      for (const { id, readings, clockMs } of of) {
-        await addReadings(trx, id, readings);
-        await trx('cooks').where({ id }).update({ clock_ms: clockMs });
+      for (const { cook, readings, clockMs } of of) {
+        await addReadings(trx, readCook(cook), readings);
+        await trx('cooks').where({ id: cook.id }).update({ clock_ms: clockMs });
       }
     }),
 

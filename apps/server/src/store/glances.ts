@@ -16,7 +16,7 @@ interface NoteRow extends PitRow {
 /** What is needed of the rest of the repository. */
 interface Reads {
   doc(id: string): Promise<CookDoc | null>;
-  readings(id: string): Promise<Reading[]>;
+  readings(cook: Pick<CookDoc, 'id' | 'plan'>): Promise<Reading[]>;
 }
 
 /** The part of the repository of cooks that tells of them at a glance. */
@@ -32,7 +32,7 @@ export const glances = (db: Knex, reads: Reads) => {
       { id, plan }: Pick<CookDoc, 'id' | 'plan'>,
       entries: readonly Entry[],
     ): Promise<void> {
-      await keep(id, plan, entries, await reads.readings(id));
+      await keep(id, plan, entries, await reads.readings({ id, plan }));
     },
 
     /**

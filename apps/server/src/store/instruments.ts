@@ -11,6 +11,7 @@ import type { WireValue } from '@ostrin/core/log';
 import type { Knex } from 'knex';
 import { createHash, randomBytes } from 'node:crypto';
 import { pitColumns, pitNamed, pitRefOf, type PitRow } from './pitOf';
+import { addValues, OWN, seriesFor, seriesTexts, type ToldValue } from './series';
 import { expectVersion, putVersioned, type Expected } from './versions';
 
 interface Row extends PitRow {
@@ -26,22 +27,6 @@ interface Row extends PitRow {
   due_days: number | null;
   battery_changed_ms: number | null;
   version: number;
-}
-
-/** A value with where it came from. */
-export interface ToldValue extends Omit<WireValue, 'offsetK'> {
-  channel: string;
-}
-
-interface WireRow {
-  at: number;
-  spot: WireValue['spot'];
-  /** Empty where it was in none. */
-  meat: string;
-  value: number;
-  instrument_id: string;
-  channel: string;
-  offset_k: number;
 }
 
 const fromRow = (r: Row): Versioned<Instrument> => ({
@@ -61,23 +46,6 @@ const fromRow = (r: Row): Versioned<Instrument> => ({
 
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 
-/** Values of one channel in one place belong together: each is stored with a number of theirs, its time and nothing else. */
-const ADD_SERIES = `INSERT OR IGNORE INTO wire_series
-    (cook_id, instrument_id, channel, spot, meat, offset_k)
-  SELECT DISTINCT ?, ?, value ->> '$.channel', value ->> '$.spot',
-    coalesce(value ->> '$.meat', ''), 0
-  FROM json_each(?)`;
-
-/** Adds many values in one statement; what a channel told of a moment before is left as it is, wherever it was then. */
-const ADD_VALUES = `INSERT OR IGNORE INTO wire_values (series, at, value)
-  SELECT s.no, t.value ->> '$.at', t.value ->> '$.value'
-  FROM json_each(?) t JOIN wire_series s
-    ON s.cook_id = ? AND s.instrument_id = ? AND s.channel = t.value ->> '$.channel'
-    AND s.spot = t.value ->> '$.spot' AND s.meat = coalesce(t.value ->> '$.meat', '')
-  WHERE NOT EXISTS (SELECT 1 FROM wire_series o JOIN wire_values v ON v.series = o.no
-    WHERE o.cook_id = s.cook_id AND o.instrument_id = s.instrument_id AND o.channel = s.channel
-    AND v.at = t.value ->> '$.at')`;
-
 /**
  * Puts a probe into a piece of a cook, the `piece`th, or out of all of them: what it sends from now on, and what it sent
  * since then; all or nothing.
@@ -94,12 +62,7 @@ const moveProbe = (
     const channels = instrument.channels.map((c) => (c.key === key ? placed(c, piece) : c));
     await store.put({ ...instrument, channels });
     const spot: WireValue['spot'] = meat === null ? 'none' : 'meat';
-    await trx.raw(ADD_SERIES, [cookId, id, JSON.stringify([{ channel: key, spot, meat }])]);
-    const series: { no: number; spot: string; meat: string }[] = await trx('wire_series')
-      .where({ cook_id: cookId, instrument_id: id, channel: key })
-      .select('no', 'spot', 'meat');
-    const { no } = series.find((s) => s.spot === spot && s.meat === (meat ?? ''))!;
-    const others = series.filter((s) => s.no !== no).map((s) => s.no);
+    const { no, others } = await seriesFor(trx, cookId, id, { channel: key, spot, meat });
     await trx('wire_values')
       .whereIn('series', others)
       .where('at', '>=', from)
@@ -110,24 +73,14 @@ const moveProbe = (
 const placed = ({ piece: _piece, ...c }: Channel, piece: number | null): Channel =>
   piece === null ? { ...c, spot: 'none' } : { ...c, spot: 'meat', piece };
 
-/** What was told of a cook, in order of time, with what its channel reads too much: now, or when it was taken out. */
-export async function valuesOf(db: Knex, cookId: string): Promise<WireValue[]> {
-  const offsets = new Map(
-    (await db<Pick<Row, 'id' | 'channels'>>('instruments').select('id', 'channels')).flatMap((r) =>
+/** What each channel reads too much now, K, by instrument and channel. */
+export async function offsetsOf(db: Knex): Promise<Map<string, number>> {
+  const rows = await db<Pick<Row, 'id' | 'channels'>>('instruments').select('id', 'channels');
+  return new Map(
+    rows.flatMap((r) =>
       (JSON.parse(r.channels) as Channel[]).map((c) => [`${r.id}/${c.key}`, c.offsetK] as const),
     ),
   );
-  const values: WireRow[] = await db('wire_series')
-    .join('wire_values', 'wire_values.series', 'wire_series.no')
-    .where({ cook_id: cookId })
-    .orderBy('at');
-  return values.map(({ at, spot, meat, value, instrument_id, channel, offset_k }) => ({
-    at,
-    spot,
-    meat: meat || null,
-    value,
-    offsetK: offsets.get(`${instrument_id}/${channel}`) ?? offset_k,
-  }));
 }
 
 /** The instruments that told of a cook, by their names; those that were taken out by their ids. */
@@ -135,6 +88,7 @@ export async function instrumentsOf(db: Knex, cookId: string): Promise<string[]>
   const rows: { name: string }[] = await db('wire_series')
     .leftJoin('instruments', 'instruments.id', 'wire_series.instrument_id')
     .where({ cook_id: cookId })
+    .whereNot({ instrument_id: OWN })
     .distinct(db.raw('coalesce(name, instrument_id) AS name'))
     .orderBy('name');
   return rows.map((r) => r.name);
@@ -210,9 +164,7 @@ export function instrumentStore(db: Knex) {
       db.transaction(async (trx) => {
         for (const { cook, values } of ofCooks) {
           if (!cook || values.length === 0) continue;
-          const list = JSON.stringify(values);
-          await trx.raw(ADD_SERIES, [cook.id, seen.id, list]);
-          await trx.raw(ADD_VALUES, [list, cook.id, seen.id]);
+          for (const text of seriesTexts(values)) await addValues(trx, cook.id, seen.id, text);
         }
         const known = await get(seen.id, trx);
         if (!known) return;

@@ -3,6 +3,7 @@ import { liftPlan } from '@ostrin/contract';
 import type { Plan } from '@ostrin/core';
 import { wordPlan } from '@ostrin/wording';
 import type { Knex } from 'knex';
+import { OWN_SERIES_STEP } from './ownSeriesStep';
 import type { Step } from './step';
 
 /** Rewrites the plan of every cook, one after the other: they are long. */
@@ -236,4 +237,5 @@ export const LOG_STEPS: Step[] = [
       await knex.schema.dropTableIfExists('demo');
     },
   },
+  OWN_SERIES_STEP,
 ];

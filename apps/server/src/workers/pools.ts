@@ -2,14 +2,17 @@
 import { once } from 'node:events';
 import type { Worker } from 'node:worker_threads';
 import { Piscina } from 'piscina';
-import type { CookDoc, NewCook } from '@ostrin/contract';
+import type { NewCook, Packet } from '@ostrin/contract';
 import { invalid, Problem } from '../http/problems';
-import type { Read } from './documents.worker';
+import type { PartOf, PastCook, RawBody, Read, WrittenReadings } from './documents.worker';
+import type { WireBody } from '../live/readWire';
 import type { PitAnswer, PitAsk } from './pits.worker';
 import type { Watched, WatchAsk } from './watch.worker';
 
 /** Memory that a thread may take, MB: a large import takes a few hundred. */
 const MOST_MB = 1024;
+/** Room for what is young, MB: more of it makes nothing faster and is never given back. */
+const YOUNG_MB = 24;
 /** A thread that reads documents ends after so long without work, ms. */
 const IDLE_MS = 30_000;
 
@@ -18,8 +21,18 @@ const folder = import.meta.url.endsWith('.ts') ? '../../dist/' : './';
 const start = (name: string) => ({
   filename: new URL(`${folder}${name}.js`, import.meta.url).href,
   maxThreads: 1,
-  resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
+  resourceLimits: { maxOldGenerationSizeMb: MOST_MB, maxYoungGenerationSizeMb: YOUNG_MB },
 });
+
+/** What was read. Throws a Problem that says what is wrong with it. */
+export function valueOf<T>(read: Read<T>): T {
+  if (read.ok) return read.value;
+  if ('title' in read) throw new Problem(read.status, read.title);
+  if ('notJson' in read) {
+    throw new Problem(400, 'The body is not JSON', [{ field: '', message: read.notJson }]);
+  }
+  throw invalid(read.problems);
+}
 
 /** The pools of a server; tests share them between servers. */
 export class Pools {
@@ -31,9 +44,11 @@ export class Pools {
     minThreads: 0,
     idleTimeout: IDLE_MS,
   });
+  // Two threads: a long record that is brought in keeps nobody from beginning a cook.
   private readonly documents = new Piscina({
     ...start('documents.worker'),
     minThreads: 0,
+    maxThreads: 2,
     idleTimeout: IDLE_MS,
   });
 
@@ -64,8 +79,18 @@ export class Pools {
   }
 
   /** A cook of the past from a body. Throws a Problem where it is not one. */
-  readImport(text: string): Promise<CookDoc> {
-    return this.document<CookDoc>('readImport', text);
+  readImport(body: RawBody): Promise<PastCook> {
+    return this.document<PastCook>('readImport', body);
+  }
+
+  /** More readings of a cook of the past. Throws a Problem where they are none. */
+  readPart(bytes: Uint8Array, of: PartOf): Promise<WrittenReadings> {
+    return this.document<WrittenReadings>('readPart', { bytes, of });
+  }
+
+  /** Packets of an instrument from a body. Throws a Problem where they are none. */
+  readWire(body: WireBody): Promise<Packet[]> {
+    return this.document<Packet[]>('readWire', body);
   }
 
   /** Cooks to begin from a body. Throws a Problem where they are not. */
@@ -78,13 +103,8 @@ export class Pools {
     return this.document<Omit<NewCook, 'id'>>('readBeginning', text);
   }
 
-  private async document<T>(name: string, text: string): Promise<T> {
-    const read = (await this.run(this.documents, text, name)) as Read<T>;
-    if (read.ok) return read.value;
-    if ('notJson' in read) {
-      throw new Problem(400, 'The body is not JSON', [{ field: '', message: read.notJson }]);
-    }
-    throw invalid(read.problems);
+  private async document<T>(name: string, ask: unknown): Promise<T> {
+    return valueOf((await this.run(this.documents, ask, name)) as Read<T>);
   }
 
   /**

@@ -4,6 +4,7 @@ import type { CharcoalId } from '../fuel/catalogue';
 import { pitOf, type PitPlan } from '../plan/document/pitPlan';
 import { epochOf } from '../quantity/time';
 import { readingsOfPast, type ReadingRow } from '../instruments/readings';
+import { inSteps } from '../instruments/steps';
 import { foldLog, type Entry } from '../log/log';
 import { summarise } from './summary';
 import { afterwardsOf, cookVerdict, type CookVerdict } from './verdicts';
@@ -40,7 +41,7 @@ export function glanceOf(
   const log = foldLog(entries);
   const after = afterwardsOf(entries);
   const { meats, timeZone } = plan.request;
-  const pit = readingsOfPast(plan, log, readings);
+  const pit = readingsOfPast(plan, log, inSteps(readings));
   const { inBandFraction, off, lit } = summarise(plan, log, pit);
   const { pitC, bandC } = pitOf(plan).pace;
   const from = lit.actual ?? pit[0]?.at ?? lit.planned;

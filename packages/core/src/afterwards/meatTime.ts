@@ -7,7 +7,8 @@ import { leadMeat, type PitPlan } from '../plan/document/pitPlan';
 import { MINUTE_MS } from '../quantity/time';
 import type { Action } from '../scenario/actions';
 import type { MeatSpec, Scenario } from '../scenario/scenario';
-import { readingsOfPast, thinned, type ReadingRow } from '../instruments/readings';
+import { readingsOfPast, type ReadingRow } from '../instruments/readings';
+import { thinned } from '../instruments/steps';
 import { byLogOnly, onlyBared } from '../forecast/remainingScenario';
 import { actionsOf, deedAtMs, foldLog, litAtMs, type Entry } from '../log/log';
 

@@ -61,28 +61,6 @@ export const weatherReadings = (
       : [],
   );
 
-/** Instruments that tell each second are asked about so often only, ms: a pit moves in minutes. */
-const THINNED_MS = 15_000;
-
-/** What a row tells, by its channels. */
-const channelsOf = ({ pitC, coreC, domeC, fanDuty, weather }: ReadingRow): string[] =>
-  Object.entries({ pitC, coreC, domeC, fanDuty, ...weather }).flatMap(([key, value]) =>
-    value === null || value === undefined ? [] : [key],
-  );
-
-/** Rows with at most one of each channel in fifteen seconds, the first; `readings` are in order of time. */
-export function thinned(readings: readonly ReadingRow[]): ReadingRow[] {
-  let span = NaN;
-  const told = new Set<string>();
-  return readings.filter((row) => {
-    if (Math.floor(row.at / THINNED_MS) !== span) told.clear();
-    span = Math.floor(row.at / THINNED_MS);
-    const before = told.size;
-    for (const channel of channelsOf(row)) told.add(channel);
-    return told.size > before;
-  });
-}
-
 /** Readings by wire and by hand together, in order of time; `coreC` is of the piece `meat`. */
 export function withHandReadings(
   readings: readonly ReadingRow[],

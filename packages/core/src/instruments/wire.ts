@@ -1,11 +1,11 @@
-/** What instruments told by wire, as rows of readings: corrected by what each reads too much. */
+/** What was read of a cook value by value, and as rows of readings: corrected by what each instrument reads too much. */
 import type { ReadingRow } from './readings';
 
 /** What a channel of an instrument measures: a temperature somewhere, C; wind, m/s; rain, mm/h; or how a fan turns, 0 to 1. */
 export const WIRE_SPOTS = ['grate', 'dome', 'meat', 'air', 'wind', 'rain', 'fan', 'none'] as const;
 export type WireSpot = (typeof WIRE_SPOTS)[number];
 
-/** One value as it was told. */
+/** One value as it was read. */
 export interface WireValue {
   /** When, cook's clock, epoch ms. */
   at: number;
@@ -13,11 +13,14 @@ export interface WireValue {
   spot: WireSpot;
   /** The piece it was in; null where it was in none. */
   meat: string | null;
-  /** As told. */
+  /** As read. */
   value: number;
-  /** What its instrument reads too much, K. */
-  offsetK: number;
+  /** What its instrument reads too much, K; null where it belongs to the record itself, which is kept as it came. */
+  offsetK: number | null;
 }
+
+/** A value of the record itself. */
+export type OwnValue = Omit<WireValue, 'offsetK'>;
 
 const TEMPERATURES: readonly WireSpot[] = ['grate', 'dome', 'meat', 'air'];
 
@@ -45,9 +48,9 @@ export function wireReadings(values: readonly WireValue[], firstMeat: string): R
   const rows = new Map<number, ReadingRow>();
   for (const v of values) {
     if (v.spot === 'none') continue;
-    const value = isTemperature(v.spot) ? v.value - v.offsetK : v.value;
+    const value = isTemperature(v.spot) ? v.value - (v.offsetK ?? 0) : v.value;
     // What was possible as it was read may not be once it is corrected.
-    if (!isPossible(v.spot, value)) continue;
+    if (v.offsetK !== null && !isPossible(v.spot, value)) continue;
     const row = rows.get(v.at) ?? { at: v.at, pitC: null, coreC: null };
     rows.set(v.at, row);
     if (v.spot === 'grate') row.pitC = value;
@@ -60,6 +63,29 @@ export function wireReadings(values: readonly WireValue[], firstMeat: string): R
     else if (v.meat !== null) row.meatC = { ...row.meatC, [v.meat]: value };
   }
   return [...rows.values()].sort((a, b) => a.at - b.at);
+}
+
+/** The values of rows, so that `wireReadings` makes the same rows of them; a row that tells nothing has none. */
+export function ownValues(readings: readonly ReadingRow[], firstMeat: string): OwnValue[] {
+  return readings.flatMap(({ at, pitC, coreC, domeC, fanDuty, meatC, weather }) => {
+    const told: [WireSpot, string | null, number | null | undefined][] = [
+      ['grate', null, pitC],
+      ['meat', firstMeat, coreC],
+      ['dome', null, domeC],
+      ['fan', null, fanDuty],
+      ['air', null, weather?.airC],
+      ['wind', null, weather?.windMps],
+      ['rain', null, weather?.rainMmPerH],
+      ...Object.entries(meatC ?? {}).map(([meat, c]): [WireSpot, string, number] => [
+        'meat',
+        meat,
+        c,
+      ]),
+    ];
+    return told.flatMap(([spot, meat, value]): OwnValue[] =>
+      value == null ? [] : [{ at, spot, meat, value }],
+    );
+  });
 }
 
 /** Two rows of the same moment as one: what the later one tells stands over the earlier. */

@@ -2,7 +2,8 @@
 import { withWindTimes } from '../air/weather';
 import { pitOf, type PitPlan } from '../plan/document/pitPlan';
 import { MINUTE_MS } from '../quantity/time';
-import { thinned, type ReadingRow } from '../instruments/readings';
+import type { ReadingRow } from '../instruments/readings';
+import { thinned } from '../instruments/steps';
 import { actionsOf, litAtMs, type Log } from '../log/log';
 import type { LoggedCook } from './loggedCook';
 

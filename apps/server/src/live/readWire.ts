@@ -1,0 +1,45 @@
+/** What an instrument sent, read and checked: JSON, or CSV lines. */
+import {
+  readPackets,
+  readPacketsCsv,
+  type Checked,
+  type Instrument,
+  type Packet,
+} from '@ostrin/contract';
+import { isTemperature } from '@ostrin/core/log';
+
+/** Whether a channel of an instrument tells a temperature; one of which nobody said what it measures is taken for one. */
+export const tellsTemperature =
+  ({ channels }: Pick<Instrument, 'channels'>) =>
+  (key: string): boolean => {
+    const spot = channels.find((c) => c.key === key)?.spot ?? 'none';
+    return spot === 'none' || isTemperature(spot);
+  };
+
+/** A body of an instrument; its shape was looked at. */
+export interface WireBody {
+  text: string;
+  csv: boolean;
+  /** When it came, epoch ms. */
+  nowMs: number;
+  channels: Instrument['channels'];
+}
+
+/** The packets of a body, or what is wrong with it. */
+export function readWire({ text, csv, nowMs, channels }: WireBody): Checked<Packet[]> | NotJson {
+  const tells = tellsTemperature({ channels });
+  if (csv) return readPacketsCsv(text, nowMs, tells);
+  let plain: unknown;
+  try {
+    plain = JSON.parse(text);
+  } catch (error) {
+    return { ok: false, notJson: (error as Error).message.slice(0, 200) };
+  }
+  return readPackets(plain, nowMs, tells);
+}
+
+/** A body that cannot be read at all, and why. */
+export interface NotJson {
+  ok: false;
+  notJson: string;
+}

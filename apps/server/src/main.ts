@@ -12,6 +12,7 @@ import { startMqtt } from './start/startMqtt';
 import { loadDemo } from './demo/loadDemo';
 import { houseOf, houseWords, passcodeOf, tlsOf } from './start/openHouse';
 import { readSettings, type Settings } from './start/settings';
+import { clearWork } from './record/workFolder';
 import { startProblem } from './start/startProblem';
 import { keepCopies, restoreRecord } from './store/backup';
 import { cookStore } from './store/cooks';
@@ -39,6 +40,7 @@ async function start(settings: Settings): Promise<void> {
   const onDisk = file === ':memory:' ? undefined : file;
   const tls = await tlsOf(settings);
   const db = await openDatabase(file);
+  if (onDisk) clearWork(onDisk);
   await tidyPhotographs(db, onDisk, await cookStore(db).forgetDeleted(Date.now()));
   if (settings.demo) {
     const added = await loadDemo(db, Date.now());

@@ -79,3 +79,22 @@ it('takes a pit out once nothing is under way on it; its cooks stay', async () =
   const list = (await call(`${server.url}/api/cooks`)).json as { id: string; pitId: string }[];
   expect(list.find((c) => c.id === cook)?.pitId).toBe('back');
 });
+
+it('a pit that is made anew is not the one that somebody read before', async () => {
+  const pit = { ...TOM, name: 'the Again' };
+  const read = (await call(at('again'), 'PUT', pit)).json as { version: number };
+  const changed = (await call(at('again'), 'PUT', { ...pit, ventWay: 'fingers' })).json;
+  expect(changed.version).toBe(read.version + 1);
+  await call(at('again'), 'DELETE');
+  const anew = (await call(at('again'), 'PUT', pit)).json as { version: number };
+  expect(anew.version).toBeGreaterThan(changed.version);
+  const late = await call(
+    at('again'),
+    'PUT',
+    { ...pit, ventWay: 'fingers' },
+    {
+      'If-Match': `"${read.version}"`,
+    },
+  );
+  expect([late.status, late.json.current.version]).toEqual([412, anew.version]);
+});

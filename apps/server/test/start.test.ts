@@ -8,6 +8,7 @@ import {
   rmSync,
   statSync,
   writeFileSync,
+  existsSync,
 } from 'node:fs';
 import net from 'node:net';
 import { tmpdir } from 'node:os';
@@ -54,7 +55,12 @@ it('where the port is in use', async () => {
   await new Promise((done) => taken.once('listening', done));
   const { port } = taken.address() as net.AddressInfo;
   const file = path.join(folder, 'taken.sqlite');
+  // What a server left that was killed while it made a file.
+  const left = path.join(folder, 'taken-work/ostrin-x/record.zip');
+  mkdirSync(path.dirname(left), { recursive: true });
+  writeFileSync(left, 'half');
   const { said, status } = start({ OSTRIN_DB: file, PORT: String(port) });
+  expect(existsSync(left)).toBe(false);
   expect(status).toBe(1);
   expectSentence(said, new RegExp(`Port ${port} is in use: stop`));
   taken.close();

@@ -228,6 +228,18 @@ it('keeps kind, checks, due days and battery of an instrument, refuses wrong one
   }
 });
 
+it('counts a value once, however often it is sent', async () => {
+  const { tell } = await wired([channel('1', 'grate')]);
+  const packet = { at: clock, values: { 1: 121 } };
+  expect((await tell(packet)).json).toEqual({ stored: 1, impossible: 0 });
+  const again = await tell({ packets: [packet, { at: clock + 1000, values: { 1: 122 } }] });
+  expect(again.json).toEqual({
+    stored: 1,
+    impossible: 0,
+    why: '1 value of moments that were there already.',
+  });
+});
+
 it('keeps nothing of channels beyond those that an instrument may have, and says so', async () => {
   const { id, tell } = await wired([channel('1', 'grate')]);
   const many = (from: number) =>

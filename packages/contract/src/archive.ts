@@ -100,6 +100,11 @@ export function readArchiveHead(plain: unknown): Checked<ArchiveHead> {
   const onShelf = readShelf(shelf);
   if (!onShelf.ok)
     problems.push(...onShelf.problems.map((p) => ({ ...p, field: `shelf.${p.field}` })));
+  const ids = new Set<string>();
+  photographs.value.photographs.forEach(({ id }, i) => {
+    if (ids.has(id)) problems.push({ field: `photographs[${i}].id`, message: 'is used twice' });
+    ids.add(id);
+  });
   if (problems.length > 0 || !onShelf.ok) return invalid(problems);
   return {
     ok: true,

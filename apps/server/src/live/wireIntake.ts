@@ -8,7 +8,7 @@ import {
 } from '@ostrin/contract';
 import { leadMeat } from '@ostrin/core';
 import { isPossible, wireReadings } from '@ostrin/core/log';
-import { firstNames } from '@ostrin/wording';
+import { countWords, firstNames } from '@ostrin/wording';
 import partition from 'lodash/partition.js';
 import type { CookStore } from '../store/cooks';
 import type { CookHead } from '../store/heads';
@@ -21,7 +21,7 @@ import type { InTurn } from './inTurn';
 
 /** What becomes of packets. */
 export interface Taken {
-  /** Values that were stored with a cook. */
+  /** Values that were stored with a cook, each once. */
   stored: number;
   /** Values that cannot be true. */
   impossible: number;
@@ -60,23 +60,24 @@ export class WireIntake {
     );
     const seen = heard(instrument, packets, this.clocks.realMs(), possible, untrue);
     const ofCooks = await this.byCook(instrument, possible, spotOf);
-    await this.instruments.keep(seen, ofCooks, fresh);
+    const stored = await this.instruments.keep(seen, ofCooks, fresh);
     this.hub.tell({ type: 'heard', seen });
     if (fresh.length > 0) {
       this.hub.tell({ type: 'changed', what: 'instruments' });
     }
     for (const { cook, values } of ofCooks) if (cook) this.publish(cook, values, spotOf);
-    const stored = ofCooks.flatMap(({ cook, values }) => (cook ? values : []));
+    const placed = ofCooks.reduce((n, { cook, values }) => n + (cook ? values.length : 0), 0);
     const unplaced = ofCooks.flatMap((t) => t.unplaced);
     const why = whyNot({
       pitName: instrument.pitName,
       cookless: ofCooks.some((t) => t.cook === null),
       unplaced,
       impossible: Object.keys(seen.impossible ?? {}),
+      again: placed - stored,
       beyond: told.flatMap(({ key }) => (spotOf.has(key) ? [] : [key])),
     });
     return {
-      stored: stored.length,
+      stored,
       impossible: untrue.length,
       ...(why ? { why } : {}),
     };
@@ -149,6 +150,7 @@ function whyNot({
   cookless,
   unplaced,
   impossible,
+  again,
   beyond,
 }: {
   pitName: string;
@@ -157,6 +159,8 @@ function whyNot({
   /** Channels without a place in this cook, and those whose last value cannot be true. */
   unplaced: readonly string[];
   impossible: readonly string[];
+  /** How many values were of moments that their channels had told of before. */
+  again: number;
   /** Channels beyond those that an instrument may have. */
   beyond: readonly string[];
 }): string | null {
@@ -166,6 +170,9 @@ function whyNot({
       ? [`${named(unplaced)}: set under Yard, Sensors where it measures.`]
       : []),
     ...(impossible.length > 0 ? [`${named(impossible)}: the value is not possible there.`] : []),
+    ...(again > 0
+      ? [`${countWords(again, 'value', 'values')} of moments that were there already.`]
+      : []),
     ...(beyond.length > 0
       ? [`${named(beyond)}: an instrument has ${MOST_CHANNELS} channels at most.`]
       : []),

@@ -1,7 +1,6 @@
 /** The whole record as one file: the database itself, or an archive that other programs read too. */
 import { randomUUID } from 'node:crypto';
-import { createWriteStream, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { createWriteStream, rmSync } from 'node:fs';
 import path from 'node:path';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -11,6 +10,7 @@ import { Problem } from '../http/problems';
 import type { Hub } from '../live/hub';
 import type { InTurn } from '../live/inTurn';
 import { readArchive } from '../record/readArchive';
+import { workFolder } from '../record/workFolder';
 import { writeArchive, type RecordStores } from '../record/writeArchive';
 import { copyDatabase, withoutKeys } from '../store/backup';
 import type { Pools } from '../workers/pools';
@@ -34,10 +34,11 @@ interface Services {
 /** Makes a file in a folder of its own and sends it; the folder is gone afterwards. */
 async function sendMade(
   res: Response,
+  database: string | null,
   name: string,
   make: (file: string) => Promise<void>,
 ): Promise<void> {
-  const folder = mkdtempSync(path.join(tmpdir(), 'ostrin-record-'));
+  const folder = workFolder(database);
   const gone = (): void => rmSync(folder, { recursive: true, force: true });
   const file = path.join(folder, name);
   try {
@@ -71,14 +72,14 @@ export function recordRoutes(services: Services): Router {
   router.get('/', async (_req, res) => {
     if (file === null) throw new Problem(409, 'This server keeps nothing on disk');
     res.type('application/vnd.sqlite3');
-    await sendMade(res, `ostrin-record-${day()}.sqlite`, async (copy) => {
+    await sendMade(res, file, `ostrin-record-${day()}.sqlite`, async (copy) => {
       await copyDatabase(file, copy);
       withoutKeys(copy);
     });
   });
   router.get('/archive', async (_req, res) => {
     res.type('application/zip');
-    await sendMade(res, `ostrin-record-${day()}.zip`, (made) =>
+    await sendMade(res, file, `ostrin-record-${day()}.zip`, (made) =>
       writeArchive(stores, createWriteStream(made)),
     );
   });
@@ -89,7 +90,7 @@ export function recordRoutes(services: Services): Router {
     }
     if (busy) throw new Problem(409, 'An archive is being brought in');
     busy = true;
-    const parts = mkdtempSync(path.join(tmpdir(), 'ostrin-archive-'));
+    const parts = workFolder(file);
     const archive = path.join(parts, `${randomUUID()}.zip`);
     try {
       await pipeline(req, atMost(MOST_BYTES), createWriteStream(archive));

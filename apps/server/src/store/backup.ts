@@ -1,7 +1,15 @@
 /** Copies of the whole database: each night beside it, and one file for whoever takes the record along. */
 import { DAY_MS, HOUR_MS } from '@ostrin/core/quantity';
 import SqliteDatabase from 'better-sqlite3';
-import { copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
+import {
+  chmodSync,
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+} from 'node:fs';
 import path from 'node:path';
 import { lockDatabase } from './lock';
 
@@ -126,6 +134,12 @@ function settled(file: string): number {
 
 const SIDES = ['', '-wal', '-shm'];
 
+/** Copies a file; one that lies on a read-only medium can be written to afterwards. */
+function copyWritable(from: string, to: string): void {
+  copyFileSync(from, to);
+  chmodSync(to, 0o600);
+}
+
 /**
  * Puts a record, with what its write-ahead log holds, in the place of a database that is not there, or has no cooks; that
  * one stays beside it under another name, which is returned (null where there was none). Throws `InUse` where a server has
@@ -145,8 +159,8 @@ export function restoreRecord(record: string, file: string, nowMs: number): stri
   };
   try {
     for (const side of SIDES) rmSync(`${part}${side}`, { force: true });
-    copyFileSync(record, part);
-    if (existsSync(`${record}-wal`)) copyFileSync(`${record}-wal`, `${part}-wal`);
+    copyWritable(record, part);
+    if (existsSync(`${record}-wal`)) copyWritable(`${record}-wal`, `${part}-wal`);
     check(part, 'the record', record);
     const before = existsSync(file) ? `${file}.before-${nowMs}` : null;
     if (before !== null) {

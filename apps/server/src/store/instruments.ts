@@ -12,7 +12,7 @@ import type { Knex } from 'knex';
 import { createHash, randomBytes } from 'node:crypto';
 import { pitColumns, pitNamed, pitRefOf, type PitRow } from './pitOf';
 import { addValues, OWN, seriesFor, seriesTexts, type ToldValue } from './series';
-import { expectVersion, putVersioned, type Expected } from './versions';
+import { expectVersion, putVersioned, removeVersioned, type Expected } from './versions';
 
 interface Row extends PitRow {
   id: string;
@@ -133,8 +133,7 @@ export function instrumentStore(db: Knex) {
             .where({ instrument_id: id, channel: key })
             .update({ offset_k: offsetK });
         }
-        await trx<Row>('instruments').where({ id }).delete();
-        return true;
+        return removeVersioned(trx, 'instruments', known, expected);
       }),
     /** A new token for an instrument, told this once; the one before is void. Null where there is no such instrument. */
     async newToken(id: string): Promise<string | null> {
@@ -155,19 +154,23 @@ export function instrumentStore(db: Knex) {
     /**
      * Keeps values, each for the cook that it belongs to (null: none, it is not kept), what was heard last, and
      * channels that were named for the first time; all or nothing. What somebody else changed of the instrument stays.
+     * Returns how many values are new.
      */
     keep: (
       seen: InstrumentSeen,
       ofCooks: readonly { cook: { id: string } | null; values: readonly ToldValue[] }[],
       fresh: readonly Channel[],
-    ): Promise<void> =>
+    ): Promise<number> =>
       db.transaction(async (trx) => {
+        let stored = 0;
         for (const { cook, values } of ofCooks) {
           if (!cook || values.length === 0) continue;
-          for (const text of seriesTexts(values)) await addValues(trx, cook.id, seen.id, text);
+          for (const text of seriesTexts(values)) {
+            stored += await addValues(trx, cook.id, seen.id, text);
+          }
         }
         const known = await get(seen.id, trx);
-        if (!known) return;
+        if (!known) return stored;
         const added = fresh.filter((f) => known.channels.every((c) => c.key !== f.key));
         await trx<Row>('instruments')
           .where({ id: seen.id })
@@ -180,6 +183,7 @@ export function instrumentStore(db: Knex) {
               ? { channels: JSON.stringify([...known.channels, ...added]) }
               : {}),
           });
+        return stored;
       }),
   };
 }

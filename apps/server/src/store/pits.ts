@@ -2,7 +2,7 @@
 import type { PitRecord, Versioned } from '@ostrin/contract';
 import type { Knex } from 'knex';
 import { adopt, release } from './pitOf';
-import { expectVersion, putVersioned, type Expected } from './versions';
+import { expectVersion, putVersioned, removeVersioned, type Expected } from './versions';
 
 interface Row {
   id: string;
@@ -67,7 +67,7 @@ export function pitStore(db: Knex) {
         expectVersion(known, expected);
         if (!known) return false;
         await release(trx, id, known.name);
-        return (await trx<Row>('pits').where({ id }).delete()) > 0;
+        return removeVersioned(trx, 'pits', known, expected);
       }),
   };
 }

@@ -54,7 +54,7 @@ export async function addReadings(
 }
 
 /** Adds what `writtenReadings` made to a cook's own record. */
-export const addWritten = (trx: Knex, id: string, text: SeriesText): Promise<void> =>
+export const addWritten = (trx: Knex, id: string, text: SeriesText): Promise<number> =>
   addValues(trx, id, OWN, text);
 
 /** Whether more was read of a cook than the pit at its grate and its first piece. */

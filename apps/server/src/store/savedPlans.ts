@@ -1,7 +1,7 @@
 /** Kept plans and the shelf, in and out of the database. */
 import type { SavedPlan, Shelf, Versioned } from '@ostrin/contract';
 import type { Knex } from 'knex';
-import { expectVersion, putVersioned, type Expected } from './versions';
+import { expectVersion, putVersioned, removeVersioned, type Expected } from './versions';
 
 interface PlanRow {
   id: string;
@@ -59,9 +59,7 @@ export function savedPlanStore(db: Knex) {
     /** Says whether there was one. Throws `Stale`. */
     remove: (id: string, expected: Expected = null): Promise<boolean> =>
       db.transaction(async (trx) => {
-        const known = await get(trx, id);
-        if (known) expectVersion(known, expected);
-        return (await trx<PlanRow>('kept_plans').where({ id }).delete()) > 0;
+        return removeVersioned(trx, 'kept_plans', await get(trx, id), expected);
       }),
   };
 }

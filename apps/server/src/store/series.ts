@@ -69,15 +69,21 @@ const ADD_VALUES = `INSERT OR IGNORE INTO wire_values (series, at, value)
 const WHERE_NOT_ELSEWHERE = ` WHERE NOT EXISTS (SELECT 1 FROM wire_values v
   WHERE v.series IN (SELECT value FROM json_each(?)) AND v.at = told.value ->> 0)`;
 
-/** Adds values that belong to a cook. */
+/** Adds values that belong to a cook; returns how many of them are new. */
 export async function addValues(
   trx: Knex,
   cookId: string,
   instrumentId: string,
   { pairs, ...key }: SeriesText,
-): Promise<void> {
+): Promise<number> {
   const { no, others } = await seriesFor(trx, cookId, instrumentId, key);
-  await (others.length === 0
-    ? trx.raw(ADD_VALUES, [no, pairs])
-    : trx.raw(ADD_VALUES + WHERE_NOT_ELSEWHERE, [no, pairs, JSON.stringify(others)]));
+  const { changes } = await (others.length === 0
+    ? trx.raw<Changed>(ADD_VALUES, [no, pairs])
+    : trx.raw<Changed>(ADD_VALUES + WHERE_NOT_ELSEWHERE, [no, pairs, JSON.stringify(others)]));
+  return changes;
+}
+
+/** What the driver says of a statement that writes. */
+interface Changed {
+  changes: number;
 }

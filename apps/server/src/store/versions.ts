@@ -21,12 +21,40 @@ export async function putVersioned(
   row: { id: string },
 ): Promise<number> {
   expectVersion(known, expected);
-  const version = (known?.version ?? 0) + 1;
+  const version = (known?.version ?? (await lastRemoved(trx, table))) + 1;
   await trx(table)
     .insert({ ...row, version })
     .onConflict('id')
     .merge();
   return version;
+}
+
+interface VersionRow {
+  of: string;
+  version: number;
+}
+
+/** The greatest version of a record of a table that was removed; 0 where none was. */
+async function lastRemoved(trx: Knex.Transaction, table: string): Promise<number> {
+  const row = await trx<VersionRow>('versions').where({ of: table }).first();
+  return row?.version ?? 0;
+}
+
+/**
+ * Removes a record, and says whether there was one. One that is made anew under its id goes on from its version: who read the
+ * former one does not overwrite it. Throws `Stale`.
+ */
+export async function removeVersioned(
+  trx: Knex.Transaction,
+  table: string,
+  known: { id: string; version: number } | null,
+  expected: Expected,
+): Promise<boolean> {
+  if (!known) return false;
+  expectVersion(known, expected);
+  const version = Math.max(known.version, await lastRemoved(trx, table));
+  await trx<VersionRow>('versions').insert({ of: table, version }).onConflict('of').merge();
+  return (await trx(table).where({ id: known.id }).delete()) > 0;
 }
 
 /** Throws `Stale` where another version is there than was expected; a record that is not there has version 0. */

@@ -69,6 +69,40 @@ const moveProbe = (
       .update({ series: no });
   });
 
+/**
+ * Keeps values, each for the cook that it belongs to (null: none, it is not kept), what was heard last, and channels that were
+ * named for the first time; all or nothing. What somebody else changed of the instrument stays. Returns how many values are
+ * new.
+ */
+const keep = (
+  db: Knex,
+  seen: InstrumentSeen,
+  ofCooks: readonly { cook: { id: string } | null; values: readonly ToldValue[] }[],
+  fresh: readonly Channel[],
+): Promise<number> =>
+  db.transaction(async (trx) => {
+    let stored = 0;
+    for (const { cook, values } of ofCooks) {
+      if (!cook || values.length === 0) continue;
+      for (const text of seriesTexts(values)) {
+        stored += await addValues(trx, cook.id, seen.id, text);
+      }
+    }
+    const known = await instrumentStore(trx).get(seen.id);
+    if (!known) return stored;
+    const added = fresh.filter((f) => known.channels.every((c) => c.key !== f.key));
+    await trx<Row>('instruments')
+      .where({ id: seen.id })
+      .update({
+        heard_ms: seen.heardAt,
+        battery: seen.battery,
+        heard: JSON.stringify(seen.values),
+        impossible: JSON.stringify(seen.impossible ?? {}),
+        ...(added.length > 0 ? { channels: JSON.stringify([...known.channels, ...added]) } : {}),
+      });
+    return stored;
+  });
+
 /** A channel in a piece, counted from 1, or, with null, in none. */
 const placed = ({ piece: _piece, ...c }: Channel, piece: number | null): Channel =>
   piece === null ? { ...c, spot: 'none' } : { ...c, spot: 'meat', piece };
@@ -151,40 +185,7 @@ export function instrumentStore(db: Knex) {
     },
     /** Puts a probe into a piece of a cook, or out of all of them, since a moment. */
     moveProbe: moveProbe.bind(null, db),
-    /**
-     * Keeps values, each for the cook that it belongs to (null: none, it is not kept), what was heard last, and
-     * channels that were named for the first time; all or nothing. What somebody else changed of the instrument stays.
-     * Returns how many values are new.
-     */
-    keep: (
-      seen: InstrumentSeen,
-      ofCooks: readonly { cook: { id: string } | null; values: readonly ToldValue[] }[],
-      fresh: readonly Channel[],
-    ): Promise<number> =>
-      db.transaction(async (trx) => {
-        let stored = 0;
-        for (const { cook, values } of ofCooks) {
-          if (!cook || values.length === 0) continue;
-          for (const text of seriesTexts(values)) {
-            stored += await addValues(trx, cook.id, seen.id, text);
-          }
-        }
-        const known = await get(seen.id, trx);
-        if (!known) return stored;
-        const added = fresh.filter((f) => known.channels.every((c) => c.key !== f.key));
-        await trx<Row>('instruments')
-          .where({ id: seen.id })
-          .update({
-            heard_ms: seen.heardAt,
-            battery: seen.battery,
-            heard: JSON.stringify(seen.values),
-            impossible: JSON.stringify(seen.impossible ?? {}),
-            ...(added.length > 0
-              ? { channels: JSON.stringify([...known.channels, ...added]) }
-              : {}),
-          });
-        return stored;
-      }),
+    keep: keep.bind(null, db),
   };
 }
 

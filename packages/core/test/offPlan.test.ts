@@ -42,4 +42,22 @@ describe('off the plan', () => {
     expect(at(-6, 550)).toBeNull();
     expect(offPlan(plan, log, [], null)).toBeNull();
   });
+
+  it('is when it went on, where that was so much later, whatever the pit did', () => {
+    const light = { do: 'set-vents', intakeFraction: 1, exhaustFraction: 1 } as const;
+    const lit = { id: 'lit', at: T0, kind: 'act', jobId: 'light', action: light } as const;
+    const late = (onMin: number, readyMin: number) =>
+      offPlan(
+        { request: wish, jobs: [{ id: 'meat-on', atMin: 45 }, ...plan.jobs] },
+        foldLog([
+          lit,
+          { id: 'on', at: T0 + onMin * MIN, kind: 'act', action: { do: 'meat-on', meat: FIRST } },
+        ]),
+        [],
+        { readyMin: [readyMin - 60, readyMin, readyMin + 60], learned: null },
+      );
+    expect(late(105, 610)).toMatchObject({ because: 'went-on-late', onLateMin: 60, byMin: 70 });
+    expect(late(65, 640)!.because).toBe('slower-piece');
+    expect(late(105, 480)!.because).toBe('faster-piece');
+  });
 });

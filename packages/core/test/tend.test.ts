@@ -222,6 +222,23 @@ describe('the next job', () => {
     expect(moved - jobMs(made, off, clock)).toBe(60 * MIN);
   });
 
+  it('comes as long after the meat went on as was planned, where nothing is expected of it yet', () => {
+    const onLate = (lateMin: number): Log => {
+      const planned = made.jobs.find((j) => j.id === 'meat-on')!.atMin;
+      return foldLog([
+        LIT,
+        act('on', planned + lateMin, { do: 'meat-on', meat: 'mutton' }, 'meat-on'),
+      ]);
+    };
+    const at = (id: string, log: Log): number =>
+      jobsByTime(made, log, clock, T0).find((j) => j.job.id === id)!.ms;
+    for (const id of ['wrap', 'off']) {
+      expect(at(id, onLate(300)) - at(id, onLate(0))).toBe(300 * MIN);
+      expect(at(id, onLate(-20))).toBe(at(id, onLate(0)));
+    }
+    expect(at('serve', onLate(300))).toBe(at('serve', onLate(0)));
+  });
+
   it('is never a look at the pit that was missed long ago, nor a job that was left out', () => {
     const looks = made.jobs.filter((j) => j.id.startsWith('trim-'));
     for (const look of looks) {

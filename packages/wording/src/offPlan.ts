@@ -8,12 +8,14 @@ const SURE = 0.85;
 
 /** The sentence. */
 export function offPlanWords(off: OffPlan, units: Units): string {
-  const { byMin, pitOffK, thickerFraction, because, sure } = off;
+  const { byMin, pitOffK, onLateMin, thickerFraction, because, sure } = off;
   const by = `About ${spanOfTime(Math.abs(Math.round(byMin / 5) * 5))} ${byMin > 0 ? 'later' : 'earlier'} than planned`;
   const perhaps = sure < SURE ? 'probably because ' : '';
   const pitOff = spanWords(Math.abs(pitOffK), units);
   const share = `${Math.round(100 * Math.abs(thickerFraction ?? 0))} %`;
   switch (because) {
+    case 'went-on-late':
+      return `${by}: it went on ${spanOfTime(Math.round(onLateMin / 5) * 5)} later.`;
     case 'hotter-pit':
       return `${by}: ${perhaps}the pit has run ${pitOff} over its target on average.`;
     case 'colder-pit':

@@ -226,7 +226,13 @@ it('tells looks, changes and rests', () => {
 
 it('tells why a piece is early or late, with its figures', () => {
   const words = (byMin: number, because: OffPlan['because'], more: Partial<OffPlan> = {}): string =>
-    offPlanWords({ byMin, pitOffK: 0, thickerFraction: null, because, sure: 0.95, ...more }, C);
+    offPlanWords(
+      { byMin, pitOffK: 0, onLateMin: 0, thickerFraction: null, because, sure: 0.95, ...more },
+      C,
+    );
+  expect(words(70, 'went-on-late', { onLateMin: 62 })).toBe(
+    'About 1 h 10 later than planned: it went on 1 h later.',
+  );
   expect(words(71, 'colder-pit', { pitOffK: -6 })).toBe(
     'About 1 h 10 later than planned: the pit has run 6 °C under its target on average.',
   );

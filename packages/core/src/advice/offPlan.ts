@@ -5,10 +5,13 @@ import { MINUTE_MS } from '../quantity/time';
 import { mean, normalShareBelow } from '../quantity/statistics';
 import type { Forecast } from '../forecast/forecast';
 import type { ReadingRow } from '../instruments/readings';
-import { deedAtMs, type Log } from '../log/log';
+import { onLateMs } from '../forecast/jobTimes';
+import { deedAtMs, litAtMs, type Log } from '../log/log';
 
 /** What explains that a piece is off the plan, as codes. */
 export const OFF_PLAN_CAUSES = [
+  /** It went on so much later than planned that this is most of it. */
+  'went-on-late',
   'hotter-pit',
   'colder-pit',
   'thicker-piece',
@@ -25,6 +28,8 @@ export interface OffPlan {
   byMin: number;
   /** What the pit read over its target since the meat went on, mean, K. */
   pitOffK: number;
+  /** How much later than planned it went on, min; 0 where it did not. */
+  onLateMin: number;
   /** How much thicker than planned the piece seems by its probe, share; null where nothing is known of it. */
   thickerFraction: number | null;
   /** What explains it: the pit ran otherwise, or the piece is thicker or thinner than planned or takes heat otherwise. */
@@ -35,6 +40,8 @@ export interface OffPlan {
 
 /** Less than this off the plan is no news, min; a mean this far off the target explains it, K. */
 const WORTH = { min: 20, pitK: 3 };
+/** A piece that went on late is late because of that from this share of it on. */
+const MOST_OF_IT = 0.6;
 /** What a pit's thermometer is usually off by, one standard deviation, K (common practice: two differ by 2 to 3). */
 const THERMOMETER_SD_K = 1.5;
 /** From so much thicker or thinner on, and so sure of it, it is the thickness. */
@@ -61,11 +68,17 @@ export function offPlan(
   );
   const pitOffK = since.length === 0 ? 0 : mean(since);
   const thickness = forecast.learned?.thickness ?? null;
-  const { because, sure } = causeOf(byMin > 0, pitOffK, thickness);
+  const litMs = litAtMs(log);
+  const lateMin = litMs === null ? 0 : onLateMs(plan, log, litMs) / MINUTE_MS;
+  const { because, sure } =
+    lateMin >= MOST_OF_IT * byMin && byMin > 0
+      ? ({ because: 'went-on-late', sure: 1 } as const)
+      : causeOf(byMin > 0, pitOffK, thickness);
   const sdMin = Math.max(1, (p90 - p10) / P10_TO_P90_SD);
   return {
     byMin,
     pitOffK,
+    onLateMin: lateMin,
     thickerFraction: thickness && thickness.times - 1,
     because,
     sure: sure * normalShareBelow(Math.abs(byMin) / sdMin),

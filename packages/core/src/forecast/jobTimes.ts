@@ -4,7 +4,7 @@ import type { PitPlan } from '../plan/document/pitPlan';
 import { epochOf, MINUTE_MS } from '../quantity/time';
 import type { Forecast } from './forecast';
 import { jobsLeft } from '../log/feeds';
-import type { Log } from '../log/log';
+import { deedAtMs, type Log } from '../log/log';
 
 /** What of a plan decides when its jobs are due. */
 type JobPlan = Pick<PitPlan, 'serveAt' | 'request' | 'jobs'>;
@@ -19,6 +19,8 @@ export interface JobClock {
   wrapByBarkMs?: number | null;
   /** When the pit is where its vents are closed down, epoch ms; null or left out where that is not known. */
   closeMs?: number | null;
+  /** How much later than planned the first piece went on, ms; 0 or left out where it did not, or is not on. */
+  onLateMs?: number;
   /** When the last piece came off, epoch ms; null or left out while any lies in the pit. */
   allOffMs?: number | null;
   /** What is expected from here; null where that is not known yet. */
@@ -40,7 +42,7 @@ const JOBS_THAT_FOLLOW_THE_MEAT = new Set(['check', 'off', 'shut', 'bare', 'sauc
 export function jobMs(
   plan: JobPlan,
   job: PlanJob,
-  { zeroMs, serveMs, forecast, wrapByBarkMs, closeMs, allOffMs }: JobClock,
+  { zeroMs, serveMs, forecast, wrapByBarkMs, closeMs, allOffMs, onLateMs = 0 }: JobClock,
 ): number {
   if (job.facts.kind === 'hold' && closeMs != null) return closeMs;
   if (job.id === 'serve') return serveMs ?? epochOf(plan.serveAt, plan.request.timeZone);
@@ -48,17 +50,36 @@ export function jobMs(
     // Fingers know better than the clock whether the bark holds.
     return wrapByBarkMs ?? zeroMs + forecast!.wrapMin! * MINUTE_MS;
   }
-  const shift = JOBS_THAT_FOLLOW_THE_MEAT.has(job.id) ? readyShiftMs(plan, forecast) : 0;
+  // Where nothing is expected of the piece yet, its jobs come as long after it went on as was planned.
+  const shift =
+    job.id === 'wrap'
+      ? onLateMs
+      : JOBS_THAT_FOLLOW_THE_MEAT.has(job.id)
+        ? (readyShiftMs(plan, forecast) ?? onLateMs)
+        : 0;
   const ms = zeroMs + job.atMin * MINUTE_MS + shift;
   // A fire that nothing lies over is shut down, whenever that was planned.
   return job.do === 'shut-down' && allOffMs != null ? Math.min(ms, allOffMs) : ms;
 }
 
-/** How much later than planned the meat is now expected. */
-function readyShiftMs(plan: JobPlan, forecast: JobClock['forecast']): number {
+/** How much later than planned the meat is now expected; null where nothing is expected of it. */
+function readyShiftMs(plan: JobPlan, forecast: JobClock['forecast']): number | null {
   const planned = plan.jobs.find((j) => j.id === 'off')?.atMin;
-  if (!forecast?.readyMin || planned === undefined) return 0;
+  if (!forecast?.readyMin || planned === undefined) return null;
   return (forecast.readyMin[1] - planned) * MINUTE_MS;
+}
+
+/** How much later than planned the first piece went on, ms: 0 where it was earlier, or is not on. */
+export function onLateMs(
+  { jobs }: { jobs: readonly Pick<PlanJob, 'id' | 'atMin'>[] },
+  log: Pick<Log, 'lines'>,
+  zeroMs: number,
+): number {
+  const planned = jobs.find((j) => j.id === 'meat-on')?.atMin;
+  const onMs = deedAtMs(log, 'meat-on');
+  return planned === undefined || onMs === null
+    ? 0
+    : Math.max(0, onMs - zeroMs - planned * MINUTE_MS);
 }
 
 /** A look at the pit that nobody took for so long is no job any more, min. */
@@ -73,8 +94,9 @@ const isLook = (job: PlanJob): boolean =>
  * the plan; a look that was missed is left out.
  */
 export function jobsByTime(plan: JobPlan, log: Log, clock: JobClock, nowMs: number): DueJob[] {
+  const moved = { ...clock, onLateMs: onLateMs(plan, log, clock.zeroMs) };
   return jobsLeft(plan, log, nowMs)
-    .map((job) => ({ job, ms: jobMs(plan, job, clock) }))
+    .map((job) => ({ job, ms: jobMs(plan, job, moved) }))
     .filter(({ job, ms }) => !isLook(job) || nowMs - ms < LOOK_EXPIRES_MIN * MINUTE_MS)
     .sort((a, b) => a.ms - b.ms);
 }

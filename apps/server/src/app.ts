@@ -32,6 +32,7 @@ import { pitRoutes } from './routes/pits';
 import { recordRoutes } from './routes/record';
 import { savedPlanRoutes, shelfRoutes } from './routes/savedPlans';
 import { wireRoutes } from './routes/wire';
+import { besideDatabase } from './store/beside';
 import { cookStore } from './store/cooks';
 import { instrumentStore, type InstrumentStore } from './store/instruments';
 import { pitStore } from './store/pits';
@@ -61,13 +62,13 @@ export interface AppOptions {
 export const photographFolder = (file?: string): string =>
   file === undefined
     ? path.join(tmpdir(), `ostrin-photographs-${process.pid}`)
-    : `${file.replace(/\.[^./\\]*$/, '')}-photographs`;
+    : besideDatabase(file, 'photographs');
 
 const THIS_MACHINE: House = { home: false, secure: false, addresses: [] };
 
 /** What bodies may be: a cook of the past with all it holds, plans of all pits, and everything else. */
 const LIMITS = {
-  import: { bytes: 64_000_000, values: 4_000_000 },
+  import: { bytes: 64_000_000 },
   begin: { bytes: 5_000_000, values: 200_000 },
   other: { bytes: 1_000_000, values: 20_000 },
   signIn: { bytes: 2_000, values: 10 },
@@ -166,7 +167,7 @@ function addApi(
     '/api/record',
     recordRoutes({ ...services, db, file: file ?? null, folder, stores, now }),
   );
-  app.use('/api/imports', rawBody(LIMITS.import.bytes), importRoutes(services, LIMITS.import));
+  app.use('/api/imports', rawBody(LIMITS.import.bytes), importRoutes(services));
   app.post('/api/cooks', textBody(LIMITS.begin));
   app.put('/api/cooks/:id', textBody(LIMITS.begin));
   app.use('/api/cooks', beginRoutes(services));

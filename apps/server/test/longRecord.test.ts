@@ -94,7 +94,7 @@ it('is told closely where a strip asks for it', async () => {
 it('goes out whole, and an identical one is left as it is when it comes in again', async () => {
   const out = (await call(at('/cook.json'))).json as CookDoc;
   expect(isEqual(out.readings, READINGS)).toBe(true);
-  const csv = (await call(at('/readings.csv'))).json as unknown as string;
+  const csv = (await call(at('/readings.csv'))).json as string;
   expect(csv.trimEnd().split('\r\n')).toHaveLength(READINGS.length + 1);
   expect(csv.split('\r\n')[0]).toBe('at,pit_c,core_c,dome_c,fan_duty,meat_c,weather');
   const again = await call(`${full.url}/api/imports`, 'POST', out);

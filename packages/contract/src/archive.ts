@@ -3,7 +3,7 @@ import 'reflect-metadata';
 import { Equals, IsUUID } from 'class-validator';
 import { Instant } from './cook';
 import { readInstrument } from './instrument';
-import type { FieldProblem } from './problems';
+import { usedTwice, type FieldProblem } from './problems';
 import { isObject, plainOf } from './plain';
 import { readPit } from './read';
 import { readSavedPlan, readShelf } from './savedPlans';
@@ -100,11 +100,7 @@ export function readArchiveHead(plain: unknown): Checked<ArchiveHead> {
   const onShelf = readShelf(shelf);
   if (!onShelf.ok)
     problems.push(...onShelf.problems.map((p) => ({ ...p, field: `shelf.${p.field}` })));
-  const ids = new Set<string>();
-  photographs.value.photographs.forEach(({ id }, i) => {
-    if (ids.has(id)) problems.push({ field: `photographs[${i}].id`, message: 'is used twice' });
-    ids.add(id);
-  });
+  problems.push(...usedTwice(photographs.value.photographs, 'photographs'));
   if (problems.length > 0 || !onShelf.ok) return invalid(problems);
   return {
     ok: true,

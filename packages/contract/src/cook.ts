@@ -199,13 +199,13 @@ export class CookNameDto {
   name!: string;
 }
 
-/** Speed of the simulated thermometer's clock, and the instant of the cook that it skips to. */
 /** A span of a cook, [from, to), epoch ms. */
 export class SpanDto {
   @Instant() from!: number;
   @Instant() to!: number;
 }
 
+/** Speed of the simulated thermometer's clock, and the instant of the cook that it skips to. */
 export class ClockDto {
   @InRange(1, 240) speed!: number;
   @Optional() @Instant() skipTo?: number;

@@ -17,3 +17,13 @@ export const placeIn = (parent: string, key: string, entry: boolean): string =>
 /** One line a problem, for people and terminals. */
 export const problemLine = (p: FieldProblem): string =>
   p.field ? `${p.field}: ${p.message}` : p.message;
+
+/** Items of a list whose id another one has before them. */
+export function usedTwice(items: readonly { id: string }[], list: string): FieldProblem[] {
+  const ids = new Set<string>();
+  return items.flatMap(({ id }, i) => {
+    if (ids.has(id)) return [{ field: `${list}[${i}].id`, message: 'is used twice' }];
+    ids.add(id);
+    return [];
+  });
+}

@@ -1,8 +1,8 @@
 /** Cooks and their logs from outside, checked whole. */
 import { entryProblem, LOOKS, OF_PIECE, type Entry } from '@ostrin/core/log';
 import type { PitPlan, PlanLog } from '@ostrin/core';
-import { CookDocDto, EntriesDto, NewCookDto, NewCooksDto } from './cook';
-import type { FieldProblem } from './problems';
+import { CookDocDto, EntriesDto, MOST_READINGS, NewCookDto, NewCooksDto } from './cook';
+import { usedTwice, type FieldProblem } from './problems';
 import { isObject, plainOf } from './plain';
 import { amountGiven } from './read';
 import { readPlan, withFigures } from './readPlan';
@@ -227,6 +227,9 @@ function deedProblems(deed: PlanLog, meats: ReadonlySet<string>, field: string):
 export function readCookDoc(plain: unknown): Checked<CookDoc> {
   const apart = isObject(plain) && Array.isArray(plain.readings);
   const readings: unknown[] = apart ? (plain.readings as unknown[]) : [];
+  if (readings.length > MOST_READINGS) {
+    return invalid([{ field: 'readings', message: `must have at most ${MOST_READINGS} entries` }]);
+  }
   const checked = validate(CookDocDto, withFigures(apart ? { ...plain, readings: [] } : plain));
   if (!checked.ok) return checked;
   const plan = readPlan(checked.value.plan, 'plan');
@@ -240,10 +243,6 @@ export function readCookDoc(plain: unknown): Checked<CookDoc> {
     readings: read.value,
   };
   const problems = logProblems(doc.entries, { ...doc, entries: [] });
-  const ids = new Set<string>();
-  doc.entries.forEach((e, i) => {
-    if (ids.has(e.id)) problems.push({ field: `entries[${i}].id`, message: 'is used twice' });
-    ids.add(e.id);
-  });
+  problems.push(...usedTwice(doc.entries, 'entries'));
   return problems.length > 0 ? invalid(problems) : { ok: true, value: doc };
 }

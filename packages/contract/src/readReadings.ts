@@ -1,6 +1,6 @@
 /** Readings from outside, checked a part at a time, and the times that what belongs to a cook can have. */
 import { DAY_MS } from '@ostrin/core/quantity';
-import { MOST_READINGS, ReadingsDto } from './cook';
+import { ReadingsDto } from './cook';
 import { plainOf } from './plain';
 import type { FieldProblem } from './problems';
 import type { Reading } from './types';
@@ -33,9 +33,6 @@ export function readReadings(
   plain: readonly unknown[],
   { startMs, before, afterMs }: { startMs: number; before: number; afterMs: number },
 ): Checked<Reading[]> {
-  if (before + plain.length > MOST_READINGS) {
-    return invalid([{ field: 'readings', message: `must have at most ${MOST_READINGS} entries` }]);
-  }
   const readings: Reading[] = [];
   for (let from = 0; from < plain.length; from += PART) {
     const part = validate(ReadingsDto, { readings: plain.slice(from, from + PART) });

@@ -12,7 +12,9 @@ import {
   cookFromCsv,
   readEntries,
   readingsCsv,
+  readCookDoc,
   readNewCook,
+  readReadings,
   type CookDoc,
 } from '../src';
 import { request } from '@ostrin/testing';
@@ -72,6 +74,26 @@ describe('entries and cooks', () => {
     expect(at('call-at', { meat: 'goat', c: 60 })).toEqual(
       expect.arrayContaining(['entries[0].meat', 'entries[0].at']),
     );
+  });
+});
+
+describe('readings', () => {
+  const reading = (minutes: number) => ({ at: start + 60_000 * minutes, pitC: 121, coreC: null });
+
+  it('follow those before them, however many those are: only one document has its bound', () => {
+    const before = { startMs: start, before: 1_000_000, afterMs: start };
+    expect(readReadings([reading(1)], before)).toEqual({ ok: true, value: [reading(1)] });
+    expect(fields(readReadings([reading(0)], before))).toEqual(['readings[1000000].at']);
+    const full = { ...cook(), readings: Array.from({ length: 1_000_001 }, () => null) };
+    expect(fields(readCookDoc(full))).toEqual(['readings']);
+  });
+
+  it('are refused by their place, beyond the first part too, and where they are no list', () => {
+    const many = Array.from({ length: 6_000 }, (_, i) => reading(i / 10));
+    const wrong = many.map((r, i) => (i === 5_432 ? { ...r, coreC: 999 } : r));
+    const sent = JSON.parse(JSON.stringify(cook())) as object;
+    expect(fields(readCookDoc({ ...sent, readings: wrong }))).toEqual(['readings[5432].coreC']);
+    expect(fields(readCookDoc({ ...sent, readings: 'none' }))).toContain('readings');
   });
 });
 

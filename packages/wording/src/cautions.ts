@@ -4,7 +4,6 @@
  */
 import type { CautionId } from '@ostrin/core/catalogue';
 import type { Units } from '@ostrin/core/quantity';
-
 import { capital, temperatureWords } from './quantities';
 
 /** When it applies: it has come about, it would by a time of day if the cook goes on as planned, or it is in a plan. */

@@ -39,6 +39,13 @@ export type CookView = CookDoc & {
   inSteps?: boolean;
 };
 
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: { retry: 1, staleTime: 5_000, networkMode: 'always' },
+    mutations: { networkMode: 'always' },
+  },
+});
+
 /** What was read in a span of a cook whose readings are told in steps; none while nothing is asked. */
 export const useReadings = (id: string | null, span: { from: number; to: number } | null) =>
   useQuery({
@@ -49,13 +56,6 @@ export const useReadings = (id: string | null, span: { from: number; to: number 
     staleTime: Infinity,
     placeholderData: (before) => before,
   });
-
-export const queryClient = new QueryClient({
-  defaultOptions: {
-    queries: { retry: 1, staleTime: 5_000, networkMode: 'always' },
-    mutations: { networkMode: 'always' },
-  },
-});
 
 export const usePits = () =>
   useQuery({

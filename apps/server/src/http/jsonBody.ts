@@ -1,6 +1,7 @@
 /** Bodies of requests: JSON only, measured before it is read. */
 import express, { type RequestHandler, Router } from 'express';
 import { Problem } from './problems';
+import { parsed, valueOf } from './read';
 import { shapeFault } from './shape';
 
 /** What a body may be. */
@@ -41,23 +42,12 @@ export function textBody(limit: BodyLimit): Router {
   return router;
 }
 
-/** Parses JSON. Throws a Problem of 400 with what is wrong with it. */
-export function parseJson(text: string): unknown {
-  try {
-    return JSON.parse(text) as unknown;
-  } catch (error) {
-    throw new Problem(400, 'The body is not JSON', [
-      { field: '', message: (error as Error).message.slice(0, 200) },
-    ]);
-  }
-}
-
 /** Reads a body of JSON within its limits; `req.body` is what it holds. */
 export function jsonBody(limit: BodyLimit): Router {
   const router = textBody(limit);
   router.use((req, _res, next) => {
     const writes = req.method !== 'GET' && req.method !== 'HEAD' && req.method !== 'DELETE';
-    if (writes) req.body = parseJson(req.body as string);
+    if (writes) req.body = valueOf(parsed(req.body as string, (value) => ({ ok: true, value })));
     next();
   });
   return router;

@@ -1,12 +1,7 @@
 /** What an instrument sent, read and checked: JSON, or CSV lines. */
-import {
-  readPackets,
-  readPacketsCsv,
-  type Checked,
-  type Instrument,
-  type Packet,
-} from '@ostrin/contract';
+import { readPackets, readPacketsCsv, type Instrument, type Packet } from '@ostrin/contract';
 import { isTemperature } from '@ostrin/core/log';
+import { parsed, type Read } from '../http/read';
 
 /** Whether a channel of an instrument tells a temperature; one of which nobody said what it measures is taken for one. */
 export const tellsTemperature =
@@ -26,20 +21,9 @@ export interface WireBody {
 }
 
 /** The packets of a body, or what is wrong with it. */
-export function readWire({ text, csv, nowMs, channels }: WireBody): Checked<Packet[]> | NotJson {
+export function readWire({ text, csv, nowMs, channels }: WireBody): Read<Packet[]> {
   const tells = tellsTemperature({ channels });
-  if (csv) return readPacketsCsv(text, nowMs, tells);
-  let plain: unknown;
-  try {
-    plain = JSON.parse(text);
-  } catch (error) {
-    return { ok: false, notJson: (error as Error).message.slice(0, 200) };
-  }
-  return readPackets(plain, nowMs, tells);
-}
-
-/** A body that cannot be read at all, and why. */
-export interface NotJson {
-  ok: false;
-  notJson: string;
+  return csv
+    ? readPacketsCsv(text, nowMs, tells)
+    : parsed(text, (plain) => readPackets(plain, nowMs, tells));
 }

@@ -7,6 +7,7 @@ import { promisify } from 'node:util';
 import { crc32 } from 'node:zlib';
 import yauzl, { type Entry, type ZipFile } from 'yauzl';
 import { invalid, Problem } from '../http/problems';
+import { parsed, valueOf } from '../http/read';
 import { keptBefore } from '../photographs/shrink';
 import { photographStore, type PhotographStore } from '../photographs/photographStore';
 import { pastHead, putIn } from '../routes/imports';
@@ -20,8 +21,6 @@ import { FILES } from './writeArchive';
 
 /** What one file that is read and all of them together may unfold to, bytes; and how many there may be. */
 const MOST = { fileBytes: 25_000_000, allBytes: 8_000_000_000, files: 250_000 };
-/** What the document of a cook may hold: values of lists and objects taken together. */
-const MOST_VALUES = 4_000_000;
 
 const wrong = (field: string, message: string): Problem => invalid([{ field, message }]);
 
@@ -96,20 +95,6 @@ class Archive {
   }
 }
 
-/** The head of an archive, checked. */
-async function headOf(archive: Archive): Promise<ArchiveHead> {
-  let plain: unknown;
-  try {
-    plain = JSON.parse((await archive.read(FILES.head)).toString('utf8'));
-  } catch (error) {
-    if (error instanceof Problem) throw error;
-    throw wrong(FILES.head, 'is not JSON');
-  }
-  const head = readArchiveHead(plain);
-  if (head.ok) return head.value;
-  throw invalid(head.problems.map((p) => ({ ...p, field: `${FILES.head} ${p.field}`.trim() })));
-}
-
 /** Whatever is wrong with a file of an archive, under its name. */
 async function named<T>(name: string, read: () => Promise<T>): Promise<T> {
   try {
@@ -120,6 +105,13 @@ async function named<T>(name: string, read: () => Promise<T>): Promise<T> {
   }
 }
 
+/** The head of an archive, checked. */
+const headOf = (archive: Archive): Promise<ArchiveHead> =>
+  named(FILES.head, async () => {
+    const text = (await archive.read(FILES.head)).toString('utf8');
+    return valueOf(parsed(text, readArchiveHead));
+  });
+
 /** Brings one cook of an archive in, out of sight, a file of its readings after the other. */
 async function bringCook(
   cooks: CookStore,
@@ -129,10 +121,7 @@ async function bringCook(
 ): Promise<void> {
   const name = FILES.cook(id);
   const past = await named(name, async () => {
-    const read = await pools.readImport({
-      bytes: await archive.read(name),
-      mostValues: MOST_VALUES,
-    });
+    const read = await pools.readImport(await archive.read(name));
     if (read.doc.id !== id) throw wrong(name, 'holds a cook of another id');
     return read;
   });

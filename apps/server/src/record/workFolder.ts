@@ -2,19 +2,18 @@
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { besideDatabase } from '../store/beside';
 
-/** Beside the database, which only one server has open at a time; null for a scratch one, which has none. */
-const besideOf = (file: string | null): string | null =>
-  file === null ? null : `${file.replace(/\.[^./\\]*$/, '')}-work`;
+/** The folder of all such work on a database, which only one server has open at a time. */
+const workOf = (file: string): string => besideDatabase(file, 'work');
 
-/** A new folder for one piece of work. */
+/** A new folder for one piece of work; a scratch database (null) has none beside it. */
 export function workFolder(file: string | null): string {
-  const beside = besideOf(file);
-  if (beside) mkdirSync(beside, { recursive: true });
-  return mkdtempSync(path.join(beside ?? tmpdir(), 'ostrin-'));
+  const folder = file === null ? tmpdir() : workOf(file);
+  mkdirSync(folder, { recursive: true });
+  return mkdtempSync(path.join(folder, 'ostrin-'));
 }
 
 /** Removes what a server left that was killed in the middle of its work. */
-export function clearWork(file: string): void {
-  rmSync(besideOf(file)!, { recursive: true, force: true });
-}
+export const clearWork = (file: string): void =>
+  rmSync(workOf(file), { recursive: true, force: true });

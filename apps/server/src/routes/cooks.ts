@@ -120,11 +120,13 @@ function addReads(router: Router, services: CookServices): void {
   });
   router.get('/:id', async (req, res) => {
     const head = await headOf(services, req);
-    const doc = await store.doc(head.id);
+    const doc = await store.unread(head);
+    const { readings, inSteps } = await store.readingsGiven(head);
     const { finishedAt, fire } = head;
     const instruments = await store.instruments(head.id);
-    const inSteps = (await store.isLong(head.id)) ? { inSteps: true } : {};
-    res.json({ ...doc, ...inSteps, fire, finishedAt, instruments, clock: clocks.clock(head) });
+    const clock = clocks.clock(head);
+    const long = inSteps ? { inSteps } : {};
+    res.json({ ...doc, readings, ...long, fire, finishedAt, instruments, clock });
   });
   router.get('/:id/events', async (req, res) => {
     const head = await headOf(services, req);

@@ -1,11 +1,12 @@
 /** Readings by wire: JSON or CSV lines over HTTP, each instrument with a token of its own. */
 import express, { Router, type Request } from 'express';
 import { Problem } from '../http/problems';
+import { valueOf } from '../http/read';
 import { shapeFault } from '../http/shape';
 import { readWire, type WireBody } from '../live/readWire';
 import type { WireIntake } from '../live/wireIntake';
 import type { InstrumentStore } from '../store/instruments';
-import { valueOf, type Pools } from '../workers/pools';
+import type { Pools } from '../workers/pools';
 
 /** A body has this many bytes and values at most. */
 const LIMIT = { bytes: 1_000_000, values: 40_000 };

@@ -8,8 +8,7 @@ import type { Knex } from 'knex';
 import { setImmediate as otherRequests } from 'node:timers/promises';
 import type { NewHead } from './heads';
 import { HIDDEN_MS, insertCook } from './newCook';
-import { addWritten } from './readings';
-import type { SeriesText } from './series';
+import { addValues, OWN, type SeriesText } from './series';
 
 /** The part of the repository of cooks that takes in cooks of the past. */
 export const bringingIn = (db: Knex) => ({
@@ -20,22 +19,10 @@ export const bringingIn = (db: Knex) => ({
   /** Adds readings as `writtenReadings` made them, each text a write of its own. */
   async addWritten(id: string, texts: readonly SeriesText[]): Promise<void> {
     for (const text of texts) {
-      await addWritten(db, id, text);
+      await addValues(db, id, OWN, text);
       if (!db.isTransaction) await otherRequests();
     }
   },
-
-  /** Puts a cook in at once, in the place of one that was deleted: that one is there until all of this one is. */
-  replaceDeleted: (
-    head: NewHead,
-    entries: readonly Entry[],
-    glance: Glance,
-    texts: readonly SeriesText[],
-  ): Promise<void> =>
-    db.transaction(async (trx) => {
-      await insertCook(trx, head, { entries, glance });
-      for (const text of texts) await addWritten(trx, head.id, text);
-    }),
 
   /** What is known of a cook by then: when it ended, and where its clock stands. */
   async setEnd(id: string, finishedAt: number, clockMs: number): Promise<void> {

@@ -22,7 +22,6 @@ import { addEntries, insertCook } from './newCook';
 import { onSamePit, pitColumns, pitNamed, pitRefOf, type PitRef } from './pitOf';
 import {
   addReadings,
-  isLong,
   lastReadingMs,
   readMore,
   readingSlices,
@@ -68,6 +67,8 @@ export function cookStore(db: Knex) {
     ...afterwards(db),
     ...glances(db, reads),
     ...bringingIn(db),
+    /** Does something in one transaction: all of it is written, or nothing. */
+    atOnce: <T>(work: (trx: Knex) => Promise<T>): Promise<T> => inOne(db, work),
     pitNamed: (name: string) => pitNamed(db, name),
     realCooks: (pit: PitRef, notOverAtMs: number) => realCooks(db, pit, notOverAtMs),
   };
@@ -145,11 +146,13 @@ function readsOf(db: Knex) {
 
     lastReadingMs: (id: string): Promise<number | null> => lastReadingMs(db, id),
 
-    /** What was read, in order of time; a long record in steps (`core/instruments/steps`). */
-    readings: (cook: Planned): Promise<Reading[]> => readingsOf(db, readCook(cook)),
+    /** What was read, in order of time, and whether that is in steps (`core/instruments/steps`): a long record is. */
+    readingsGiven: (cook: Planned): Promise<{ readings: Reading[]; inSteps: boolean }> =>
+      readingsOf(db, readCook(cook)),
 
-    /** Whether its readings are told in steps. */
-    isLong: (id: string): Promise<boolean> => isLong(db, id),
+    /** The same, without whether. */
+    readings: async (cook: Planned): Promise<Reading[]> =>
+      (await readingsOf(db, readCook(cook))).readings,
 
     /** What a strip shows of a span [from, to), epoch ms. */
     readingsShown: (cook: Planned, span: readonly [number, number]): Promise<Reading[]> =>

@@ -167,7 +167,7 @@ export function instrumentStore(db: Knex) {
             .where({ instrument_id: id, channel: key })
             .update({ offset_k: offsetK });
         }
-        return removeVersioned(trx, 'instruments', known, expected);
+        return removeVersioned(trx, 'instruments', known);
       }),
     /** A new token for an instrument, told this once; the one before is void. Null where there is no such instrument. */
     async newToken(id: string): Promise<string | null> {

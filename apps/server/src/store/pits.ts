@@ -67,7 +67,7 @@ export function pitStore(db: Knex) {
         expectVersion(known, expected);
         if (!known) return false;
         await release(trx, id, known.name);
-        return removeVersioned(trx, 'pits', known, expected);
+        return removeVersioned(trx, 'pits', known);
       }),
   };
 }

@@ -6,7 +6,7 @@ import type { Knex } from 'knex';
 import { setImmediate as otherRequests } from 'node:timers/promises';
 import { offsetsOf } from './instruments';
 import { writtenReadings } from './ownReadings';
-import { addValues, OWN, type SeriesText } from './series';
+import { addValues, OWN } from './series';
 
 /** What a cook's rows need to know of it: its first piece has a place of its own in a row. */
 export interface ReadCook {
@@ -53,10 +53,6 @@ export async function addReadings(
   for (const text of writtenReadings(readings, firstMeat)) await addValues(trx, id, OWN, text);
 }
 
-/** Adds what `writtenReadings` made to a cook's own record. */
-export const addWritten = (trx: Knex, id: string, text: SeriesText): Promise<number> =>
-  addValues(trx, id, OWN, text);
-
 /** Whether more was read of a cook than the pit at its grate and its first piece. */
 export async function readMore(db: Knex, { id, firstMeat }: ReadCook): Promise<boolean> {
   const more: unknown = await db('wire_series')
@@ -87,12 +83,12 @@ async function momentOf(db: Knex, id: string, fromMs: number | 'last'): Promise<
 export const lastReadingMs = (db: Knex, id: string): Promise<number | null> =>
   momentOf(db, id, 'last');
 
-/** Whether a cook has more values, within a span, than are told one by one. */
-export async function isLong(
+/** Whether a cook has more values within a span than that. */
+async function isLong(
   db: Knex,
   id: string,
-  span: readonly [number, number] = EVER,
-  most = MOST_VALUES,
+  span: readonly [number, number],
+  most: number,
 ): Promise<boolean> {
   const [{ n }] = (await db.raw(
     `SELECT count(*) AS n FROM (SELECT 1 FROM wire_series JOIN wire_values ON series = no
@@ -173,8 +169,12 @@ async function pickedReadings(
 }
 
 /** The readings of a cook, in order of time: all of them, or, of a long record, one of each channel in each step. */
-export async function readingsOf(db: Knex, cook: ReadCook): Promise<Reading[]> {
-  if (!(await isLong(db, cook.id))) return readingsBetween(db, cook, EVER);
+export async function readingsOf(
+  db: Knex,
+  cook: ReadCook,
+): Promise<{ readings: Reading[]; inSteps: boolean }> {
+  if (!(await isLong(db, cook.id, EVER, MOST_VALUES)))
+    return { readings: await readingsBetween(db, cook, EVER), inSteps: false };
   const last = (await lastReadingMs(db, cook.id))!;
   let toMs = last + 1;
   const steps = STEPS.map(({ untilAgoMs, stepMs }) => {
@@ -183,7 +183,7 @@ export async function readingsOf(db: Knex, cook: ReadCook): Promise<Reading[]> {
     toMs = fromMs;
     return step;
   });
-  return pickedReadings(db, cook, steps);
+  return { readings: await pickedReadings(db, cook, steps), inSteps: true };
 }
 
 /** Readings in [from, to) for a strip of that span: all of them where they are few, else about so many of each channel. */

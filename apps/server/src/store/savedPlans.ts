@@ -59,7 +59,10 @@ export function savedPlanStore(db: Knex) {
     /** Says whether there was one. Throws `Stale`. */
     remove: (id: string, expected: Expected = null): Promise<boolean> =>
       db.transaction(async (trx) => {
-        return removeVersioned(trx, 'kept_plans', await get(trx, id), expected);
+        const known = await get(trx, id);
+        if (!known) return false;
+        expectVersion(known, expected);
+        return removeVersioned(trx, 'kept_plans', known);
       }),
   };
 }

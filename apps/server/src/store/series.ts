@@ -50,17 +50,17 @@ export async function seriesFor(
   { channel, spot, meat }: SeriesKey,
 ): Promise<{ no: number; others: number[] }> {
   const of = { cook_id: cookId, instrument_id: instrumentId, channel };
-  const find = async (): Promise<{ no: number; spot: string; meat: string }[]> =>
-    trx('wire_series').where(of).select('no', 'spot', 'meat');
-  const isIt = (s: { spot: string; meat: string }): boolean =>
-    s.spot === spot && s.meat === (meat ?? '');
-  let all = await find();
-  if (!all.some(isIt)) {
-    await trx('wire_series').insert({ ...of, spot, meat: meat ?? '', offset_k: 0 });
-    all = await find();
-  }
-  const { no } = all.find(isIt)!;
-  return { no, others: all.flatMap((s) => (s.no === no ? [] : [s.no])) };
+  const place = { spot, meat: meat ?? '' };
+  const all: { no: number; spot: string; meat: string }[] = await trx('wire_series')
+    .where(of)
+    .select('no', 'spot', 'meat');
+  const found = all.find((s) => s.spot === place.spot && s.meat === place.meat);
+  const others = all.flatMap((s) => (s === found ? [] : [s.no]));
+  if (found) return { no: found.no, others };
+  const [made] = await trx('wire_series')
+    .insert({ ...of, ...place, offset_k: 0 })
+    .returning<{ no: number }[]>('no');
+  return { no: made!.no, others };
 }
 
 /** Adds many values in one statement; what a channel told of a moment before is left as it is, wherever it was then. */

@@ -15,23 +15,10 @@ import {
 } from '@ostrin/contract';
 import { leadMeat } from '@ostrin/core';
 import { glanceOf, type Glance } from '@ostrin/core/afterwards';
+import { parsed, type Read } from '../http/read';
 import { shapeFault } from '../http/shape';
-import type { NotJson } from '../live/readWire';
 import { ReadingsDigest, writtenReadings } from '../store/ownReadings';
 import type { SeriesText } from '../store/series';
-
-/** What was read, or what is wrong with it; `notJson` where it cannot be read at all, `status` where it is too much. */
-export type Read<T> = Checked<T> | NotJson | { ok: false; status: number; title: string };
-
-function parsed<T>(text: string, read: (plain: unknown) => Checked<T>): Read<T> {
-  let plain: unknown;
-  try {
-    plain = JSON.parse(text);
-  } catch (error) {
-    return { ok: false, notJson: (error as Error).message.slice(0, 200) };
-  }
-  return read(plain);
-}
 
 /** A cook of the past as it is stored: its readings are texts that the database takes as they are. */
 export interface PastCook {
@@ -80,16 +67,12 @@ function readPast(plain: unknown): Checked<CookDoc> {
   return pair.ok ? cookFromCsv(pair.value.actionsCsv, pair.value.readingsCsv) : pair;
 }
 
-/** A body that was not looked at yet, and what it may be. */
-export interface RawBody {
-  bytes: Uint8Array;
-  /** Values of lists and objects taken together. */
-  mostValues: number;
-}
+/** What a cook of the past may hold: values of lists and objects taken together. */
+const MOST_VALUES = 4_000_000;
 
-/** A cook of the past: its document, or its pair of CSV files. */
-export function readImport({ bytes, mostValues }: RawBody): Read<PastCook> {
-  const fault = shapeFault(bytes, mostValues);
+/** A cook of the past, from a body that was not looked at yet: its document, or its pair of CSV files. */
+export function readImport(bytes: Uint8Array): Read<PastCook> {
+  const fault = shapeFault(bytes, MOST_VALUES);
   if (fault) return { ok: false, ...fault };
   const read = parsed(new TextDecoder().decode(bytes), readPast);
   return read.ok ? { ok: true, value: pastCook(read.value) } : read;

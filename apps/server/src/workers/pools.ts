@@ -3,8 +3,8 @@ import { once } from 'node:events';
 import type { Worker } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import type { NewCook, Packet } from '@ostrin/contract';
-import { invalid, Problem } from '../http/problems';
-import type { PartOf, PastCook, RawBody, Read, WrittenReadings } from './documents.worker';
+import { valueOf, type Read } from '../http/read';
+import type { PartOf, PastCook, WrittenReadings } from './documents.worker';
 import type { WireBody } from '../live/readWire';
 import type { PitAnswer, PitAsk } from './pits.worker';
 import type { Watched, WatchAsk } from './watch.worker';
@@ -23,16 +23,6 @@ const start = (name: string) => ({
   maxThreads: 1,
   resourceLimits: { maxOldGenerationSizeMb: MOST_MB, maxYoungGenerationSizeMb: YOUNG_MB },
 });
-
-/** What was read. Throws a Problem that says what is wrong with it. */
-export function valueOf<T>(read: Read<T>): T {
-  if (read.ok) return read.value;
-  if ('title' in read) throw new Problem(read.status, read.title);
-  if ('notJson' in read) {
-    throw new Problem(400, 'The body is not JSON', [{ field: '', message: read.notJson }]);
-  }
-  throw invalid(read.problems);
-}
 
 /** The pools of a server; tests share them between servers. */
 export class Pools {
@@ -79,8 +69,8 @@ export class Pools {
   }
 
   /** A cook of the past from a body. Throws a Problem where it is not one. */
-  readImport(body: RawBody): Promise<PastCook> {
-    return this.document<PastCook>('readImport', body);
+  readImport(bytes: Uint8Array): Promise<PastCook> {
+    return this.document<PastCook>('readImport', bytes);
   }
 
   /** More readings of a cook of the past. Throws a Problem where they are none. */

@@ -1,5 +1,6 @@
 /** Starts the server. What it can be told stands in `start/settings.ts` and in the README. */
 import { mkdirSync } from 'node:fs';
+import { HOUR_MS } from '@ostrin/core/quantity';
 import http from 'node:http';
 import https from 'node:https';
 import type { AddressInfo } from 'node:net';
@@ -41,7 +42,9 @@ async function start(settings: Settings): Promise<void> {
   const tls = await tlsOf(settings);
   const db = await openDatabase(file);
   if (onDisk) clearWork(onDisk);
-  await tidyPhotographs(db, onDisk, await cookStore(db).forgetDeleted(Date.now()));
+  const cooks = cookStore(db);
+  await cooks.noteDay(Date.now());
+  await tidyPhotographs(db, onDisk, await cooks.forgetDeleted(Date.now()));
   if (settings.demo) {
     const added = await loadDemo(db, Date.now());
     if (added > 0) process.stdout.write(`Loaded the demo world: ${added} past cooks.\n`);
@@ -65,6 +68,9 @@ async function start(settings: Settings): Promise<void> {
   const stopCopies = onDisk
     ? keepCopies(onDisk, (err) => logger.error({ err }, 'no copy was made'))
     : () => undefined;
+  const noteDay = (): void =>
+    void cooks.noteDay(Date.now()).catch((err: unknown) => logger.error({ err }, 'no day noted'));
+  const days = setInterval(noteDay, HOUR_MS);
   const mqtt = await startMqtt(settings, parts, (message, err) => logger.warn({ err }, message));
   const server = tls ? https.createServer(tls, app) : http.createServer(app);
   server.keepAliveTimeout = KEPT_MS;
@@ -77,7 +83,7 @@ async function start(settings: Settings): Promise<void> {
   const { port: at } = server.address() as AddressInfo;
   process.stdout.write(`Ostrin is ready at ${tls ? 'https' : 'http'}://${self}:${at}\n`);
   // Cooks of a log that an older version kept: nobody waits for them, and the list is told again.
-  void cookStore(db)
+  void cooks
     .fillGlances((err, cook) => logger.error({ err, cook }, 'a cook could not be summed up'))
     .then((filled) => (filled > 0 ? hub.tell({ type: 'changed', what: 'cooks' }) : undefined))
     .catch((err: unknown) => logger.error({ err }, 'cooks could not be summed up'));
@@ -89,6 +95,7 @@ async function start(settings: Settings): Promise<void> {
     await mqtt.stop();
     hub.close();
     stopCopies();
+    clearInterval(days);
     server.close();
     await clocks.stop();
     await pools.close();

@@ -103,10 +103,16 @@ it('forgets what was deleted thirty days ago, with its log, and nothing else', a
   const store = cookStore(server.db);
   const now = Date.now();
   await store.remove(old, now - 31 * DAY_MS);
-  await store.remove(young, now - 29 * DAY_MS);
+  await store.remove(young, now - 28 * DAY_MS);
+  await store.noteDay(now);
+  // The clock of the machine says so, and the server ran on one of the days.
+  expect((await store.forgetDeleted(now)).cooks).toBe(0);
+  for (let day = 1; day < 30; day++) await store.noteDay(now - day * DAY_MS);
   expect((await store.forgetDeleted(now)).cooks).toBe(1);
   expect(await store.restore(old)).toBe(false);
   expect(await server.db('entries').where({ cook_id: old })).toEqual([]);
+  await store.noteDay(now + 400 * DAY_MS);
+  expect((await store.forgetDeleted(now + 400 * DAY_MS)).cooks).toBe(0);
   expect(await store.restore(young)).toBe(true);
   expect(await listed()).toEqual(expect.arrayContaining([young, kept]));
 });

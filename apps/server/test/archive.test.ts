@@ -1,6 +1,5 @@
 /** Everything as one ZIP, and back into an empty server. */
 import { cookFromCsv } from '@ostrin/contract';
-import archiver from 'archiver';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -10,6 +9,7 @@ import { buffer } from 'node:stream/consumers';
 import { promisify } from 'node:util';
 import sharp from 'sharp';
 import yauzl from 'yauzl';
+import { ZipFile } from 'yazl';
 import { call, demoCopy, sendEntries, startServer, type TestServer } from './help';
 import { channel, wiredAt } from './wired';
 
@@ -49,10 +49,10 @@ async function unzipped(zip: Buffer): Promise<Record<string, Buffer>> {
 }
 
 async function zipped(files: Record<string, Buffer | string>): Promise<Buffer> {
-  const zip = archiver('zip');
-  for (const [name, data] of Object.entries(files)) zip.append(data, { name });
-  const [data] = await Promise.all([buffer(zip), zip.finalize()]);
-  return data;
+  const zip = new ZipFile();
+  for (const [name, data] of Object.entries(files)) zip.addBuffer(Buffer.from(data), name);
+  zip.end();
+  return buffer(zip.outputStream);
 }
 
 const take = async (server: TestServer): Promise<Buffer> => {
@@ -116,10 +116,17 @@ afterAll(() => full.stop());
 
 it('brings everything into an empty server, and takes the same out of it', async () => {
   const empty = await withFolder('empty');
+  const progress: string[] = [];
+  empty.hub.hear((e) => {
+    if (e.type === 'archive') progress.push(`${e.way} ${e.done} of ${e.all}`);
+  });
   try {
     const { status, json } = await bring(empty, zip);
     expect([status, json]).toEqual([201, { cooks: 9, pits: 4, photographs: 1 }]);
     const [a, b] = [await unzipped(zip), await unzipped(await take(empty))];
+    const counted = (way: string, from: number): string[] =>
+      Array.from({ length: 9 }, (_, i) => `${way} ${from + i} of 9`);
+    expect(progress).toEqual([...counted('in', 0), ...counted('out', 1)]);
     expect(Object.keys(b).sort()).toEqual(Object.keys(a).sort());
     expect(Object.keys(a).filter((n) => n.endsWith('.csv'))).toHaveLength(18);
     const plainOf = (files: Record<string, Buffer>, name: string): unknown => {

@@ -9,6 +9,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Knex } from 'knex';
 import pino from 'pino';
+import type { Hub } from '../src/live/hub';
 import { closeDatabase, createApp, openDatabase, Pools, type AppOptions } from '../src';
 import { request } from '@ostrin/testing';
 
@@ -39,6 +40,7 @@ afterAll(async () => {
 export interface TestServer {
   url: string;
   db: Knex;
+  hub: Hub;
   stop(): Promise<void>;
 }
 
@@ -68,6 +70,7 @@ export async function startServer(
   });
   return {
     db,
+    hub,
     url: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
     async stop() {
       hub.close();

@@ -1,4 +1,5 @@
 /** Photographs of cooks: what is taken in, what is refused, and what is left of them. */
+import { DAY_MS } from '@ostrin/core/quantity';
 import { randomUUID } from 'node:crypto';
 import {
   existsSync,
@@ -182,7 +183,8 @@ it('lets the photographs of a cook go once that is forgotten', async () => {
   const cook = await begin(server.url);
   const { json } = await send(cook, await plain(20, 20).jpeg().toBuffer());
   const store = cookStore(server.db);
-  await store.remove(cook, Date.now() - 31 * 86_400_000);
+  await store.remove(cook, Date.now() - 31 * DAY_MS);
+  for (let day = 0; day < 30; day++) await store.noteDay(Date.now() - day * DAY_MS);
   expect((await store.forgetDeleted(Date.now())).photographs).toEqual([json.id]);
   expect(await store.head(cook)).toBeNull();
 });

@@ -86,7 +86,7 @@ const cookPaths = (): Json => ({
   [ROUTES.cook(ID)]: {
     get: read('One cook with its log, its readings and its clock', OBJECT, MISSING),
     delete: operation({
-      summary: 'Delete a finished cook; it can be brought back for thirty days',
+      summary: 'Delete a finished cook; it can be brought back for at least thirty days',
       answers: {
         '200': answer('Deleted', OBJECT),
         '409': problem('It is still under way'),

@@ -196,6 +196,8 @@ export type LiveEvent =
   | { type: 'clock'; cookId: string; clock: ClockState }
   | { type: 'readings'; cookId: string; readings: Reading[]; clock: ClockState }
   | { type: 'entries'; cookId: string; entries: Entry[] }
+  /** An archive is being written or brought in: cooks done of `all`. */
+  | { type: 'archive'; way: 'out' | 'in'; done: number; all: number }
   /** What the server makes of a cook. */
   | { type: 'state'; cookId: string; state: CookState }
   /** The alarms of a cook that are up. */

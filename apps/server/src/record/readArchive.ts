@@ -192,13 +192,23 @@ async function putPit(pits: PitStore, pit: ArchiveHead['pits'][number]): Promise
   }
 }
 
+interface ReadArchive {
+  db: Knex;
+  /** Where photographs lie. */
+  folder: string;
+  pools: Pools;
+  inTurn: InTurn;
+  /** Hears how many cooks of how many were read. */
+  onCook: (done: number, all: number) => void;
+}
+
 /**
  * Brings the archive at `file` in. Throws a Problem where the server has cooks, or where anything of it is wrong; nothing
- * is stored then. `folder` is where photographs lie.
+ * is stored then.
  */
 export async function readArchive(
   file: string,
-  { db, folder, pools, inTurn }: { db: Knex; folder: string; pools: Pools; inTurn: InTurn },
+  { db, folder, pools, inTurn, onCook }: ReadArchive,
 ): Promise<BroughtIn> {
   const archive = await Archive.open(file);
   const written: string[] = [];
@@ -221,7 +231,8 @@ export async function readArchive(
     }
     const cooks = cookStore(db);
     const replaced: string[] = [];
-    for (const id of ids) {
+    for (const [i, id] of ids.entries()) {
+      onCook(i, ids.length);
       if (await cooks.isDeleted(id)) replaced.push(id);
       else {
         hidden.push(id);

@@ -1,7 +1,8 @@
 /** Everything that a server keeps as one ZIP: JSON and CSV for each cook, pits, plans, shelf, instruments, photographs. */
 import type { ArchiveHead, Reading, Versioned } from '@ostrin/contract';
 import { Readable, type Writable } from 'node:stream';
-import { finished } from 'node:stream/promises';
+import { finished, pipeline } from 'node:stream/promises';
+import { ZipFile } from 'yazl';
 import { actionsText, cookJson, listText, readingsText } from './cookTexts';
 import type { PhotographStore } from '../photographs/photographStore';
 import type { CookStore } from '../store/cooks';
@@ -81,34 +82,39 @@ async function addCook(
   await add(FILES.csv(cook.id, 'actions'), await actionsText(store, cook));
 }
 
-/** Writes the archive to a stream, a slice of a cook after another, so that the memory holds one at a time. */
-export async function writeArchive(stores: RecordStores, to: Writable): Promise<void> {
-  // It takes time to load, and few starts of a server write an archive.
-  const { default: archiver } = await import('archiver');
-  const zip = archiver('zip', { zlib: { level: 6 } });
+/**
+ * Writes the archive to a stream, a slice of a cook after another, so that the memory holds one at a time. `onCook` hears how
+ * many cooks of how many are in it.
+ */
+export async function writeArchive(
+  stores: RecordStores,
+  to: Writable,
+  onCook: (done: number, all: number) => void = () => undefined,
+): Promise<void> {
+  const zip = new ZipFile();
+  const through = pipeline(zip.outputStream, to);
   const failed = new Promise<never>((_done, fail) => {
     zip.on('error', fail);
-    zip.on('warning', fail);
-    to.on('error', fail);
+    through.catch(fail);
   });
   failed.catch(() => undefined);
   const add = async (name: string, text: string | AsyncIterable<string>): Promise<void> => {
-    const written = new Promise<void>((done) => zip.once('entry', () => done()));
-    zip.append(typeof text === 'string' ? text : Readable.from(text), { name });
-    await Promise.race([written, failed]);
+    const file = Readable.from(typeof text === 'string' ? [text] : text);
+    zip.addReadStream(file, name);
+    await Promise.race([finished(file), failed]);
   };
-  zip.pipe(to);
   const head = await headOf(stores);
   await add(FILES.head, JSON.stringify(head));
-  for (const { id } of await stores.cooks.list()) {
+  const ids = (await stores.cooks.list()).map((c) => c.id);
+  for (const [i, id] of ids.entries()) {
     const cook = await stores.cooks.head(id);
     if (cook) await addCook(stores.cooks, cook, add);
+    onCook(i + 1, ids.length);
   }
   for (const { id } of head.photographs) {
-    // A JPEG is as small as it gets: it is stored as it is, which the package's types do not know of a single file.
-    zip.file(stores.photographs.fileOf(id), { name: FILES.photograph(id), store: true } as never);
+    // A JPEG is as small as it gets.
+    zip.addFile(stores.photographs.fileOf(id), FILES.photograph(id), { compress: false });
   }
-  const through = finished(to);
-  await Promise.race([zip.finalize(), failed]);
-  await through;
+  zip.end();
+  await Promise.race([through, failed]);
 }

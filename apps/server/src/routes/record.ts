@@ -68,6 +68,10 @@ export function recordRoutes(services: Services): Router {
   const router = Router();
   /** Whether an archive is on its way in: two of them would be each other's cooks. */
   let busy = false;
+  const progress =
+    (way: 'out' | 'in') =>
+    (done: number, all: number): void =>
+      hub.tell({ type: 'archive', way, done, all });
   const day = (): string => new Date(now()).toISOString().slice(0, 10);
   router.get('/', async (_req, res) => {
     if (file === null) throw new Problem(409, 'This server keeps nothing on disk');
@@ -80,7 +84,7 @@ export function recordRoutes(services: Services): Router {
   router.get('/archive', async (_req, res) => {
     res.type('application/zip');
     await sendMade(res, file, `ostrin-record-${day()}.zip`, (made) =>
-      writeArchive(stores, createWriteStream(made)),
+      writeArchive(stores, createWriteStream(made), progress('out')),
     );
   });
   router.post('/archive', async (req, res) => {
@@ -94,7 +98,13 @@ export function recordRoutes(services: Services): Router {
     const archive = path.join(parts, `${randomUUID()}.zip`);
     try {
       await pipeline(req, atMost(MOST_BYTES), createWriteStream(archive));
-      const brought = await readArchive(archive, { db, folder, pools, inTurn });
+      const brought = await readArchive(archive, {
+        db,
+        folder,
+        pools,
+        inTurn,
+        onCook: progress('in'),
+      });
       for (const what of ['cooks', 'pits', 'plans', 'shelf', 'instruments'] as const) {
         hub.tell({ type: 'changed', what });
       }

@@ -1,9 +1,10 @@
 /** What is done with a cook once it is over: another name, deleting it, bringing it back. */
 import { DAY_MS } from '@ostrin/core/quantity';
 import type { Knex } from 'knex';
+import { HIDDEN_MS } from './newCook';
 
-/** A deleted cook can be brought back for so long, ms. */
-const KEPT_MS = 30 * DAY_MS;
+/** Days on which the server ran, for which a deleted cook can be brought back. */
+const KEPT_DAYS = 30;
 
 /** The part of the repository of cooks that changes what is over. Each says whether there was such a cook. */
 export const afterwards = (db: Knex) => ({
@@ -22,10 +23,25 @@ export const afterwards = (db: Knex) => ({
     return (await deleted.update({ deleted_ms: null })) > 0;
   },
 
-  /** Forgets what was deleted longer ago than it can be brought back; returns how many cooks, and their photographs. */
+  /** Counts the day of `nowMs` as one on which the server ran. */
+  async noteDay(nowMs: number): Promise<void> {
+    await db('days')
+      .insert({ day: Math.floor(nowMs / DAY_MS) })
+      .onConflict()
+      .ignore();
+  },
+
+  /**
+   * Forgets what was deleted longer ago than it can be brought back; returns how many cooks, and their photographs. Days count
+   * only if the server ran on them, and as often as it did: a clock that jumps ahead makes nothing older than a day.
+   */
   forgetDeleted: (nowMs: number): Promise<{ cooks: number; photographs: string[] }> =>
     db.transaction(async (trx) => {
-      const old = (): Knex.QueryBuilder => trx('cooks').where('deleted_ms', '<', nowMs - KEPT_MS);
+      const today = Math.floor(nowMs / DAY_MS);
+      const days = trx('days').where('day', '<=', today).orderBy('day', 'desc');
+      const oldest = await days.offset(KEPT_DAYS - 1).first<{ day: number } | undefined>('day');
+      const old = (): Knex.QueryBuilder =>
+        trx('cooks').where('deleted_ms', '<', oldest ? oldest.day * DAY_MS : HIDDEN_MS + 1);
       const photographs = await trx('photographs')
         .whereIn('cook_id', old().select('id'))
         .pluck<string[]>('id');

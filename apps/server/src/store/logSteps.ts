@@ -238,4 +238,16 @@ export const LOG_STEPS: Step[] = [
     },
   },
   OWN_SERIES_STEP,
+  {
+    // A clock that jumped a year ahead made every deleted cook too old to keep.
+    name: '2026-12-02-days',
+    async up(knex) {
+      await knex.schema.createTable('days', (t) => {
+        t.integer('day').primary();
+      });
+    },
+    async down(knex) {
+      await knex.schema.dropTableIfExists('days');
+    },
+  },
 ];

@@ -59,6 +59,7 @@ await Promise.all([
       { in: 'checks/bench/tend.worker.ts', out: 'tend.worker' },
       { in: 'checks/bench/learn.worker.ts', out: 'learn.worker' },
       { in: 'checks/bench/now.worker.ts', out: 'now.worker' },
+      { in: 'checks/bench/paper.worker.ts', out: 'paper.worker' },
     ],
     outdir: 'apps/cli/dist',
     // Packages' modern builds: what is not used of them is left out.

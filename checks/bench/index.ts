@@ -9,6 +9,7 @@ export interface BenchOptions {
   tend?: boolean;
   learn?: boolean;
   now?: boolean;
+  paper?: boolean;
   /** How many cooks. */
   cooks?: number;
   seed?: number;
@@ -16,7 +17,7 @@ export interface BenchOptions {
 
 /** What `ostrin bench` prints, without its last line's end; `now` is a clock, ms. */
 export async function benchmark(
-  { json, plans, server, log, tend, learn, now: order, cooks, seed }: BenchOptions,
+  { json, plans, server, log, tend, learn, now: order, paper, cooks, seed }: BenchOptions,
   now: () => number,
 ): Promise<string> {
   const printed = <T>(measured: T, tables: (of: T) => string): string =>
@@ -28,6 +29,10 @@ export async function benchmark(
   if (order) {
     const { benchNow, nowTables } = await import('./benchNow');
     return printed(await benchNow(seed, cooks), nowTables);
+  }
+  if (paper) {
+    const { benchPaper, paperTables } = await import('./benchPaper');
+    return printed(await benchPaper(seed, cooks), paperTables);
   }
   if (learn) {
     const { benchLearn, learnTables } = await import('./benchLearn');

@@ -137,7 +137,7 @@ export function tendCase(way: Way, c: Case, made: PlannedCase): Tended {
 /** So long after the meat went on a cook is judged at most, h. */
 const HOURS = 8;
 
-function inBandOf(t: TrueCook): Tended {
+export function inBandOf(t: TrueCook): Tended {
   const first = t.truePitC.findIndex(
     (c, half) => half >= 2 * t.onMin && Math.abs(c - t.targetC) <= t.bandC,
   );

@@ -95,6 +95,12 @@ function addBench(program: Command, now: Now): void {
         'the order on the card, held against written rules in true cooks; takes minutes',
       ).conflicts(['plans', 'server', 'tend', 'learn', 'log']),
     )
+    .addOption(
+      new Option(
+        '--paper',
+        'what a reader who does only what is printed makes of the plans, in true cooks; takes minutes',
+      ).conflicts(['plans', 'server', 'tend', 'learn', 'log', 'now']),
+    )
     .option('--cooks <number>', 'how many of those cooks; 100 when left out', wholeNumber)
     .option('--seed <number>', 'the seed of those cooks or requests', wholeNumber)
     .action(async (asked: BenchOptions) => {

@@ -60,6 +60,12 @@ function fanTargetOf(request: unknown, id: unknown): unknown {
   }
 }
 
+/** No rule at all and an empty list of them say the same. */
+const liftRules = (rules: unknown): Plain =>
+  rules === undefined || (Array.isArray(rules) && rules.length === 0)
+    ? {}
+    : { rules: each(rules, (r) => omit(r, 'inWords')) };
+
 function liftVents(request: unknown, vents: Plain, i: number, all: unknown[]): Plain {
   const figures = omit(vents, 'inWords', 'ifHigh', 'ifLow');
   if (has(vents, 'first')) return figures;
@@ -90,9 +96,10 @@ const liftFacts =
 /** A `plan/1` document as figures, without its sentences; one that is there already comes back equal. */
 export function liftPlan(plain: unknown): unknown {
   if (!isObject(plain)) return plain;
-  const plan = omit(plain, 'planB', 'cautions');
+  const { rules, ...plan } = omit(plain, 'planB', 'cautions');
   return {
     ...plan,
+    ...liftRules(rules),
     fires: each(plan.fires, liftFire),
     vents: each(plan.vents, (v, i, all) => liftVents(plan.request, v, i, all)),
     jobs: each(plan.jobs, liftFacts(...JOB_WORDS)),

@@ -31,6 +31,7 @@ import {
   type ShoppingDto,
 } from './planCards';
 import { JobFactsOf, MovesDto } from './planFacts';
+import { PlannedRuleDto } from './handRule';
 import { ControlPolicyDto } from './policy';
 import { RequestDto } from './request';
 import {
@@ -204,6 +205,7 @@ export class PlanDto {
   @Optional() @NestedList(() => AmountDto, 12) amounts: AmountDto[] = [];
   @Optional() @NestedList(() => GratePlanDto, 5) grates: GratePlanDto[] = [];
   @Optional() @NestedList(() => ControlPolicyDto, 5) guides: ControlPolicyDto[] = [];
+  @Optional() @NestedList(() => PlannedRuleDto, 5) rules?: PlannedRuleDto[];
   @Nested(() => WatchDto) watch!: WatchDto;
   @KindList(SHOPPING, 50) shopping!: ShoppingDto[];
   @Optional() @Nested(() => PlateDto) plate?: PlateDto;

@@ -96,6 +96,12 @@ class HoldJobDto extends JobFactsDto {
   @OrNull() @Nested(() => GaugeDto) gauge!: GaugeDto | null;
   @InRange(-30, 30) probeOffsetK!: number;
 }
+class LookDto extends JobFactsDto {
+  @InRange(40, 300) targetC!: number;
+  @InRange(0, 300) overK!: number;
+  @InRange(0, 300) underK!: number;
+  @InRange(-300, 300) readsOverK!: number;
+}
 class TrimDto extends JobFactsDto {
   @InRange(0, 1) intake!: number;
   @InRange(0, 1) exhaust!: number;
@@ -193,6 +199,7 @@ const JOB_CLASSES: Readonly<Record<JobFacts['kind'], new () => JobFactsDto>> = {
   light: LightDto,
   'bring-up': BringUpDto,
   hold: HoldJobDto,
+  look: LookDto,
   trim: TrimDto,
   'second-pace': SecondPaceJobDto,
   feed: FeedDto,

@@ -4,7 +4,7 @@ import { WOODS } from '@ostrin/core/catalogue';
 import { IsString, MaxLength } from 'class-validator';
 import { InRange, Known, Nested, Optional, OrNull } from './rules';
 
-class VentPairDto {
+export class VentPairDto {
   @InRange(0, 1) intake!: number;
   @InRange(0, 1) exhaust!: number;
 }

@@ -90,6 +90,19 @@ export const ExactlyOne = (...keys: string[]): PropertyDecorator => oneOfKeys('e
 /** An object with exactly one of these keys beside its others. */
 export const OneBeside = (...keys: string[]): PropertyDecorator => oneOfKeys('oneBeside', keys);
 
+/** The place of one in a list of the same document, counted from 0. */
+export const PlaceIn = (list: (document: object) => unknown): PropertyDecorator =>
+  rule(
+    'placeIn',
+    (v, { object }) => {
+      const of = list(object);
+      return (
+        Number.isInteger(v) && Array.isArray(of) && (v as number) >= 0 && (v as number) < of.length
+      );
+    },
+    'must be the place of one in its list, counted from 0',
+  );
+
 /** Numbers of an object at most, where nothing else is said. */
 const MOST_NUMBERS = 32;
 

@@ -1,5 +1,5 @@
 import { epochOf } from '@ostrin/core/quantity';
-import { linesOf, markdownOf } from '@ostrin/wording';
+import { type WordedPlan, linesOf, ringingLines, markdownOf } from '@ostrin/wording';
 import { planDocument } from '@ostrin/wording/documents';
 import ICAL from 'ical.js';
 import { request } from '@ostrin/testing';
@@ -12,7 +12,7 @@ const made = planDocument(request({ serveAt: '2027-10-31T13:00' }), { nowMs: NOW
 it('opens in a calendar of somebody else, every job at its instant with an alarm before it', () => {
   const calendar = new ICAL.Component(ICAL.parse(calendarOf(made, 'Mutton, for 8; and more', NOW)));
   const events = calendar.getAllSubcomponents('vevent').map((e) => new ICAL.Event(e));
-  const lines = linesOf(made);
+  const lines = ringingLines(made);
   expect(calendar.getFirstPropertyValue('version')).toBe('2.0');
   expect(events.map((e) => e.summary)).toEqual(lines.map((l) => l.inWords));
   events.forEach((e, i) => {
@@ -22,6 +22,33 @@ it('opens in a calendar of somebody else, every job at its instant with an alarm
     expect(String(alarm.getFirstPropertyValue('trigger'))).toBe('-PT5M');
   });
   expect(new Set(events.map((e) => e.uid)).size).toBe(events.length);
+});
+
+it('rings at every look of the rule, and at every split', () => {
+  /** Every minute at which what is called so rings. */
+  const rings = (of: WordedPlan, summary: RegExp): number[] =>
+    new ICAL.Component(ICAL.parse(calendarOf(of, 'Mutton', NOW)))
+      .getAllSubcomponents('vevent')
+      .map((e) => new ICAL.Event(e))
+      .filter((e) => summary.test(e.summary))
+      .flatMap((event) => {
+        const all: number[] = [];
+        const iterator = event.iterator();
+        for (let at = iterator.next(); at; at = iterator.next()) all.push(at.toUnixTime() / 60);
+        return all;
+      });
+  const [rule] = made.rules;
+  const looks = rings(made, /^Look at the pit$/);
+  expect(looks).toHaveLength(rule!.looks.count);
+  expect(looks[1]! - looks[0]!).toBe(rule!.everyMin);
+  const onSplits = request({ serveAt: '2027-10-30T18:00' });
+  onSplits.pits[0].cooker.preset = 'offset-heavy';
+  onSplits.pits[0].fire = { fuel: 'splits', species: 'oak' };
+  const fed = planDocument(onSplits, { nowMs: NOW, members: 1 });
+  const feeds = fed.jobs.filter((j) => j.id.startsWith('feed-'));
+  expect(rings(fed, new RegExp(feeds[0]!.inWords.slice(0, 12)))).toEqual(
+    feeds.map((j) => epochOf(j.at, 'Europe/Ljubljana') / 60_000),
+  );
 });
 
 it('writes the whole plan as Markdown', () => {

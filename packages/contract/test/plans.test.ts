@@ -4,7 +4,7 @@ import ICAL from 'ical.js';
 import { epochOf } from '@ostrin/core/quantity';
 import { PRESETS } from '@ostrin/core/catalogue';
 import type { Request } from '@ostrin/core';
-import { type WordedPlan, linesOf } from '@ostrin/wording';
+import { type WordedPlan, ringingLines } from '@ostrin/wording';
 import { planDocument } from '@ostrin/wording/documents';
 import { readNewCook, readRequest } from '../src';
 import { calendarOf } from '../src/calendar';
@@ -73,7 +73,7 @@ describe.each(Object.keys(PRESETS))('a plan for %s', (preset) => {
   it('goes into a calendar with an alarm for every line, each at its instant', () => {
     const text = calendarOf(made, 'Shoulder', NOW);
     const events = new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent');
-    const lines = linesOf(made);
+    const lines = ringingLines(made);
     expect(events).toHaveLength(lines.length);
     events.forEach((e, i) => {
       const event = new ICAL.Event(e);

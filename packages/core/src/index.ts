@@ -32,6 +32,7 @@ export type {
   ShoppingWords,
   WayOut,
 } from './plan/document/facts';
+export type { PlannedRule } from './plan/document/rule';
 export { fuelWorth } from './plan/jobs/shopping';
 export { onePit } from './plan/onePit';
 export { numberOfMeat, piecesPerMeat } from './plan/request/amount';

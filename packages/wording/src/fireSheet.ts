@@ -8,6 +8,7 @@ import { actionWords, foodWords, readWords } from './log';
 import { lookWords } from './looks';
 import { orderWords } from './orders';
 import { jobWords } from './plan/jobs';
+import { ruleWords } from './plan/rule';
 import { riskWords } from './plan/risks';
 import { capital, temperatureWords } from './quantities';
 import { settingWords, ventedPit } from './vents';
@@ -76,6 +77,7 @@ export function fireSheet(fire: FireNow): string {
     vents
       ? `Vents: ${settingWords(vented, vents.intakeFraction, vents.exhaustFraction)}.`
       : 'The vents were not logged.',
+    ...(plan.rules ?? []).flatMap((r) => ruleWords(r, pit, units)),
     ...(left == null ? [] : [`Fuel left: about ${Math.round(left * 100)} % of the load.`]),
     ...(coreC === null ? [] : [`Meat: ${temperatureWords(coreC, units)} in the middle.`]),
     `${capital(ready)}, served at ${log.serveMs === null ? plan.serveAt.slice(11) : clock(log.serveMs)}.`,

@@ -13,7 +13,7 @@ import {
 import { View } from 'react-native';
 import { Vent } from '../drawings/Vent';
 import { lazyComponent } from '../ui/lazyComponent';
-import { Heading } from '../ui/Title';
+import { Heading, Subhead } from '../ui/Title';
 import { clockOf } from '../ui/words';
 import { Paragraph, SmallText } from '../ui/Text';
 
@@ -76,10 +76,12 @@ interface VentsProps {
   plan: Pick<PitPlan, 'request'>;
   /** Its settings, the first to set first, with their sentences. */
   vents: WordedPlan['vents'];
+  /** How it is held by hand, sentence by sentence. */
+  rule: readonly string[];
 }
 
-/** The first setting drawn, the later ones in words, and what to try first when it is off. */
-export function SetVents({ plan, vents }: VentsProps) {
+/** The first setting drawn, the later ones in words, and how the pit is held from there. */
+export function SetVents({ plan, vents, rule }: VentsProps) {
   const pit = ventedPit(pitOf(plan));
   const { preset } = pit;
   const names = ventNames(preset);
@@ -106,6 +108,14 @@ export function SetVents({ plan, vents }: VentsProps) {
       <Paragraph>{`From ${clockOf(first.at)}: ${first.inWords}.`}</Paragraph>
       {first.ifHigh ? <Paragraph>{`If it settles high: ${first.ifHigh}`}</Paragraph> : null}
       {first.ifLow ? <Paragraph>{`If it settles low: ${first.ifLow}`}</Paragraph> : null}
+      {rule.length > 0 ? (
+        <View className="gap-1" testID="rule">
+          <Subhead>Hold it by this rule</Subhead>
+          {rule.map((line) => (
+            <Paragraph key={line}>{line}</Paragraph>
+          ))}
+        </View>
+      ) : null}
       {later.length > 0 ? (
         <SmallText>{`Later, as the fire changes: ${later.map((v) => `${clockOf(v.at)} ${v.inWords}`).join('; ')}.`}</SmallText>
       ) : null}

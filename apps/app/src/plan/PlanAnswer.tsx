@@ -28,6 +28,8 @@ interface Now {
   /** The fire and the vents of that pit, with their sentences. */
   fire: WordedPlan['fires'][number];
   vents: WordedPlan['vents'];
+  /** How it is held by hand. */
+  rule: string[];
 }
 const PARTS = 5;
 
@@ -50,6 +52,7 @@ export function Answer({ plan, settled, others }: Props) {
       part: onePit(plan, shown.pit),
       fire: shown,
       vents: plan.vents.filter((v) => v.pit === shown.pit),
+      rule: plan.rules.find((r) => r.pit === shown.pit)?.inWords ?? [],
     }),
     [plan, shown],
   );
@@ -72,7 +75,7 @@ export function Answer({ plan, settled, others }: Props) {
         <View className="flex-row gap-8">
           <View className="gap-6 w-[360px]">
             <BuildFire plan={fire.part} fire={fire.fire} />
-            <SetVents plan={vents.part} vents={vents.vents} />
+            <SetVents plan={vents.part} vents={vents.vents} rule={vents.rule} />
             <Risks plan={around.plan} />
           </View>
           <View className="gap-6 flex-1">
@@ -87,7 +90,7 @@ export function Answer({ plan, settled, others }: Props) {
           <Jobs plan={jobs.plan} />
           <MeatCards plan={jobs.plan} />
           <BuildFire plan={fire.part} fire={fire.fire} />
-          <SetVents plan={vents.part} vents={vents.vents} />
+          <SetVents plan={vents.part} vents={vents.vents} rule={vents.rule} />
           <Expected plan={strip.part} />
           <Watch plan={around.plan} />
           <Shopping plan={around.plan} />

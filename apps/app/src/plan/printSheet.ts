@@ -69,6 +69,7 @@ function sectionsOf(plan: WordedPlan): Section[] {
             ...f.inWords,
             ...f.feeding.map((x) => `Feed: ${x.inWords}`),
             ...vents.slice(0, 6).map((v) => `${clockOf(v.at)} ${v.inWords}`),
+            ...plan.rules.filter((r) => r.pit === f.pit).flatMap((r) => r.inWords),
             ...vents
               .filter((v) => v.ifHigh)
               .flatMap((v) => [`If high: ${v.ifHigh}`, `If low: ${v.ifLow ?? ''}`]),

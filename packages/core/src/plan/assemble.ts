@@ -16,6 +16,7 @@ import type { Amount, Request } from './request/types';
 import type { TunedPolicy } from './fire/tunedPolicy';
 import { windowOf } from './jobs/job';
 import { plannedFireOf, plannedVentsOf } from './jobs/plannedFire';
+import { plannedRuleOf } from './jobs/plannedRule';
 import { preparationOf } from './jobs/preparation';
 import { plateOf, shoppingOf } from './jobs/shopping';
 import { isAtPit, watchOf } from './jobs/watch';
@@ -172,6 +173,7 @@ export function assemble(
       p.index.map((i) => windows.get(i)!.late),
     ),
   );
+  const rules = parts.flatMap((p) => plannedRuleOf(p.cook));
   return {
     ostrin: 'plan/1',
     request,
@@ -191,6 +193,7 @@ export function assemble(
       pit: cook.setup.pit.id,
       ...policyDocument({ ...cook.policy, untilMin: Math.round(latestEndMin(cook)) }),
     })),
+    ...(rules.length > 0 ? { rules } : {}),
     preparation: preparationOf(request, amounts),
     holds: parts.flatMap((part) => heldMeats(request, part, windows, clock.zone)),
     jobs: jobs.map(({ clockMin, ...job }) => withWatcher(job, clockMin, watch, clock)),

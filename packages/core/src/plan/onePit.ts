@@ -59,6 +59,7 @@ export function onePit(plan: Plan, pitId: string): PitPlan {
     vents: plan.vents.filter((v) => v.pit === pitId),
     grates: plan.grates.filter((g) => g.pit === pitId),
     guides: plan.guides.filter((g) => g.pit === pitId),
+    rules: plan.rules?.filter((r) => r.pit === pitId),
     preparation: plan.preparation.filter(isHere),
     holds: plan.holds.filter(isHere),
     jobs,

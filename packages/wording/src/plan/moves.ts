@@ -12,7 +12,7 @@ export function firstMoveWords(pit: VentedPit, move: FirstMove): string {
         ? 'It is as far closed as it goes: look for leaks, and leave the lid shut.'
         : 'It is open already: rake the coals free of ash, and give it fuel.';
     case 'other-splits': {
-      const splits = `The next split a quarter ${move.lighter ? 'lighter' : 'heavier, and warmed longer'}.`;
+      const splits = `The next split one size ${move.lighter ? 'lighter' : 'heavier, and warmed longer'}.`;
       if (move.exhaust === null) return splits;
       const name = capital(ventNames(pit.preset).exhaust);
       return `${name} to ${openingWords(pit, 'exhaust', move.exhaust)} until it is back: the quick way down. ${splits}`;

@@ -9,6 +9,7 @@ import {
   type PlannedFire,
   type PlannedHold,
   type Plan,
+  type PlannedRule,
   type PlanJob,
   type PlanVents,
   type Preparation,
@@ -30,6 +31,7 @@ import { firstMoveWords } from './moves';
 import { holdWords } from './holds';
 import { preparationWords } from './preparation';
 import { problemWords } from './problems';
+import { ruleWords } from './rule';
 import { riskWords, wayOutWords } from './risks';
 import { shoppingWords } from './shopping';
 
@@ -56,6 +58,7 @@ export type WordedJob = PlanJob & JobWords;
 export interface WordedPlan extends Plan {
   fires: WordedFire[];
   vents: (PlanVents & VentWords)[];
+  rules: (PlannedRule & { inWords: string[] })[];
   jobs: WordedJob[];
   preparation: ((Preparation | WrittenCard) & CardWords)[];
   holds: ((PlannedHold | WrittenCard) & CardWords)[];
@@ -83,7 +86,11 @@ export function wordPlan(plan: Plan, units: Units = plan.request.units ?? METRIC
       inWords:
         fire.asWritten ?? plannedFireWords(pitAt(fire.pit), fire, plan.scenarios[k]!.fire!, units),
     })),
-    vents: plan.vents.map((v) => ({ ...v, ...ventWords(v, pitAt(v.pit), units) })),
+    vents: plan.vents.map((v) => ({
+      ...v,
+      ...ventWords(v, pitAt(v.pit), units, isByVents(plan, v.pit)),
+    })),
+    rules: (plan.rules ?? []).map((r) => ({ ...r, inWords: ruleWords(r, pitAt(r.pit), units) })),
     jobs: plan.jobs.map((job) => ({ ...job, ...jobWords(job.facts, pitAt(job.pit), units) })),
     preparation: plan.preparation.map((p) => ({
       ...p,
@@ -99,11 +106,16 @@ export function wordPlan(plan: Plan, units: Units = plan.request.units ?? METRIC
   };
 }
 
-/** A setting, where it settles, and what to try first when it does not. */
+/** Whether a pit is held along notches of its vents: they say what to do when it stands high or low. */
+const isByVents = ({ rules }: Plan, pit: string): boolean =>
+  rules?.some((r) => r.pit === pit && r.notches.by === 'vents') ?? false;
+
+/** A setting, where it settles, and, without a rule, what to try first when it does not. */
 function ventWords(
   { fanTargetC, first, moves, ...vents }: PlanVents,
   pit: RequestPit,
   units: Units,
+  byVents: boolean,
 ): VentWords {
   const vented = ventedPit(pit);
   const settles = `settles near ${temperatureWords(vents.settlesC, units)}`;
@@ -116,7 +128,7 @@ function ventWords(
         : setting;
   return {
     inWords,
-    ...(moves
+    ...(moves && !byVents
       ? { ifHigh: firstMoveWords(vented, moves.high), ifLow: firstMoveWords(vented, moves.low) }
       : {}),
   };

@@ -1,6 +1,6 @@
 /** A plan as a sheet of plain text (Markdown): to print, to hand over, to keep. */
 import { cutOf } from '@ostrin/core/catalogue';
-import { METRIC } from '@ostrin/core/quantity';
+import { epochOf, localOf, METRIC, MINUTE_MS } from '@ostrin/core/quantity';
 import type { Plan } from '@ostrin/core';
 import type { WordedJob, WordedPlan } from './plan';
 import { capital, countWords, massWords, spanOfTime } from '../quantities';
@@ -15,6 +15,8 @@ export interface SheetLine {
   inWords: string;
   /** How it is done, in a sentence or two. */
   detail: string;
+  /** A round of them: how many, and how far apart, min. */
+  round?: { count: number; everyMin: number };
 }
 
 /** The jobs as a sheet tells them: each round of feeding at a pit in one line. */
@@ -28,7 +30,8 @@ export function linesOf(plan: WordedPlan): SheetLine[] {
     const feeds = job.id.startsWith('feed-');
     if (feeds && under) {
       under.jobs.push(job);
-      under.line.detail = roundWords(under.jobs);
+      under.line.round = roundOf(under.jobs);
+      under.line.detail = roundWords(under.jobs, under.line.round);
       continue;
     }
     const line = { job: job.id, at: job.at, inWords: atPit(plan, job), detail: withName(job) };
@@ -42,11 +45,44 @@ export function linesOf(plan: WordedPlan): SheetLine[] {
 /** How a job is done, after the name of whoever has the watch then. */
 const withName = ({ by, detail }: WordedJob): string => (by ? `${by}. ${detail}` : detail);
 
+function roundOf(jobs: readonly WordedJob[]): { count: number; everyMin: number } {
+  const [first, last] = [jobs[0]!, jobs.at(-1)!];
+  return {
+    count: jobs.length,
+    everyMin: Math.round((last.atMin - first.atMin) / (jobs.length - 1)),
+  };
+}
+
 /** A round of feeding: how often, how far apart, until when. */
-function roundWords(round: readonly WordedJob[]): string {
-  const [first, last] = [round[0]!, round.at(-1)!];
-  const each = Math.round((last.atMin - first.atMin) / (round.length - 1));
-  return `${countWords(round.length, 'time', 'times')}, every ${spanOfTime(each)} until ${last.at.slice(11)}. ${first.detail}`;
+const roundWords = (
+  jobs: readonly WordedJob[],
+  { count, everyMin }: { count: number; everyMin: number },
+): string =>
+  `${countWords(count, 'time', 'times')}, every ${spanOfTime(everyMin)} until ${jobs.at(-1)!.at.slice(11)}. ${jobs[0]!.detail}`;
+
+/** What rings: the jobs, and every look of the rules in the place of the looks that the plan expects something of. */
+export function ringingLines(plan: WordedPlan): SheetLine[] {
+  const looks = lookLines(plan);
+  const expected = new Set(plan.jobs.filter((j) => j.facts.kind === 'look').map((j) => j.id));
+  return [...linesOf(plan).filter((l) => !expected.has(l.job)), ...looks];
+}
+
+/** The looks at each pit as lines of their own: where a fire is fed at each look, that is one already. */
+function lookLines(plan: WordedPlan): SheetLine[] {
+  return plan.rules.flatMap(({ pit, everyMin, looks, notches, inWords }): SheetLine[] => {
+    if (notches.by === 'splits' || looks.count < 1) return [];
+    const zone = plan.request.timeZone;
+    const lit = plan.fires.find((f) => f.pit === pit)?.lightAt ?? plan.lightAt;
+    return [
+      {
+        job: `look-${pit}`,
+        at: localOf(epochOf(lit, zone) + looks.fromMin * MINUTE_MS, zone),
+        inWords: `Look at ${plan.fires.length > 1 ? pitName(plan, pit) : 'the pit'}`,
+        detail: inWords.join(' '),
+        round: { count: looks.count, everyMin },
+      },
+    ];
+  });
 }
 
 /** A job in words, with the name of its pit where there are several. */
@@ -105,7 +141,10 @@ export function markdownOf(plan: WordedPlan, title: string): string {
     '## Vents',
     ...plan.fires.flatMap((f) => [
       ...ofPit(plan, f.pit),
-      list(plan.vents.filter((v) => v.pit === f.pit).map(ventLine)),
+      list([
+        ...plan.vents.filter((v) => v.pit === f.pit).map(ventLine),
+        ...plan.rules.filter((r) => r.pit === f.pit).flatMap((r) => r.inWords),
+      ]),
     ]),
     ...plan.preparation.flatMap((p) => [`## ${plainMarkdown(capital(p.heading))}`, list(p.lines)]),
     '## Jobs',

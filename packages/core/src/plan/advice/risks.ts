@@ -68,7 +68,7 @@ function settlesOff(plan: PitSchedule): RiskOfPit[] {
         offK: bandC / 2,
         targetC,
         first: firstMove(plan, high ? bandC : -bandC),
-        waitMin: policy.waitMin,
+        waitMin: plan.rule?.everyMin ?? policy.waitMin,
       },
     },
   ];

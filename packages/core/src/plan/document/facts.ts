@@ -103,7 +103,9 @@ export type JobFacts =
       /** What its thermometer at the grate reads too much, K; 0 where that is not known. */
       probeOffsetK: number;
     }
-  /** The setting expected by then, and what to try first where the pit stands high or low all the same. */
+  /** A look by the rule of the plan: bounds from the target, and what its thermometer shows more than the grate has, K. */
+  | { kind: 'look'; targetC: number; overK: number; underK: number; readsOverK: number }
+  /** Of a document from before rules: the setting expected by then, and what to try first where it stands high or low. */
   | {
       kind: 'trim';
       intake: number;

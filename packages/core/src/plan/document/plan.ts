@@ -23,6 +23,7 @@ import type {
 } from './facts';
 import type { Hold } from './hold';
 import type { Preparation } from './preparation';
+import type { PlannedRule } from './rule';
 
 /** A job with its minute after lighting of its pit (negative: before). */
 export interface PlanJob {
@@ -260,6 +261,8 @@ export interface Plan {
   grates: GratePlan[];
   /** How each fire is held, for whoever tends it: its settings, what a move is worth, how it is fed. */
   guides: (PolicyDocument & { pit: string })[];
+  /** How each fire is held by hand; none for a pit with a fan, or in older documents. */
+  rules?: PlannedRule[];
   /** What is done to each meat before it goes on; empty in older documents. */
   preparation: (Preparation | WrittenCard)[];
   /** How each meat waits after it came off, by the hour; empty for a rough answer and in older documents. */

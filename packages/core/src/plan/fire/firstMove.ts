@@ -4,6 +4,7 @@ import {
   type ControlPolicy,
   type VentOpenings,
 } from '../../control/controlPolicy';
+import type { HandRule } from '../../control/handRule';
 import { fractionAtMark, ventMark, ventScales } from '../../pit/ventNotation';
 import { clamp } from '../../quantity/units';
 import type { FirstMove } from '../document/facts';
@@ -20,12 +21,18 @@ const DAMPED_EXHAUST = 0.5;
 interface HeldPit {
   setup: PitSetup;
   policy: ControlPolicy;
+  /** The rule that it is held by, where there is one: its next notch is the first move. */
+  rule?: HandRule | null;
 }
 
 /** The first move when the pit stands `offK` over (or, negative, under) its target, K. */
-export function firstMove({ setup, policy }: HeldPit, offK: number): FirstMove {
+export function firstMove({ setup, policy, rule }: HeldPit, offK: number): FirstMove {
   const high = offK > 0;
   if (setup.underFan) return { do: 'look-at-fan', whenHigh: high };
+  if (rule?.notches.by === 'vents') {
+    const next = rule.notches.settings[rule.start + (high ? -1 : 1)];
+    return next ? { do: 'set-vents', ...next } : { do: 'nothing-left', whenHigh: high };
+  }
   if (setup.onSplits) {
     const damps = high && policy.hold.exhaust > DAMPED_EXHAUST;
     return { do: 'other-splits', lighter: high, exhaust: damps ? DAMPED_EXHAUST : null };

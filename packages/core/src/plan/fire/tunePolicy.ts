@@ -2,7 +2,8 @@
  * Works out the policy that a fire is held by, on the simulated pit. Time in the band counts first, then clean
  * smoke, then the number of visits.
  */
-import type { TunedPolicy } from './tunedPolicy';
+import { chooseRule } from './chooseRule';
+import type { HeldSetup, TunedPolicy } from './tunedPolicy';
 import { simulate } from '../../cook/cook';
 import type { Weather } from '../../air/weather';
 import { otherSetups, type PitSetup } from './designFire';
@@ -12,6 +13,9 @@ import { bestCandidate, scoreSetup, TRIAL_MIN } from './trialPits';
 import { tuneSplits } from './tuneSplits';
 import { tuneVents } from './tuneVents';
 
+/** Share of the work that goes into the policies; the rest goes into the rule. */
+const TUNING = 0.7;
+
 /** Tunes every setup of a pit that is worth trying and returns the best. Yields the share done. */
 export function* tunePolicy(
   usual: PitSetup,
@@ -19,21 +23,26 @@ export function* tunePolicy(
   schedule: MeatSchedule,
 ): Generator<number, TunedPolicy> {
   const setups = [usual, ...otherSetups(usual)];
-  const made: TunedPolicy[] = [];
+  const made: HeldSetup[] = [];
   for (const [i, setup] of setups.entries()) {
     const work = tuneSetup(setup, weather, schedule);
     let step = work.next();
-    for (; !step.done; step = work.next()) yield (i + step.value) / setups.length;
+    for (; !step.done; step = work.next()) yield (TUNING * (i + step.value)) / setups.length;
     made.push(step.value);
   }
-  return bestCandidate(made, usual.pit.pace.bandC);
+  const best = bestCandidate(made, usual.pit.pace.bandC);
+  const scenario = plannedScenario(best.setup, weather, schedule, TRIAL_MIN);
+  const choosing = chooseRule(best.setup, best.policy, scenario);
+  let step = choosing.next();
+  for (; !step.done; step = choosing.next()) yield TUNING + (1 - TUNING) * step.value;
+  return { ...best, rule: step.value };
 }
 
 function* tuneSetup(
   setup: PitSetup,
   weather: Weather,
   schedule: MeatSchedule,
-): Generator<number, TunedPolicy> {
+): Generator<number, HeldSetup> {
   if (setup.underFan) {
     const run = simulate(plannedScenario(setup, weather, schedule, TRIAL_MIN));
     yield 1;

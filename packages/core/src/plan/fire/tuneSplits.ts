@@ -9,7 +9,7 @@ import type { PitSetup } from './designFire';
 import { initialPolicy } from './initialPolicy';
 import { plannedScenario, simulatePolicy, type MeatSchedule } from './policyTrial';
 import { bestCandidate, scoreInTrialPits, scoreSetup, SELECTION, TRIAL_MIN } from './trialPits';
-import type { TunedPolicy } from './tunedPolicy';
+import type { HeldSetup } from './tunedPolicy';
 
 /**
  * Intervals that are tried, min between two splits (common practice 25-65). Thick splits last, thin ones
@@ -32,7 +32,7 @@ export function* tuneSplits(
   setup: PitSetup,
   weather: Weather,
   schedule: MeatSchedule,
-): Generator<number, TunedPolicy> {
+): Generator<number, HeldSetup> {
   const size = hasSmallFirebox(setup.preset) ? 'light' : 'heavy';
   const scenario = plannedScenario(setup, weather, schedule, TRIAL_MIN);
   const first = initialPolicy(setup);
@@ -40,7 +40,7 @@ export function* tuneSplits(
   const lumpFraction = LUMP_FRACTION[size];
   const { everyMin: chosen } = setup.pit.fire;
   const intervals = chosen ? [chosen] : splitIntervals(setup.preset);
-  const made: TunedPolicy[] = [];
+  const made: HeldSetup[] = [];
   for (const [i, everyMin] of intervals.entries()) {
     const kg =
       (SPLIT_KG_PER_HK[size] * overAirK * everyMin) / 60 / (1 + WOOD_PER_LUMP * lumpFraction);

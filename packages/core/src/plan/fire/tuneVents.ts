@@ -15,7 +15,7 @@ import {
   TRIAL_MIN,
   type Candidate,
 } from './trialPits';
-import type { TunedPolicy } from './tunedPolicy';
+import type { HeldSetup } from './tunedPolicy';
 
 /** How long one handful lasts in a firebox fed by hand, min: tried. */
 const TOP_UP_FOR_MIN = [40, 25];
@@ -47,7 +47,7 @@ export function* tuneVents(
   setup: PitSetup,
   weather: Weather,
   schedule: MeatSchedule,
-): Generator<number, TunedPolicy> {
+): Generator<number, HeldSetup> {
   const scenario = plannedScenario(setup, weather, schedule, TRIAL_MIN);
   const first = initialPolicy(setup);
   const { bandC } = setup.pit.pace;

@@ -1,14 +1,14 @@
 /** Jobs at the fire: laying, lighting, vents, feeding, shutting down. */
+import { notchFor, type HandRule } from '../../control/handRule';
 import type { CharcoalId } from '../../fuel/catalogue';
-import { mean } from '../../quantity/statistics';
 import { type Action, USUAL_LID_S, charcoalKg, laterTarget } from '../../scenario/actions';
 import type { JobDraft } from './job';
 import type { PitSchedule } from '../schedule/pitSchedule';
 import type { PlanLog } from '../document/plan';
 import type { RequestMeat } from '../request/types';
-import { firstMove } from '../fire/firstMove';
 import { kitOf } from './kit';
 import { fuelBalance } from './plannedFire';
+import { lidOverK, readsOverK, settingAt } from './plannedRule';
 import { plannedVentMoves, type VentMove } from './ventMoves';
 
 /** Time to lay a fire, and to get charcoal glowing, min (common practice 15-20 for the coals). */
@@ -81,7 +81,7 @@ function feedAndVentJobs(plan: PitSchedule, { firstMin, lastMin }: OffTimes): Jo
   const jobs: JobDraft[] = [];
   let fed = 0;
   let looks = 0;
-  let before: VentMove | null = null;
+  let held = false;
   let paceDue = laterTarget(plan.result.happened)?.atMin;
   for (const [atMin, actions] of actionsByMinute(plan, lastMin)) {
     if (actions.some((a) => a.do === 'add-fuel')) {
@@ -93,22 +93,24 @@ function feedAndVentJobs(plan: PitSchedule, { firstMin, lastMin }: OffTimes): Jo
     if (paceDue !== undefined && atMin >= paceDue) {
       jobs.push(paceJob(plan, paceDue, vents ?? null));
       paceDue = undefined;
-      before = vents ?? before;
+      held ||= vents !== undefined;
       continue;
     }
     if (!vents) continue;
-    jobs.push(before ? lookJob(plan, vents, before, ++looks) : holdJob(plan, vents));
-    before = vents;
+    if (!held) jobs.push(holdJob(plan, vents));
+    else if (plan.rule) jobs.push(lookJob(plan, atMin, plan.rule, ++looks));
+    held = true;
   }
   if (paceDue !== undefined && paceDue <= lastMin) jobs.push(paceJob(plan, paceDue, null));
   return jobs;
 }
 
 /** The pit is taken to its second pace. */
-function paceJob({ setup }: PitSchedule, atMin: number, vents: VentMove | null): JobDraft {
+function paceJob({ setup, rule }: PitSchedule, atMin: number, planned: VentMove | null): JobDraft {
   const { pitC: fromC, then } = setup.pit.pace;
   const { pitC: targetC, when } = then!;
   const { underFan, onSplits } = setup;
+  const vents = planned && atNotch(planned, rule, targetC - fromC);
   return {
     id: 'second-pace',
     atMin,
@@ -126,9 +128,18 @@ function paceJob({ setup }: PitSchedule, atMin: number, vents: VentMove | null):
   };
 }
 
+/** A planned move at the notch of the rule that holds a target `moreK` over the first one, K. */
+function atNotch(planned: VentMove, rule: HandRule | null, moreK: number): VentMove {
+  const setting = rule && settingAt(rule, notchFor(rule, moreK));
+  return setting
+    ? { ...planned, intakeFraction: setting.intake, exhaustFraction: setting.exhaust }
+    : planned;
+}
+
 /** The first move closes the vents down to hold. */
-function holdJob(plan: PitSchedule, vents: VentMove): JobDraft {
+function holdJob(plan: PitSchedule, planned: VentMove): JobDraft {
   const { setup, policy } = plan;
+  const vents = atNotch(planned, plan.rule, 0);
   const by = setup.pit.gauge;
   const targetC = setup.pit.pace.pitC;
   const { atMin, intakeFraction: intake, exhaustFraction: exhaust } = vents;
@@ -150,34 +161,21 @@ function holdJob(plan: PitSchedule, vents: VentMove): JobDraft {
   };
 }
 
-/** How much more the lid reads than the grate while the pit is held with meat on, K: by its cooks, else by the reference cook. */
-function lidOverK({ result, onMin, setup }: PitSchedule): number {
-  if (setup.pit.domeOverGrateK !== undefined) return setup.pit.domeOverGrateK;
-  const from = result.minutes.findIndex((m) => m >= Math.max(...onMin, 0) + 30);
-  const over = result.minutes.flatMap((_, i) => {
-    const [lid, grate] = [result.domeC[i], result.pitC[i]];
-    return i >= from && lid != null && grate != null ? [lid - grate] : [];
-  });
-  return over.length > 0 ? mean(over) : 0;
-}
-
-/** A later one is a look, the `nth`: the thermometer says whether it is needed. */
-function lookJob(
-  { setup, policy }: PitSchedule,
-  { atMin, intakeFraction: intake, exhaustFraction: exhaust }: VentMove,
-  before: VentMove,
-  nth: number,
-): JobDraft {
-  const { pitC: targetC, bandC } = setup.pit.pace;
-  // What is tried first is told from where the vents stand until then.
-  const now = { intake: before.intakeFraction, exhaust: before.exhaustFraction };
-  const held = { setup, policy: { ...policy, hold: now } };
-  const moves = { high: firstMove(held, bandC), low: firstMove(held, -bandC) };
+/** A later one is a look, the `nth`, at about the minute at which the reference cook wants another notch. */
+function lookJob(cook: PitSchedule, atMin: number, rule: HandRule, nth: number): JobDraft {
+  const { pitC: targetC, then } = cook.setup.pit.pace;
+  const later = laterTarget(cook.result.happened);
   return {
     id: `trim-${nth}`,
     atMin,
     do: 'check',
-    facts: { kind: 'trim', intake, exhaust, targetC, bandC, moves },
+    facts: {
+      kind: 'look',
+      targetC: then && later && atMin >= later.atMin ? then.pitC : targetC,
+      overK: rule.overK,
+      underK: rule.underK,
+      readsOverK: readsOverK(cook),
+    },
     logs: [],
   };
 }

@@ -9,7 +9,8 @@ import { settledC } from '../../solvers/steadyCase';
 import { splitStackKg } from '../schedule/fuelLoad';
 import type { PitSchedule } from '../schedule/pitSchedule';
 import { fireLitKg } from '../../fire/catalogue';
-import { plannedVentMoves } from './ventMoves';
+import { settingAt } from './plannedRule';
+import { plannedVentMoves, type VentMove } from './ventMoves';
 import { lastOffMin } from './job';
 import { latestEndMin } from '../schedule/schedule';
 import { scoreRun } from '../fire/policyTrial';
@@ -69,7 +70,7 @@ export function plannedFireOf(cook: PitSchedule): PlannedFire {
     lengthenPieces: Math.round(fedKg / piece),
     lastsMin: Math.round(Math.min(lastsMin, 4000)),
     feeding,
-    inBandFraction: roundDigits(inBandFraction(cook), 2),
+    inBandFraction: roundDigits(cook.rule?.inBandFraction ?? inBandFraction(cook), 2),
     reserveKg: roundDigits(reserveKg, 2),
     neededKg: roundDigits(neededKg, 3),
     leftKg,
@@ -90,7 +91,7 @@ function fromLast({ setup, scenario }: PitSchedule, loadKg: number): { fromLastK
   return used > 0 ? { fromLastKg: roundDigits(used, 3) } : {};
 }
 
-/** How much of the time the likely pits stand in their band. */
+/** How much of the time the likely pits stand in their band where no rule for the hand was tried. */
 const inBandFraction = ({ likelyRuns: pits, setup: { pit } }: PitSchedule): number =>
   1 - mean(pits.map((r) => scoreRun(r, pit.pace.pitC, pit.pace.bandC).outFraction));
 
@@ -171,6 +172,21 @@ export function plannedVentsOf(cook: PitSchedule, litMs: number, zone: string): 
     planned.length > 0
       ? planned
       : [{ atMin: 0, intakeFraction: policy.up.intake, exhaustFraction: policy.up.exhaust }];
+  const held = cook.rule && settingAt(cook.rule, cook.rule.start);
+  if (held) {
+    const [{ atMin }] = settings as [VentMove];
+    return [
+      {
+        ...common,
+        at: at(atMin),
+        intakeFraction: held.intake,
+        exhaustFraction: held.exhaust,
+        fanTargetC: null,
+        first: true,
+        moves,
+      },
+    ];
+  }
   return settings.map((m, i) => ({
     ...common,
     at: at(m.atMin),

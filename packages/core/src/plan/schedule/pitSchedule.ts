@@ -3,6 +3,7 @@ import type { ControlPolicy } from '../../control/controlPolicy';
 import type { MeatSpec, Scenario } from '../../scenario/scenario';
 import type { Result } from '../../scenario/result';
 import type { Hold } from '../document/hold';
+import type { ChosenRule } from '../fire/chooseRule';
 import type { PitSetup } from '../fire/designFire';
 import type { RequestMeat } from '../request/types';
 import type { TunedPolicy } from '../fire/tunedPolicy';
@@ -26,6 +27,8 @@ export interface PitSchedule {
   setup: PitSetup;
   /** How the fire is held. */
   policy: ControlPolicy;
+  /** The rule for the hand that goes with it; null beside a fan. */
+  rule: ChosenRule | null;
   /** How the policy was tuned; null for a rough answer. */
   tuned: TunedPolicy | null;
   /** What is wanted of each piece. */

@@ -6,6 +6,7 @@ import { drawPieceVariation, NO_VARIATION } from '../../meat/variation';
 import { seeded, seedFrom } from '../../quantity/random';
 import { drawLikelyPit, sdOfKnown } from '../../sampling/likelyPits';
 import { meanWeather } from '../request/planWeather';
+import { usualRule } from '../fire/chooseRule';
 import type { PitSetup } from '../fire/designFire';
 import { sizeFire } from './fuelLoad';
 import type { PitSchedule, PieceTarget } from './pitSchedule';
@@ -78,33 +79,7 @@ export function* planPit(
     onMin,
     took.map((t) => t * ROUGH.late),
   );
-  const plan: PitSchedule = {
-    setup,
-    policy,
-    tuned,
-    targets,
-    onMin: schedule.onMin,
-    litMin: 0,
-    result: first.result,
-    scenario: first.scenario,
-    endMin: first.endMin,
-    readyMin: took.map((t, i) =>
-      [ROUGH.early, 1, ROUGH.late].map((x) => schedule.onMin[i]! + t * x),
-    ),
-    wrapMin: meats.map((_, i) => {
-      const wrap = first.result.meats[i]?.wrappedAtMin ?? null;
-      return wrap === null ? [] : [wrap + schedule.onMin[i]! - onMin];
-    }),
-    likelyCoresC: [],
-    movedMin: meats.map(() => 0),
-    likelyRuns: [first.result],
-    ...burnRatesPerMin([first]),
-    lookCostMin: null,
-    holds: [],
-    earliestMin: onMin,
-    fuelLoadKg: 0,
-    fullLoadKg: fireLoadKg(setup.fire, setup.parameters.diameterM),
-  };
+  const plan = firstSchedule({ setup, policy, tuned, targets, onMin, schedule, took, first });
   if (!rough && meats.length > 0) {
     const jobs = likelyPitJobs(plan, weather, schedule, options.members);
     recordLikelyPits(plan, yield* within(runLikelyPits(jobs, options.handOn ?? false), 0.32, 0.6));
@@ -126,6 +101,49 @@ export function* planPit(
   }
   yield 1;
   return plan;
+}
+
+/** What a schedule begins with, before any likely pit was run. */
+interface Beginning extends Pick<PitSchedule, 'setup' | 'policy' | 'tuned' | 'targets'> {
+  /** When meat can go on at the earliest, min after lighting. */
+  onMin: number;
+  schedule: MeatSchedule;
+  /** How long each piece took in the reference cook, min. */
+  took: readonly number[];
+  first: ReturnType<typeof runReference>;
+}
+
+/** A pit's schedule by its reference cook alone. */
+function firstSchedule(from: Beginning): PitSchedule {
+  const { setup, policy, tuned, targets, onMin, schedule, took, first } = from;
+  return {
+    setup,
+    policy,
+    rule: tuned ? tuned.rule : usualRule(setup, policy),
+    tuned,
+    targets,
+    onMin: schedule.onMin,
+    litMin: 0,
+    result: first.result,
+    scenario: first.scenario,
+    endMin: first.endMin,
+    readyMin: took.map((t, i) =>
+      [ROUGH.early, 1, ROUGH.late].map((x) => schedule.onMin[i]! + t * x),
+    ),
+    wrapMin: targets.map((_, i) => {
+      const wrap = first.result.meats[i]?.wrappedAtMin ?? null;
+      return wrap === null ? [] : [wrap + schedule.onMin[i]! - onMin];
+    }),
+    likelyCoresC: [],
+    movedMin: targets.map(() => 0),
+    likelyRuns: [first.result],
+    ...burnRatesPerMin([first]),
+    lookCostMin: null,
+    holds: [],
+    earliestMin: onMin,
+    fuelLoadKg: 0,
+    fullLoadKg: fireLoadKg(setup.fire, setup.parameters.diameterM),
+  };
 }
 
 /** How the fire is held: worked out before, or now; null for a rough answer that has nothing to go by. */

@@ -1,0 +1,125 @@
+/** The rule for the hand that a plan prints: of several, the one with the fewest looks that still holds the pit. */
+import type { ControlPolicy } from '../../control/controlPolicy';
+import { createHandOperator } from '../../control/handOperator';
+import type { HandRule } from '../../control/handRule';
+import { advance, createCook } from '../../cook/cook';
+import { resultOf } from '../../cook/result';
+import { seeded } from '../../quantity/random';
+import { mean } from '../../quantity/statistics';
+import { drawLikelyPit } from '../../sampling/likelyPits';
+import type { Scenario } from '../../scenario/scenario';
+import type { PitSetup } from './designFire';
+import { ventNotches, splitNotches } from './notches';
+import { scoreSetup } from './trialPits';
+
+/** A rule with how it did. */
+export interface ChosenRule extends HandRule {
+  /** Share of the time in the band of the pits that it was tried in, 0 to 1; null where it was not tried. */
+  inBandFraction: number | null;
+}
+
+/** Seeds of the pits that rules are tried on. */
+const SEEDS = [21, 22, 23];
+/**
+ * Looks that are tried, min apart, and from how many bands off on it is two notches: what is slow to follow its vents is not
+ * looked at more often.
+ */
+const LOOKS = {
+  usual: [
+    { everyMin: 15, two: null },
+    { everyMin: 20, two: 1.25 },
+    { everyMin: 20, two: null },
+    { everyMin: 30, two: null },
+  ],
+  slow: [
+    { everyMin: 20, two: null },
+    { everyMin: 30, two: null },
+    { everyMin: 45, two: null },
+  ],
+};
+/** How the pace of a fire spreads, standard deviation of the logarithm (plausible: charcoal of another bag). */
+const PACE_SD = 0.12;
+/** Bounds and what has come back, in bands. */
+const BOUND = { vents: 0.5, splits: [0.35, 0.5] };
+const BACK = 0.4;
+/** What one split is heavier than the last: tried. */
+const RATIOS = [1.15, 1.25];
+/** No split goes on over this, in bands. */
+const WAIT_OVER = 1.2;
+/** Fewer looks are worth this share of the time. */
+const WORTH = 0.03;
+/** A kilogram more or less of wood counts about so much of the pit's heat over the air: half is the coals'. */
+const HEAT_OF_SPLIT = 0.5;
+
+/** The rules that are tried for a setup, those with the fewest looks last. */
+function rulesOf(setup: PitSetup, policy: ControlPolicy): HandRule[] {
+  const { pitC, bandC } = setup.pit.pace;
+  const backK = BACK * bandC;
+  if (policy.feed) {
+    const { mostMin } = policy.feed;
+    return RATIOS.flatMap((ratio) =>
+      BOUND.splits.map((bound): HandRule => {
+        const { splitsKg, start } = splitNotches(policy, ratio);
+        return {
+          everyMin: mostMin,
+          overK: bound * bandC,
+          underK: bound * bandC,
+          twoFromK: null,
+          backK,
+          notchK: HEAT_OF_SPLIT * (ratio - 1) * pitC,
+          start,
+          notches: { by: 'splits', splitsKg, waitOverK: WAIT_OVER * bandC },
+        };
+      }),
+    );
+  }
+  const { settings, start } = ventNotches(setup, policy, bandC);
+  const looks = LOOKS[setup.preset.traits.slowToCool ? 'slow' : 'usual'];
+  return looks.map(({ everyMin, two }) => ({
+    everyMin,
+    twoFromK: two === null ? null : two * bandC,
+    overK: BOUND.vents * bandC,
+    underK: BOUND.vents * bandC,
+    backK,
+    notchK: bandC,
+    start,
+    notches: { by: 'vents', settings },
+  }));
+}
+
+/** A rule that was not tried: for a first rough answer. Null beside a fan. */
+export function usualRule(setup: PitSetup, policy: ControlPolicy): ChosenRule | null {
+  if (setup.underFan) return null;
+  const rules = rulesOf(setup, policy);
+  return { ...rules[0]!, inBandFraction: null };
+}
+
+/** The rule that holds a setup best in likely pits; null beside a fan. Yields the share done. */
+export function* chooseRule(
+  setup: PitSetup,
+  policy: ControlPolicy,
+  scenario: Scenario,
+): Generator<number, ChosenRule | null> {
+  if (setup.underFan) return null;
+  const tried: ChosenRule[] = [];
+  const rules = rulesOf(setup, policy);
+  for (const [i, rule] of rules.entries()) {
+    const shares = SEEDS.map((seed) => {
+      const random = seeded(seed);
+      const likely = drawLikelyPit(scenario, setup.parameters, random);
+      const hand = createHandOperator(likely.scenario, setup.pit.pace.pitC, policy, rule);
+      const cook = createCook(likely.scenario, { operator: likely.withItsProbe(hand) });
+      cook.pit!.unlit.paceFactor *= random.logNormal(PACE_SD);
+      const run = resultOf(advance(cook, likely.scenario.untilMin));
+      return 1 - scoreSetup(setup, run).outFraction;
+    });
+    tried.push({ ...rule, inBandFraction: mean(shares) });
+    yield (i + 1) / rules.length;
+  }
+  const best = Math.max(...tried.map((r) => r.inBandFraction!));
+  const asGood = tried.filter((r) => r.inBandFraction! >= best - WORTH);
+  const rarest = Math.max(...asGood.map((r) => r.everyMin));
+  return asGood
+    .filter((r) => r.everyMin === rarest)
+    .reduce((a, b) => (b.inBandFraction! > a.inBandFraction! ? b : a));
+}

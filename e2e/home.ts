@@ -96,7 +96,7 @@ const freePort = (): Promise<number> =>
 export type Serve = (options?: ServerOptions) => Promise<OwnServer>;
 
 /** Likely cooks behind a plan in browser tests: the sixty of the app cost more than all the rest of a page. */
-const MEMBERS = 12;
+export const MEMBERS = 12;
 
 /** How many times slower than this machine the pages are, to find what goes wrong on a busy one; 1 leaves them. */
 const SLOWER = Number(process.env.E2E_SLOWER ?? 1);

@@ -9,7 +9,14 @@ export { phaseWords, safetyWords, wrapOptionWords, WRAP_OPTION_NAMES, type Clock
 export { jobWords, paceWhenWords } from './plan/jobs';
 export { wordPlan, type WordedPlan } from './plan/plan';
 export { fuelName } from './plan/shopping';
-export { linesOf, markdownOf, pitName, ringingLines, type SheetLine } from './plan/sheet';
+export {
+  linesOf,
+  markdownOf,
+  pitName,
+  ringingLines,
+  type SheetLine,
+  visitWords,
+} from './plan/sheet';
 export { schoolWords, wordVariant, type PlanVariant } from './plan/variants';
 export {
   capital,

@@ -6,7 +6,7 @@ import {
   countWords,
   massWords,
   pitName,
-  spanOfTime,
+  visitWords,
   type WordedPlan,
 } from '@ostrin/wording';
 import { memo } from 'react';
@@ -17,11 +17,13 @@ import { Paragraph, SmallText } from '../ui/Text';
 
 /** When somebody must be there, and who. */
 export const Watch = memo(function Watch({ plan }: { plan: WordedPlan }) {
-  const { visits, longestFreeMin, shifts } = plan.watch;
+  const { shifts } = plan.watch;
   return (
     <View className="gap-1">
       <Heading>Your shift</Heading>
-      <Paragraph>{`${countWords(visits, 'visit', 'visits')}, longest break ${spanOfTime(longestFreeMin)}.`}</Paragraph>
+      {visitWords(plan).map((line) => (
+        <Paragraph key={line}>{line}</Paragraph>
+      ))}
       {shifts.map((s) => (
         <Paragraph
           key={s.name}

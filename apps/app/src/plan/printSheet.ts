@@ -1,6 +1,6 @@
 /** One printed page: fire, vents, jobs. It is laid out in a frame of its own, so that the page itself stays as it is. */
 import { cutOf } from '@ostrin/core/catalogue';
-import { countWords, linesOf, pitName, spanOfTime, type WordedPlan } from '@ostrin/wording';
+import { linesOf, pitName, visitWords, type WordedPlan } from '@ostrin/wording';
 import { clockAndDay, clockOf } from '../ui/words';
 
 /** Sizes of type it is set in, pt: the largest in which all of it stands on one page. */
@@ -87,7 +87,7 @@ function sectionsOf(plan: WordedPlan): Section[] {
       parts: [
         {
           items: [
-            `${countWords(plan.watch.visits, 'visit', 'visits')}, longest break ${spanOfTime(plan.watch.longestFreeMin)}`,
+            ...visitWords(plan),
             ...plan.watch.shifts.map((s) => `${s.name}: ${when(s.from)} to ${when(s.to)}`),
           ],
         },

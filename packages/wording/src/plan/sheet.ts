@@ -67,6 +67,19 @@ export function ringingLines(plan: WordedPlan): SheetLine[] {
   return [...linesOf(plan).filter((l) => !expected.has(l.job)), ...looks];
 }
 
+/** When somebody is at the pits: for jobs, and for looks. */
+export function visitWords(plan: WordedPlan): string[] {
+  const { visits, longestFreeMin } = plan.watch;
+  const looks = plan.rules.filter((r) => r.notches.by === 'vents' && r.looks.count > 0);
+  return [
+    `${countWords(visits, 'visit', 'visits')} with a job, longest break between them ${spanOfTime(longestFreeMin)}.`,
+    ...looks.map(({ pit, everyMin, looks: { count } }) => {
+      const at = plan.fires.length > 1 ? ` at ${pitName(plan, pit)}` : '';
+      return `Besides them a look${at} every ${spanOfTime(everyMin)}, ${count} in all, where no thermometer sends its readings.`;
+    }),
+  ];
+}
+
 /** The looks at each pit as lines of their own: where a fire is fed at each look, that is one already. */
 function lookLines(plan: WordedPlan): SheetLine[] {
   return plan.rules.flatMap(({ pit, everyMin, looks, notches, inWords }): SheetLine[] => {
@@ -154,7 +167,7 @@ export function markdownOf(plan: WordedPlan, title: string): string {
         .join('\n'),
     ...plan.holds.flatMap((h) => [`## ${plainMarkdown(capital(h.heading))}`, list(h.lines)]),
     '## Shifts',
-    `${countWords(plan.watch.visits, 'visit', 'visits')}, longest break ${spanOfTime(plan.watch.longestFreeMin)}.`,
+    visitWords(plan).join(' '),
     ...(plan.watch.shifts.length > 0
       ? [
           list(

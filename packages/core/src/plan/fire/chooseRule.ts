@@ -6,7 +6,7 @@ import { advance, createCook } from '../../cook/cook';
 import { resultOf } from '../../cook/result';
 import { seeded } from '../../quantity/random';
 import { mean } from '../../quantity/statistics';
-import { drawLikelyPit } from '../../sampling/likelyPits';
+import { drawLikelyPit, sdOfKnown } from '../../sampling/likelyPits';
 import type { Scenario } from '../../scenario/scenario';
 import type { PitSetup } from './designFire';
 import { ventNotches, splitNotches } from './notches';
@@ -102,11 +102,12 @@ export function* chooseRule(
 ): Generator<number, ChosenRule | null> {
   if (setup.underFan) return null;
   const tried: ChosenRule[] = [];
+  const sd = sdOfKnown(setup.pit.known);
   const rules = rulesOf(setup, policy);
   for (const [i, rule] of rules.entries()) {
     const shares = SEEDS.map((seed) => {
       const random = seeded(seed);
-      const likely = drawLikelyPit(scenario, setup.parameters, random);
+      const likely = drawLikelyPit(scenario, setup.parameters, random, sd);
       const hand = createHandOperator(likely.scenario, setup.pit.pace.pitC, policy, rule);
       const cook = createCook(likely.scenario, { operator: likely.withItsProbe(hand) });
       cook.pit!.unlit.paceFactor *= random.logNormal(PACE_SD);

@@ -68,7 +68,7 @@ describe('what it says', () => {
     }
     expect(html).toContain('briquettes, 2 wide and 2 high');
     expect(html).toContain('Over 125 °C: close by one notch. Under 117 °C: open by one notch.');
-    expect(html).toContain('Notches, tight to wide: Bowl vent a crack');
+    expect(html).toContain('The notches, tight to wide: Bowl vent a crack, lid vent');
     expect(html).toContain('carbon monoxide');
     expect(html).not.toContain('<h3>');
     for (const job of one.jobs) expect(html).toContain(job.at.slice(11));

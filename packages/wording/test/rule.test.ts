@@ -10,7 +10,7 @@ import {
 } from '@ostrin/core/internals';
 import type { PlannedRule, RequestPit } from '@ostrin/core';
 import type { Units } from '@ostrin/core/quantity';
-import { notchWords, ruleWords } from '../src/plan/rule';
+import { notchLines, ruleWords } from '../src/plan/rule';
 
 const C_KG: Units = { temperature: 'C', mass: 'kg' };
 const F_LB: Units = { temperature: 'F', mass: 'lb' };
@@ -42,9 +42,18 @@ it.each(ours)('names the notches of %s so that no two of them are called the sam
   for (const way of VENT_NOTATIONS) {
     for (const units of [C_KG, F_LB]) {
       const pit = pitWith(id, way);
-      const names = notchWords(ruleFor(pit), pit, units);
-      expect(new Set(names.map((n) => n.name)).size).toBe(names.length);
-      expect(names.filter((n) => n.first)).toHaveLength(1);
+      const rule = ruleFor(pit);
+      const lines = notchLines(rule, pit, units);
+      // What stays in a line, with each of what moves in it.
+      const names = lines.flatMap((line) => {
+        const [first, ...others] = line.split(' · ');
+        return [first!, ...others.map((o) => `${first!.slice(0, first!.indexOf(','))} ${o}`)];
+      });
+      expect(new Set(names).size).toBe(names.length);
+      expect(names).toHaveLength(
+        rule.notches.by === 'vents' ? rule.notches.settings.length : rule.notches.splitsKg.length,
+      );
+      expect(lines.join(' ').match(/\(begin here\)/g)).toHaveLength(1);
     }
   }
 });

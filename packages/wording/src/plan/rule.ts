@@ -2,7 +2,7 @@
 import type { PlannedRule, RequestPit } from '@ostrin/core';
 import type { Units } from '@ostrin/core/quantity';
 import { capital, smallMassWords, spanOfTime, spanWords, temperatureWords } from '../quantities';
-import { openingWords, settingWords, ventedPit, ventNames, type VentedPit } from '../vents';
+import { openingWords, ventedPit, ventNames } from '../vents';
 
 /** What a look goes by: bounds from the target, K, and what the thermometer shows more than the grate has. */
 export interface LookBounds {
@@ -23,29 +23,41 @@ export function lookBounds(
   };
 }
 
-/** The notches of a rule one by one, and which of them to begin with. */
-export function notchWords(
-  { notches, start }: PlannedRule,
-  pit: RequestPit,
-  units: Units,
-): { name: string; first: boolean }[] {
+/** Begins at this one. */
+const BEGIN = ' (begin here)';
+
+/** The notches of a rule, tight to wide or light to heavy, in lines: what stays the same from one to the next is said once. */
+export function notchLines(rule: PlannedRule, pit: RequestPit, units: Units): string[] {
+  const { notches, start } = rule;
+  const marked = (text: string, i: number): string => (i === start ? text + BEGIN : text);
+  if (notches.by === 'splits') {
+    return [
+      notches.splitsKg.map((kg, i) => marked(smallMassWords(1000 * kg, units), i)).join(' · '),
+    ];
+  }
   const vented = ventedPit(pit);
-  const names =
-    notches.by === 'splits'
-      ? notches.splitsKg.map((kg) => smallMassWords(1000 * kg, units))
-      : notches.settings.map(({ intake, exhaust }) =>
-          isOneVent(notches.settings, vented)
-            ? openingWords(vented, 'intake', intake)
-            : settingWords(vented, intake, exhaust),
-        );
-  return names.map((name, i) => ({ name, first: i === start }));
+  const names = ventNames(vented.preset);
+  const all = notches.settings.map((s) => ({
+    intake: openingWords(vented, 'intake', s.intake),
+    exhaust: openingWords(vented, 'exhaust', s.exhaust),
+  }));
+  const lines: string[] = [];
+  for (let from = 0; from < all.length;) {
+    const first = all[from]!;
+    const until = (vent: 'intake' | 'exhaust'): number => {
+      const other = all.findIndex((n, i) => i > from && n[vent] !== first[vent]);
+      return other < 0 ? all.length : other;
+    };
+    // The vent that stays where it is for longer is named first, and once.
+    const stays = until('exhaust') >= until('intake') ? 'exhaust' : 'intake';
+    const moves = stays === 'exhaust' ? 'intake' : 'exhaust';
+    const to = until(stays);
+    const openings = all.slice(from, to).map((n, i) => marked(n[moves], from + i));
+    lines.push(`${capital(names[stays])} ${first[stays]}, ${names[moves]} ${openings.join(' · ')}`);
+    from = to;
+  }
+  return lines;
 }
-
-type Settings = Extract<PlannedRule['notches'], { by: 'vents' }>['settings'];
-
-/** Whether the exhaust stays where it is from notch to notch. */
-const isOneVent = (settings: Settings, pit: VentedPit): boolean =>
-  new Set(settings.map((s) => openingWords(pit, 'exhaust', s.exhaust))).size === 1;
 
 /** What to see to before a second move the same way. */
 const CAUSES = {
@@ -62,18 +74,15 @@ const CAUSES = {
 /** The rule as sentences, for a page, a print or a sheet to hand over. */
 export function ruleWords(rule: PlannedRule, pit: RequestPit, units: Units): string[] {
   const { notches, everyMin, readsOverK, backK } = rule;
-  const vented = ventedPit(pit);
   const atPace = ({ pitC }: { pitC: number }) => lookBounds({ ...rule, targetC: pitC }, units);
   const { over, under } = atPace(pit.pace);
   const { then } = pit.pace;
   const second = then && atPace(then);
   const every = spanOfTime(everyMin);
-  const list = notchWords(rule, pit, units)
-    .map(({ name, first }) => (first ? `${name} (begin here)` : name))
-    .join('; ');
+  const lines = notchLines(rule, pit, units);
   const causes = CAUSES[notches.by];
   const twice = `Before a second move the same way: if it is high, ${causes.high}; if it is low, ${causes.low}.`;
-  const back = `Leave it, too, if it has come back by ${spanWords(backK, units)} since the last look.`;
+  const back = `Leave it as well if it has come back by ${spanWords(backK, units)} or more since the last look.`;
   const { twoFromK } = rule;
   const far =
     twoFromK &&
@@ -99,24 +108,16 @@ export function ruleWords(rule: PlannedRule, pit: RequestPit, units: Units): str
       `Put on a split every ${every} until the last piece is off. Over ${over}: one size lighter. Under ${under}: one size heavier. Between them, the same size again. ${back}`,
       `Over ${wait}: no split yet, look again in 5 min.`,
       ...later,
-      `Sizes, light to heavy: ${list}.`,
+      `Sizes, light to heavy: ${lines.join('')}.`,
       twice,
       ...held,
     ];
   }
-  const { exhaust } = notches.settings[rule.start]!;
-  const { intake: name, exhaust: other } = ventNames(vented.preset);
-  const which = isOneVent(notches.settings, vented)
-    ? `Notches of the ${name}, tight to wide`
-    : 'Notches, tight to wide';
-  const stays = isOneVent(notches.settings, vented)
-    ? [`${capital(other)}: ${openingWords(vented, 'exhaust', exhaust)} all the time.`]
-    : [];
   return [
     `Once it is closed down, look every ${every} until the last piece is off. Over ${over}: close by one notch. Under ${under}: open by one notch.${two} Between them, leave it. ${back}`,
     ...later,
-    `${which}: ${list}.`,
-    ...stays,
+    `The notches, tight to wide: ${lines[0]}`,
+    ...lines.slice(1),
     ...fuel,
     twice,
     ...held,

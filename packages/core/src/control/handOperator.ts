@@ -2,8 +2,8 @@
 import { CHARCOALS } from '../fuel/catalogue';
 import type { Action } from '../scenario/actions';
 import type { Scenario } from '../scenario/scenario';
-import type { ControlPolicy, SplitFeedPolicy } from './controlPolicy';
-import { notchAtLook, notchFor, type HandMemory, type HandRule } from './handRule';
+import type { ControlPolicy, SplitFeedPolicy, VentOpenings } from './controlPolicy';
+import { notchAtLook, notchFor, type HandMemory, type HandRule, type Notches } from './handRule';
 import type { Observation, Operator } from './operator';
 import { createSimulatedOperator } from './simulatedOperator';
 import { WHILE_IT_CATCHES } from './splitFeeding';
@@ -13,24 +13,29 @@ export const WAIT_WITH_SPLIT_MIN = 5;
 /** A fire on splits has come up when the pit is so near its target, K: splits are of one size until then. */
 const UP_WITHIN_K = 8;
 
-/** An operator for that scenario's pit who goes by `rule`; `policy` says how it comes up, and when charcoal is topped up. */
+/**
+ * An operator for that scenario's pit who goes by `rule`; `policy` says how it comes up, and when charcoal is topped up. Throws
+ * RangeError for splits where the policy feeds none.
+ */
 export const createHandOperator = (
   scenario: Scenario,
   targetC: number,
   policy: ControlPolicy,
   rule: HandRule,
-): Operator =>
-  policy.feed
-    ? bySplits(targetC, policy, policy.feed, rule)
-    : byVents(scenario, targetC, policy, rule);
+): Operator => {
+  const { notches } = rule;
+  if (notches.by === 'vents') return byVents(scenario, targetC, policy, rule, notches.settings);
+  if (!policy.feed) throw new RangeError('a rule of splits for a fire that is not kept on them');
+  return bySplits(targetC, policy, policy.feed, rule, notches);
+};
 
 function byVents(
   scenario: Scenario,
   firstC: number,
   policy: ControlPolicy,
   rule: HandRule,
+  settings: readonly VentOpenings[],
 ): Operator {
-  const { settings } = rule.notches as Extract<HandRule['notches'], { by: 'vents' }>;
   const hold = settings[rule.start]!;
   const { soak: _, ...rest } = policy;
   const coming = createSimulatedOperator(scenario, firstC, { ...rest, hold, deadbandK: null });
@@ -77,8 +82,8 @@ function bySplits(
   policy: ControlPolicy,
   feed: SplitFeedPolicy,
   rule: HandRule,
+  { splitsKg, waitOverK }: Extract<Notches, { by: 'splits' }>,
 ): Operator {
-  const { splitsKg, waitOverK } = rule.notches as Extract<HandRule['notches'], { by: 'splits' }>;
   const memory: HandMemory = { notch: rule.start, lastC: null };
   let targetC = firstC;
   let nextMin = feed.firstMin;

@@ -172,8 +172,8 @@ export function nearestSettableOpening({ finest }: ControlPolicy, fraction: numb
 }
 
 /** The exhaust beside a wide intake: from its holding place to fully open, no faster than the intake. */
-const exhaustAlongside = (hold: number, intake: number): number =>
-  hold + ((1 - hold) * (intake - WIDE_INTAKE)) / (1 - WIDE_INTAKE);
+export const exhaustBeside = (hold: number, intake: number): number =>
+  intake > WIDE_INTAKE ? hold + ((1 - hold) * (intake - WIDE_INTAKE)) / (1 - WIDE_INTAKE) : hold;
 
 /** Sets the intake, and the exhaust with it where it goes along. */
 function setIntake(
@@ -187,7 +187,7 @@ function setIntake(
     policy.exhaustPerIntake !== null
       ? clamp(nearestSettableOpening(policy, policy.exhaustPerIntake * intake), 0.05, 1)
       : intake > WIDE_INTAKE
-        ? nearestSettableOpening(policy, exhaustAlongside(policy.hold.exhaust, intake))
+        ? nearestSettableOpening(policy, exhaustBeside(policy.hold.exhaust, intake))
         : Math.min(
             policy.hold.exhaust,
             operator.hasComeUp && operator.exhaust < policy.hold.exhaust ? operator.exhaust : 1,

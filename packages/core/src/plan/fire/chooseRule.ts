@@ -1,4 +1,5 @@
 /** The rule for the hand that a plan prints: of several, the one with the fewest looks that still holds the pit. */
+import { MILD_DAY } from '../../air/weather';
 import type { ControlPolicy } from '../../control/controlPolicy';
 import { createHandOperator } from '../../control/handOperator';
 import type { HandRule } from '../../control/handRule';
@@ -48,8 +49,8 @@ const RATIOS = [1.15, 1.25];
 const WAIT_OVER = 1.2;
 /** Fewer looks are worth this share of the time. */
 const WORTH = 0.03;
-/** A kilogram more or less of wood counts about so much of the pit's heat over the air: half is the coals'. */
-const HEAT_OF_SPLIT = 0.5;
+/** Share of the pit's heat over the air that comes of the splits themselves: the rest is their coals' (plausible). */
+const HEAT_OF_SPLITS = 0.5;
 
 /** The rules that are tried for a setup, those with the fewest looks last. */
 function rulesOf(setup: PitSetup, policy: ControlPolicy): HandRule[] {
@@ -66,7 +67,7 @@ function rulesOf(setup: PitSetup, policy: ControlPolicy): HandRule[] {
           underK: bound * bandC,
           twoFromK: null,
           backK,
-          notchK: HEAT_OF_SPLIT * (ratio - 1) * pitC,
+          notchK: HEAT_OF_SPLITS * (ratio - 1) * (pitC - MILD_DAY.airC),
           start,
           notches: { by: 'splits', splitsKg, waitOverK: WAIT_OVER * bandC },
         };

@@ -4,6 +4,7 @@ import {
   type ControlPolicy,
   type VentOpenings,
 } from '../../control/controlPolicy';
+import { exhaustBeside } from '../../control/simulatedOperator';
 import { roundTo } from '../../quantity/units';
 import type { PitSetup } from './designFire';
 import { settable, toldVents } from './firstMove';
@@ -16,8 +17,6 @@ const MOST_FOLDS = 0.35;
 const PARTS = 8;
 /** More parts than that never make a difference: the vent is at the end of its travel. */
 const MOST_PARTS = 40;
-/** From this intake on the exhaust is opened with it, share of the travel. */
-const WIDE_INTAKE = 0.6;
 /** A leaky pit whose intake is nearly shut is held back by the exhaust: each notch leaves this share of its opening. */
 const DAMPED = 0.75;
 const LEAST_EXHAUST = 0.15;
@@ -27,9 +26,9 @@ const PICKED_KG = 0.01;
 /** Both vents when the intake should stand at `intake`. */
 function beside(policy: ControlPolicy, intake: number): VentOpenings {
   const { hold } = withHoldingIntake(policy, intake);
-  if (policy.exhaustPerIntake !== null || intake <= WIDE_INTAKE) return hold;
-  const opened = (intake - WIDE_INTAKE) / (1 - WIDE_INTAKE);
-  return { ...hold, exhaust: hold.exhaust + (1 - hold.exhaust) * opened };
+  return policy.exhaustPerIntake === null
+    ? { ...hold, exhaust: exhaustBeside(hold.exhaust, intake) }
+    : hold;
 }
 
 /** Settings of the vents from tight to wide, about `notchK` apart, and which of them is the policy's own. */

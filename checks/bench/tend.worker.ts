@@ -1,13 +1,8 @@
 /** Measures one share of the true cooks of a seed in a worker, and sends each as it is done. */
-import { parentPort, workerData } from 'node:worker_threads';
+import { workerData } from 'node:worker_threads';
 import { measureCook, tendCases } from '../tend/measure';
+import { sendShare } from './sendShare';
 
-const { seed, cooks, share, shares } = workerData as {
-  seed: number;
-  cooks: number;
-  share: number;
-  shares: number;
-};
-tendCases(seed, cooks).forEach((c, i) => {
-  if (i % shares === share) parentPort!.postMessage(measureCook(c, i));
-});
+// `inShares` hands on what the bench was asked for.
+const { seed, cooks } = workerData as { seed: number; cooks: number };
+sendShare(tendCases(seed, cooks), measureCook);

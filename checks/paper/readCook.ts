@@ -1,9 +1,8 @@
 /** One cook in its true pit, tended by a reader of the printed plan, and what came of it. */
-import { pitOf } from '@ostrin/core';
 import type { Case } from '../plans/requests';
 import { inBandOf, tendCase } from '../tend/inBand';
 import { planOf } from '../tend/truePit';
-import { trueCook, type TrueCook } from '../tend/truth';
+import { trueCook } from '../tend/truth';
 import { paperReader } from './reader';
 
 /** Too hot by so much over the band for so long is a runaway, K and min. */
@@ -39,10 +38,6 @@ function holdsFor(c: readonly number[], from: number, min: number, is: (c: numbe
   return false;
 }
 
-/** From when the pit has been in its band, half minutes; the whole cook where it never was. */
-const firstUp = ({ truePitC, targetC, bandC }: TrueCook): number =>
-  truePitC.findIndex((c) => Math.abs(c - targetC) <= bandC);
-
 /** Carries one case out by its printed plan. */
 export function readCook(c: Case): ReadCook {
   const made = planOf(c);
@@ -50,8 +45,8 @@ export function readCook(c: Case): ReadCook {
   const t = trueCook(c, made, { operator: () => paperReader(plan) });
   const upTo = t.doneMin === null ? t.truePitC.length : 2 * t.doneMin;
   const pits = t.truePitC.slice(0, upTo);
-  const up = firstUp(t);
-  const { bandC } = pitOf(plan).pace;
+  const { targetC, bandC } = t;
+  const up = pits.findIndex((x) => Math.abs(x - targetC) <= bandC);
   const rule = plan.rules?.[0];
   const hours = (t.doneMin ?? t.endMin) / 60;
   const inBand = inBandOf(t);
@@ -61,8 +56,8 @@ export function readCook(c: Case): ReadCook {
     paper: inBand.inBand,
     jobsOnly: tendCase('planOnly', c, made).inBand,
     rules: tendCase('rules', c, made).inBand,
-    ranAway: holdsFor(pits, 2 * t.onMin, RUNAWAY.min, (x) => x > t.targetC + bandC + RUNAWAY.overK),
-    ranOut: up >= 0 && holdsFor(pits, up, OUT.min, (x) => x < t.targetC - OUT.underK),
+    ranAway: holdsFor(pits, 2 * t.onMin, RUNAWAY.min, (x) => x > targetC + bandC + RUNAWAY.overK),
+    ranOut: up >= 0 && holdsFor(pits, up, OUT.min, (x) => x < targetC - OUT.underK),
     visitsPerH: inBand.visitsPerH,
     plannedVisitsPerH: (plan.watch.visits + (rule?.looks.count ?? 0)) / hours,
     promised: rule?.inBandFraction ?? null,

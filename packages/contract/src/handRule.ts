@@ -58,7 +58,7 @@ export class PlannedRuleDto {
   @OrNull() @InRange(0, 300) twoFromK!: number | null;
   @InRange(0, 300) backK!: number;
   @InRange(0, 300) notchK!: number;
-  @PlaceIn((of) => listOf((of as PlannedRuleDto).notches)) start!: number;
+  @PlaceIn<PlannedRuleDto>((of) => listOf(of.notches)) start!: number;
   @KindOf(NOTCHES) notches!: VentNotchesDto | SplitNotchesDto;
   @InRange(-300, 300) readsOverK!: number;
   @OrNull() @InRange(0, 1) inBandFraction!: number | null;

@@ -91,13 +91,14 @@ export const ExactlyOne = (...keys: string[]): PropertyDecorator => oneOfKeys('e
 export const OneBeside = (...keys: string[]): PropertyDecorator => oneOfKeys('oneBeside', keys);
 
 /** The place of one in a list of the same document, counted from 0. */
-export const PlaceIn = (list: (document: object) => unknown): PropertyDecorator =>
+export const PlaceIn = <T extends object>(list: (document: T) => unknown): PropertyDecorator =>
   rule(
     'placeIn',
     (v, { object }) => {
-      const of = list(object);
+      // The document whose class carries the rule.
+      const of = list(object as T);
       return (
-        Number.isInteger(v) && Array.isArray(of) && (v as number) >= 0 && (v as number) < of.length
+        typeof v === 'number' && Number.isInteger(v) && Array.isArray(of) && v >= 0 && v < of.length
       );
     },
     'must be the place of one in its list, counted from 0',

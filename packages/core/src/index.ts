@@ -48,7 +48,7 @@ export {
 } from './plan/request/types';
 export { onlyPit, pitFor } from './plan/request/pitFor';
 export { onlyPiece, type Result } from './scenario/result';
-export { type Action, USUAL_LID_S } from './scenario/actions';
+export { type Action, USUAL_LID_S, WAIT_WITH_SPLIT_MIN } from './scenario/actions';
 export type { Control, MeatSpec, PaceWhen, Scenario, WrapWhen } from './scenario/scenario';
 export { MILD_DAY } from './air/weather';
 export { TOO_SOFT } from './plan/document/hold';

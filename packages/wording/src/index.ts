@@ -14,6 +14,7 @@ export {
   markdownOf,
   pitName,
   ringingLines,
+  ruleLines,
   type SheetLine,
   visitWords,
 } from './plan/sheet';

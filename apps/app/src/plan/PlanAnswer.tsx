@@ -1,7 +1,7 @@
 /** The plan on the page: the cook as expected, the fire, the vents, the jobs, and on a phone all that goes with it. */
 import { onePit, type PitPlan } from '@ostrin/core';
 import type { VariantSources } from '@ostrin/core/engine';
-import { pitName, type WordedPlan } from '@ostrin/wording';
+import { pitName, ruleLines, type WordedPlan } from '@ostrin/wording';
 import { memo, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useLayout } from '../ui/layout';
@@ -52,7 +52,7 @@ export function Answer({ plan, settled, others }: Props) {
       part: onePit(plan, shown.pit),
       fire: shown,
       vents: plan.vents.filter((v) => v.pit === shown.pit),
-      rule: plan.rules.find((r) => r.pit === shown.pit)?.inWords ?? [],
+      rule: ruleLines(plan, shown.pit),
     }),
     [plan, shown],
   );

@@ -1,6 +1,6 @@
 /** One printed page: fire, vents, jobs. It is laid out in a frame of its own, so that the page itself stays as it is. */
 import { cutOf } from '@ostrin/core/catalogue';
-import { linesOf, pitName, visitWords, type WordedPlan } from '@ostrin/wording';
+import { linesOf, pitName, ruleLines, visitWords, type WordedPlan } from '@ostrin/wording';
 import { clockAndDay, clockOf } from '../ui/words';
 
 /** Sizes of type it is set in, pt: the largest in which all of it stands on one page. */
@@ -69,7 +69,7 @@ function sectionsOf(plan: WordedPlan): Section[] {
             ...f.inWords,
             ...f.feeding.map((x) => `Feed: ${x.inWords}`),
             ...vents.slice(0, 6).map((v) => `${clockOf(v.at)} ${v.inWords}`),
-            ...plan.rules.filter((r) => r.pit === f.pit).flatMap((r) => r.inWords),
+            ...ruleLines(plan, f.pit),
             ...vents
               .filter((v) => v.ifHigh)
               .flatMap((v) => [`If high: ${v.ifHigh}`, `If low: ${v.ifLow ?? ''}`]),

@@ -1,15 +1,12 @@
 /** A simulated operator who goes by a rule for the hand: between two looks nothing is done but putting on fuel. */
-import { CHARCOALS } from '../fuel/catalogue';
-import type { Action } from '../scenario/actions';
+import { WAIT_WITH_SPLIT_MIN, type Action } from '../scenario/actions';
 import type { Scenario } from '../scenario/scenario';
 import type { ControlPolicy, SplitFeedPolicy, VentOpenings } from './controlPolicy';
 import { notchAtLook, notchFor, type HandMemory, type HandRule, type Notches } from './handRule';
 import type { Observation, Operator } from './operator';
 import { createSimulatedOperator } from './simulatedOperator';
-import { WHILE_IT_CATCHES } from './splitFeeding';
+import { splitActions } from './splitFeeding';
 
-/** A pit that is too hot for another split is looked at again after so long, min (common practice). */
-export const WAIT_WITH_SPLIT_MIN = 5;
 /** A fire on splits has come up when the pit is so near its target, K: splits are of one size until then. */
 const UP_WITHIN_K = 8;
 
@@ -88,7 +85,6 @@ function bySplits(
   let targetC = firstC;
   let nextMin = feed.firstMin;
   let up = false;
-  const lump = Math.round(feed.lumpKg / CHARCOALS.lump.pieceKg);
   return {
     setTarget: (c) => {
       memory.notch = notchFor(rule, c - firstC);
@@ -108,20 +104,7 @@ function bySplits(
       nextMin = atMin + rule.everyMin;
       if (up) memory.notch = notchAtLook(rule, memory, pitC, targetC);
       memory.lastC = pitC;
-      const split: Action = {
-        atMin,
-        do: 'add-fuel',
-        fuel: 'splits',
-        ...(feed.species ? { species: feed.species } : {}),
-        pieces: 1,
-        massKg: splitsKg[memory.notch]!,
-        lit: false,
-        preheated: true,
-      };
-      const door: Action = { atMin, do: 'door', ...WHILE_IT_CATCHES };
-      return lump > 0
-        ? [split, door, { atMin, do: 'add-fuel', fuel: 'lump', pieces: lump, lit: false }]
-        : [split, door];
+      return splitActions(feed, atMin, splitsKg[memory.notch]!, feed.lumpKg);
     },
   };
 }

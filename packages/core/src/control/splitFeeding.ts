@@ -64,7 +64,30 @@ function nextSplitKg(operator: OperatorState, feed: SplitFeedPolicy, atMin: numb
 export const learntSplitKg = (kg: number, feed: SplitFeedPolicy, underK: number): number =>
   clamp(kg * (1 + clamp(underK * feed.learnPerK, -0.1, 0.1)), feed.lightestKg, feed.heaviestKg);
 
-/** Puts a split on, with the door ajar while it catches, and charcoal where the bed has burnt too low. */
+/** A split of so much goes on, kg, with the door ajar while it catches, and `lumpKg` of charcoal beside it where it is not 0. */
+export function splitActions(
+  { species }: SplitFeedPolicy,
+  atMin: number,
+  massKg: number,
+  lumpKg: number,
+): Action[] {
+  const split: Action = {
+    atMin,
+    do: 'add-fuel',
+    fuel: 'splits',
+    ...(species ? { species } : {}),
+    pieces: 1,
+    massKg,
+    lit: false,
+    preheated: true,
+  };
+  const door: Action = { atMin, do: 'door', ...WHILE_IT_CATCHES };
+  if (lumpKg <= 0) return [split, door];
+  const pieces = Math.max(1, Math.round(lumpKg / CHARCOALS.lump.pieceKg));
+  return [split, door, { atMin, do: 'add-fuel', fuel: 'lump', pieces, lit: false }];
+}
+
+/** Puts the next split on, and charcoal where the bed has burnt too low. */
 function putOnSplit(
   operator: OperatorState,
   feed: SplitFeedPolicy,
@@ -72,22 +95,9 @@ function putOnSplit(
 ): Action[] {
   const massKg = clamp(nextSplitKg(operator, feed, atMin), feed.lightestKg, feed.heaviestKg);
   operator.lastFeedMin = atMin;
-  const split: Action = {
-    atMin,
-    do: 'add-fuel',
-    fuel: 'splits',
-    ...(feed.species ? { species: feed.species } : {}),
-    pieces: 1,
-    massKg: roundDigits(massKg, 2),
-    lit: false,
-    preheated: true,
-  };
-  const door: Action = { atMin, do: 'door', ...WHILE_IT_CATCHES };
   const thin = litKg < THIN_BED_FRACTION * feed.bedKg;
   const lumpKg = thin ? Math.max(feed.bedKg, feed.lumpKg) : feed.lumpKg;
-  if (lumpKg <= 0) return [split, door];
-  const pieces = Math.max(1, Math.round(lumpKg / CHARCOALS.lump.pieceKg));
-  return [split, door, { atMin, do: 'add-fuel', fuel: 'lump', pieces, lit: false }];
+  return splitActions(feed, atMin, roundDigits(massKg, 2), lumpKg);
 }
 
 /** Exhaust to half when the pit stands well over its target; wide open again when the fire needs air. */

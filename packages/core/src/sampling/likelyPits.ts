@@ -10,7 +10,7 @@ import { seeded, type Random } from '../quantity/random';
 import { ascending, quantile } from '../quantity/statistics';
 
 /** Relative spreads of a pit, of its day (air in K), and of a thermometer: what it is off and trembles by, K. */
-interface PitVariationSd {
+export interface PitVariationSd {
   /** Of its leaks, relative. */
   leakCm2: number;
   /** Of the heat lost through its walls, relative. */

@@ -54,6 +54,8 @@ export type Happening = Action | { atMin: number; do: 'flare' | 'pan-dry' | 'fir
 
 /** How long a lid stays open for putting meat on, wrapping or feeding, s (common practice). */
 export const USUAL_LID_S = 60;
+/** A pit that is too hot for another split is looked at again after so long, min (common practice). */
+export const WAIT_WITH_SPLIT_MIN = 5;
 
 /** How long it stays open for a look, a spray or a brush, s (common practice). */
 export const LOOK_LID_S = 30;

@@ -1,11 +1,11 @@
 /** The rule for the hand in words: how often to look, from which reading on to move, and along which notches. */
-import type { PlannedRule, RequestPit } from '@ostrin/core';
+import { WAIT_WITH_SPLIT_MIN, type PlannedRule, type RequestPit } from '@ostrin/core';
 import type { Units } from '@ostrin/core/quantity';
 import { capital, smallMassWords, spanOfTime, spanWords, temperatureWords } from '../quantities';
 import { openingWords, ventedPit, ventNames } from '../vents';
 
 /** What a look goes by: bounds from the target, K, and what the thermometer shows more than the grate has. */
-export interface LookBounds {
+interface LookBounds {
   targetC: number;
   overK: number;
   underK: number;
@@ -86,7 +86,7 @@ export function ruleWords(rule: PlannedRule, pit: RequestPit, units: Units): str
   const { twoFromK } = rule;
   const far =
     twoFromK &&
-    lookBounds({ ...rule, targetC: pit.pace.pitC, overK: twoFromK, underK: twoFromK }, units);
+    lookBounds({ targetC: pit.pace.pitC, overK: twoFromK, underK: twoFromK, readsOverK }, units);
   const two = far ? ` Over ${far.over} or under ${far.under}: two notches at once.` : '';
   const fuel = rule.topUp
     ? [
@@ -106,7 +106,7 @@ export function ruleWords(rule: PlannedRule, pit: RequestPit, units: Units): str
     const wait = temperatureWords(pit.pace.pitC + notches.waitOverK + readsOverK, units);
     return [
       `Put on a split every ${every} until the last piece is off. Over ${over}: one size lighter. Under ${under}: one size heavier. Between them, the same size again. ${back}`,
-      `Over ${wait}: no split yet, look again in 5 min.`,
+      `Over ${wait}: no split yet, look again in ${spanOfTime(WAIT_WITH_SPLIT_MIN)}.`,
       ...later,
       `Sizes, light to heavy: ${lines.join('')}.`,
       twice,

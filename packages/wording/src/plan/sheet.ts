@@ -67,6 +67,10 @@ export function ringingLines(plan: WordedPlan): SheetLine[] {
   return [...linesOf(plan).filter((l) => !expected.has(l.job)), ...looks];
 }
 
+/** How a pit is held by hand, sentence by sentence; nothing where a fan does it. */
+export const ruleLines = (plan: WordedPlan, pit: string): string[] =>
+  plan.rules.find((r) => r.pit === pit)?.inWords ?? [];
+
 /** When somebody is at the pits: for jobs, and for looks. */
 export function visitWords(plan: WordedPlan): string[] {
   const { visits, longestFreeMin } = plan.watch;
@@ -154,10 +158,7 @@ export function markdownOf(plan: WordedPlan, title: string): string {
     '## Vents',
     ...plan.fires.flatMap((f) => [
       ...ofPit(plan, f.pit),
-      list([
-        ...plan.vents.filter((v) => v.pit === f.pit).map(ventLine),
-        ...plan.rules.filter((r) => r.pit === f.pit).flatMap((r) => r.inWords),
-      ]),
+      list([...plan.vents.filter((v) => v.pit === f.pit).map(ventLine), ...ruleLines(plan, f.pit)]),
     ]),
     ...plan.preparation.flatMap((p) => [`## ${plainMarkdown(capital(p.heading))}`, list(p.lines)]),
     '## Jobs',

@@ -3,15 +3,13 @@ import { MILD_DAY } from '../../air/weather';
 import type { ControlPolicy } from '../../control/controlPolicy';
 import { createHandOperator } from '../../control/handOperator';
 import type { HandRule } from '../../control/handRule';
-import { advance, createCook } from '../../cook/cook';
-import { resultOf } from '../../cook/result';
-import { seeded } from '../../quantity/random';
+import type { Operator } from '../../control/operator';
 import { mean } from '../../quantity/statistics';
-import { drawLikelyPit, sdOfKnown } from '../../sampling/likelyPits';
+import { sdOfKnown } from '../../sampling/likelyPits';
 import type { Scenario } from '../../scenario/scenario';
 import type { PitSetup } from './designFire';
 import { ventNotches, splitNotches } from './notches';
-import { scoreSetup } from './trialPits';
+import { scoreInLikelyPit } from './trialPits';
 
 /** A rule with how it did. */
 export interface ChosenRule extends HandRule {
@@ -58,21 +56,19 @@ function rulesOf(setup: PitSetup, policy: ControlPolicy): HandRule[] {
   const backK = BACK * bandC;
   if (policy.feed) {
     const { mostMin } = policy.feed;
-    return RATIOS.flatMap((ratio) =>
-      BOUND.splits.map((bound): HandRule => {
-        const { splitsKg, start } = splitNotches(policy, ratio);
-        return {
-          everyMin: mostMin,
-          overK: bound * bandC,
-          underK: bound * bandC,
-          twoFromK: null,
-          backK,
-          notchK: HEAT_OF_SPLITS * (ratio - 1) * (pitC - MILD_DAY.airC),
-          start,
-          notches: { by: 'splits', splitsKg, waitOverK: WAIT_OVER * bandC },
-        };
-      }),
-    );
+    return RATIOS.flatMap((ratio) => {
+      const { splitsKg, start } = splitNotches(policy, ratio);
+      return BOUND.splits.map((bound): HandRule => ({
+        everyMin: mostMin,
+        overK: bound * bandC,
+        underK: bound * bandC,
+        twoFromK: null,
+        backK,
+        notchK: HEAT_OF_SPLITS * (ratio - 1) * (pitC - MILD_DAY.airC),
+        start,
+        notches: { by: 'splits', splitsKg, waitOverK: WAIT_OVER * bandC },
+      }));
+    });
   }
   const { settings, start } = ventNotches(setup, policy, bandC);
   const looks = LOOKS[setup.preset.traits.slowToCool ? 'slow' : 'usual'];
@@ -106,15 +102,12 @@ export function* chooseRule(
   const sd = sdOfKnown(setup.pit.known);
   const rules = rulesOf(setup, policy);
   for (const [i, rule] of rules.entries()) {
-    const shares = SEEDS.map((seed) => {
-      const random = seeded(seed);
-      const likely = drawLikelyPit(scenario, setup.parameters, random, sd);
-      const hand = createHandOperator(likely.scenario, setup.pit.pace.pitC, policy, rule);
-      const cook = createCook(likely.scenario, { operator: likely.withItsProbe(hand) });
-      cook.pit!.unlit.paceFactor *= random.logNormal(PACE_SD);
-      const run = resultOf(advance(cook, likely.scenario.untilMin));
-      return 1 - scoreSetup(setup, run).outFraction;
-    });
+    const hand = (of: Scenario): Operator =>
+      createHandOperator(of, setup.pit.pace.pitC, policy, rule);
+    const shares = SEEDS.map(
+      (seed) =>
+        1 - scoreInLikelyPit(setup, scenario, hand, { seed, sd, paceSd: PACE_SD }).outFraction,
+    );
     tried.push({ ...rule, inBandFraction: mean(shares) });
     yield (i + 1) / rules.length;
   }

@@ -1,9 +1,11 @@
 /** Candidates for a policy, tried on likely pits, and how the best of them is chosen. */
 import type { ControlPolicy } from '../../control/controlPolicy';
-import { simulate } from '../../cook/cook';
+import type { Operator } from '../../control/operator';
+import { advance, createCook } from '../../cook/cook';
+import { resultOf } from '../../cook/result';
 import { seeded } from '../../quantity/random';
 import { mean, rms } from '../../quantity/statistics';
-import { drawLikelyPit } from '../../sampling/likelyPits';
+import { drawLikelyPit, type PitVariationSd } from '../../sampling/likelyPits';
 import type { Result } from '../../scenario/result';
 import type { Scenario } from '../../scenario/scenario';
 import type { PitSetup } from './designFire';
@@ -43,18 +45,39 @@ export interface Candidate {
 export const scoreSetup = (setup: PitSetup, run: Result): HoldingScore =>
   scoreRun(run, setup.pit.pace.pitC, setup.pit.pace.bandC);
 
+/** A likely pit that something is tried in. */
+interface Trial {
+  seed: number;
+  /** How it may differ from what its owner thinks; as nobody knows it where left out. */
+  sd?: PitVariationSd;
+  /** How the pace of its fire spreads, standard deviation of the logarithm; as the catalogue has it where left out. */
+  paceSd?: number;
+}
+
+/** How a setup is held in one likely pit by an operator who reads that pit's own thermometer. */
+export function scoreInLikelyPit(
+  setup: PitSetup,
+  scenario: Scenario,
+  operatorOf: (scenario: Scenario) => Operator,
+  { seed, sd, paceSd }: Trial,
+): HoldingScore {
+  const random = seeded(seed);
+  const likely = drawLikelyPit(scenario, setup.parameters, random, sd);
+  const operator = likely.withItsProbe(operatorOf(likely.scenario));
+  const cook = createCook(likely.scenario, { operator });
+  if (paceSd !== undefined) cook.pit!.unlit.paceFactor *= random.logNormal(paceSd);
+  return scoreSetup(setup, resultOf(advance(cook, likely.scenario.untilMin)));
+}
+
 /** Tries a policy in every trial pit, each with a thermometer of its own, and pools the scores. */
 export function scoreInTrialPits(
   setup: PitSetup,
   scenario: Scenario,
   policy: ControlPolicy,
 ): HoldingScore {
+  const operator = (): Operator => operatorFor(setup, scenario, policy);
   return poolScores(
-    TRIAL_SEEDS.map((seed) => {
-      const likely = drawLikelyPit(scenario, setup.parameters, seeded(seed));
-      const operator = likely.withItsProbe(operatorFor(setup, scenario, policy));
-      return scoreSetup(setup, simulate(likely.scenario, { operator }));
-    }),
+    TRIAL_SEEDS.map((seed) => scoreInLikelyPit(setup, scenario, operator, { seed })),
   );
 }
 

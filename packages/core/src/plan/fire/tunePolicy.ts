@@ -6,6 +6,7 @@ import { chooseRule } from './chooseRule';
 import type { HeldSetup, TunedPolicy } from './tunedPolicy';
 import { simulate } from '../../cook/cook';
 import type { Weather } from '../../air/weather';
+import { within, type Steps } from '../../sampling/likelyPit';
 import { otherSetups, type PitSetup } from './designFire';
 import { initialPolicy } from './initialPolicy';
 import { plannedScenario, type MeatSchedule } from './policyTrial';
@@ -21,21 +22,17 @@ export function* tunePolicy(
   usual: PitSetup,
   weather: Weather,
   schedule: MeatSchedule,
-): Generator<number, TunedPolicy> {
+): Steps<TunedPolicy> {
   const setups = [usual, ...otherSetups(usual)];
   const made: HeldSetup[] = [];
   for (const [i, setup] of setups.entries()) {
-    const work = tuneSetup(setup, weather, schedule);
-    let step = work.next();
-    for (; !step.done; step = work.next()) yield (TUNING * (i + step.value)) / setups.length;
-    made.push(step.value);
+    const [from, span] = [(TUNING * i) / setups.length, TUNING / setups.length];
+    made.push(yield* within(tuneSetup(setup, weather, schedule), from, span));
   }
   const best = bestCandidate(made, usual.pit.pace.bandC);
   const scenario = plannedScenario(best.setup, weather, schedule, TRIAL_MIN);
   const choosing = chooseRule(best.setup, best.policy, scenario);
-  let step = choosing.next();
-  for (; !step.done; step = choosing.next()) yield TUNING + (1 - TUNING) * step.value;
-  return { ...best, rule: step.value };
+  return { ...best, rule: yield* within(choosing, TUNING, 1 - TUNING) };
 }
 
 function* tuneSetup(

@@ -10,7 +10,7 @@ import { splitStackKg } from '../schedule/fuelLoad';
 import type { PitSchedule } from '../schedule/pitSchedule';
 import { fireLitKg } from '../../fire/catalogue';
 import { settingAt } from './plannedRule';
-import { plannedVentMoves, type VentMove } from './ventMoves';
+import { plannedVentMoves } from './ventMoves';
 import { lastOffMin } from './job';
 import { latestEndMin } from '../schedule/schedule';
 import { scoreRun } from '../fire/policyTrial';
@@ -174,11 +174,10 @@ export function plannedVentsOf(cook: PitSchedule, litMs: number, zone: string): 
       : [{ atMin: 0, intakeFraction: policy.up.intake, exhaustFraction: policy.up.exhaust }];
   const held = cook.rule && settingAt(cook.rule, cook.rule.start);
   if (held) {
-    const [{ atMin }] = settings as [VentMove];
     return [
       {
         ...common,
-        at: at(atMin),
+        at: at(planned[0]?.atMin ?? 0),
         intakeFraction: held.intake,
         exhaustFraction: held.exhaust,
         fanTargetC: null,

@@ -11,13 +11,21 @@ const ALARM_MIN = 5;
 const ruleOf = ({ count, everyMin }: { count: number; everyMin: number }): string =>
   `FREQ=MINUTELY;INTERVAL=${everyMin};COUNT=${count}`;
 
-/** The calendar's text. `stamp` is when it was made, epoch ms. Throws Error when a line cannot be told. */
-export function calendarOf(plan: WordedPlan, title: string, stamp: number): string {
+/** Versions count from here, so that they fit in 32 bits for a lifetime, epoch ms. */
+const FIRST_VERSION_MS = Date.UTC(2026, 0, 1);
+
+/**
+ * The calendar's text. Its jobs are known by `key`: one made later (`stamp`, epoch ms) under the same key takes the place of
+ * an earlier one, job by job (RFC 5545, 3.8.4.7 and 3.8.7.4). Throws Error when a line cannot be written.
+ */
+export function calendarOf(plan: WordedPlan, title: string, key: string, stamp: number): string {
   const zone = plan.request.timeZone;
-  const events = ringingLines(plan).map((line, i): EventAttributes => {
+  const sequence = Math.max(0, Math.floor((stamp - FIRST_VERSION_MS) / 1000));
+  const events = ringingLines(plan).map((line): EventAttributes => {
     const startMs = Math.round(epochOf(line.at, zone) / MINUTE_MS) * MINUTE_MS;
     return {
-      uid: `${plan.lightAt}-${i}-${line.at}@ostrin`.replaceAll(':', ''),
+      uid: `${line.job}.${key}@ostrin`,
+      sequence,
       start: startMs,
       startInputType: 'utc',
       startOutputType: 'utc',

@@ -160,6 +160,7 @@ class PlateDto {
   @InRange(0, 1000000) meat!: number;
   @OrNull() @InRange(0, 1000000) fuel!: number | null;
   @InRange(0, 1000000) each!: number;
+  @Optional() @ShortTexts(40) unpriced?: string[];
 }
 
 class OutcomeDto {

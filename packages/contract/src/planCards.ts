@@ -1,6 +1,6 @@
 /** What a plan says besides its jobs, as codes and figures: cards, shopping, troubles, and what stands in the way. */
 import 'reflect-metadata';
-import type { Risk, Shopping } from '@ostrin/core';
+import { FAT_SIDES, type FatSide, type Risk, type Shopping } from '@ostrin/core';
 import { CHARCOALS, CUTS, WOODS, type CautionId, type WoodId } from '@ostrin/core/catalogue';
 import { IsBoolean, IsIn, IsInt, IsString, Length, Max, MaxLength, Min } from 'class-validator';
 import {
@@ -65,7 +65,7 @@ export class PreparationDto {
   @OrNull() @Nested(() => SaltedDto) salt?: SaltedDto | null;
   @OrNull() @Nested(() => InjectedDto) inject?: InjectedDto | null;
   @OrNull() @IsString() @MaxLength(40) sugar?: CautionId | null;
-  @OrNull() @IsIn(['up', 'down', 'up-thick-end-to-fire']) fatSide?: string | null;
+  @OrNull() @IsIn(FAT_SIDES) fatSide?: FatSide | null;
 }
 
 class HoldRowDto {

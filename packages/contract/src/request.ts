@@ -14,7 +14,7 @@ import {
   type SpraySchool,
   type VentNotation,
 } from '@ostrin/core/catalogue';
-import { GAUGES, type Gauge, type Request } from '@ostrin/core';
+import { GAUGES, PREPARATIONS, type Gauge, type Request } from '@ostrin/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -121,7 +121,7 @@ export class RequestMeatDto {
   @Optional() @IsBoolean() injected?: boolean;
   @Optional() @Known(Object.keys(SPRAY_SCHOOLS)) spray?: SpraySchool;
   @Optional() @IsBoolean() sauce?: boolean;
-  @Optional() @IsIn(['dry-brine', 'brine', 'season']) prepare?: 'dry-brine' | 'brine' | 'season';
+  @Optional() @Known(PREPARATIONS) prepare?: (typeof PREPARATIONS)[number];
 }
 
 export class StockDto {

@@ -10,7 +10,9 @@ const NOW = Date.UTC(2027, 9, 28, 12);
 const made = planDocument(request({ serveAt: '2027-10-31T13:00' }), { nowMs: NOW, members: 2 });
 
 it('opens in a calendar of somebody else, every job at its instant with an alarm before it', () => {
-  const calendar = new ICAL.Component(ICAL.parse(calendarOf(made, 'Mutton, for 8; and more', NOW)));
+  const calendar = new ICAL.Component(
+    ICAL.parse(calendarOf(made, 'Mutton, for 8; and more', 'k1', NOW)),
+  );
   const events = calendar.getAllSubcomponents('vevent').map((e) => new ICAL.Event(e));
   const lines = ringingLines(made);
   expect(calendar.getFirstPropertyValue('version')).toBe('2.0');
@@ -24,10 +26,35 @@ it('opens in a calendar of somebody else, every job at its instant with an alarm
   expect(new Set(events.map((e) => e.uid)).size).toBe(events.length);
 });
 
+it('takes the place of what was made of the plan before, job by job, and not of another plan', () => {
+  const laterMs = NOW + 90_000;
+  const moved = planDocument(request({ serveAt: '2027-10-31T15:00' }), { nowMs: NOW, members: 1 });
+  /** A calendar as an application keeps it: of what has one UID, the latest version. */
+  const kept = new Map<string, { startMs: number; version: number }>();
+  const read = (text: string): string[] =>
+    new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent').map((component) => {
+      const event = new ICAL.Event(component);
+      const version = Number(event.sequence);
+      if (version >= (kept.get(event.uid)?.version ?? -1)) {
+        kept.set(event.uid, { startMs: event.startDate.toUnixTime() * 1000, version });
+      }
+      return event.uid;
+    });
+  read(calendarOf(made, 'Mutton', 'k1', NOW));
+  const uids = read(calendarOf(moved, 'Mutton', 'k1', laterMs));
+  const starts = ringingLines(moved).map((l) => epochOf(l.at, 'Europe/Ljubljana'));
+  expect(uids.map((uid) => kept.get(uid)!.startMs)).toEqual(starts);
+  // What is laid and lit stands in both, once.
+  expect([...kept.keys()].filter((uid) => uid.startsWith('lay.'))).toHaveLength(1);
+  const others = read(calendarOf(moved, 'Mutton', 'k2', laterMs));
+  expect(others.filter((uid) => uids.includes(uid))).toEqual([]);
+  expect(new Set(others).size).toBe(others.length);
+});
+
 it('rings at every look of the rule, and at every split', () => {
   /** Every minute at which what is called so rings. */
   const rings = (of: WordedPlan, summary: RegExp): number[] =>
-    new ICAL.Component(ICAL.parse(calendarOf(of, 'Mutton', NOW)))
+    new ICAL.Component(ICAL.parse(calendarOf(of, 'Mutton', 'k1', NOW)))
       .getAllSubcomponents('vevent')
       .map((e) => new ICAL.Event(e))
       .filter((e) => summary.test(e.summary))

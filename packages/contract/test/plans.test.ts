@@ -71,7 +71,7 @@ describe.each(Object.keys(PRESETS))('a plan for %s', (preset) => {
   });
 
   it('goes into a calendar with an alarm for every line, each at its instant', () => {
-    const text = calendarOf(made, 'Shoulder', NOW);
+    const text = calendarOf(made, 'Shoulder', 'k1', NOW);
     const events = new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent');
     const lines = ringingLines(made);
     expect(events).toHaveLength(lines.length);

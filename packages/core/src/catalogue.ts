@@ -23,6 +23,8 @@ export { cutOf, CUTS } from './meat/cuts';
 export {
   type DoneSignId,
   handlingOf,
+  sideInWrap,
+  type SideInWrap,
   MEMBRANE_STAYS_FROM_C,
   type ServingId,
   type SpotId,

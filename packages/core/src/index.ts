@@ -2,7 +2,7 @@
 export { type Weather, weatherAt, type WeatherFromHour } from './air/weather';
 export { waysOut } from './plan/advice/waysOut';
 export { holdsByFan } from './plan/fire/designFire';
-export type { FatSide, KitId, Preparation } from './plan/document/preparation';
+export { FAT_SIDES, type FatSide, type KitId, type Preparation } from './plan/document/preparation';
 export { leadMeat, meatOf, pitOf, type PitPlan } from './plan/document/pitPlan';
 export type {
   Expected,
@@ -44,6 +44,7 @@ export {
   type RequestPit,
   type Stock,
   GAUGES,
+  PREPARATIONS,
   type Gauge,
 } from './plan/request/types';
 export { onlyPit, pitFor } from './plan/request/pitFor';

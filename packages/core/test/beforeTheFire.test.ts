@@ -34,6 +34,10 @@ describe('the card of a piece', () => {
     expect(sugar).toEqual([null, 'sugar-browns', 'sugar-burns']);
     expect(card({ cut: 'brisket' }, pitWith('kettle-57', 121)).fatSide).toBe('up');
     expect(card({ cut: 'brisket' }, pitWith('kamado-46', 121)).fatSide).toBe('down');
+    for (const cut of ['beef-short-ribs', 'spare-ribs']) {
+      expect(card({ cut }, pitWith('kamado-46', 121)).fatSide).toBe('bones-down');
+    }
+    expect(card({ cut: 'whole-chicken' }).fatSide).toBeNull();
   });
 
   it('salts by the mass: overnight, within the hour for ribs, and not beside a brine', () => {
@@ -42,6 +46,7 @@ describe('the card of a piece', () => {
     expect(brisket.when).toBe('overnight');
     expect(card({ cut: 'back-ribs', massKg: 1 }).salt!.when).toBe('hour');
     expect(card({ cut: 'whole-turkey', massKg: 5, prepare: 'brine' }).salt!.when).toBe('in-brine');
+    expect(card({ cut: 'brisket', prepare: 'as-is' }).salt).toBeNull();
     expect(card({ cut: 'brisket', injected: true, massKg: 6 }).inject!.ml).toBeCloseTo(480);
     expect(card({ cut: 'brisket' }).inject).toBeNull();
   });
@@ -63,7 +68,16 @@ describe('the cost of a plate', () => {
     const { massKg, reserveKg } = made.fires[0]!;
     expect(made.plate!.fuel!).toBeCloseTo((2 * (massKg + reserveKg)) / 8, 1);
     expect(made.plate!.each).toBeCloseTo(made.plate!.meat + made.plate!.fuel!, 1);
+    expect(made.plate!.unpriced).toBeUndefined();
     expect(plan(wish({}), { nowMs: NOW, members: 1 }).plate).toBeUndefined();
+  });
+
+  it('says what has no price and is not in it', () => {
+    const [meat] = request().meats;
+    const meats = ['brisket', 'chuck'].map((cut) => ({ ...meat, cut, id: cut, pieces: 1 }));
+    const meatPrices = [{ cut: 'brisket', perKg: 12 }];
+    const made = plan(request({ meats, meatPrices }), { nowMs: NOW, members: 1 });
+    expect(made.plate!.unpriced).toEqual(['chuck']);
   });
 
   it('buys less where charcoal is left from last time', () => {

@@ -170,11 +170,17 @@ describe('the jobs at its fire and its grate', () => {
 
   it('turn the grate as a snake walks round, and swap ends only on a pit whose ends differ', () => {
     expect(jobsOf({}).filter((j) => j.facts.kind === 'turn-grate').length).toBeGreaterThan(0);
-    const offset = (preset: string) =>
-      jobsOf({}, { pits: [{ ...pitWith(preset, 121)[0]!, fire: { fuel: 'splits' } }] });
-    const swap = offset('offset-heavy').find((j) => j.id === 'swap')?.facts;
-    if (swap) expect(swap.kind === 'swap-ends' && swap.hotterK).toBeGreaterThanOrEqual(8);
-    expect(offset('kamado-46').some((j) => j.do === 'turn')).toBe(false);
+    const turnsOf = (preset: string, pieces: number) =>
+      jobsOf(
+        { pieces },
+        { pits: [{ ...pitWith(preset, 121)[0]!, fire: { fuel: 'splits' } }] },
+      ).filter((j) => j.do === 'turn');
+    const [swap] = turnsOf('offset-light', 2);
+    expect(swap).toMatchObject({ id: 'swap', facts: { kind: 'swap-ends' } });
+    expect(swap!.facts.kind === 'swap-ends' && swap!.facts.hotterK).toBeGreaterThanOrEqual(8);
+    // A lone piece was laid with its thick end to the fire, for that heat.
+    expect(turnsOf('offset-light', 1)).toEqual([]);
+    expect(turnsOf('kamado-46', 2)).toEqual([]);
   });
 });
 

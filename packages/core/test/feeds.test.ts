@@ -47,6 +47,23 @@ describe('splits', () => {
     }
   });
 
+  it('go on until nearly all likely cooks are off, and say that those are for a slow one', () => {
+    for (const made of [often, seldom]) {
+      const feeds = made.jobs.filter((j) => j.facts.kind === 'feed');
+      const everyMin = made.guides[0]!.feed!.mostMin;
+      const until = made.rules![0]!.looks.toMin;
+      const lastMin = feeds.at(-1)!.atMin;
+      expect(lastMin).toBeLessThanOrEqual(until);
+      expect(lastMin + 1.3 * everyMin).toBeGreaterThan(until);
+      const off = made.jobs.find((j) => j.id === 'off')!.atMin;
+      const ifSlow = feeds.filter((j) => j.facts.kind === 'feed' && j.facts.ifSlow);
+      expect(ifSlow.every((j) => j.atMin > off)).toBe(true);
+      expect(feeds.filter((j) => j.atMin > off + everyMin).every((j) => ifSlow.includes(j))).toBe(
+        true,
+      );
+    }
+  });
+
   it('are of the wood that was chosen, in the jobs, in what is logged and on the fire', () => {
     const pit = wish(45).pits[0]!;
     const made = plan(

@@ -56,6 +56,22 @@ describe('a wish that cannot be met', () => {
     if (facts.kind === 'too-cool') expect(facts.settlesC).toBeLessThan(170);
   });
 
+  it('is none where a fire that a fan blows is fed by hand', () => {
+    const pit = { ...request().pits[0], fan: true, pace: { pitC: 121, bandC: 8 } };
+    for (const [preset, fuel] of [
+      ['offset-light', 'lump'],
+      ['offset-heavy', 'briquette'],
+    ] as const) {
+      const fire = { fuel, arrangement: 'coal-bed' } as const;
+      const made = quick({ pits: [{ ...pit, cooker: { preset, overrides: {} }, fire }] }, 2);
+      expect(made.problems).toEqual([]);
+      expect(made.fires[0]!.inBandFraction).toBeGreaterThan(0.9);
+      const fed = made.jobs.filter((j) => j.facts.kind === 'feed');
+      expect(fed.length).toBeGreaterThan(4);
+      expect(fed.at(-1)!.atMin + 90).toBeGreaterThan(made.jobs.find((j) => j.id === 'off')!.atMin);
+    }
+  });
+
   it('says how large a piece is that does not fit, and what to do', () => {
     const pit = { ...request().pits[0], cooker: { preset: 'kettle-47', overrides: {} } };
     const meat = { ...request().meats[0], cut: 'brisket', massKg: 9 };

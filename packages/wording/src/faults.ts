@@ -23,7 +23,7 @@ function partsOf(fault: Fault, pit: RequestPit): { what: string; look: string } 
         what: `less ${fuel} is left than there should be`,
         look: splits
           ? 'Look at the bed of coals, and put a split on if it is thin.'
-          : `Look into the ${preset.fuelHolder}, and add lit charcoal if it is nearly empty.`,
+          : `Look at the ${preset.fuelHolder}, and add lit charcoal if it is nearly empty.`,
       };
     case 'air-short':
       return {

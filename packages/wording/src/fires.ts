@@ -66,14 +66,26 @@ function chunkWords(fire: FireSpec, units: Units, withMass: boolean): string | n
   return `${countWords(fire.woodChunks.length, 'chunk', 'chunks')} of ${WOODS[chunk.species].name}${each}`;
 }
 
+/** Where a fire lies, after what is laid. */
+function laidWhere(pit: RequestPit, fire: FireSpec): string {
+  switch (fire.arrangement) {
+    case 'snake':
+      return `, ${fire.side} wide and ${fire.layers} high, ${Math.round(fire.arcDegrees)} degrees round`;
+    case 'side-basket':
+      return ' in the basket at one side';
+    case 'crescent':
+      return ' in a crescent along one side';
+    case 'horseshoe':
+      return ' between the fire bricks and the wall';
+    default:
+      return ` in the ${presetOf(pit.cooker.preset).fuelHolder}`;
+  }
+}
+
 /** What is laid, in one line: for the job of laying it. */
 export function layWords(pit: RequestPit, fire: FireSpec, loadKg: number, units: Units): string {
   const chunks = chunkWords(fire, units, false);
-  const lie =
-    fire.arrangement === 'snake'
-      ? `, ${fire.side} wide and ${fire.layers} high, ${Math.round(fire.arcDegrees)} degrees round`
-      : ` in the ${presetOf(pit.cooker.preset).fuelHolder}`;
-  return `${charcoalWords(fire.fuel, loadKg, units)}${lie}${chunks ? `, ${chunks}` : ''}.`;
+  return `${charcoalWords(fire.fuel, loadKg, units)}${laidWhere(pit, fire)}${chunks ? `, ${chunks}` : ''}.`;
 }
 
 /** How a fire is lit, in one line. */

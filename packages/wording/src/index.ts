@@ -8,7 +8,7 @@ export { actionWords, foodWords, readWords, type Telling } from './log';
 export { phaseWords, safetyWords, wrapOptionWords, WRAP_OPTION_NAMES, type Clock } from './meat';
 export { jobWords, paceWhenWords } from './plan/jobs';
 export { wordPlan, type WordedPlan } from './plan/plan';
-export { fuelName } from './plan/shopping';
+export { fuelName, plateWords } from './plan/shopping';
 export {
   linesOf,
   markdownOf,

@@ -4,7 +4,7 @@ import { presetOf, WOODS } from '@ostrin/core/catalogue';
 import { capital, fireChoiceWords, massWords, woodStrengthWords } from '@ostrin/wording';
 import { fireOf, firesOf } from '../store/fires';
 import { useSettings } from '../store/settings';
-import { FEEDS, SMOKE_WOODS, usePlanDraft, type DraftFire } from '../store/planDraft';
+import { FEED_MIN, SMOKE_WOODS, usePlanDraft, type DraftFire } from '../store/planDraft';
 import { Choice, Stepper, TitledChoice } from '../ui/Choice';
 import { Note } from '../ui/Notice';
 import { Subhead } from '../ui/Title';
@@ -26,18 +26,7 @@ export function Fire({ pitId, fire, preset }: { pitId: string; fire: DraftFire; 
         onChange={(id) => change(pitId, { fireId: id })}
       />
       {fuel === 'splits' ? (
-        <>
-          <TitledChoice
-            label="A split every"
-            columns={3}
-            options={[
-              { value: 0, label: 'Best' },
-              ...FEEDS.map((m) => ({ value: m, label: `${m} min` })),
-            ]}
-            value={fire.everyMin ?? 0}
-            onChange={(m) => change(pitId, { everyMin: m || undefined })}
-          />
-        </>
+        <Feeding everyMin={fire.everyMin} onChange={(everyMin) => change(pitId, { everyMin })} />
       ) : null}
       {fuel !== 'splits' && !hasFan ? (
         <>
@@ -72,7 +61,50 @@ export function Fire({ pitId, fire, preset }: { pitId: string; fire: DraftFire; 
         value={fire.species}
         onChange={(w) => change(pitId, { species: w })}
       />
-      <Note>Chunks, not chips: chips on bare coals are gone in minutes.</Note>
+      {fuel === 'splits' ? null : (
+        <Note>Chunks, not chips: chips on bare coals are gone in minutes.</Note>
+      )}
+    </>
+  );
+}
+
+const FEEDING_OPTIONS = [
+  { value: 'usual', label: 'As is usual', note: 'tried out for this pit' },
+  { value: 'own', label: 'As you wish' },
+] as const;
+
+/** How often splits go on: as people feed such a pit, or any interval. */
+function Feeding({
+  everyMin,
+  onChange,
+}: {
+  everyMin: number | undefined;
+  onChange: (everyMin: number | undefined) => void;
+}) {
+  const { low, high, first } = FEED_MIN;
+  const set = (min: number): void => onChange(clamp(Math.round(min), low, high));
+  return (
+    <>
+      <TitledChoice
+        label="A split every"
+        columns={2}
+        options={FEEDING_OPTIONS}
+        value={everyMin === undefined ? 'usual' : 'own'}
+        onChange={(v) => onChange(v === 'own' ? first : undefined)}
+      />
+      {everyMin === undefined ? null : (
+        <>
+          <Stepper
+            label="Minutes between splits"
+            shown={`${everyMin} min`}
+            onStep={(by) => set(everyMin + 5 * by)}
+            canDown={everyMin > low}
+            canUp={everyMin < high}
+            typed={{ value: everyMin, onType: set }}
+          />
+          <Note>Seldom means thick splits: the pit swings more. Often means more visits.</Note>
+        </>
+      )}
     </>
   );
 }

@@ -10,7 +10,8 @@ import { Resting } from './Resting';
 import { pitOptions } from './PitChoices';
 
 const PREPARE = [
-  { value: 'none', label: 'As it comes', note: 'already seasoned, or at the table' },
+  { value: 'none', label: 'Whenever it suits', note: 'how much salt is on its card' },
+  { value: 'as-is', label: 'Seasoned already', note: 'no more salt' },
   {
     value: 'season',
     label: 'Seasoned just before',

@@ -6,6 +6,7 @@ import {
   countWords,
   massWords,
   pitName,
+  plateWords,
   visitWords,
   type WordedPlan,
 } from '@ostrin/wording';
@@ -56,9 +57,7 @@ export const Shopping = memo(function Shopping({ plan }: { plan: WordedPlan }) {
       {plan.cost === null ? null : (
         <Paragraph>{`Fuel to buy: ${plan.cost.toFixed(2)}. The fuel it burns is worth ${(fuelWorth(plan) ?? 0).toFixed(2)}.`}</Paragraph>
       )}
-      {plan.plate ? (
-        <Paragraph>{`A plate costs ${plan.plate.each.toFixed(2)}: ${plan.plate.meat.toFixed(2)} for meat${plan.plate.fuel === null ? '' : `, ${plan.plate.fuel.toFixed(2)} for fuel`}.`}</Paragraph>
-      ) : null}
+      {plan.plate ? <Paragraph>{plateWords(plan.plate)}</Paragraph> : null}
       <Paragraph>{`Gives ${massWords(plan.cookedKg[0], units)} to ${massWords(plan.cookedKg[1], units)} cooked and off the bone.`}</Paragraph>
     </View>
   );

@@ -35,7 +35,7 @@ export function SavedPlans({ request, yard, onClose }: Props) {
   const saved = useSavedPlans();
   const save = useSavePlan();
   const remove = useDeletePlan();
-  const { change, clear } = usePlanDraft();
+  const { open: openSaved, clear } = usePlanDraft();
   const [naming, setNaming] = useState<Naming>(null);
   const now = useTick(60_000);
   if (naming) {
@@ -55,7 +55,7 @@ export function SavedPlans({ request, yard, onClose }: Props) {
     );
   }
   const open = (plan: SavedPlan): void => {
-    change(movedToComingWeek(draftOf(plan.request, yard), now));
+    openSaved(plan.id, movedToComingWeek(draftOf(plan.request, yard), now));
     onClose();
   };
   const failure = saved.error ?? save.error ?? remove.error;

@@ -11,6 +11,7 @@ import { useCooks, useStartCooks } from '../api/queries';
 import { keepEntries } from '../outbox/outbox';
 import { deedsOf, entryOf, type Deed } from '../store/logging';
 import { titleOf } from '../store/names';
+import { usePlanDraft } from '../store/planDraft';
 import { Button } from '../ui/Button';
 import { lazyComponent } from '../ui/lazyComponent';
 import { Note } from '../ui/Notice';
@@ -88,6 +89,7 @@ export function StartCook({ plan, ready, why }: Props) {
         return { id: idOf(pit.id), name: titleOf(part), pitName: pit.name, plan: part, fire };
       });
       await start.mutateAsync(cooks);
+      usePlanDraft.getState().begun();
       const nowMs = Date.now();
       for (const { id, name, plan: part } of cooks) {
         const first = firstEntries(how, part, nowMs);

@@ -3,6 +3,7 @@ import { markdownOf, type WordedPlan } from '@ostrin/wording';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { fileOf, titleOf } from '../store/names';
+import { usePlanDraft } from '../store/planDraft';
 import { Button } from '../ui/Button';
 import { Heading } from '../ui/Title';
 import { save } from '../ui/save';
@@ -10,6 +11,7 @@ import { Paragraph, SmallText } from '../ui/Text';
 
 export function TakeAlong({ plan, ready }: { plan: WordedPlan; ready: boolean }) {
   const [failure, setFailure] = useState<string | null>(null);
+  const calendarKey = usePlanDraft((s) => s.calendarKey);
   const title = titleOf(plan);
   const file = fileOf(plan);
   const take = (make: () => Promise<void>): void =>
@@ -17,7 +19,7 @@ export function TakeAlong({ plan, ready }: { plan: WordedPlan; ready: boolean })
   // What makes files and paper is fetched when it is asked for.
   const calendar = async (): Promise<void> => {
     const { calendarOf } = await import('@ostrin/contract/calendar');
-    save(`${file}.ics`, 'text/calendar', calendarOf(plan, title, Date.now()));
+    save(`${file}.ics`, 'text/calendar', calendarOf(plan, title, calendarKey, Date.now()));
   };
   const print = async (): Promise<void> => {
     const { printSheet } = await import('./printSheet');

@@ -17,6 +17,7 @@ const PREPARE_NAMES: Readonly<Record<NonNullable<DraftMeat['prepare']>, string>>
   season: 'seasoned before it goes on',
   'dry-brine': 'salted ahead',
   brine: 'brined',
+  'as-is': 'seasoned already',
 };
 
 /** `frozen now, salted ahead, rested in a cool box, eaten at 15:00`. */

@@ -15,6 +15,7 @@ import {
 } from '@ostrin/core/catalogue';
 import type { Request, RequestMeat, RequestPit } from '@ostrin/core';
 import { MINUTE_MS, epochOf, localOf } from '@ostrin/core/quantity';
+import { v4 as newId } from 'uuid';
 import { create, type StateCreator } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 
@@ -75,6 +76,8 @@ export interface PlanDraft extends Pick<Request, 'people' | 'appetiteG' | 'serve
 }
 
 interface PlanDraftStore extends PlanDraft {
+  /** What its jobs are known by in a calendar: a changed plan takes the place of the one before. */
+  calendarKey: string;
   change(part: Partial<PlanDraft>): void;
   changeMeat(id: string, part: Partial<DraftMeat>): void;
   changeFire(pitId: string, part: Partial<DraftFire>): void;
@@ -84,6 +87,10 @@ interface PlanDraftStore extends PlanDraft {
   dropMeat(id: string): void;
   /** Begins anew with a sensible sentence. */
   clear(): void;
+  /** Its cook was begun: what is planned next is another one. */
+  begun(): void;
+  /** A saved plan, by its id, in the place of this one. */
+  open(id: string, draft: PlanDraft): void;
 }
 
 const FIRST_CUT = 'mutton-shoulder';
@@ -109,8 +116,8 @@ export const PACES = [107, 113, 121, 127, 135, 150, 163] as const;
 /** A pit is held at so much at least and at most, C, and may stray by so much, K. */
 export const PIT_C = { low: 95, high: 200 };
 export const BAND_K = { low: 4, usual: 8, high: 25 };
-/** How often splits may be fed, min. */
-export const FEEDS = [15, 20, 30, 45, 60] as const;
+/** Splits may be fed this often, min: at the soonest and at the latest, and where the steps begin. */
+export const FEED_MIN = { low: 15, high: 60, first: 40 };
 /** Woods on offer: all that the engine knows. */
 export const SMOKE_WOODS = Object.keys(WOODS) as WoodId[];
 /** What the shifts of a shared watch are called until they have names. */
@@ -199,6 +206,7 @@ export const isStillAhead = (kept: unknown, nowMs: number): kept is PlanDraft =>
 
 const createDraftStore: StateCreator<PlanDraftStore> = (set) => ({
   ...firstDraft(Date.now(), zone),
+  calendarKey: newId(),
   change: (part) => set(part),
   changeMeat: (id, part) =>
     set(({ meats }) => {
@@ -246,7 +254,9 @@ const createDraftStore: StateCreator<PlanDraftStore> = (set) => ({
     set(({ meats }) => ({ meats: [...withoutPlacements(meats), newMeat(cut, pitId, meats)] })),
   dropMeat: (id) =>
     set(({ meats }) => ({ meats: withoutPlacements(meats.filter((m) => m.id !== id)) })),
-  clear: () => set(firstDraft(Date.now(), zone)),
+  clear: () => set({ ...firstDraft(Date.now(), zone), calendarKey: newId() }),
+  begun: () => set({ calendarKey: newId() }),
+  open: (id, draft) => set({ ...draft, calendarKey: id }),
 });
 
 /** A draft of before, that wrote `null` for what it left open. */

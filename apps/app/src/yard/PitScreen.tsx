@@ -77,7 +77,7 @@ function PitPage({ pit }: { pit: Versioned<PitRecord> }) {
       <View className="pb-3">
         <Title>{pit.name}</Title>
         <Text className="font-sans text-soot text-[16px]">
-          {`${capital(pit.kind ?? preset.name)}. Full ${preset.fuelHolder}: ${massWords(preset.fullLoadKg, units)}.`}
+          {`${capital(pit.kind ?? preset.name)}. Full load: ${massWords(preset.fullLoadKg, units)}.`}
         </Text>
       </View>
       {pit.kind && !pit.learned?.length ? (

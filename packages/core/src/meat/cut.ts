@@ -41,7 +41,7 @@ export interface Cut {
   lengthOverWidth: number;
   /** Sensible masses of one piece, kg. */
   massRange: readonly [number, number];
-  /** Middles at which it is usually called done, C. */
+  /** Middles at which it may be called done, C: those done by feel up to where a wet piece boils (common practice 90 to 99). */
   doneRangeC: readonly [number, number];
 }
 

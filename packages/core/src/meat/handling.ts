@@ -3,6 +3,8 @@
  * All of it is common practice unless a source is named. A new cut is one entry here.
  */
 
+import type { WrapId } from './wraps';
+
 /** What is trimmed besides the fat cap. */
 export type TrimId =
   | 'hard-fat'
@@ -48,9 +50,14 @@ export type ServingId =
   | 'carve-bird'
   | 'whole';
 
+/** Which way a piece lies in its wrap. */
+export type SideInWrap = 'fat-up' | 'bones-down' | 'meat-down';
+
 interface Handling {
   /** Fat left on after trimming, mm; null where there is no cap to trim. */
   fatLeftMm: number | null;
+  /** Whether some take all of that fat off: more bark, a drier face. */
+  fatMayGo?: boolean;
   /** What else is trimmed. */
   trim: readonly TrimId[];
   /** The skin over the bones: none, one that holds the piece together, or one that is pulled off. */
@@ -139,6 +146,7 @@ const HANDLING: Readonly<Record<string, Handling>> = {
   'beef-short-ribs': {
     ...BIG,
     fatLeftMm: 6,
+    fatMayGo: true,
     trim: ['silver-skin'],
     membrane: 'stays',
     saltWithinHour: true,
@@ -217,6 +225,14 @@ export function handlingOf(cut: string): Handling {
   const known = HANDLING[cut];
   if (!known) throw new RangeError(`no cut ${cut}`);
   return known;
+}
+
+/** Which way a piece lies in its wrap: racks on their meat, in its juice, but for an open one; null where it does not matter. */
+export function sideInWrap(cut: string, wrap: WrapId): SideInWrap | null {
+  const { membrane, fatLeftMm } = handlingOf(cut);
+  if (membrane === 'off') return wrap === 'boat' ? 'bones-down' : 'meat-down';
+  if (membrane === 'stays') return 'bones-down';
+  return fatLeftMm === null ? null : 'fat-up';
 }
 
 /** The membrane of pork ribs may stay from this pit temperature on: heat makes it crisp, C (common practice). */

@@ -22,7 +22,7 @@ export const RED_CUTS: Readonly<Record<string, Cut>> = {
     trimRange: [0.05, 0.12],
     lengthOverWidth: 1.4,
     massRange: [1.2, 4.5],
-    doneRangeC: [90, 97],
+    doneRangeC: [90, 99],
   },
   'pork-shoulder': {
     id: 'pork-shoulder',
@@ -43,7 +43,7 @@ export const RED_CUTS: Readonly<Record<string, Cut>> = {
     trimRange: [0.05, 0.12],
     lengthOverWidth: 1.3,
     massRange: [1.5, 6],
-    doneRangeC: [91, 97],
+    doneRangeC: [91, 99],
   },
   'lamb-shoulder': {
     id: 'lamb-shoulder',
@@ -64,7 +64,7 @@ export const RED_CUTS: Readonly<Record<string, Cut>> = {
     trimRange: [0.05, 0.12],
     lengthOverWidth: 1.4,
     massRange: [1, 3.5],
-    doneRangeC: [88, 96],
+    doneRangeC: [88, 99],
   },
   brisket: {
     id: 'brisket',
@@ -85,7 +85,7 @@ export const RED_CUTS: Readonly<Record<string, Cut>> = {
     trimRange: [0.15, 0.3],
     lengthOverWidth: 1.9,
     massRange: [2, 8],
-    doneRangeC: [90, 97],
+    doneRangeC: [90, 99],
   },
   chuck: {
     id: 'chuck',
@@ -106,7 +106,7 @@ export const RED_CUTS: Readonly<Record<string, Cut>> = {
     trimRange: [0.05, 0.12],
     lengthOverWidth: 1.3,
     massRange: [0.8, 4],
-    doneRangeC: [90, 97],
+    doneRangeC: [90, 99],
   },
   'beef-short-ribs': {
     id: 'beef-short-ribs',
@@ -127,7 +127,7 @@ export const RED_CUTS: Readonly<Record<string, Cut>> = {
     trimRange: [0.05, 0.15],
     lengthOverWidth: 1.6,
     massRange: [1, 4],
-    doneRangeC: [91, 97],
+    doneRangeC: [91, 99],
   },
   'beef-cheek': {
     id: 'beef-cheek',
@@ -149,7 +149,7 @@ export const RED_CUTS: Readonly<Record<string, Cut>> = {
     trimRange: [0.15, 0.3],
     lengthOverWidth: 1.4,
     massRange: [0.2, 0.8],
-    doneRangeC: [92, 98],
+    doneRangeC: [92, 99],
   },
   'beef-shin': {
     id: 'beef-shin',
@@ -171,7 +171,7 @@ export const RED_CUTS: Readonly<Record<string, Cut>> = {
     trimRange: [0.05, 0.15],
     lengthOverWidth: 1.8,
     massRange: [0.8, 4],
-    doneRangeC: [92, 98],
+    doneRangeC: [92, 99],
   },
   'rib-roast': {
     id: 'rib-roast',
@@ -214,7 +214,7 @@ export const RED_CUTS: Readonly<Record<string, Cut>> = {
     trimRange: [0.03, 0.1],
     lengthOverWidth: 1.5,
     massRange: [1, 5],
-    doneRangeC: [88, 96],
+    doneRangeC: [88, 99],
   },
   'spare-ribs': {
     id: 'spare-ribs',
@@ -235,7 +235,7 @@ export const RED_CUTS: Readonly<Record<string, Cut>> = {
     trimRange: [0.05, 0.2],
     lengthOverWidth: 2.6,
     massRange: [0.7, 2.2],
-    doneRangeC: [88, 96],
+    doneRangeC: [88, 99],
   },
   'back-ribs': {
     id: 'back-ribs',
@@ -256,7 +256,7 @@ export const RED_CUTS: Readonly<Record<string, Cut>> = {
     trimRange: [0.02, 0.08],
     lengthOverWidth: 3,
     massRange: [0.5, 1.6],
-    doneRangeC: [86, 95],
+    doneRangeC: [86, 99],
   },
   'goat-leg': {
     id: 'goat-leg',
@@ -278,6 +278,6 @@ export const RED_CUTS: Readonly<Record<string, Cut>> = {
     trimRange: [0.03, 0.1],
     lengthOverWidth: 2.2,
     massRange: [1, 4],
-    doneRangeC: [88, 96],
+    doneRangeC: [88, 99],
   },
 };

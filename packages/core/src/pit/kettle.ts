@@ -254,7 +254,7 @@ function kettle(cm: number, fullLoadKg: number): Preset {
     travelMm: { intake: Math.round(60 * s), exhaust: Math.round(40 * s) },
     ventNotation: 'quarters',
     fullLoadKg,
-    fuelHolder: 'side basket',
+    fuelHolder: 'charcoal grate',
     fire: { arrangement: 'snake', fuel: 'briquette' },
     arrangements: ['snake', 'side-basket', 'crescent', 'horseshoe', 'bowl', 'coal-bed'],
     fireChoices: [

@@ -103,7 +103,7 @@ export interface Preset {
   ventNotation: VentNotation;
   /** Full fuel load, kg as bought. */
   fullLoadKg: number;
-  /** What holds the fuel. */
+  /** What holds the fuel where the fire itself does not say it. */
   fuelHolder: string;
   /** The usual fire. */
   fire: { arrangement: ArrangementId; fuel: Extract<CharcoalId, 'briquette' | 'lump'> };

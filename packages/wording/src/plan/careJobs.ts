@@ -1,6 +1,6 @@
 /** Jobs with a piece between meat on and off besides wrapping, in words. */
-import { WOODS, WRAPS } from '@ostrin/core/catalogue';
-import type { JobFacts, JobWords } from '@ostrin/core';
+import { presetOf, WOODS, WRAPS } from '@ostrin/core/catalogue';
+import type { JobFacts, JobWords, RequestPit } from '@ostrin/core';
 import type { Units } from '@ostrin/core/quantity';
 import { smallMassWords, spanOfTime, spanWords } from '../quantities';
 import { piecesName } from './jobWords';
@@ -17,8 +17,14 @@ const ONTO_WORDS = {
   coals: 'beside the glowing coals, not on them',
 } as const;
 
+/** How pieces change ends: what was laid with its thick end to the fire keeps that. */
+const swapWords = ({ cooker }: RequestPit): string =>
+  presetOf(cooker.preset).traits.meatPlacement === 'thick-end-to-firebox'
+    ? 'let the pieces at the two ends change places, their thick ends still towards the fire'
+    : 'turn each piece, and let those at the two ends change places';
+
 /** What is done with a piece between meat on and off. */
-export function careWords(facts: CareFacts, units: Units): JobWords {
+export function careWords(facts: CareFacts, pit: RequestPit, units: Units): JobWords {
   switch (facts.kind) {
     case 'spray':
       return {
@@ -61,7 +67,7 @@ export function careWords(facts: CareFacts, units: Units): JobWords {
     case 'swap-ends':
       return {
         inWords: 'Swap the ends',
-        detail: `The end at the fire runs about ${spanWords(facts.hotterK, units)} hotter: turn each piece, and let those at the two ends change places.${facts.slowest ? ` The ${piecesName(facts.slowest)} cooks slowest: it goes to the hot end.` : ''}`,
+        detail: `The end at the fire runs about ${spanWords(facts.hotterK, units)} hotter: ${swapWords(pit)}.${facts.slowest ? ` The ${piecesName(facts.slowest)} cooks slowest: it goes to the hot end.` : ''}`,
       };
   }
 }

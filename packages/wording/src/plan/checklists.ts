@@ -5,8 +5,10 @@ import {
   handlingOf,
   presetOf,
   SHUT_IN,
+  sideInWrap,
   type DoneSignId,
   type ServingId,
+  type SideInWrap,
   type SpotId,
 } from '@ostrin/core/catalogue';
 import type { JobFacts, JobWords, KitId, RequestPit } from '@ostrin/core';
@@ -35,6 +37,9 @@ const KIT_WORDS: Readonly<Record<KitId, string>> = {
   'cool-box': 'a dry cool box and towels',
   spray: 'a clean spray bottle',
   sauce: 'the sauce and a brush',
+  injector: 'an injector, and what goes into it',
+  tray: 'a clean tray for the meat when it comes off, not the one it came on',
+  knives: 'a boning knife for trimming, a long one for slicing',
 };
 
 /** What this plan uses, before anything is lit. */
@@ -61,10 +66,17 @@ export function wrapSigns({ when }: FactsOf<'wrap'>, units: Units): Checklist {
   };
 }
 
+const SIDE_WORDS: Readonly<Record<SideInWrap, string>> = {
+  'fat-up': 'fat side up',
+  'bones-down': 'bone side down',
+  'meat-down': 'meat side down',
+};
+
 /** How it is wrapped; side, layers, how tight, and what goes in. */
 export function wrapHow({ with: wrap, liquidKg, cut }: FactsOf<'wrap'>, units: Units): string {
   const liquid = liquidKg ? `${volumeWords(1000 * liquidKg, units)} of warm liquid` : '';
-  const side = handlingOf(cut).fatLeftMm === null ? '' : ', fat side up';
+  const lies = sideInWrap(cut, wrap);
+  const side = lies === null ? '' : `, ${SIDE_WORDS[lies]}`;
   switch (wrap) {
     case 'paper':
       return `Two layers of warmed paper, tight so that no steam collects under it${side}.`;

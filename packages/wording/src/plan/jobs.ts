@@ -150,14 +150,14 @@ type FeedFacts = Extract<JobFacts, { kind: 'feed' }>;
 function feedWords(facts: FeedFacts, pit: RequestPit, units: Units): JobWords {
   const { split, charcoal } = facts;
   const coals = charcoal ? charcoalWords(charcoal.fuel, charcoal.kg, units) : '';
+  const first = facts.ifSlow ? 'Not done yet? ' : '';
   if (split) {
     return {
-      inWords: `A split of ${splitWords(pit, split.kg, split.species, units)}${charcoal ? ` and ${coals}` : ''}`,
+      inWords: `${first}A split of ${splitWords(pit, split.kg, split.species, units)}${charcoal ? ` and ${coals}` : ''}`,
       detail:
         'Warmed on the firebox; door ajar a minute while it catches. Lay the next one to warm.',
     };
   }
-  const first = facts.ifSlow ? 'Not done yet? ' : '';
   if (facts.onSnake) {
     return {
       inWords: `${first}Lengthen the snake by ${coals}`,
@@ -205,7 +205,7 @@ function meatJobWords(facts: MeatFacts, pit: RequestPit, units: Units): JobWords
     case 'smoke-again':
     case 'swap-pieces':
     case 'swap-ends':
-      return careWords(facts, units);
+      return careWords(facts, pit, units);
     case 'wrap':
       return {
         inWords: `${facts.with === 'boat' ? 'Set' : 'Wrap'} the ${piecesName(facts)} in ${WRAPS[facts.with].name}`,

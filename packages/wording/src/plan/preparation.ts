@@ -1,5 +1,11 @@
 /** What is done to a piece before it goes on, in words: the lines of its card. */
-import { cutOf, MEMBRANE_STAYS_FROM_C, SUGAR_C, type TrimId } from '@ostrin/core/catalogue';
+import {
+  cutOf,
+  handlingOf,
+  MEMBRANE_STAYS_FROM_C,
+  SUGAR_C,
+  type TrimId,
+} from '@ostrin/core/catalogue';
 import type { CardWords, Preparation } from '@ostrin/core';
 import type { Units } from '@ostrin/core/quantity';
 import {
@@ -46,7 +52,7 @@ export function preparationWords(p: Preparation, units: Units): CardWords {
 function trimLines(p: Preparation, units: Units): string[] {
   const [low, high] = p.trimFraction;
   const steps = [
-    ...(p.fatLeftMm === null ? [] : [`fat down to ${thinWords(p.fatLeftMm, units)}`]),
+    ...(p.fatLeftMm === null ? [] : [fatWords(p.cut, p.fatLeftMm, units)]),
     ...p.trim.map((t) => TRIM_WORDS[t]),
   ];
   if (steps.length === 0) return [];
@@ -56,12 +62,18 @@ function trimLines(p: Preparation, units: Units): string[] {
   return [`Trim: ${steps.join('; ')}.${share}${treat}`];
 }
 
+/** How much of the fat cap stays, and the other school where there is one. */
+const fatWords = (cut: string, mm: number, units: Units): string =>
+  `fat down to ${thinWords(mm, units)}${handlingOf(cut).fatMayGo ? ' (or all of it off: more bark, a little drier)' : ''}`;
+
 function membraneLines({ membrane }: Preparation, units: Units): string[] {
   switch (membrane) {
     case 'none':
       return [];
     case 'stays':
-      return ['The membrane stays on: it holds the bones.'];
+      return [
+        'Leave the membrane on: it holds the bones. Some pull it, for smoke on both sides; lift such a piece with care.',
+      ];
     case 'off':
       return ['Pull the membrane off the bones, with a cloth.'];
     case 'may-stay':
@@ -112,6 +124,8 @@ function fatSideWords({ fatSide, cut }: Preparation): string {
       return ', fat side up: in this pit the heat comes down from the lid';
     case 'down':
       return ', fat side down: in this pit the heat comes from below';
+    case 'bones-down':
+      return ', bone side down: the bones shield it';
     case 'up-thick-end-to-fire':
       return `, fat side up, the thick end of the ${cutOf(cut).short} towards the firebox`;
   }

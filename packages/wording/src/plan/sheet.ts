@@ -28,7 +28,7 @@ export function linesOf(plan: WordedPlan): SheetLine[] {
     const pit = job.pit ?? '';
     const under = rounds.get(pit);
     const feeds = job.id.startsWith('feed-');
-    if (feeds && under) {
+    if (feeds && under && isIfSlow(job) === isIfSlow(under.jobs[0]!)) {
       under.jobs.push(job);
       under.line.round = roundOf(under.jobs);
       under.line.detail = roundWords(under.jobs, under.line.round);
@@ -41,6 +41,9 @@ export function linesOf(plan: WordedPlan): SheetLine[] {
   }
   return lines;
 }
+
+/** Whether fuel only goes on where the cook is slow. */
+const isIfSlow = ({ facts }: WordedJob): boolean => facts.kind === 'feed' && facts.ifSlow;
 
 /** How a job is done, after the name of whoever has the watch then. */
 const withName = ({ by, detail }: WordedJob): string => (by ? `${by}. ${detail}` : detail);

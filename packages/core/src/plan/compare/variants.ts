@@ -220,7 +220,7 @@ function variantFigures(variant: VariantRequest, plan: Plan, planned: Plan): Var
     cookMin: Math.round((epochOf(ready.p50, zone) - on) / MINUTE_MS),
     fuelKg: [...fuel.values()].reduce((a, b) => a + b, 0),
     cost: fuelWorth(plan),
-    plateCost: plan.plate?.each ?? null,
+    plateCost: (plan.plate?.unpriced ? null : plan.plate?.each) ?? null,
     visits: plan.watch.visits,
     longestFreeMin: plan.watch.longestFreeMin,
     inBandFraction: plan.fires[0]!.inBandFraction ?? null,

@@ -286,7 +286,13 @@ export interface Plan {
   /** The same in the sentences of a document from before plans were kept as figures. */
   writtenCautions?: string[];
   /** What a plate costs, in the user's own money; left out where no meat has a price. */
-  plate?: { meat: number; fuel: number | null; each: number };
+  plate?: {
+    meat: number;
+    fuel: number | null;
+    each: number;
+    /** Cuts that have no price, and are not counted; left out where all have one. */
+    unpriced?: string[];
+  };
   /** The course of the cook that is lit first. */
   expected: Expected;
   /** Of every pit where there are several, in the order of the request. */

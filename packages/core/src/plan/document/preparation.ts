@@ -19,10 +19,14 @@ export type KitId =
   | 'dry-splits'
   | 'cool-box'
   | 'spray'
-  | 'sauce';
+  | 'sauce'
+  | 'injector'
+  | 'tray'
+  | 'knives';
 
-/** Which way the fat cap lies: towards where the heat comes from. */
-export type FatSide = 'up' | 'down' | 'up-thick-end-to-fire';
+/** Which way a piece lies: its fat cap towards where the heat comes from, and what has a plate of bones on them. */
+export const FAT_SIDES = ['up', 'down', 'up-thick-end-to-fire', 'bones-down'] as const;
+export type FatSide = (typeof FAT_SIDES)[number];
 
 /** The card of one meat. Masses in kg of one piece, lengths in m. */
 export interface Preparation {

@@ -4,12 +4,11 @@
  */
 import { chooseRule } from './chooseRule';
 import type { HeldSetup, TunedPolicy } from './tunedPolicy';
-import { simulate } from '../../cook/cook';
 import type { Weather } from '../../air/weather';
 import { within, type Steps } from '../../sampling/likelyPit';
 import { otherSetups, type PitSetup } from './designFire';
 import { initialPolicy } from './initialPolicy';
-import { plannedScenario, type MeatSchedule } from './policyTrial';
+import { plannedScenario, simulatePolicy, type MeatSchedule } from './policyTrial';
 import { bestCandidate, scoreSetup, TRIAL_MIN } from './trialPits';
 import { tuneSplits } from './tuneSplits';
 import { tuneVents } from './tuneVents';
@@ -41,10 +40,12 @@ function* tuneSetup(
   schedule: MeatSchedule,
 ): Generator<number, HeldSetup> {
   if (setup.underFan) {
-    const run = simulate(plannedScenario(setup, weather, schedule, TRIAL_MIN));
+    // A fan moves the air; what is fed by hand is fed beside it.
+    const policy = initialPolicy(setup);
+    const run = simulatePolicy(setup, plannedScenario(setup, weather, schedule, TRIAL_MIN), policy);
     yield 1;
     const score = scoreSetup(setup, run);
-    return { setup, policy: initialPolicy(setup), settlesC: score.meanC, score };
+    return { setup, policy, settlesC: score.meanC, score };
   }
   return yield* setup.onSplits
     ? tuneSplits(setup, weather, schedule)

@@ -4,6 +4,7 @@ import type { CharcoalId } from '../../fuel/catalogue';
 import { type Action, USUAL_LID_S, charcoalKg, laterTarget } from '../../scenario/actions';
 import type { JobDraft } from './job';
 import type { PitSchedule } from '../schedule/pitSchedule';
+import { latestEndMin } from '../schedule/schedule';
 import type { PlanLog } from '../document/plan';
 import type { RequestMeat } from '../request/types';
 import { kitOf } from './kit';
@@ -79,15 +80,16 @@ function actionsByMinute(plan: PitSchedule, lastMin: number): Map<number, Action
 function feedAndVentJobs(plan: PitSchedule, { firstMin, lastMin }: OffTimes): JobDraft[] {
   const told = new Set<Action>(plannedVentMoves(plan));
   const jobs: JobDraft[] = [];
-  let fed = 0;
+  const fedAt: { atMin: number; actions: Action[] }[] = [];
   let looks = 0;
   let held = false;
   let paceDue = laterTarget(plan.result.happened)?.atMin;
   for (const [atMin, actions] of actionsByMinute(plan, lastMin)) {
     if (actions.some((a) => a.do === 'add-fuel')) {
-      fed += 1;
+      fedAt.push({ atMin, actions });
       // Charcoal that only slow cooks need is put on when this one proves to be slow.
-      jobs.push(feedJob(plan, actions, fed, !plan.setup.onSplits && atMin >= firstMin));
+      const ifSlow = !plan.setup.onSplits && atMin >= firstMin;
+      jobs.push(feedJob(plan, actions, fedAt.length, ifSlow));
     }
     const vents = actions.find((a) => told.has(a)) as VentMove | undefined;
     if (paceDue !== undefined && atMin >= paceDue) {
@@ -102,7 +104,26 @@ function feedAndVentJobs(plan: PitSchedule, { firstMin, lastMin }: OffTimes): Jo
     held = true;
   }
   if (paceDue !== undefined && paceDue <= lastMin) jobs.push(paceJob(plan, paceDue, null));
-  return jobs;
+  return [...jobs, ...feedsToTheEnd(plan, fedAt, lastMin)];
+}
+
+/** A fire that is fed by hand goes on being fed, as before, until nearly all likely cooks are off; after `lastMin` for slow ones. */
+function feedsToTheEnd(
+  plan: PitSchedule,
+  fedAt: readonly { atMin: number; actions: Action[] }[],
+  lastMin: number,
+): JobDraft[] {
+  const { onSplits, handFed } = plan.setup;
+  const [before, last] = fedAt.slice(-2);
+  if (!last || !(onSplits || handFed)) return [];
+  const everyMin = last.atMin - before!.atMin;
+  const untilMin = latestEndMin(plan);
+  const count = Math.max(0, Math.floor((untilMin - last.atMin) / everyMin));
+  return Array.from({ length: count }, (_, i) => {
+    const atMin = last.atMin + (i + 1) * everyMin;
+    const actions = last.actions.map((a) => ({ ...a, atMin }));
+    return feedJob(plan, actions, fedAt.length + 1 + i, atMin > lastMin);
+  });
 }
 
 /** The pit is taken to its second pace. */

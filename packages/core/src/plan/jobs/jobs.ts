@@ -20,7 +20,7 @@ export function jobsAt(
   const drafts = [
     ...fireJobs(plan, off, meats),
     ...meats.flatMap((m, i) => numbered(meatJobs(plan, m, i, pieces[i]!), numbers[i])),
-    ...turnJobs(plan, meats, numbers),
+    ...turnJobs(plan, meats, pieces, numbers),
     ...smokeJobs(plan),
     shutJob(plan, last),
   ];

@@ -24,6 +24,19 @@ export function kitOf({ setup, scenario }: PitSchedule, meats: readonly RequestM
       meats.some((m) => m.rest.where === 'cool-box'),
       'cool-box',
     ),
+    ...when(
+      meats.some((m) => m.injected),
+      'injector',
+    ),
+    ...when(
+      meats.some((m) => m.spray),
+      'spray',
+    ),
+    ...when(
+      meats.some((m) => m.sauce),
+      'sauce',
+    ),
+    ...when(meats.length > 0, 'tray', 'knives'),
     ...when(setup.onSplits, 'dry-splits'),
     ...when(!setup.onSplits && setup.preset.traits.canTopUp, 'second-bag'),
     'ash-bin',

@@ -10,8 +10,12 @@ import { requestedMassKg } from '../request/amount';
 import { pitFor } from '../request/pitFor';
 import type { Amount, Request, RequestMeat } from '../request/types';
 
-/** Where the heat comes from in a cooker decides which way the fat cap lies (common practice). */
-function fatSideOf({ sideFirebox, reverseFlow, meatPlacement }: CookerTraits): FatSide {
+/** Where the heat comes from in a cooker decides which way the fat cap lies; ribs lie on their bones (common practice). */
+function fatSideOf(cut: string, cooker: CookerTraits): FatSide | null {
+  const { fatLeftMm, membrane } = handlingOf(cut);
+  const { sideFirebox, reverseFlow, meatPlacement } = cooker;
+  if (membrane !== 'none') return 'bones-down';
+  if (fatLeftMm === null) return null;
   if (sideFirebox) return reverseFlow ? 'down' : 'up-thick-end-to-fire';
   // Beside a fire in the same bowl it comes back from the lid; from under a deflector, a pan or a plate it rises.
   return meatPlacement === 'away-from-fire' ? 'up' : 'down';
@@ -47,17 +51,18 @@ function cardOf(request: Request, meat: RequestMeat, amount: Amount): Preparatio
         ? { mlPerKg: how.injectMlPerKg, ml: how.injectMlPerKg * massKg }
         : null,
     sugar: sugarCaution(pitC),
-    fatSide: how.fatLeftMm === null ? null : fatSideOf(presetOf(pit.cooker.preset).traits),
+    fatSide: fatSideOf(meat.cut, presetOf(pit.cooker.preset).traits),
   };
 }
 
-/** What is salted ahead waits for the night; a brine brings its own. */
+/** What is salted ahead waits for the night; a brine brings its own, and what comes seasoned needs none. */
 function saltOf(
   gPerKg: number,
   withinHour: boolean,
   { prepare }: RequestMeat,
   massKg: number,
 ): Preparation['salt'] {
+  if (prepare === 'as-is') return null;
   const when =
     prepare === 'brine' ? 'in-brine' : withinHour || prepare === 'season' ? 'hour' : 'overnight';
   return { gPerKg, g: gPerKg * massKg, when };

@@ -45,7 +45,7 @@ export function prepareJobs(
   if (meat.prepare === 'season') {
     const minutes = thick ? SEASON_MIN.thick : SEASON_MIN.thin;
     add('season', minutes, { kind: 'season', cut, pieces, thick });
-  } else if (meat.prepare) {
+  } else if (meat.prepare === 'dry-brine' || meat.prepare === 'brine') {
     const brine = meat.prepare === 'brine';
     const hours = brine ? SALT_H.brine : thick ? SALT_H.thick : SALT_H.thin;
     add('salt', 60 * hours, { kind: 'salt', cut, pieces, brine, hours });

@@ -4,7 +4,7 @@ import { mean } from '../../quantity/statistics';
 import { roundDigits } from '../../quantity/units';
 import { requestedMassKg } from '../request/amount';
 import type { Shopping } from '../document/facts';
-import type { Feeding, PlannedFire } from '../document/plan';
+import type { Feeding, Plan, PlannedFire } from '../document/plan';
 import type { Amount, Request } from '../request/types';
 
 /** What a planned fire says of its fuel. */
@@ -35,23 +35,26 @@ export function fuelNeeded(fires: readonly FuelOfFire[]): Map<FuelId | 'chunks',
   return need;
 }
 
-/** What a plate costs: raw meat at its price, and the fuel it takes; null where no meat has a price. */
+/** What a plate costs: raw meat at its price, and the fuel it takes, with the cuts that have none; null where no meat has one. */
 export function plateOf(
   request: Request,
   amounts: readonly Amount[],
   fires: readonly FuelOfFire[],
-): { meat: number; fuel: number | null; each: number } | null {
+): Plan['plate'] | null {
+  const priceOf = (cut: string) => request.meatPrices?.find((p) => p.cut === cut);
   const costs = amounts.flatMap((a, i) => {
-    const price = request.meatPrices?.find((p) => p.cut === request.meats[i]!.cut);
+    const price = priceOf(request.meats[i]!.cut);
     return price ? [price.perKg * mean(a.rawKg)] : [];
   });
   if (costs.length === 0) return null;
+  const unpriced = [...new Set(request.meats.map((m) => m.cut))].filter((cut) => !priceOf(cut));
   const meat = costs.reduce((sum, c) => sum + c, 0);
   const fuel = fuelWorth({ request, fires });
   return {
     meat: roundDigits(meat / request.people, 2),
     fuel: fuel === null ? null : roundDigits(fuel / request.people, 2),
     each: roundDigits((meat + (fuel ?? 0)) / request.people, 2),
+    ...(unpriced.length > 0 ? { unpriced } : {}),
   };
 }
 

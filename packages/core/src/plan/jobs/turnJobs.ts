@@ -19,11 +19,12 @@ const UNEVEN_MIN = 30;
 
 /**
  * Turning what lies on a grate: as a fire walks round under it, because one end runs hotter, or because its pieces are
- * uneven. `numbers` tell meats of one cut apart.
+ * uneven. `pieces`: how many of each meat; `numbers` tell meats of one cut apart.
  */
 export function turnJobs(
   plan: PitSchedule,
   meats: readonly RequestMeat[],
+  pieces: readonly number[],
   numbers: readonly (number | undefined)[],
 ): JobDraft[] {
   const { result, setup, onMin, readyMin } = plan;
@@ -46,6 +47,9 @@ export function turnJobs(
   if (atMin <= Math.max(...onMin)) return [];
   const uneven = unevenPieces(plan, meats, numbers);
   if (setup.preset.traits.longGrate) {
+    // A thick end was laid towards the fire for that heat: a lone piece stays as it lies.
+    const thickEndToFire = setup.preset.traits.meatPlacement === 'thick-end-to-firebox';
+    if (thickEndToFire && pieces.length === 1 && pieces[0]! < 2) return [];
     const hotterK = hotEndK(plan);
     if (hotterK < WORTH_SWAPPING_K) return [];
     const facts = { kind: 'swap-ends' as const, hotterK, slowest: uneven?.slowest ?? null };

@@ -11,6 +11,9 @@ import type { PaceWhen } from '../../scenario/scenario';
 import type { VentsTold } from '../../pit/ventNotation';
 import type { Units } from '../../quantity/units';
 
+/** How a piece may be prepared. */
+export const PREPARATIONS = ['dry-brine', 'brine', 'season', 'as-is'] as const;
+
 /** What a pit is read by besides a probe at the grate. */
 export const GAUGES = ['lid-dial', 'oven-thermometer'] as const;
 export type Gauge = (typeof GAUGES)[number];
@@ -100,8 +103,8 @@ export interface RequestMeat {
   frozen?: boolean;
   /** Whether it is injected: not intact. */
   injected?: boolean;
-  /** Salted or brined ahead, or seasoned just before. */
-  prepare?: 'dry-brine' | 'brine' | 'season';
+  /** Salted or brined ahead, seasoned just before, or seasoned as it comes; left out: salted whenever it suits. */
+  prepare?: (typeof PREPARATIONS)[number];
 }
 
 /** Fuel on the shelf, and what it costs where it is bought. */

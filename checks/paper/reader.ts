@@ -42,8 +42,10 @@ export function paperReader(plan: PitPlan): Operator {
 
 /** One look: the printed sentence. Returns the step along the notches. */
 function step(rule: Rule, targetC: number, pitC: number, lastC: number | null): number {
+  // Come back: nearer to the middle of the two bounds.
+  const rightC = targetC + (rule.overK - rule.underK) / 2;
   const hasComeBack =
-    lastC !== null && Math.abs(lastC - targetC) - Math.abs(pitC - targetC) >= rule.backK;
+    lastC !== null && Math.abs(lastC - rightC) - Math.abs(pitC - rightC) >= rule.backK;
   if (hasComeBack) return 0;
   const by = Math.abs(pitC - targetC) >= (rule.twoFromK ?? Infinity) ? 2 : 1;
   if (pitC > targetC + rule.overK) return -by;

@@ -53,7 +53,7 @@ class LooksDto {
 export class PlannedRuleDto {
   @IsString() @MaxLength(60) pit!: string;
   @InRange(1, 600) everyMin!: number;
-  @InRange(0, 300) overK!: number;
+  @InRange(-100, 300) overK!: number;
   @InRange(0, 300) underK!: number;
   @OrNull() @InRange(0, 300) twoFromK!: number | null;
   @InRange(0, 300) backK!: number;

@@ -25,6 +25,7 @@ import {
   OrNull,
   ShortTexts,
 } from './rules';
+import { VentPairDto } from './policy';
 import { DoneDto, FireDto, PaceWhenDto, RestDto, WhenDto } from './scenario';
 import { FirstMoveOf, type FirstMoveDto } from './firstMove';
 import { HOLD_ENDS, NamedPieceDto, SHOPPING, type ShoppingDto, type HoldEnd } from './planCards';
@@ -98,9 +99,11 @@ class HoldJobDto extends JobFactsDto {
 }
 class LookDto extends JobFactsDto {
   @InRange(40, 300) targetC!: number;
-  @InRange(0, 300) overK!: number;
+  @InRange(-100, 300) overK!: number;
   @InRange(0, 300) underK!: number;
   @InRange(-300, 300) readsOverK!: number;
+  @OrNull() @Nested(() => VentPairDto) tighter?: VentPairDto | null;
+  @OrNull() @Nested(() => VentPairDto) wider?: VentPairDto | null;
 }
 class TrimDto extends JobFactsDto {
   @InRange(0, 1) intake!: number;

@@ -28,6 +28,7 @@ export type {
   ProblemWords,
   RiskFacts,
   RiskWords,
+  PlateCost,
   Shopping,
   ShoppingWords,
   WayOut,

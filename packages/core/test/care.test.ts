@@ -167,7 +167,9 @@ describe('the jobs at its fire and its grate', () => {
     });
     expect(swap(even)).toBeUndefined();
   });
+});
 
+describe('the jobs of turning', () => {
   it('turn the grate as a snake walks round, and swap ends only on a pit whose ends differ', () => {
     expect(jobsOf({}).filter((j) => j.facts.kind === 'turn-grate').length).toBeGreaterThan(0);
     const turnsOf = (preset: string, pieces: number) =>

@@ -84,8 +84,21 @@ describe('splits', () => {
       species: 'hickory',
     });
   });
+});
 
-  it('are compared by how often they are fed, the way they are fed anyway left out', () => {
+describe('how often splits are fed', () => {
+  it('goes by the band that is asked for: as people feed in a usual one, oftener in a narrow one', () => {
+    const everyMin = (preset: string, bandC: number): number => {
+      const pit = { ...wish().pits[0]!, cooker: { preset, overrides: {} } };
+      const pace = { pitC: 121, bandC };
+      return plan({ ...wish(), pits: [{ ...pit, pace }] }, { nowMs: NOW, members: 2 }).guides[0]!
+        .feed!.mostMin;
+    };
+    expect([everyMin('offset-heavy', 12), everyMin('offset-light', 12)]).toEqual([45, 30]);
+    expect(everyMin('offset-heavy', 6)).toBeLessThan(45);
+  });
+
+  it('is compared, the way they are fed anyway left out', () => {
     const ids = (r: Request): string[] =>
       variantRequests(r)
         .map((w) => w.id)
@@ -108,7 +121,7 @@ describe('splits', () => {
     }
   });
 
-  it('go by visits where the band is as good, and by the band where it is not', () => {
+  it('goes by visits where the band is as good, and by the band where it is not', () => {
     const score = (outFraction: number, rmsK: number, visitsPerHour: number) => ({
       score: { meanC: 120, rmsK, outFraction, whiteFraction: 0, visitsPerHour },
     });

@@ -6,6 +6,11 @@ import {
   createHandOperator,
   designFire,
   initialPolicy,
+  mean,
+  MILD_DAY,
+  plannedScenario,
+  simulate,
+  tunePolicy,
   notchAtLook,
   notchCount,
   notchFor,
@@ -83,10 +88,12 @@ describe('a look', () => {
           const first = notchAtLook(rule, { notch, lastC: null }, pitC, 121);
           expect(first).toBeGreaterThanOrEqual(0);
           expect(first).toBeLessThan(notchCount(rule));
-          if (pitC > 121) expect(first).toBeLessThanOrEqual(notch);
-          if (pitC < 121) expect(first).toBeGreaterThanOrEqual(notch);
-          if (Math.abs(pitC - 121) < Math.min(rule.overK, rule.underK)) expect(first).toBe(notch);
-          const back = Math.abs(lastC - 121) - Math.abs(pitC - 121);
+          // What a pit reads that is held right: a fire on splits is lower just before one.
+          const rightC = 121 + (rule.overK - rule.underK) / 2;
+          if (pitC > rightC) expect(first).toBeLessThanOrEqual(notch);
+          if (pitC < rightC) expect(first).toBeGreaterThanOrEqual(notch);
+          if (pitC > 121 - rule.underK && pitC < 121 + rule.overK) expect(first).toBe(notch);
+          const back = Math.abs(lastC - rightC) - Math.abs(pitC - rightC);
           if (back >= rule.backK)
             expect(notchAtLook(rule, { notch, lastC }, pitC, 121)).toBe(notch);
         },
@@ -106,6 +113,27 @@ describe('a look', () => {
 });
 
 describe('a hand that goes by it', () => {
+  it('is not misled by a fire on splits that is lowest just before each: it holds it about its target', () => {
+    const setup = designFire({
+      id: 'p',
+      cooker: { preset: 'offset-heavy', overrides: {} },
+      fire: { fuel: 'splits', everyMin: 45 },
+      pace: { pitC: 121, bandC: 8 },
+    });
+    const work = tunePolicy(setup, MILD_DAY, { meats: [], onMin: [] });
+    let step = work.next();
+    while (!step.done) step = work.next();
+    const { rule, policy } = step.value;
+    expect(rule!.overK + rule!.underK).toBeGreaterThan(0);
+    // The middle of its bounds is what the pit reads then, not its target.
+    expect((rule!.overK - rule!.underK) / 2).toBeLessThan(-4);
+    const scenario = plannedScenario(setup, MILD_DAY, { meats: [], onMin: [] }, 600);
+    const operator = createHandOperator(scenario, 121, policy, rule!);
+    const { minutes, pitC } = simulate({ ...scenario, everyMin: 1 }, { operator });
+    const held = pitC.filter((c, i): c is number => c !== null && minutes[i]! > 120);
+    expect(Math.abs(mean(held) - 121)).toBeLessThan(4);
+  });
+
   it('brings a pit back that was set far too wide, by one notch at a look', () => {
     const usual = pit('kettle-57', [], { untilMin: 300 });
     const setup = setupOf('kettle-57', 121);

@@ -6,6 +6,7 @@ import type { PitRecord } from '@ostrin/contract/types';
 import { TextInput } from 'react-native';
 import { useSavePit } from '../api/queries';
 import { COMMON_PIT, isCommonPit } from '../store/commonPit';
+import { usualBandK } from '../store/fires';
 import { usualPit, type DraftPit } from '../store/request';
 import { useSettings } from '../store/settings';
 import { BAND_K, PACES, PIT_C, usePlanDraft, SHIFTS, type DraftFire } from '../store/planDraft';
@@ -90,7 +91,7 @@ export function Pace({ at: { pit, fire } }: { at: DraftPit }) {
   const { temperature } = units;
   const set = (pitC: number): void => changeFire(pit.id, { pitC });
   const degreesPerK = spanFromK(1, temperature);
-  const bandK = fire.bandC ?? BAND_K.usual;
+  const bandK = fire.bandC ?? usualBandK(pit.preset, fire);
   const setBand = (k: number): void =>
     changeFire(pit.id, { bandC: clamp(k, BAND_K.low, BAND_K.high) });
   return (

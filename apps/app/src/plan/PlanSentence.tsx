@@ -15,10 +15,10 @@ import type { PitRecord } from '@ostrin/contract/types';
 import { Fragment, useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { isCommonPit } from '../store/commonPit';
-import { fireOf } from '../store/fires';
+import { fireOf, usualBandK } from '../store/fires';
 import { requestOf, draftPitsOf, type DraftPit } from '../store/request';
 import { useSettings } from '../store/settings';
-import { BAND_K, WINDS, type DraftFire, type DraftMeat, type PlanDraft } from '../store/planDraft';
+import { WINDS, type DraftFire, type DraftMeat, type PlanDraft } from '../store/planDraft';
 import { useDeferredDraft } from '../store/useDeferredDraft';
 import { lazyComponent } from '../ui/lazyComponent';
 import { clockAndDay } from '../ui/words';
@@ -178,7 +178,7 @@ function PitWords({ at: { pit, fire }, place, alone, last, onOpen }: PitWordsPro
       <Word label={fireWords(preset.id, fire)} says={say('Fire')} after="," onPress={ask('fire')} />
       <Plain>held at</Plain>
       <Word
-        label={`${temperatureWords(fire.pitC, units)}${fire.bandC && fire.bandC !== BAND_K.usual ? ` ± ${spanWords(fire.bandC, units)}` : ''}${thenWords(fire, units)}`}
+        label={`${temperatureWords(fire.pitC, units)}${fire.bandC && fire.bandC !== usualBandK(preset.id, fire) ? ` ± ${spanWords(fire.bandC, units)}` : ''}${thenWords(fire, units)}`}
         says={say('Pit')}
         after={last ? '.' : ';'}
         onPress={ask('pace')}

@@ -113,9 +113,9 @@ export const CHANCES = [
 ] as const;
 /** Paces on offer: slow, steady, fast. */
 export const PACES = [107, 113, 121, 127, 135, 150, 163] as const;
-/** A pit is held at so much at least and at most, C, and may stray by so much, K. */
+/** A pit is held at so much at least and at most, C, and may stray by so much, K: a fire on splits more (common practice 10-14). */
 export const PIT_C = { low: 95, high: 200 };
-export const BAND_K = { low: 4, usual: 8, high: 25 };
+export const BAND_K = { low: 4, usual: 8, onSplits: 12, high: 25 };
 /** Splits may be fed this often, min: at the soonest and at the latest, and where the steps begin. */
 export const FEED_MIN = { low: 15, high: 60, first: 40 };
 /** Woods on offer: all that the engine knows. */

@@ -15,9 +15,8 @@ import {
 import { type Units, epochOf } from '@ostrin/core/quantity';
 import type { VariantSources } from '@ostrin/core/engine';
 import type { PitRecord, Shelf } from '@ostrin/contract/types';
-import { fireOf, firesOf } from './fires';
+import { fireOf, firesOf, usualBandK } from './fires';
 import {
-  BAND_K,
   newMeat,
   USUAL_FIRE,
   SHIFTS,
@@ -107,7 +106,7 @@ function requestPit(pit: PitRecord, wish: DraftFire): RequestPit {
     ...(wish.gauge ? { gauge: wish.gauge } : {}),
     pace: {
       pitC: wish.pitC,
-      bandC: wish.bandC ?? BAND_K.usual,
+      bandC: wish.bandC ?? usualBandK(pit.preset, wish),
       ...(wish.then ? { then: wish.then } : {}),
     },
   };

@@ -12,9 +12,12 @@ export type Notches =
 export interface HandRule {
   /** Minutes from one look to the next; a fire on splits is fed at each. */
   everyMin: number;
-  /** So far over the target it is closed, or the splits get lighter, by one notch, K. */
+  /**
+   * Over the target by more than this it is closed, or the splits get lighter, by one notch, K. Under 0 where a pit that is
+   * held right is lower than its target at a look: just before a split.
+   */
   overK: number;
-  /** So far under the target it is opened, or the splits get heavier, by one notch, K. */
+  /** Under the target by more than this it is opened, or the splits get heavier, by one notch, K. */
   underK: number;
   /** From so far off on it is two notches, K; null: never. */
   twoFromK: number | null;
@@ -36,6 +39,13 @@ export const notchCount = ({ notches }: HandRule): number =>
 export const notchFor = (rule: HandRule, moreK: number): number =>
   Math.min(Math.max(rule.start + Math.round(moreK / rule.notchK), 0), notchCount(rule) - 1);
 
+/** The notch nearest to where the vents stand, counted from 0. */
+export function nearestNotch(settings: readonly VentOpenings[], at: VentOpenings): number {
+  const off = (s: VentOpenings): number =>
+    (s.intake - at.intake) ** 2 + (s.exhaust - at.exhaust) ** 2;
+  return settings.reduce((best, s, i) => (off(s) < off(settings[best]!) ? i : best), 0);
+}
+
 /** What somebody who goes by a rule remembers. */
 export interface HandMemory {
   /** The notch where it stands. */
@@ -52,7 +62,8 @@ export function notchAtLook(
   targetC: number,
 ): number {
   const offK = pitC - targetC;
-  const backK = lastC === null ? 0 : Math.abs(lastC - targetC) - Math.abs(offK);
+  const rightC = targetC + (rule.overK - rule.underK) / 2;
+  const backK = lastC === null ? 0 : Math.abs(lastC - rightC) - Math.abs(pitC - rightC);
   if (backK >= rule.backK) return notch;
   const by = Math.abs(offK) >= (rule.twoFromK ?? Infinity) ? 2 : 1;
   if (offK > rule.overK) return Math.max(notch - by, 0);

@@ -19,6 +19,7 @@ import { allOffMs, isOnPit, leadPiece, type KnownCook, type KnownPiece } from '.
 import type { Forecasts } from './lookAhead';
 import { piecePhase, pitPhase, type Phase } from './phases';
 import { possibleJobs } from './possibleJobs';
+import { withRuledLooks } from './ruledLooks';
 
 /** A piece with what is expected of it. */
 export interface PieceNow extends KnownPiece {
@@ -116,7 +117,8 @@ export function cookNow(known: KnownCook, forecasts: Forecasts, nowMs: number): 
         ? null
         : closeMs(jobsAhead(plan, log), { pitC, changeK: state.changeK }, nowMs),
   };
-  const jobs = possibleJobs(jobsByTime(plan, log, clock, nowMs), known);
+  const planned = possibleJobs(jobsByTime(plan, log, clock, nowMs), known);
+  const jobs = withRuledLooks(planned, known, readings, nowMs);
   const pieces = piecesNow(known, forecasts, state, nowMs);
   return {
     ...known,

@@ -23,7 +23,7 @@ import {
   wrapSigns,
 } from './checklists';
 import { firstMoveWords } from './moves';
-import { lookBounds } from './rule';
+import { lookDetail } from './rule';
 import { careWords } from './careJobs';
 import { piecesName } from './jobWords';
 import { restWords } from './holds';
@@ -62,13 +62,8 @@ export function jobWords(facts: JobFacts, pit: RequestPit, units: Units): JobWor
         inWords: setting(facts.intake, facts.exhaust),
         detail: `When the pit passes ${at(facts.closeAtC)} on its way up. It should settle near ${at(facts.targetC)}.${gaugeWords(facts, units)}${offsetWords(facts, units)}`,
       };
-    case 'look': {
-      const { over, under } = lookBounds(facts, units);
-      return {
-        inWords: 'Look at the pit',
-        detail: `By now it may want another notch. Over ${over}: close by one. Under ${under}: open by one. Between them, leave it.`,
-      };
-    }
+    case 'look':
+      return { inWords: 'Look at the pit', detail: lookDetail(facts, pit, units) };
     case 'trim':
       return {
         inWords: 'Look at the pit',

@@ -1,8 +1,13 @@
 /** The rule for the hand in words: how often to look, from which reading on to move, and along which notches. */
-import { WAIT_WITH_SPLIT_MIN, type PlannedRule, type RequestPit } from '@ostrin/core';
+import {
+  WAIT_WITH_SPLIT_MIN,
+  type JobFacts,
+  type PlannedRule,
+  type RequestPit,
+} from '@ostrin/core';
 import type { Units } from '@ostrin/core/quantity';
 import { capital, smallMassWords, spanOfTime, spanWords, temperatureWords } from '../quantities';
-import { openingWords, ventedPit, ventNames } from '../vents';
+import { openingWords, settingWords, ventedPit, ventNames } from '../vents';
 
 /** What a look goes by: bounds from the target, K, and what the thermometer shows more than the grate has. */
 interface LookBounds {
@@ -13,7 +18,7 @@ interface LookBounds {
 }
 
 /** The readings from which on something is done, in words. */
-export function lookBounds(
+function lookBounds(
   { targetC, overK, underK, readsOverK }: LookBounds,
   units: Units,
 ): { over: string; under: string } {
@@ -21,6 +26,24 @@ export function lookBounds(
     over: temperatureWords(targetC + overK + readsOverK, units),
     under: temperatureWords(targetC - underK + readsOverK, units),
   };
+}
+
+/** What a look goes by: the settings a notch away where it is known where the vents stand. */
+export function lookDetail(
+  facts: Extract<JobFacts, { kind: 'look' }>,
+  pit: RequestPit,
+  units: Units,
+): string {
+  const { over, under } = lookBounds(facts, units);
+  const { tighter, wider } = facts;
+  const to = (vents: { intake: number; exhaust: number } | null, end: string): string => {
+    if (vents === null) return end;
+    const words = settingWords(ventedPit(pit), vents.intake, vents.exhaust);
+    return words[0]!.toLowerCase() + words.slice(1);
+  };
+  return tighter === undefined || wider === undefined
+    ? `By now it may want another notch. Over ${over}: close by one. Under ${under}: open by one. Between them, leave it.`
+    : `Over ${over}: ${to(tighter, 'it is as tight as it goes')}. Under ${under}: ${to(wider, 'it is as wide as it goes')}. Between them, leave it.`;
 }
 
 /** Begins at this one. */
@@ -105,7 +128,7 @@ export function ruleWords(rule: PlannedRule, pit: RequestPit, units: Units): str
   if (notches.by === 'splits') {
     const wait = temperatureWords(pit.pace.pitC + notches.waitOverK + readsOverK, units);
     return [
-      `Put on a split every ${every} until the last piece is off. Over ${over}: one size lighter. Under ${under}: one size heavier. Between them, the same size again. ${back}`,
+      `Put on a split every ${every} until the last piece is off. Read the pit just before it, when it is lowest. Over ${over}: one size lighter. Under ${under}: one size heavier. Between them, the same size again. ${back}`,
       `Over ${wait}: no split yet, look again in ${spanOfTime(WAIT_WITH_SPLIT_MIN)}.`,
       ...later,
       `Sizes, light to heavy: ${lines.join('')}.`,

@@ -1,6 +1,6 @@
 /** What to have and to buy for a plan, in words. */
 import { CHARCOALS, cutOf, WOODS, type FuelId, type WoodId } from '@ostrin/core/catalogue';
-import type { Plan, Shopping, ShoppingWords } from '@ostrin/core';
+import type { PlateCost, Shopping, ShoppingWords } from '@ostrin/core';
 import type { Units } from '@ostrin/core/quantity';
 import { countWords, inHundred, massWords } from '../quantities';
 
@@ -75,7 +75,7 @@ export function fetchWords(s: Shopping, units: Units): string {
 }
 
 /** What a plate costs, and what is not in it for want of a price. */
-export function plateWords({ meat, fuel, each, unpriced }: NonNullable<Plan['plate']>): string {
+export function plateWords({ meat, fuel, each, unpriced }: PlateCost): string {
   const burnt = fuel === null ? '' : `, ${fuel.toFixed(2)} for fuel`;
   const without = unpriced
     ? ` Not counted, because it has no price: ${unpriced.map((cut) => cutOf(cut).name).join(', ')}.`

@@ -1,4 +1,5 @@
 /** What a plan says of each thing, as codes and figures: the wording package makes sentences of them. */
+import type { VentOpenings } from '../../control/controlPolicy';
 import type { CharcoalId, FuelId, WoodId } from '../../fuel/catalogue';
 import type { SpraySchool } from '../../meat/usualTreatment';
 import type { WrapId } from '../../meat/wraps';
@@ -104,7 +105,16 @@ export type JobFacts =
       probeOffsetK: number;
     }
   /** A look by the rule of the plan: bounds from the target, and what its thermometer shows more than the grate has, K. */
-  | { kind: 'look'; targetC: number; overK: number; underK: number; readsOverK: number }
+  | {
+      kind: 'look';
+      targetC: number;
+      overK: number;
+      underK: number;
+      readsOverK: number;
+      /** The settings a notch away from where the vents stand; left out where that is not known, null at the last notch. */
+      tighter?: VentOpenings | null;
+      wider?: VentOpenings | null;
+    }
   /** Of a document from before rules: the setting expected by then, and what to try first where it stands high or low. */
   | {
       kind: 'trim';
@@ -277,3 +287,13 @@ export type ProblemFacts =
     }
   | { kind: 'still-frozen'; cut: string; needH: number; haveH: number; laterH: number }
   | { kind: 'salt-late'; cut: string; agoMin: number };
+
+/** What a plate costs, in the user's own money. */
+export interface PlateCost {
+  meat: number;
+  /** Null where no fuel has a price. */
+  fuel: number | null;
+  each: number;
+  /** Cuts that have no price, and are not counted; left out where all have one. */
+  unpriced?: string[];
+}

@@ -17,6 +17,7 @@ import type {
   FirstMove,
   JobFacts,
   NamedPiece,
+  PlateCost,
   ProblemFacts,
   RiskFacts,
   Shopping,
@@ -285,14 +286,8 @@ export interface Plan {
   cautionIds: CautionId[];
   /** The same in the sentences of a document from before plans were kept as figures. */
   writtenCautions?: string[];
-  /** What a plate costs, in the user's own money; left out where no meat has a price. */
-  plate?: {
-    meat: number;
-    fuel: number | null;
-    each: number;
-    /** Cuts that have no price, and are not counted; left out where all have one. */
-    unpriced?: string[];
-  };
+  /** Left out where no meat has a price. */
+  plate?: PlateCost;
   /** The course of the cook that is lit first. */
   expected: Expected;
   /** Of every pit where there are several, in the order of the request. */

@@ -8,7 +8,9 @@ import { mean } from '../../quantity/statistics';
 import { sdOfKnown } from '../../sampling/likelyPits';
 import type { Scenario } from '../../scenario/scenario';
 import type { PitSetup } from './designFire';
+import { isSplits } from '../../scenario/actions';
 import { ventNotches, splitNotches } from './notches';
+import { judgedFromMin, simulatePolicy } from './policyTrial';
 import { scoreInLikelyPit } from './trialPits';
 
 /** A rule with how it did. */
@@ -18,7 +20,7 @@ export interface ChosenRule extends HandRule {
 }
 
 /** Seeds of the pits that rules are tried on. */
-const SEEDS = [21, 22, 23];
+const SEEDS = [21, 22, 23, 24, 25, 26];
 /**
  * Looks that are tried, min apart, and from how many bands off on it is two notches: what is slow to follow its vents is not
  * looked at more often.
@@ -36,8 +38,6 @@ const LOOKS = {
     { everyMin: 45, two: null },
   ],
 };
-/** How the pace of a fire spreads, standard deviation of the logarithm (plausible: charcoal of another bag). */
-const PACE_SD = 0.12;
 /** Bounds and what has come back, in bands. */
 const BOUND = { vents: 0.5, splits: [0.35, 0.5] };
 const BACK = 0.4;
@@ -50,8 +50,21 @@ const WORTH = 0.03;
 /** Share of the pit's heat over the air that comes of the splits themselves: the rest is their coals' (plausible). */
 const HEAT_OF_SPLITS = 0.5;
 
-/** The rules that are tried for a setup, those with the fewest looks last. */
-function rulesOf(setup: PitSetup, policy: ControlPolicy): HandRule[] {
+/** How much lower a fire is just before a split than on average, K (at most 0): as the policy feeds it, in its owner's pit. */
+function beforeSplitK(setup: PitSetup, policy: ControlPolicy, scenario: Scenario): number {
+  const { minutes, pitC, happened } = simulatePolicy(setup, { ...scenario, everyMin: 1 }, policy);
+  const fromMin = judgedFromMin(happened);
+  const at = (these: (minute: number) => boolean): number[] =>
+    minutes.flatMap((m, i) => (these(m) && pitC[i] !== null ? [pitC[i]!] : []));
+  const feeds = new Set(
+    happened.flatMap((a) => (isSplits(a) && a.atMin >= fromMin ? [a.atMin] : [])),
+  );
+  const [low, all] = [at((m) => feeds.has(m)), at((m) => m >= fromMin)];
+  return low.length === 0 ? 0 : Math.min(0, mean(low) - mean(all));
+}
+
+/** The rules that are tried for a setup, those with the fewest looks last; `atLookK`: see `beforeSplitK`. */
+function rulesOf(setup: PitSetup, policy: ControlPolicy, atLookK: number): HandRule[] {
   const { pitC, bandC } = setup.pit.pace;
   const backK = BACK * bandC;
   if (policy.feed) {
@@ -60,8 +73,8 @@ function rulesOf(setup: PitSetup, policy: ControlPolicy): HandRule[] {
       const { splitsKg, start } = splitNotches(policy, ratio);
       return BOUND.splits.map((bound): HandRule => ({
         everyMin: mostMin,
-        overK: bound * bandC,
-        underK: bound * bandC,
+        overK: bound * bandC + atLookK,
+        underK: bound * bandC - atLookK,
         twoFromK: null,
         backK,
         notchK: HEAT_OF_SPLITS * (ratio - 1) * (pitC - MILD_DAY.airC),
@@ -87,7 +100,7 @@ function rulesOf(setup: PitSetup, policy: ControlPolicy): HandRule[] {
 /** A rule that was not tried: for a first rough answer. Null beside a fan. */
 export function usualRule(setup: PitSetup, policy: ControlPolicy): ChosenRule | null {
   if (setup.underFan) return null;
-  const rules = rulesOf(setup, policy);
+  const rules = rulesOf(setup, policy, 0);
   return { ...rules[0]!, inBandFraction: null };
 }
 
@@ -100,13 +113,13 @@ export function* chooseRule(
   if (setup.underFan) return null;
   const tried: ChosenRule[] = [];
   const sd = sdOfKnown(setup.pit.known);
-  const rules = rulesOf(setup, policy);
+  const rules = rulesOf(setup, policy, policy.feed ? beforeSplitK(setup, policy, scenario) : 0);
   for (const [i, rule] of rules.entries()) {
     const hand = (of: Scenario): Operator =>
       createHandOperator(of, setup.pit.pace.pitC, policy, rule);
     const shares = SEEDS.map(
       (seed) =>
-        1 - scoreInLikelyPit(setup, scenario, hand, { seed, sd, paceSd: PACE_SD }).outFraction,
+        1 - scoreInLikelyPit(setup, scenario, hand, { seed, sd, asItComes: true }).outFraction,
     );
     tried.push({ ...rule, inBandFraction: mean(shares) });
     yield (i + 1) / rules.length;

@@ -5,6 +5,7 @@ import { advance, createCook } from '../../cook/cook';
 import { resultOf } from '../../cook/result';
 import { seeded } from '../../quantity/random';
 import { mean, rms } from '../../quantity/statistics';
+import { FUEL_SD, withGusts, withLikelySplits } from '../../sampling/asItComes';
 import { drawLikelyPit, type PitVariationSd } from '../../sampling/likelyPits';
 import type { Result } from '../../scenario/result';
 import type { Scenario } from '../../scenario/scenario';
@@ -50,8 +51,8 @@ interface Trial {
   seed: number;
   /** How it may differ from what its owner thinks; as nobody knows it where left out. */
   sd?: PitVariationSd;
-  /** How the pace of its fire spreads, standard deviation of the logarithm; as the catalogue has it where left out. */
-  paceSd?: number;
+  /** Whether fuel and wind are as they come: another bag of charcoal, splits of any moisture, gusts. */
+  asItComes?: boolean;
 }
 
 /** How a setup is held in one likely pit by an operator who reads that pit's own thermometer. */
@@ -59,14 +60,17 @@ export function scoreInLikelyPit(
   setup: PitSetup,
   scenario: Scenario,
   operatorOf: (scenario: Scenario) => Operator,
-  { seed, sd, paceSd }: Trial,
+  { seed, sd, asItComes = false }: Trial,
 ): HoldingScore {
   const random = seeded(seed);
   const likely = drawLikelyPit(scenario, setup.parameters, random, sd);
-  const operator = likely.withItsProbe(operatorOf(likely.scenario));
-  const cook = createCook(likely.scenario, { operator });
-  if (paceSd !== undefined) cook.pit!.unlit.paceFactor *= random.logNormal(paceSd);
-  return scoreSetup(setup, resultOf(advance(cook, likely.scenario.untilMin)));
+  const day = asItComes ? withGusts(likely.scenario, random) : likely.scenario;
+  const operator = likely.withItsProbe(operatorOf(day));
+  const cook = createCook(day, {
+    operator: asItComes ? withLikelySplits(operator, random) : operator,
+  });
+  if (asItComes) cook.pit!.unlit.paceFactor *= random.logNormal(FUEL_SD.pace);
+  return scoreSetup(setup, resultOf(advance(cook, day.untilMin)));
 }
 
 /** Tries a policy in every trial pit, each with a thermometer of its own, and pools the scores. */
@@ -77,7 +81,9 @@ export function scoreInTrialPits(
 ): HoldingScore {
   const operator = (): Operator => operatorFor(setup, scenario, policy);
   return poolScores(
-    TRIAL_SEEDS.map((seed) => scoreInLikelyPit(setup, scenario, operator, { seed })),
+    TRIAL_SEEDS.map((seed) =>
+      scoreInLikelyPit(setup, scenario, operator, { seed, asItComes: setup.onSplits }),
+    ),
   );
 }
 

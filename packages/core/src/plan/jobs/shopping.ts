@@ -3,8 +3,8 @@ import { USUAL_CHUNK_WOOD, USUAL_SPLIT_WOOD, type FuelId, type WoodId } from '..
 import { mean } from '../../quantity/statistics';
 import { roundDigits } from '../../quantity/units';
 import { requestedMassKg } from '../request/amount';
-import type { Shopping } from '../document/facts';
-import type { Feeding, Plan, PlannedFire } from '../document/plan';
+import type { PlateCost, Shopping } from '../document/facts';
+import type { Feeding, PlannedFire } from '../document/plan';
 import type { Amount, Request } from '../request/types';
 
 /** What a planned fire says of its fuel. */
@@ -40,7 +40,7 @@ export function plateOf(
   request: Request,
   amounts: readonly Amount[],
   fires: readonly FuelOfFire[],
-): Plan['plate'] | null {
+): PlateCost | null {
   const priceOf = (cut: string) => request.meatPrices?.find((p) => p.cut === cut);
   const costs = amounts.flatMap((a, i) => {
     const price = priceOf(request.meats[i]!.cut);

@@ -1,9 +1,15 @@
 /** Times and temperatures as the page says them. */
 import { fromC, localOf, MINUTE_MS, type Units } from '@ostrin/core/quantity';
-import { format } from 'date-fns/format';
 
-/** A wall-clock text as a Date whose own fields show that clock, for date-fns. */
-const asDate = (local: string): Date => new Date(`${local}:00`);
+/** Names a part of the day that a wall-clock text is on. */
+const naming = (options: Intl.DateTimeFormatOptions): ((local: string) => string) => {
+  const names = new Intl.DateTimeFormat('en-US', { timeZone: 'UTC', ...options });
+  return (local) => names.format(new Date(`${local.slice(0, 10)}T00:00Z`));
+};
+const shortDay = naming({ weekday: 'short' });
+const longDay = naming({ weekday: 'long' });
+const shortMonth = naming({ month: 'short' });
+const dayOfMonth = (local: string): number => Number(local.slice(8, 10));
 
 /** A text whose figures are not parted from their units at the end of a line. */
 export const keepUnitsTogether = (text: string): string =>
@@ -21,12 +27,13 @@ const FIVE_MIN_MS = 5 * MINUTE_MS;
 export const roughClock = (ms: number, zone: string): string =>
   clockOf(localOf(Math.round(ms / FIVE_MIN_MS) * FIVE_MIN_MS, zone));
 /** `Sat 15 May`. */
-export const dayOf = (local: string): string => format(asDate(local), 'EEE d MMM');
+export const dayOf = (local: string): string =>
+  `${shortDay(local)} ${dayOfMonth(local)} ${shortMonth(local)}`;
 /** `Saturday 15 May`; day and month stay on one line. */
-export const weekdayOf = (local: string): string => format(asDate(local), "EEEE d'\u00a0'MMM");
+export const weekdayOf = (local: string): string =>
+  `${longDay(local)} ${dayOfMonth(local)}\u00a0${shortMonth(local)}`;
 /** `18:30 Sat`. */
-export const clockAndDay = (local: string): string =>
-  `${clockOf(local)} ${format(asDate(local), 'EEE')}`;
+export const clockAndDay = (local: string): string => `${clockOf(local)} ${shortDay(local)}`;
 
 /** A time in `zone` as seen from `nowMs`: `18:30`, with its day where that is another one; epoch ms. */
 export function clockFrom(ms: number, nowMs: number, zone: string): string {

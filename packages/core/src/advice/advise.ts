@@ -117,7 +117,7 @@ function byPolicy(input: AdviseInput): MoveTried | null {
 export interface AdviseQuestion {
   /** The cook so far, as for its forecast. */
   input: ForecastInput;
-  plan: Pick<PitPlan, 'request' | 'guides'>;
+  plan: Pick<PitPlan, 'request' | 'guides' | 'rules'>;
   /** The log, whose last vents count. */
   lines: readonly LogLine[];
   /** The cook's clock, epoch ms. */
@@ -132,9 +132,11 @@ export function adviseNow(
   const fire = followed.at({ ...input, scenario: withoutRules(remainingScenario(input)) });
   if (!fire) return null;
   const { pitC: targetC, bandC } = pitOf(plan).pace;
+  const notches = plan.rules?.[0]?.notches;
   return advise({
     fire,
     ...heldNow(plan, lines, nowMs),
+    ...(notches?.by === 'vents' ? { notches: notches.settings } : {}),
     targetC,
     bandC,
     ahead: input.ahead,

@@ -33,6 +33,8 @@ export interface AdviseInput {
   policy: ControlPolicy;
   /** Where the vents stand by the plan while the pit is held. */
   planned: Vents;
+  /** The notches of the plan's rule, tight to wide: what is advised is one of them. Left out where it has none. */
+  notches?: readonly Vents[];
   targetC: number;
   bandC: number;
   /** What is still planned, minutes after lighting. */
@@ -49,6 +51,8 @@ const MOVES = {
   /** Where the pit's scale has no setting that near, the nearest of these is tried. */
   coarseFolds: [0.9, 1.4],
   exhaustFolds: [0.3, 0.6, 1.2],
+  /** Or, where the plan has notches, by so many of them at most. */
+  notches: 3,
   handfulKg: [0.15, 0.3, 0.6],
 };
 
@@ -173,12 +177,46 @@ function waitsWithFuel(input: AdviseInput): MoveTried[] {
   return [{ move: { do: 'wait-with-fuel', minutes: PUT_OFF.byMin }, logs: [], ahead: later }];
 }
 
+/** Moves to these settings of both vents, for a pit that is `high` or low. */
+const ventsTo = (settings: readonly Vents[], high: boolean): MoveTried[] =>
+  settings.map((to) => ({
+    move: { do: 'set-vents', ...to, opens: !high },
+    logs: [{ do: 'set-vents', intakeFraction: to.intake, exhaustFraction: to.exhaust }],
+  }));
+
+const isTighter = (a: Vents, b: Vents): boolean =>
+  a.intake < b.intake || (a.intake === b.intake && a.exhaust < b.exhaust);
+
+/** The next notches of the plan's rule from where the vents stand, the nearest first. */
+function byNotches(
+  notches: readonly Vents[],
+  { setup, policy: { hold } }: AdviseInput,
+  high: boolean,
+): Vents[] {
+  const here = toldVents(setup, hold);
+  const beyond = notches.filter(
+    (n) => (high ? isTighter(n, hold) : isTighter(hold, n)) && toldVents(setup, n) !== here,
+  );
+  return (high ? beyond.reverse() : beyond).slice(0, MOVES.notches);
+}
+
+function ventMoves(input: AdviseInput, high: boolean): MoveTried[] {
+  const rule = input.notches ? byNotches(input.notches, input, high) : [];
+  // Beyond the last notch, and where the plan has none, any setting of this pit's scale may be the one.
+  const more = rule.length < MOVES.notches ? byFolds(input, high) : [];
+  const told = rule.map((to) => toldVents(input.setup, to));
+  return ventsTo(
+    [...rule, ...more.filter((to) => !told.includes(toldVents(input.setup, to)))],
+    high,
+  );
+}
+
 /**
  * Vents a little, and more, each setting that this pit's scale can tell from the others. The exhaust moves by itself only
  * where the intake is nearly shut, or has no finer setting left, and the pit is still high; and back from there: a half
  * shut exhaust keeps smoke in.
  */
-function ventMoves({ setup, policy, planned }: AdviseInput, high: boolean): MoveTried[] {
+function byFolds({ setup, policy, planned }: AdviseInput, high: boolean): Vents[] {
   const sign = high ? -1 : 1;
   const usualExhaust = planned.exhaust;
   const { hold, finest } = policy;
@@ -207,10 +245,7 @@ function ventMoves({ setup, policy, planned }: AdviseInput, high: boolean): Move
   const furthest = Math.exp(sign * Math.max(...MOVES.intakeFolds)) * hold.intake;
   const isFar = sign * (planned.intake - furthest) > 0;
   const moves = [...(byItself ? areNew(byExhaust) : []), ...byIntake];
-  return [...moves, ...(isFar ? areNew([planned]) : [])].map((to) => ({
-    move: { do: 'set-vents', ...to, opens: !high },
-    logs: [{ do: 'set-vents', intakeFraction: to.intake, exhaustFraction: to.exhaust }],
-  }));
+  return [...moves, ...(isFar ? areNew([planned]) : [])];
 }
 
 /** Charcoal by the handful, unlit, with the lid off for a minute. */

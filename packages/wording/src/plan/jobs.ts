@@ -77,7 +77,7 @@ export function jobWords(facts: JobFacts, pit: RequestPit, units: Units): JobWor
       return {
         inWords: facts.underFan ? 'Fan off, everything shut' : 'Shut both vents',
         detail:
-          'What is not burnt goes out and is saved for the next fire. Ash stays hot for days.',
+          'Once the last piece is off, and not before. What is not burnt goes out and is saved for the next fire. Ash stays hot for days.',
         checklist: shutDownList(facts, pit, units),
       };
     case 'shop':

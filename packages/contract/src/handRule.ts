@@ -62,6 +62,7 @@ export class PlannedRuleDto {
   @KindOf(NOTCHES) notches!: VentNotchesDto | SplitNotchesDto;
   @InRange(-300, 300) readsOverK!: number;
   @OrNull() @InRange(0, 1) inBandFraction!: number | null;
+  @OrNull() @InRange(0, 6000) aloneMin?: number | null;
   @OrNull() @Nested(() => TopUpPiecesDto) topUp!: TopUpPiecesDto | null;
   @Nested(() => LooksDto) looks!: LooksDto;
 }

@@ -212,6 +212,21 @@ describe('advice', () => {
     }
   });
 
+  it('names notches of the plan first, and other settings only where those are at their end', () => {
+    const notches = [0.1, 0.13, 0.17, 0.22, 0.29, 0.38].map((intake) => ({ intake, exhaust: 0.5 }));
+    const settings = (intake: number, high: boolean, of: typeof notches): number[] =>
+      movesFor({ ...asked(intake), notches: of }, high).flatMap(({ move }) =>
+        move.do === 'set-vents' ? [move.intake] : [],
+      );
+    const known = new Set(notches.map((n) => n.intake));
+    const opened = settings(0.13, false, notches);
+    expect(opened.length).toBeGreaterThan(1);
+    expect(opened.filter((i) => known.has(i) && i > 0.13).length).toBeGreaterThan(1);
+    expect(settings(0.38, true, notches).every((i) => i < 0.38)).toBe(true);
+    // Beyond the widest notch there is still something to try.
+    expect(settings(0.38, false, notches).length).toBeGreaterThan(0);
+  });
+
   it('adds charcoal only where little waits to catch', () => {
     const input = asked(0.06);
     const moves = () => new Set(movesFor(input, false).map(({ move }) => move.do));

@@ -112,6 +112,22 @@ describe('a look', () => {
   });
 });
 
+describe('a pit that is left alone', () => {
+  it('keeps longer where it is slow, and no longer than what is laid lasts', () => {
+    const aloneMin = (preset: string, fuel: 'briquette' | 'lump'): number => {
+      const [usual] = request().pits;
+      const pits = [{ ...usual, cooker: { preset, overrides: {} }, fire: { fuel } }];
+      const made = plan(request({ pits }), { nowMs: Date.UTC(2027, 4, 12), members: 4 });
+      const min = made.rules![0]!.aloneMin!;
+      expect(min + 210).toBeLessThan(made.fires[0]!.lastsMin);
+      return min;
+    };
+    const [kettle, kamado] = [aloneMin('kettle-57', 'briquette'), aloneMin('kamado-46', 'lump')];
+    expect(kettle).toBeGreaterThanOrEqual(60);
+    expect(kamado).toBeGreaterThanOrEqual(kettle);
+  });
+});
+
 describe('a hand that goes by it', () => {
   it('is not misled by a fire on splits that is lowest just before each: it holds it about its target', () => {
     const setup = designFire({

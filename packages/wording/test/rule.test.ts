@@ -78,3 +78,13 @@ it('promises what it was tried to do, and nothing where it was not tried', () =>
   const untried = ruleWords(ruleFor(pit, { inBandFraction: null }), pit, C_KG).join(' ');
   expect(untried).not.toContain('minutes in 100');
 });
+
+it('says how long the pit may be left alone, where that is worth a night’s sleep', () => {
+  const pit = pitWith('kettle-57');
+  const words = (aloneMin: number | null): string =>
+    ruleWords(ruleFor(pit, { aloneMin }), pit, C_KG).join(' ');
+  expect(words(300)).toMatch(
+    /left alone for about 5.h: in 9 of 10 cooks it is then still within 16.°C/,
+  );
+  for (const short of [null, 15]) expect(words(short)).not.toContain('left alone');
+});

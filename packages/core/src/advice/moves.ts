@@ -51,8 +51,6 @@ const MOVES = {
   /** Where the pit's scale has no setting that near, the nearest of these is tried. */
   coarseFolds: [0.9, 1.4],
   exhaustFolds: [0.3, 0.6, 1.2],
-  /** Or, where the plan has notches, by so many of them at most. */
-  notches: 3,
   handfulKg: [0.15, 0.3, 0.6],
 };
 
@@ -187,7 +185,11 @@ const ventsTo = (settings: readonly Vents[], high: boolean): MoveTried[] =>
 const isTighter = (a: Vents, b: Vents): boolean =>
   a.intake < b.intake || (a.intake === b.intake && a.exhaust < b.exhaust);
 
-/** The next notches of the plan's rule from where the vents stand, the nearest first. */
+/** How far one setting is from another, as a change of the intake, logarithm: what the exhaust does by itself counts half. */
+const foldsApart = (a: Vents, b: Vents): number =>
+  Math.abs(Math.log(a.intake / b.intake)) || Math.abs(Math.log(a.exhaust / b.exhaust)) / 2;
+
+/** Notches of the plan's rule that are about as far from where the vents stand as moves are, the nearest first. */
 function byNotches(
   notches: readonly Vents[],
   { setup, policy: { hold } }: AdviseInput,
@@ -197,13 +199,22 @@ function byNotches(
   const beyond = notches.filter(
     (n) => (high ? isTighter(n, hold) : isTighter(hold, n)) && toldVents(setup, n) !== here,
   );
-  return (high ? beyond.reverse() : beyond).slice(0, MOVES.notches);
+  const nearest = MOVES.intakeFolds.flatMap((folds) =>
+    beyond.length === 0
+      ? []
+      : beyond.reduce((best, n) =>
+          Math.abs(foldsApart(n, hold) - folds) < Math.abs(foldsApart(best, hold) - folds)
+            ? n
+            : best,
+        ),
+  );
+  return [...new Set(nearest)];
 }
 
 function ventMoves(input: AdviseInput, high: boolean): MoveTried[] {
   const rule = input.notches ? byNotches(input.notches, input, high) : [];
   // Beyond the last notch, and where the plan has none, any setting of this pit's scale may be the one.
-  const more = rule.length < MOVES.notches ? byFolds(input, high) : [];
+  const more = rule.length < MOVES.intakeFolds.length ? byFolds(input, high) : [];
   const told = rule.map((to) => toldVents(input.setup, to));
   return ventsTo(
     [...rule, ...more.filter((to) => !told.includes(toldVents(input.setup, to)))],

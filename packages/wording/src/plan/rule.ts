@@ -94,6 +94,18 @@ const CAUSES = {
   },
 };
 
+/** Looks that may be left out for less than this are not worth a sentence, min. */
+const WORTH_SLEEPING_MIN = 60;
+
+/** How long the pit may be left alone, for whoever wants to sleep; nothing where that is short or not known. */
+function aloneWords({ aloneMin, everyMin }: PlannedRule, pit: RequestPit, units: Units): string[] {
+  if (aloneMin == null || aloneMin < Math.max(WORTH_SLEEPING_MIN, 2 * everyMin)) return [];
+  const within = spanWords(2 * pit.pace.bandC, units);
+  return [
+    `Once it has settled it may be left alone for about ${spanOfTime(aloneMin)}: in 9 of 10 cooks it is then still within ${within} of its target. Look as soon as you are up.`,
+  ];
+}
+
 /** The rule as sentences, for a page, a print or a sheet to hand over. */
 export function ruleWords(rule: PlannedRule, pit: RequestPit, units: Units): string[] {
   const { notches, everyMin, readsOverK, backK } = rule;
@@ -143,6 +155,7 @@ export function ruleWords(rule: PlannedRule, pit: RequestPit, units: Units): str
     ...lines.slice(1),
     ...fuel,
     twice,
+    ...aloneWords(rule, pit, units),
     ...held,
   ];
 }

@@ -4,20 +4,35 @@ import type { ControlPolicy } from '../../control/controlPolicy';
 import { createHandOperator } from '../../control/handOperator';
 import type { HandRule } from '../../control/handRule';
 import type { Operator } from '../../control/operator';
-import { mean } from '../../quantity/statistics';
+import { ascending, mean, quantile } from '../../quantity/statistics';
 import { sdOfKnown } from '../../sampling/likelyPits';
 import type { Scenario } from '../../scenario/scenario';
 import type { PitSetup } from './designFire';
 import { isSplits } from '../../scenario/actions';
 import { ventNotches, splitNotches } from './notches';
 import { judgedFromMin, simulatePolicy } from './policyTrial';
-import { scoreInLikelyPit } from './trialPits';
+import { runInLikelyPit, scoreInLikelyPit } from './trialPits';
 
 /** A rule with how it did. */
 export interface ChosenRule extends HandRule {
   /** Share of the time in the band of the pits that it was tried in, 0 to 1; null where it was not tried. */
   inBandFraction: number | null;
+  /**
+   * How long it may be left alone once it has settled, min: in nine of ten of those pits it is then still within two bands of
+   * its target. Null where that was not tried, and for splits.
+   */
+  aloneMin: number | null;
 }
+
+/** A pit has settled so long after lighting, min. */
+export const SETTLED_MIN = 210;
+/** From there on it is left alone, for so long at most, min, and may stray by so many bands. */
+const ALONE = { mostMin: 600, bands: 2 };
+/** An operator who goes to sleep at a minute. */
+const asleepFrom = (operator: Operator, fromMin: number): Operator => ({
+  ...operator,
+  decide: (seen) => (seen.atMin < fromMin ? operator.decide(seen) : []),
+});
 
 /** Seeds of the pits that rules are tried on. */
 const SEEDS = [21, 22, 23, 24, 25, 26];
@@ -101,7 +116,39 @@ function rulesOf(setup: PitSetup, policy: ControlPolicy, atLookK: number): HandR
 export function usualRule(setup: PitSetup, policy: ControlPolicy): ChosenRule | null {
   if (setup.underFan) return null;
   const rules = rulesOf(setup, policy, 0);
-  return { ...rules[0]!, inBandFraction: null };
+  return { ...rules[0]!, inBandFraction: null, aloneMin: null };
+}
+
+/** A rule with the share of the time in its band that it kept. */
+type Tried = HandRule & { inBandFraction: number };
+
+/** Somebody who goes by a rule. */
+const handOf =
+  (setup: PitSetup, policy: ControlPolicy, rule: HandRule) =>
+  (scenario: Scenario): Operator =>
+    createHandOperator(scenario, setup.pit.pace.pitC, policy, rule);
+
+/** How long a pit that was held by a rule may be left alone: see `ChosenRule.aloneMin`. */
+function aloneMinOf(
+  setup: PitSetup,
+  policy: ControlPolicy,
+  rule: HandRule,
+  scenario: Scenario,
+): number {
+  const { pitC: targetC, bandC } = setup.pit.pace;
+  const sd = sdOfKnown(setup.pit.known);
+  const long = { ...scenario, untilMin: SETTLED_MIN + ALONE.mostMin };
+  const hand = handOf(setup, policy, rule);
+  const stayed = SEEDS.map((seed) => {
+    const sleeps = (of: Scenario): Operator => asleepFrom(hand(of), SETTLED_MIN);
+    const { minutes, pitC } = runInLikelyPit(setup, long, sleeps, { seed, sd, asItComes: true });
+    const left = minutes.find(
+      (m, i) =>
+        m > SETTLED_MIN && pitC[i] !== null && Math.abs(pitC[i]! - targetC) > ALONE.bands * bandC,
+    );
+    return (left ?? long.untilMin) - SETTLED_MIN;
+  });
+  return quantile(ascending(stayed), 0.1);
 }
 
 /** The rule that holds a setup best in likely pits; null beside a fan. Yields the share done. */
@@ -111,12 +158,11 @@ export function* chooseRule(
   scenario: Scenario,
 ): Generator<number, ChosenRule | null> {
   if (setup.underFan) return null;
-  const tried: ChosenRule[] = [];
+  const tried: Tried[] = [];
   const sd = sdOfKnown(setup.pit.known);
   const rules = rulesOf(setup, policy, policy.feed ? beforeSplitK(setup, policy, scenario) : 0);
   for (const [i, rule] of rules.entries()) {
-    const hand = (of: Scenario): Operator =>
-      createHandOperator(of, setup.pit.pace.pitC, policy, rule);
+    const hand = handOf(setup, policy, rule);
     const shares = SEEDS.map(
       (seed) =>
         1 - scoreInLikelyPit(setup, scenario, hand, { seed, sd, asItComes: true }).outFraction,
@@ -124,10 +170,12 @@ export function* chooseRule(
     tried.push({ ...rule, inBandFraction: mean(shares) });
     yield (i + 1) / rules.length;
   }
-  const best = Math.max(...tried.map((r) => r.inBandFraction!));
-  const asGood = tried.filter((r) => r.inBandFraction! >= best - WORTH);
+  const best = Math.max(...tried.map((r) => r.inBandFraction));
+  const asGood = tried.filter((r) => r.inBandFraction >= best - WORTH);
   const rarest = Math.max(...asGood.map((r) => r.everyMin));
-  return asGood
+  const chosen = asGood
     .filter((r) => r.everyMin === rarest)
-    .reduce((a, b) => (b.inBandFraction! > a.inBandFraction! ? b : a));
+    .reduce((a, b) => (b.inBandFraction > a.inBandFraction ? b : a));
+  const aloneMin = policy.feed ? null : aloneMinOf(setup, policy, chosen, scenario);
+  return { ...chosen, aloneMin };
 }

@@ -55,13 +55,13 @@ interface Trial {
   asItComes?: boolean;
 }
 
-/** How a setup is held in one likely pit by an operator who reads that pit's own thermometer. */
-export function scoreInLikelyPit(
+/** A setup in one likely pit, tended by an operator who reads that pit's own thermometer. */
+export function runInLikelyPit(
   setup: PitSetup,
   scenario: Scenario,
   operatorOf: (scenario: Scenario) => Operator,
   { seed, sd, asItComes = false }: Trial,
-): HoldingScore {
+): Result {
   const random = seeded(seed);
   const likely = drawLikelyPit(scenario, setup.parameters, random, sd);
   const day = asItComes ? withGusts(likely.scenario, random) : likely.scenario;
@@ -70,8 +70,14 @@ export function scoreInLikelyPit(
     operator: asItComes ? withLikelySplits(operator, random) : operator,
   });
   if (asItComes) cook.pit!.unlit.paceFactor *= random.logNormal(FUEL_SD.pace);
-  return scoreSetup(setup, resultOf(advance(cook, day.untilMin)));
+  return resultOf(advance(cook, day.untilMin));
 }
+
+/** How well it is held there. */
+export const scoreInLikelyPit = (
+  setup: PitSetup,
+  ...how: [scenario: Scenario, operatorOf: (scenario: Scenario) => Operator, trial: Trial]
+): HoldingScore => scoreSetup(setup, runInLikelyPit(setup, ...how));
 
 /** Tries a policy in every trial pit, each with a thermometer of its own, and pools the scores. */
 export function scoreInTrialPits(

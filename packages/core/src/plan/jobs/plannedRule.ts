@@ -2,8 +2,9 @@
 import type { HandRule } from '../../control/handRule';
 import { CHARCOALS } from '../../fuel/catalogue';
 import type { VentOpenings } from '../../control/controlPolicy';
-import { mean } from '../../quantity/statistics';
+import { ascending, mean, quantile } from '../../quantity/statistics';
 import { roundDigits } from '../../quantity/units';
+import { SETTLED_MIN } from '../fire/chooseRule';
 import type { PlannedRule } from '../document/rule';
 import type { PitSchedule } from '../schedule/pitSchedule';
 import { latestEndMin } from '../schedule/schedule';
@@ -24,6 +25,20 @@ export function lidOverK({ result, onMin, setup }: PitSchedule): number {
 export const readsOverK = (cook: PitSchedule): number =>
   cook.setup.pit.gauge ? lidOverK(cook) : (cook.setup.pit.probeOffsetK ?? 0);
 
+/** How long a pit may be left alone is said in steps of so much, rounded down, min. */
+const ALONE_STEP_MIN = 15;
+/** Nobody relies on the last tenth of the charcoal. */
+const RELIED_ON = 0.9;
+
+/** How long a pit may be left alone once it has settled, min: no longer than what is laid lasts a hungry one. */
+function plannedAloneMin({ rule, fuelLoadKg, charcoalKgPerMin }: PitSchedule): number | null {
+  if (rule?.aloneMin == null) return null;
+  const kgPerMin = quantile(ascending(charcoalKgPerMin), 0.9);
+  const lastsMin = (RELIED_ON * fuelLoadKg) / Math.max(kgPerMin, 1e-6) - SETTLED_MIN;
+  const min = Math.max(0, Math.min(rule.aloneMin, lastsMin));
+  return ALONE_STEP_MIN * Math.floor(min / ALONE_STEP_MIN);
+}
+
 /** The setting of a notch; null where a rule counts splits. */
 export const settingAt = ({ notches }: HandRule, notch: number): VentOpenings | null =>
   notches.by === 'vents' ? notches.settings[notch]! : null;
@@ -40,7 +55,7 @@ function topUpOf({ policy, charcoalKgPerMin, scenario }: PitSchedule): PlannedRu
 export function plannedRuleOf(cook: PitSchedule): PlannedRule[] {
   const { rule, setup, policy } = cook;
   if (!rule) return [];
-  const { inBandFraction, ...hand } = rule;
+  const { inBandFraction, aloneMin: _, ...hand } = rule;
   const heldFrom = policy.feed?.firstMin ?? plannedVentMoves(cook)[0]?.atMin ?? 0;
   const fromMin = policy.feed ? heldFrom : heldFrom + hand.everyMin;
   const toMin = Math.max(Math.round(latestEndMin(cook)), fromMin);
@@ -54,6 +69,7 @@ export function plannedRuleOf(cook: PitSchedule): PlannedRule[] {
       pit: setup.pit.id,
       readsOverK: roundDigits(readsOverK(cook), 1),
       inBandFraction: inBandFraction === null ? null : roundDigits(inBandFraction, 2),
+      aloneMin: plannedAloneMin(cook),
       topUp: topUpOf(cook),
       looks: { fromMin, toMin, count: Math.floor((toMin - fromMin) / hand.everyMin) + 1 },
     },

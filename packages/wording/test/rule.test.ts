@@ -10,6 +10,7 @@ import {
 } from '@ostrin/core/internals';
 import type { PlannedRule, RequestPit } from '@ostrin/core';
 import type { Units } from '@ostrin/core/quantity';
+import { jobWords } from '../src';
 import { notchLines, ruleWords } from '../src/plan/rule';
 
 const C_KG: Units = { temperature: 'C', mass: 'kg' };
@@ -87,4 +88,18 @@ it('says how long the pit may be left alone, where that is worth a night’s sle
     /left alone for about 5.h: in 9 of 10 cooks it is then still within 16.°C/,
   );
   for (const short of [null, 15]) expect(words(short)).not.toContain('left alone');
+});
+
+it('names at a look the vent that moves, each way, and says where there is no further notch', () => {
+  const pit = pitWith('kettle-57');
+  const look = { kind: 'look', targetC: 121, overK: 4, underK: 4, readsOverK: 0 } as const;
+  const detail = (more: object): string => jobWords({ ...look, ...more }, pit, C_KG).detail;
+  const tighter = { intake: 0.125, exhaust: 0.5 };
+  const wider = { intake: 0.375, exhaust: 0.5 };
+  const both = detail({ tighter, wider });
+  expect(both).toMatch(/^Over 125 °C: bowl vent ⅛. Under 117 °C: bowl vent ⅜. Between them/);
+  expect(both).not.toContain('lid vent');
+  expect(detail({ tighter, wider: { intake: 0.375, exhaust: 1 } })).toContain('lid vent');
+  expect(detail({ tighter: null, wider })).toContain('as tight as it goes');
+  expect(detail({})).toContain('close by one');
 });

@@ -7,7 +7,7 @@ import {
 } from '@ostrin/core';
 import type { Units } from '@ostrin/core/quantity';
 import { capital, smallMassWords, spanOfTime, spanWords, temperatureWords } from '../quantities';
-import { openingWords, settingWords, ventedPit, ventNames } from '../vents';
+import { openingWords, ventedPit, ventNames } from '../vents';
 
 /** What a look goes by: bounds from the target, K, and what the thermometer shows more than the grate has. */
 interface LookBounds {
@@ -36,11 +36,16 @@ export function lookDetail(
 ): string {
   const { over, under } = lookBounds(facts, units);
   const { tighter, wider } = facts;
-  const to = (vents: { intake: number; exhaust: number } | null, end: string): string => {
-    if (vents === null) return end;
-    const words = settingWords(ventedPit(pit), vents.intake, vents.exhaust);
-    return words[0]!.toLowerCase() + words.slice(1);
-  };
+  const vented = ventedPit(pit);
+  const names = ventNames(vented.preset);
+  // What stays where it is whichever way is not named.
+  const moves = (['intake', 'exhaust'] as const).filter(
+    (vent) => !tighter || !wider || tighter[vent] !== wider[vent],
+  );
+  const to = (vents: { intake: number; exhaust: number } | null, end: string): string =>
+    vents === null
+      ? end
+      : moves.map((vent) => `${names[vent]} ${openingWords(vented, vent, vents[vent])}`).join(', ');
   return tighter === undefined || wider === undefined
     ? `By now it may want another notch. Over ${over}: close by one. Under ${under}: open by one. Between them, leave it.`
     : `Over ${over}: ${to(tighter, 'it is as tight as it goes')}. Under ${under}: ${to(wider, 'it is as wide as it goes')}. Between them, leave it.`;

@@ -54,10 +54,10 @@ const LOOKS = {
   ],
 };
 /** Bounds and what has come back, in bands. */
-const BOUND = { vents: 0.5, splits: [0.35, 0.5] };
+const BOUND = { vents: 0.5, splits: [0.35, 0.6, 1] };
 const BACK = 0.4;
 /** What one split is heavier than the last: tried. */
-const RATIOS = [1.15, 1.25];
+const RATIOS = [1.1, 1.2];
 /** No split goes on over this, in bands. */
 const WAIT_OVER = 1.2;
 /** Fewer looks are worth this share of the time. */

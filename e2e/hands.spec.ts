@@ -1,6 +1,6 @@
 /** Every step of the hands, from the butcher's counter to the plate: five meals planned by touch on a phone. */
 import { expect, type Page } from '@playwright/test';
-import { change, choose, done, planned } from './help';
+import { change, choose, done, planned, type } from './help';
 import { demoTest as test } from './home';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
@@ -10,16 +10,6 @@ async function addPit(page: Page, id: string, name: string, preset: string): Pro
   const pit = { name, preset, overrides: {}, ventWay: 'quarters' };
   const answer = await page.request.put(`/api/pits/${id}`, { data: pit });
   expect(answer.ok()).toBe(true);
-}
-
-/** Types a number into a stepper of the open sheet. */
-async function type(page: Page, label: string, value: string): Promise<void> {
-  await page
-    .getByRole('group', { name: label, exact: true })
-    .getByRole('button', { name: /Type it/ })
-    .click();
-  await page.getByLabel(`${label}, typed`).fill(value);
-  await page.getByLabel(`${label}, typed`).press('Enter');
 }
 
 /** Touches a step button so many times. */

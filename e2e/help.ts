@@ -20,7 +20,17 @@ export async function choose(
   }
 }
 
-/** The same, and the sheet is closed. */
+/** Types a number into a stepper of the open sheet. */
+export async function type(page: Page, label: string, value: string): Promise<void> {
+  await page
+    .getByRole('group', { name: label, exact: true })
+    .getByRole('button', { name: /Type it/ })
+    .click();
+  await page.getByLabel(`${label}, typed`).fill(value);
+  await page.getByLabel(`${label}, typed`).press('Enter');
+}
+
+/** The same as `choose`, and the sheet is closed. */
 export async function change(
   page: Page,
   what: RegExp,

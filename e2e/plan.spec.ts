@@ -3,7 +3,7 @@ import { expect } from '@playwright/test';
 import { quickTest as test } from './home';
 import ICAL from 'ical.js';
 import { readFileSync } from 'node:fs';
-import { change, done, planned, printed } from './help';
+import { change, choose, done, planned, printed, type } from './help';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
@@ -51,13 +51,17 @@ test('a stick burner on splits: fed in rounds as often as is wished, watched in 
   await page.getByRole('button', { name: 'People sharing the shifts: more' }).click();
   await done(page);
   await planned(page);
-  await expect(page.getByText(/times, every (20|45|50)\smin until/).first()).toBeVisible();
+  await expect(page.getByText(/times, every (30|45)\smin until/).first()).toBeVisible();
   // Slept longer, at a price that is told.
-  await change(page, /^Fire:/, '60 min');
+  await choose(page, /^Fire:/, 'As you wish');
+  await type(page, 'Minutes between splits', '60');
+  await done(page);
   await expect(page.getByTestId('plan-sentence')).toContainText('splits every 60 min, cherry');
   await expect(page.getByText(/^Then a split of .* every 1\sh, \d+ times\.$/)).toBeVisible();
   await expect(page.getByText(/^The pit is in its band about \d+ minutes in 100/)).toBeVisible();
-  await change(page, /^Fire:/, '45 min');
+  await choose(page, /^Fire:/);
+  await type(page, 'Minutes between splits', '45');
+  await done(page);
   await planned(page);
   await expect(page.getByText(/^Second shift: \d\d:\d\d to \d\d:\d\d/)).toBeVisible();
   await expect(page.getByText(/^cherry splits, seasoned: /)).toBeVisible();

@@ -90,10 +90,24 @@ it('feeds splits as often as was chosen, and only splits', async () => {
   expect(draftOf(request(), [TOM]).fires.tom).toMatchObject({ everyMin: 45 });
   render(<PlanSentence yard={[TOM]} />);
   fireEvent.press(screen.getByRole('button', { name: /^Fire: splits every 45 min, cherry/ }));
-  fireEvent.press(await screen.findByRole('radio', { name: 'Best' }));
+  fireEvent.press(await screen.findByRole('radio', { name: /^As is usual/ }));
   expect(request().pits[0]!.fire.everyMin).toBeUndefined();
-  fireEvent.press(screen.getByRole('radio', { name: '30 min' }));
-  expect(request().pits[0]!.fire.everyMin).toBe(30);
+  fireEvent.press(screen.getByRole('radio', { name: 'As you wish' }));
+  expect(request().pits[0]!.fire.everyMin).toBe(40);
+  fireEvent.press(screen.getByRole('button', { name: 'Minutes between splits: less' }));
+  expect(request().pits[0]!.fire.everyMin).toBe(35);
+  // Any interval, within what a fire bears.
+  for (const [typed, kept] of [
+    ['52', 52],
+    ['5', 15],
+  ] as const) {
+    fireEvent.press(screen.getByRole('button', { name: /^Minutes between splits: .*Type it/ }));
+    fireEvent.changeText(screen.getByLabelText('Minutes between splits, typed'), typed);
+    fireEvent(screen.getByLabelText('Minutes between splits, typed'), 'submitEditing');
+    expect(request().pits[0]!.fire.everyMin).toBe(kept);
+  }
+  // A fire on splits swings more: what is asked for is what such fires hold.
+  expect(request().pits[0]!.pace.bandC).toBe(12);
   // Charcoal is put on when it is needed.
   fireEvent.press(screen.getByRole('radio', { name: /^Briquettes and chunks/ }));
   expect(request().pits[0]!.fire.everyMin).toBeUndefined();

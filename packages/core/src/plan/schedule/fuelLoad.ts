@@ -10,7 +10,13 @@ const CHARCOAL_MARGIN = 1.03;
 /** Reserve of splits over what nearly all likely cooks take. */
 const SPLIT_MARGIN = 1.12;
 
-/** Charcoal that carries a middling pit through a slow cook; a reserve stands by for the rest. */
+/** Where nothing can be put on later, what a hungry pit takes in a slow cook is laid, and more: the true one may be hungrier. */
+const HUNGRIER = 1.15;
+
+/**
+ * Charcoal that carries a middling pit through a slow cook, a reserve standing by for the rest; or, where nothing can be put on,
+ * a hungry one.
+ */
 export function sizeFire(plan: PitSchedule): PitSetup['fire'] {
   const { setup } = plan;
   const { fire, parameters } = setup;
@@ -18,7 +24,10 @@ export function sizeFire(plan: PitSchedule): PitSetup['fire'] {
   const endMin = Math.max(
     ...plan.readyMin.map((r) => Math.min(quantile(ascendingNeverLast(r), 0.9), MAX_COOK_MIN)),
   );
-  const needKg = quantile(ascending(plan.charcoalKgPerMin), 0.5) * endMin;
+  const rates = ascending(plan.charcoalKgPerMin);
+  const needKg = setup.preset.traits.canTopUp
+    ? quantile(rates, 0.5) * endMin
+    : HUNGRIER * quantile(rates, 0.9) * latestEndMin(plan);
   const remnant = remnantKg(fire.arrangement);
   const most = fireLoadKg(fire, parameters.diameterM);
   return withFuelLoad(fire, Math.min(needKg * CHARCOAL_MARGIN + remnant, most), parameters);

@@ -118,6 +118,7 @@ export * from './plan/jobs/kit';
 export * from './plan/jobs/meatJobs';
 export * from './plan/jobs/plannedFire';
 export * from './plan/jobs/preparation';
+export * from './plan/jobs/night';
 export * from './plan/jobs/prepare';
 export * from './plan/jobs/shopping';
 export * from './plan/jobs/ventMoves';

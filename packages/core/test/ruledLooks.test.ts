@@ -2,6 +2,7 @@
 import {
   cookNow,
   knownCook,
+  localOf,
   MINUTE_MS,
   planOnePit,
   type CookNow,
@@ -84,5 +85,27 @@ describe('a look', () => {
     expect(looks(cook([closed], 101, wire))).toEqual([]);
     // It fell silent: somebody has to look again.
     expect(looks(cook([closed], 200, wire))).toHaveLength(1);
+  });
+
+  it('wakes nobody whom the pit can do without, and is there in the morning', () => {
+    const zone = PLAN.request.timeZone;
+    const hourOf = (min: number): number => Number(localOf(at(min), zone).slice(11, 13));
+    // T0 is 07:00 there.
+    const evening = 14 * 60 + 40;
+    const read = (min: number) => entry(min, { kind: 'read', spot: 'grate', c: 121 });
+    const next = (aloneMin: number | null, lastMin: number): number => {
+      const plan = { ...PLAN, rules: [{ ...RULE, aloneMin }] };
+      const entries = [lit, on, closed, read(lastMin)];
+      const known = knownCook({ id: 'c', plan, startMs: T0, entries, readings: [] });
+      return looks(cookNow(known, {}, at(lastMin + 1)))[0]!.min;
+    };
+    expect(hourOf(evening)).toBe(21);
+    // By day, and where it may not be left alone, it comes as the rule says.
+    expect(next(300, 300)).toBe(300 + RULE.everyMin);
+    expect(next(null, evening + 40)).toBe(evening + 40 + RULE.everyMin);
+    expect(next(300, evening + 40)).toBe(evening + 40 + 300);
+    // Long before it may be left no longer, people are up.
+    const late = evening + 6 * 60;
+    expect(hourOf(next(600, late))).toBe(6);
   });
 });

@@ -33,7 +33,7 @@ export interface AdviseInput {
   policy: ControlPolicy;
   /** Where the vents stand by the plan while the pit is held. */
   planned: Vents;
-  /** The notches of the plan's rule, tight to wide: what is advised is one of them. Left out where it has none. */
+  /** The notches of the plan's rule, tight to wide: they are tried before other settings. Left out where it has none. */
   notches?: readonly Vents[];
   targetC: number;
   bandC: number;
@@ -211,9 +211,9 @@ function byNotches(
   return [...new Set(nearest)];
 }
 
+/** Moves of the vents, the smallest first: onto the notches that the owner has on paper, as far as they reach. */
 function ventMoves(input: AdviseInput, high: boolean): MoveTried[] {
   const rule = input.notches ? byNotches(input.notches, input, high) : [];
-  // Beyond the last notch, and where the plan has none, any setting of this pit's scale may be the one.
   const more = rule.length < MOVES.intakeFolds.length ? byFolds(input, high) : [];
   const told = rule.map((to) => toldVents(input.setup, to));
   return ventsTo(

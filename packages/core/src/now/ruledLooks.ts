@@ -1,11 +1,13 @@
 /** Looks of a cook under way by the rule of its plan: each so long after the pit was last seen to. */
-import { nearestNotch, type HandRule } from '../control/handRule';
+import { nearestNotch } from '../control/handRule';
 import type { VentOpenings } from '../control/controlPolicy';
 import type { DueJob } from '../forecast/jobTimes';
 import { freshPitC, type ReadingRow } from '../instruments/readings';
 import { lastDeed, lastVents, type Log } from '../log/log';
 import type { PlanJob } from '../plan/document/plan';
 import { pitOf } from '../plan/document/pitPlan';
+import type { PlannedRule } from '../plan/document/rule';
+import { isNight } from '../plan/jobs/night';
 import { localOf, MINUTE_MS } from '../quantity/time';
 import { isAllOff, type KnownCook } from './knownCook';
 
@@ -27,7 +29,7 @@ function lastSeenToMs(log: Log, readings: readonly ReadingRow[], nowMs: number):
 
 /** The settings beside the one where the vents stand; null at the end of the notches, and where nothing was logged of them. */
 function besides(
-  rule: HandRule,
+  rule: PlannedRule,
   log: Log,
 ): { tighter: VentOpenings | null; wider: VentOpenings | null } {
   const at = lastVents(log.lines);
@@ -35,6 +37,21 @@ function besides(
   const { settings } = rule.notches;
   const here = nearestNotch(settings, { intake: at.intakeFraction, exhaust: at.exhaustFraction });
   return { tighter: settings[here - 1] ?? null, wider: settings[here + 1] ?? null };
+}
+
+/** A night's looks are put off in steps of so much, min. */
+const NIGHT_STEP_MIN = 15;
+
+/**
+ * When the next look is due, epoch ms. By night nobody is woken for one that the pit can do without: it waits as long as the
+ * plan says that a settled pit may be left alone, or for the morning.
+ */
+function nextLookMs({ everyMin, aloneMin }: PlannedRule, lastMs: number, zone: string): number {
+  const dueMs = lastMs + everyMin * MINUTE_MS;
+  const latestMs = lastMs + Math.max(everyMin, aloneMin ?? 0) * MINUTE_MS;
+  let ms = dueMs;
+  while (isNight(ms, zone) && ms < latestMs) ms += NIGHT_STEP_MIN * MINUTE_MS;
+  return Math.max(dueMs, Math.min(ms, latestMs));
 }
 
 /**
@@ -60,7 +77,7 @@ export function withRuledLooks(
     freshPitC(wire, nowMs) !== null ||
     lastMs === null;
   if (needsNone) return others;
-  const ms = lastMs + rule.everyMin * MINUTE_MS;
+  const ms = nextLookMs(rule, lastMs, plan.request.timeZone);
   const atMin = Math.round((ms - litMs) / MINUTE_MS);
   const { overK, underK, readsOverK } = rule;
   const job: PlanJob = {

@@ -72,7 +72,7 @@ function membraneLines({ membrane }: Preparation, units: Units): string[] {
       return [];
     case 'stays':
       return [
-        'Leave the membrane on: it holds the bones. Some pull it, for smoke on both sides; lift such a piece with care.',
+        'The membrane stays on: it holds the bones. Some pull it, for smoke on both sides; lift such a piece with care.',
       ];
     case 'off':
       return ['Pull the membrane off the bones, with a cloth.'];

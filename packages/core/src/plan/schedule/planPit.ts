@@ -146,6 +146,10 @@ function firstSchedule(from: Beginning): PitSchedule {
   };
 }
 
+/** A piece that nobody wraps, sprays, brushes or takes off. */
+const untouched = ({ wrap: _, spray: __, sauce: ___, done: ____, ...piece }: MeatSpec): MeatSpec =>
+  piece;
+
 /** How the fire is held: worked out before, or now; null for a rough answer that has nothing to go by. */
 function* tunedBefore(
   usual: PitSetup,
@@ -155,15 +159,17 @@ function* tunedBefore(
 ): Steps<TunedPolicy | null> {
   // Holding is learnt in one weather; the cook itself goes through all of it.
   const day = meanWeather(weather, LEARNT_OVER_MIN);
+  // A fire is learnt under the pieces as they lie there, whatever is done with them: what is known serves all of that.
+  const raw = meats.map(untouched);
   const key = JSON.stringify([
     { ...usual.pit, id: '', name: '' },
     day,
-    meats.map((m) => [m.cut, m.massKg, m.count, m.at]),
+    raw.map(({ id: _, ...m }) => m),
   ]);
   const known = options.knownPolicies?.get(key) ?? null;
   if (known) return forPit(known, usual.pit);
   if (options.members <= 1) return null;
-  const early: MeatSchedule = { meats, onMin: meats.map(() => usualMeatOnMin(usual)) };
+  const early: MeatSchedule = { meats: raw, onMin: raw.map(() => usualMeatOnMin(usual)) };
   // Holding is learnt at the first pace; the second one is reckoned from it.
   const { then: _, ...pace } = usual.pit.pace;
   const trial = yield* within(

@@ -44,8 +44,6 @@ test('food put on late beside splits: what it does is told before, and it has it
   await change(page, /^Cooker:/, /^Long Tom/);
   await change(page, /^Meat:/, /^Brisket/);
   await practise(page);
-  // A fire on splits dies where a busy machine keeps it waiting for an hour of its clock: it is skipped from job to job.
-  await setSpeed(page, '60×');
   await tendUntil(page, async () =>
     /Wrap|off/.test(await page.getByTestId('pad-meat').innerText()),
   );

@@ -92,16 +92,27 @@ describe('a piece that comes late', () => {
     },
   ];
 
+  const usual = planned({ meats: pair() });
+  const onMs = ({ meatOnAt }: WordedPlan, i: number): number => epochOf(meatOnAt[i]!, ZONE);
+  const arriving = (minutes: number): WordedPlan =>
+    planned({ meats: pair(localOf(onMs(usual, 1) + minutes * MINUTE_MS, ZONE)) });
+
   it('goes on when it is there, and the rest of the table does not wait for it', () => {
-    const with_ = planned({ meats: pair('2027-05-15T16:00') });
-    const without = planned({ meats: pair() });
-    expect(Date.parse(with_.meatOnAt[1]!)).toBeGreaterThanOrEqual(Date.parse('2027-05-15T16:00'));
-    expect(Date.parse(with_.meatOnAt[1]!)).toBeLessThanOrEqual(Date.parse('2027-05-15T16:30'));
-    const apart = (a: string, b: string): number =>
-      Math.abs(epochOf(a, ZONE) - epochOf(b, ZONE)) / MINUTE_MS;
-    expect(apart(with_.lightAt, without.lightAt)).toBeLessThanOrEqual(10);
-    expect(apart(with_.meatOnAt[0]!, without.meatOnAt[0]!)).toBeLessThanOrEqual(10);
-    expect(with_.problems).toEqual([]);
+    const late = arriving(20);
+    const waited = (onMs(late, 1) - onMs(usual, 1)) / MINUTE_MS;
+    expect(waited).toBeGreaterThanOrEqual(20);
+    expect(waited).toBeLessThanOrEqual(30);
+    const apart = (of: (p: WordedPlan) => number): number =>
+      Math.abs(of(late) - of(usual)) / MINUTE_MS;
+    expect(apart((p) => epochOf(p.lightAt, ZONE))).toBeLessThanOrEqual(10);
+    expect(apart((p) => onMs(p, 0))).toBeLessThanOrEqual(10);
+  });
+
+  it('changes nothing where it is there before it has to go on', () => {
+    const early = arriving(-30);
+    expect(early.meatOnAt).toEqual(usual.meatOnAt);
+    expect(early.lightAt).toBe(usual.lightAt);
+    expect(early.problems).toEqual([]);
   });
 
   it('lights later when there is nothing else', () => {

@@ -41,6 +41,7 @@ export {
   type SchoolId,
   USUAL_RESTS,
   usualDone,
+  massStepKg,
   usualMassKg,
   usualFirst,
   usualRest,

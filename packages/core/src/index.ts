@@ -36,7 +36,7 @@ export type {
 export type { PlannedRule } from './plan/document/rule';
 export { fuelWorth } from './plan/jobs/shopping';
 export { onePit } from './plan/onePit';
-export { numberOfMeat, piecesPerMeat } from './plan/request/amount';
+export { numberOfMeat, piecesPerMeat, type Pieces } from './plan/request/amount';
 export {
   type PiecePlacement,
   type Price,

@@ -1,7 +1,13 @@
 import fc from 'fast-check';
 import {
   cutOf,
+  CUTS,
+  edibleKg,
+  massStepKg,
   piecesFor,
+  piecesPerMeat,
+  type Pieces,
+  type RequestMeat,
   piecesThatFit,
   areApart,
   footprintOf,
@@ -85,6 +91,53 @@ describe('a wish that cannot be met', () => {
   it('throws for names outside the catalogues', () => {
     const meat = { ...request().meats[0], cut: 'shoe' };
     expect(() => quick({ meats: [meat] })).toThrow(RangeError);
+  });
+});
+
+describe('number and mass of pieces', () => {
+  it('fits number and mass to the guests, within what a cut is sold as', () => {
+    const kg = ({ pieces, massKg }: Pieces): number => pieces * massKg;
+    const of = (people: number, meat: Partial<RequestMeat> & { cut: string }): Pieces =>
+      piecesPerMeat({ people, appetiteG: 220, meats: [meat] })[0]!;
+    // Twelve people eat some 4.7 kg of trimmed shoulder: one piece of it, not two of 3.8 kg.
+    expect(of(12, { cut: 'pork-shoulder' }).pieces).toBe(1);
+    expect(kg(of(12, { cut: 'pork-shoulder' }))).toBeLessThan(5.2);
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 120 }),
+        fc.constantFrom(...Object.values(CUTS)),
+        fc.option(fc.integer({ min: 1, max: 12 }), { nil: undefined }),
+        (people, cut, pieces) => {
+          const [low, high] = cut.massRange;
+          const fitted = of(people, { cut: cut.id, pieces });
+          expect(fitted.massKg).toBeGreaterThanOrEqual(low);
+          expect(fitted.massKg).toBeLessThanOrEqual(high);
+          const needKg = (people * 0.22) / ((edibleKg(cut, 1)[0] + edibleKg(cut, 1)[1]) / 2);
+          if (pieces === undefined) {
+            expect(kg(fitted)).toBeGreaterThanOrEqual(needKg * 0.999);
+            // What is too much is less than a step of each piece, or the lightest piece that is sold.
+            const steps = fitted.pieces * massStepKg(cut);
+            expect(kg(fitted)).toBeLessThanOrEqual(Math.max(needKg + steps, low) + 1e-9);
+          } else expect(fitted.pieces).toBe(pieces);
+        },
+      ),
+    );
+  });
+
+  it('keeps what is said of number and mass, and shares the rest of the appetite', () => {
+    const [roast, ribs] = piecesPerMeat({
+      people: 20,
+      appetiteG: 220,
+      meats: [{ cut: 'pork-shoulder', pieces: 1, massKg: 3 }, { cut: 'spare-ribs' }],
+    });
+    expect(roast).toEqual({ pieces: 1, massKg: 3 });
+    const edible = ({ pieces, massKg }: Pieces, cut: string): number => {
+      const [low, high] = edibleKg(cutOf(cut), massKg);
+      return (pieces * (low + high)) / 2;
+    };
+    const all = edible(roast!, 'pork-shoulder') + edible(ribs!, 'spare-ribs');
+    expect(all).toBeGreaterThanOrEqual(20 * 0.22 * 0.999);
+    expect(all).toBeLessThan(20 * 0.22 * 1.1);
   });
 });
 

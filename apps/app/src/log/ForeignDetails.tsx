@@ -1,6 +1,6 @@
 /** What was cooked, on which pit and when: beside readings that say nothing of it. */
 import { onePit, type Plan } from '@ostrin/core';
-import { cutOf } from '@ostrin/core/catalogue';
+import { cutOf, usualMassKg } from '@ostrin/core/catalogue';
 import { localOf, MINUTE_MS } from '@ostrin/core/quantity';
 import type { ReadingRow } from '@ostrin/core/log';
 import { wordPlan, massWords, spanOfTime } from '@ostrin/wording';
@@ -14,7 +14,7 @@ import { CutChoice } from '../plan/MeatChoices';
 import { pitOptions } from '../plan/PitChoices';
 import { yardOrCommon } from '../store/commonPit';
 import { stepMass } from '../store/masses';
-import { PIT_C, withCut } from '../store/planDraft';
+import { PIT_C } from '../store/planDraft';
 import { useSettings } from '../store/settings';
 import { Button } from '../ui/Button';
 import { Stepper, TitledChoice } from '../ui/Choice';
@@ -55,7 +55,7 @@ export function ForeignDetails({ file, readings, zone }: Props) {
     name: nameOf(file),
     pitId: '',
     cut: FIRST_CUT,
-    massKg: withCut(FIRST_CUT).massKg,
+    massKg: usualMassKg(cutOf(FIRST_CUT)),
     pieces: 1,
     zone,
   }));
@@ -81,7 +81,10 @@ export function ForeignDetails({ file, readings, zone }: Props) {
         onChange={(pitId) => set({ pitId })}
       />
       <Fold label={`Cut: ${cutOf(cook.cut).name}`} testID="foreign-cut">
-        <CutChoice value={cook.cut} onChange={(cut) => set({ cut, massKg: withCut(cut).massKg })} />
+        <CutChoice
+          value={cook.cut}
+          onChange={(cut) => set({ cut, massKg: usualMassKg(cutOf(cut)) })}
+        />
       </Fold>
       <Amounts cook={whole} onChange={set} />
       <Times cook={whole} readings={readings} onChange={set} />

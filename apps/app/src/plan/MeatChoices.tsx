@@ -12,7 +12,8 @@ import {
   type SpraySchool,
   type WrapId,
 } from '@ostrin/core/catalogue';
-import { fromKg, roundTo, toKg, type Units } from '@ostrin/core/quantity';
+import { piecesPerMeat } from '@ostrin/core';
+import { clamp, fromKg, roundTo, toKg, type Units } from '@ostrin/core/quantity';
 import { capital, countWords, massWords, schoolWords, temperatureWords } from '@ostrin/wording';
 import { useSettings } from '../store/settings';
 import { usePlanDraft, withCut, type DraftMeat } from '../store/planDraft';
@@ -63,9 +64,10 @@ const rangeWords = ({ doneRangeC: [low, high] }: Cut, units: Units): string =>
 const MOST_PIECES = 60;
 
 export function Mass({ meat }: MeatChoiceProps) {
-  const { massKg, pieces } = meat;
   const change = useChangeMeat(meat);
-  const { meatPrices = {}, change: changeDraft } = usePlanDraft();
+  const draft = usePlanDraft();
+  const { meatPrices = {}, change: changeDraft } = draft;
+  const { massKg, pieces } = piecesPerMeat(draft)[draft.meats.findIndex((m) => m.id === meat.id)]!;
   const units = useSettings((s) => s.units);
   const cut = cutOf(meat.cut);
   const perKg = meatPrices[meat.cut] ?? 0;
@@ -87,6 +89,11 @@ export function Mass({ meat }: MeatChoiceProps) {
           low: `Lighter ones are not sold as ${cut.name}.`,
           high: `Heavier ones are not sold as ${cut.name}; take more pieces.`,
         }}
+      />
+      <Button
+        label="As heavy as the guests need"
+        selected={meat.massKg === undefined}
+        onPress={() => change({ massKg: undefined })}
       />
       <Choice
         label="Usual masses"
@@ -110,14 +117,18 @@ export function Mass({ meat }: MeatChoiceProps) {
       <Subhead>How many</Subhead>
       <Stepper
         label="Pieces"
-        shown={pieces === undefined ? 'as many as needed' : countWords(pieces, 'piece', 'pieces')}
-        onStep={(by) => change({ pieces: pieces === undefined ? 1 : pieces + by })}
-        canDown={pieces !== undefined && pieces > 1}
-        canUp={pieces === undefined || pieces < MOST_PIECES}
+        shown={countWords(pieces, 'piece', 'pieces')}
+        onStep={(by) => change({ pieces: pieces + by })}
+        canDown={pieces > 1}
+        canUp={pieces < MOST_PIECES}
+        typed={{
+          value: pieces,
+          onType: (n) => change({ pieces: clamp(Math.round(n), 1, MOST_PIECES) }),
+        }}
       />
       <Button
         label="As many as the guests need"
-        selected={pieces === undefined}
+        selected={meat.pieces === undefined}
         onPress={() => change({ pieces: undefined })}
       />
     </>

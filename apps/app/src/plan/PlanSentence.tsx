@@ -1,7 +1,7 @@
 /** The planning sentence: every underlined word opens a sheet with large choices. */
 import type { Units } from '@ostrin/core/quantity';
 import { WOODS, WRAPS, cutOf, doneOnPlate, presetOf } from '@ostrin/core/catalogue';
-import { piecesPerMeat } from '@ostrin/core';
+import { piecesPerMeat, type Pieces } from '@ostrin/core';
 import {
   countWords,
   fireChoiceWords,
@@ -16,7 +16,7 @@ import { Fragment, useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { isCommonPit } from '../store/commonPit';
 import { fireOf, usualBandK } from '../store/fires';
-import { requestOf, draftPitsOf, type DraftPit } from '../store/request';
+import { draftPitsOf, type DraftPit } from '../store/request';
 import { useSettings } from '../store/settings';
 import { WINDS, type DraftFire, type DraftMeat, type PlanDraft } from '../store/planDraft';
 import { useDeferredDraft } from '../store/useDeferredDraft';
@@ -89,8 +89,8 @@ type Opening = (field: OpenedField) => void;
 
 interface MeatWordsProps {
   meat: DraftMeat;
-  /** Pieces of it. */
-  count: number;
+  /** How many there are of it, and how heavy. */
+  pieces: Pieces;
   /** Its place among the draft's meats, from 0. */
   place: number;
   /** The only meat of the draft. */
@@ -100,7 +100,7 @@ interface MeatWordsProps {
 }
 
 /** One meat of the sentence. */
-function MeatWords({ meat, count, place, alone, last, onOpen }: MeatWordsProps) {
+function MeatWords({ meat, pieces, place, alone, last, onOpen }: MeatWordsProps) {
   const units = useSettings((s) => s.units);
   const serveAt = useDeferredDraft().serveAt;
   const cut = cutOf(meat.cut);
@@ -109,13 +109,13 @@ function MeatWords({ meat, count, place, alone, last, onOpen }: MeatWordsProps) 
   return (
     <>
       <Word
-        label={countWords(count, cut.name, cut.plural)}
+        label={countWords(pieces.pieces, cut.name, cut.plural)}
         says={alone ? 'Meat' : `Meat ${place + 1}`}
         onPress={ask('cut')}
       />
       <Plain>of</Plain>
       <Word
-        label={massWords(meat.massKg, units)}
+        label={massWords(pieces.massKg, units)}
         says={say('Mass of one piece')}
         after=","
         onPress={ask('mass')}
@@ -194,8 +194,7 @@ export function PlanSentence({ yard }: { yard: readonly PitRecord[] }) {
   const units = useSettings((s) => s.units);
   const [open, setOpen] = useState<OpenedField | null>(null);
   const table = draftPitsOf(draft, yard);
-  const counts = piecesPerMeat(requestOf(draft, yard, units));
-  const order = table.flatMap((t) => t.meats.map((m) => m.id));
+  const counts = piecesPerMeat(draft);
   return (
     <View>
       <View className="flex-row flex-wrap items-center gap-x-[6px]" testID="plan-sentence">
@@ -218,7 +217,7 @@ export function PlanSentence({ yard }: { yard: readonly PitRecord[] }) {
               <MeatWords
                 key={meat.id}
                 meat={meat}
-                count={counts[order.indexOf(meat.id)] ?? 1}
+                pieces={counts[draft.meats.indexOf(meat)]!}
                 place={draft.meats.indexOf(meat)}
                 alone={draft.meats.length === 1}
                 last={i === at.meats.length - 1}

@@ -1,14 +1,11 @@
 /** Masses of one piece as people choose them: in steps, typed, or from a handful. */
 import { roundTo } from '@ostrin/core/quantity';
-import type { Cut } from '@ostrin/core/catalogue';
-
-/** How finely a piece of a cut is weighed, kg. */
-const massStep = (cut: Cut): number => (cut.massRange[1] < 1 ? 0.05 : 0.1);
+import { massStepKg, type Cut } from '@ostrin/core/catalogue';
 
 /** A mass one step lighter or heavier, within the cut's sensible range. */
 export function stepMass(cut: Cut, massKg: number, by: -1 | 1): number {
   const [low, high] = cut.massRange;
-  const step = massStep(cut);
+  const step = massStepKg(cut);
   return Math.min(high, Math.max(low, roundTo(massKg + by * step, step)));
 }
 
@@ -21,7 +18,7 @@ export function withinMass(cut: Cut, kg: number): number {
 /** A handful of masses across the cut's sensible range. */
 export function usualMasses(cut: Cut): number[] {
   const [low, high] = cut.massRange;
-  const step = massStep(cut);
+  const step = massStepKg(cut);
   const all = [0, 0.2, 0.4, 0.6, 0.8, 1].map((x) => roundTo(low + x * (high - low), step));
   return [...new Set(all)];
 }

@@ -10,7 +10,6 @@ import {
   cutOf,
   usualDone,
   wishedC,
-  usualMassKg,
   usualWrap,
 } from '@ostrin/core/catalogue';
 import type { Request, RequestMeat, RequestPit } from '@ostrin/core';
@@ -20,12 +19,10 @@ import { create, type StateCreator } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 
 /** What a draft says of a meat in its own words; `store/request` makes the request's of them. */
-type SaidInWords = 'massKg' | 'pit' | 'wrap' | 'done' | 'rest';
+type SaidInWords = 'pit' | 'wrap' | 'done' | 'rest';
 
 /** One kind of meat on the table: as a request has it, but for what the sentence offers as a choice of its own. */
 export interface DraftMeat extends Omit<RequestMeat, SaidInWords> {
-  /** Mass of one piece, kg. */
-  massKg: number;
   wrap: WrapId;
   /** When to wrap. */
   wrapWhen: SchoolId;
@@ -141,7 +138,7 @@ export function withCut(
   const done = usualDone(cut);
   return {
     cut: id,
-    massKg: usualMassKg(cut),
+    massKg: undefined,
     wrap: usualWrap(cut),
     doneC: wishedC(done),
     rest: null,

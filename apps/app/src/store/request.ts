@@ -235,7 +235,6 @@ function draftMeatOf(
   return {
     ...usual,
     ...asSaid,
-    massKg: m.massKg ?? usual.massKg,
     wrap: wrap.with,
     wrapWhen: wrapSchoolOf(wrap.when) ?? usual.wrapWhen,
     bare: wrap.bareLastMin !== undefined,

@@ -53,11 +53,14 @@ export const BARE_LAST_MIN = 25;
 /** Thinner than this a piece is through before wrapping pays, and rests minutes, not hours; mm. */
 const THIN_MM = 45;
 
+/** How finely a piece of a cut is weighed, kg. */
+export const massStepKg = (cut: Cut): number => (cut.massRange[1] < 1 ? 0.05 : 0.1);
+
 /** The mass of one piece as it is usually bought, kg. */
 export function usualMassKg(cut: Cut): number {
   const [low, high] = cut.massRange;
   const kg = cut.referenceKg >= low && cut.referenceKg <= high ? cut.referenceKg : (low + high) / 2;
-  return roundTo(kg, kg < 1 ? 0.05 : 0.1);
+  return roundTo(kg, massStepKg(cut));
 }
 
 /** The middle of a red roast on the plate, rare to medium, C (common practice 52 to 54). */

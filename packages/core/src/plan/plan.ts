@@ -2,7 +2,7 @@
 import { withWindTimes } from '../air/weather';
 import { FRIDGE_C, SAUCE_LAST_MIN, SPRAY_SCHOOLS, USUAL_WRAP_WHEN } from '../meat/usualTreatment';
 import { epochOf, MINUTE_MS } from '../quantity/time';
-import { requestedMassKg, piecesPerMeat } from './request/amount';
+import { requestedMassKg, piecesPerMeat, type Pieces } from './request/amount';
 import { servedMs, wantedWindow } from './schedule/schedule';
 import type { MeatSpec } from '../scenario/scenario';
 import { planPit } from './schedule/planPit';
@@ -35,12 +35,16 @@ const planPitAtOnce = (...asked: Parameters<typeof planPit>): PitSchedule =>
  * (nothing: they are run here). Never throws for a wish that cannot be met: `problems` says what stands in the way
  * and what would make it possible. Throws RangeError for names outside the catalogues.
  */
-export function* planSteps(request: Request, options: PlanOptions): Steps<Plan> {
+export function* planSteps(asked: Request, options: PlanOptions): Steps<Plan> {
+  const wanted = piecesPerMeat(asked);
+  const request: Request = {
+    ...asked,
+    meats: asked.meats.map((m, i) => ({ ...m, massKg: wanted[i]!.massKg })),
+  };
   const zone = request.timeZone;
   const serveMs = epochOf(request.serveAt, zone);
   const problems: Problem[] = [];
-  const wantedPieces = piecesPerMeat(request);
-  const { pieces, setups, grates } = fitToGrates(request, wantedPieces, problems);
+  const { pieces, setups, grates } = fitToGrates(request, wanted, problems);
   const parts: PlannedPit[] = [];
   const used = request.pits.map((_, k) => request.meats.some((m) => pitOf(request, m) === k));
   const share = 1 / Math.max(used.filter(Boolean).length, 1);
@@ -85,7 +89,8 @@ const pitOf = (request: Request, m: RequestMeat): number =>
   );
 
 /** Fires, places on the grates, and how many pieces there is room for. */
-function fitToGrates(request: Request, wanted: readonly number[], problems: Problem[]) {
+function fitToGrates(request: Request, asked: readonly Pieces[], problems: Problem[]) {
+  const wanted = asked.map((a) => a.pieces);
   const setups = request.pits.map(designFire);
   const pieces = [...wanted];
   const grates = setups.map((setup, k) => {

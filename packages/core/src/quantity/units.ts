@@ -50,6 +50,10 @@ export function roundTo(value: number, step: number): number {
   return Number((Math.round(value / step) * step).toFixed(9));
 }
 
+/** A value rounded up to a step. */
+export const ceilTo = (value: number, step: number): number =>
+  roundTo(Math.ceil(value / step - 1e-9) * step, step);
+
 /** Keep `value` between `low` and `high`. */
 export const clamp = (value: number, low: number, high: number): number =>
   value < low ? low : value > high ? high : value;

@@ -67,7 +67,7 @@ export interface RequestMeat {
   id: string;
   /** A cut of the catalogue. */
   cut: string;
-  /** Mass of one piece, trimmed, kg; as usually bought when left out. */
+  /** Mass of one piece, trimmed, kg; as fits the guests when left out. */
   massKg?: number;
   /** Pieces wanted; from people and appetite when left out. */
   pieces?: number;

@@ -1,5 +1,5 @@
 import { METRIC } from '@ostrin/core/quantity';
-import { CUTS, SCHOOL_IDS } from '@ostrin/core/catalogue';
+import { CUTS, WRAP_SCHOOLS } from '@ostrin/core/catalogue';
 import type { PiecePlacement } from '@ostrin/core';
 import fc from 'fast-check';
 import { firesOf } from '../src/store/fires';
@@ -31,7 +31,15 @@ describe('draft and request', () => {
       cut: fc.constantFrom(...Object.keys(CUTS)),
       pieces: fc.option(fc.integer({ min: 1, max: 9 }), { nil: undefined }),
       wrap: fc.constantFrom('none' as const, 'paper' as const, 'foil' as const),
-      wrapWhen: fc.constantFrom(...SCHOOL_IDS),
+      wrapWhen: fc.oneof(
+        fc.constantFrom(...Object.values(WRAP_SCHOOLS)),
+        fc.record({ coreC: fc.integer({ min: 40, max: 95 }) }),
+        fc.record({ onForMin: fc.integer({ min: 30, max: 1200 }) }),
+      ),
+      massKg: fc.option(fc.constantFrom(1, 2.2), { nil: undefined }),
+      spray: fc.constantFrom(undefined, 'twice' as const),
+      sprayTimes: fc.constantFrom(undefined, { firstMin: 90, everyMin: 25 }),
+      sauceLastMin: fc.constantFrom(undefined, 40),
       rest: fc.constantFrom(null, 'oven' as const, 'warmer' as const),
       prepare: fc.constantFrom(undefined, 'season' as const, 'brine' as const),
       frozen: fc.boolean(),

@@ -22,7 +22,7 @@ it('keeps what the sentence says, and nothing else', () => {
     state: object;
     version: number;
   };
-  expect(kept.version).toBe(2);
+  expect(kept.version).toBe(3);
   expect(kept.state).toMatchObject({ people: 14, crew: ['Pell', 'Anka'] });
   expect(Object.keys(kept.state).sort()).toEqual(
     [...Object.keys(firstDraft(NOW, 'UTC')), 'calendarKey'].sort(),
@@ -44,6 +44,19 @@ it('is read as it was kept before, when what was left open was null', async () =
   const { meats, fires } = usePlanDraft.getState();
   expect(meats).toEqual(now.meats.map((m) => ({ ...m, doneC: null })));
   expect(fires).toEqual({ bosun: { fireId: null, species: 'oak', pitC: 135 } });
+});
+
+it('is read as it was kept before, when times of wrapping had names', async () => {
+  const now = { ...firstDraft(Date.now(), 'UTC'), meats: [newMeat('goose', null, [])] };
+  const before = {
+    ...now,
+    meats: now.meats.map((m) => ({ ...m, wrapWhen: 'core-80', bare: true })),
+  };
+  localStorage.setItem('ostrin-slip', JSON.stringify({ state: before, version: 2 }));
+  await usePlanDraft.persist.rehydrate();
+  const [meat] = usePlanDraft.getState().meats;
+  expect(meat).toMatchObject({ wrapWhen: { coreC: 80 }, bareLastMin: 25 });
+  expect(meat).not.toHaveProperty('bare');
 });
 
 it('comes back as it was when the page is opened again', async () => {

@@ -26,7 +26,7 @@ import {
   ShortTexts,
 } from './rules';
 import { VentPairDto } from './policy';
-import { DoneDto, FireDto, PaceWhenDto, RestDto, WhenDto } from './scenario';
+import { DoneDto, FireDto, PaceWhenDto, RestDto, WhenDto, WRAP_WHENS } from './scenario';
 import { FirstMoveOf, type FirstMoveDto } from './firstMove';
 import { HOLD_ENDS, NamedPieceDto, SHOPPING, type ShoppingDto, type HoldEnd } from './planCards';
 
@@ -161,7 +161,7 @@ class SwapEndsDto extends JobFactsDto {
 }
 class WrapJobDto extends PieceFactsDto {
   @Known(Object.keys(WRAPS)) with!: WrapId;
-  @Nested(() => WhenDto) @ExactlyOne('coreC', 'atMin', 'stalled', 'barkSet') when!: WhenDto;
+  @Nested(() => WhenDto) @ExactlyOne(...WRAP_WHENS) when!: WhenDto;
   @OrNull() @InRange(0, 3) liquidKg!: number | null;
 }
 class CheckJobDto extends PieceFactsDto {

@@ -103,6 +103,11 @@ class MealDoneDto extends DoneDto {
   @Optional() @InRange(40, 99) plateC?: number;
 }
 
+class SprayTimesDto {
+  @Optional() @InRange(0, 1440) firstMin?: number;
+  @Optional() @InRange(10, 240) everyMin?: number;
+}
+
 export class RequestMeatDto {
   @IsString() @Length(1, 40) id!: string;
   @Known(Object.keys(CUTS)) cut!: string;
@@ -120,7 +125,9 @@ export class RequestMeatDto {
   @Optional() @IsBoolean() frozen?: boolean;
   @Optional() @IsBoolean() injected?: boolean;
   @Optional() @Known(Object.keys(SPRAY_SCHOOLS)) spray?: SpraySchool;
+  @Optional() @Nested(() => SprayTimesDto) sprayTimes?: SprayTimesDto;
   @Optional() @IsBoolean() sauce?: boolean;
+  @Optional() @InRange(5, 90) sauceLastMin?: number;
   @Optional() @Known(PREPARATIONS) prepare?: (typeof PREPARATIONS)[number];
 }
 

@@ -135,9 +135,13 @@ class ControlDto {
   @Optional() @InRange(0, 5) airSpeedMps?: number;
 }
 
+/** What a time of wrapping is said by. */
+export const WRAP_WHENS = ['coreC', 'atMin', 'onForMin', 'stalled', 'barkSet'] as const;
+
 export class WhenDto {
   @Optional() @InRange(0, 99) coreC?: number;
   @Optional() @InRange(0, MOST_MINUTES) atMin?: number;
+  @Optional() @InRange(5, MOST_MINUTES) onForMin?: number;
   @Optional() @Equals(true) stalled?: true;
   @Optional() @Equals(true) barkSet?: true;
 }
@@ -146,7 +150,7 @@ export class WrapDto {
   @Known(Object.keys(WRAPS)) with!: WrapId;
   @Optional()
   @Nested(() => WhenDto)
-  @ExactlyOne('coreC', 'atMin', 'stalled', 'barkSet')
+  @ExactlyOne(...WRAP_WHENS)
   when?: WhenDto;
   /** Poured into a boat or pan, kg. */
   @Optional() @InRange(0, 3) liquidKg?: number;
@@ -156,6 +160,7 @@ export class WrapDto {
 
 class SprayDto {
   @InRange(10, 240) everyMin!: number;
+  @Optional() @InRange(0, MOST_MINUTES) firstMin?: number;
   @Optional() @IsInt() @Min(1) @Max(40) most?: number;
 }
 

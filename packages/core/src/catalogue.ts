@@ -47,6 +47,9 @@ export {
   usualRest,
   FIRST_STAGES,
   usualWrap,
+  USUAL_WRAP_WHEN,
+  schoolOf,
+  SAUCE_LAST_MIN,
   WRAP_SCHOOLS,
 } from './meat/usualTreatment';
 export { type WrapId, WRAPS } from './meat/wraps';

@@ -43,6 +43,14 @@ describe('what is done to a piece by its rules', () => {
     expect(never!.sprayedAtMin).toEqual([]);
   });
 
+  it('wraps and sprays it by its own clock, whenever it goes on', () => {
+    const wrap = { with: 'foil', when: { onForMin: 170 } } as const;
+    const m = cook({ done: { coreC: 92 }, wrap, spray: { firstMin: 50, everyMin: 45 } });
+    const onMin = m.wrappedAtMin! - 170;
+    expect(onMin).toBeGreaterThanOrEqual(0);
+    expect(m.sprayedAtMin.map((at) => at - onMin)).toEqual([50, 95, 140]);
+  });
+
   it('bares it and brushes it shortly before it is done', () => {
     const wrap = { with: 'foil', when: { coreC: 72 }, bareLastMin: 25 } as const;
     const m = cook({ done: { coreC: 92 }, wrap, sauce: { lastMin: 15 } });
@@ -54,6 +62,21 @@ describe('what is done to a piece by its rules', () => {
     const wrapped = cook({ done: { coreC: 92 }, wrap: { ...wrap, bareLastMin: undefined } });
     expect(m.bark[m.doneAtMin!]!).toBeGreaterThan(wrapped.bark[wrapped.doneAtMin!]!);
   });
+});
+
+it('comes at the hours that were asked for', () => {
+  const jobs = jobsOf({
+    wrap: { with: 'foil', when: { onForMin: 200 }, bareLastMin: 40 },
+    spray: 'dry-spots',
+    sprayTimes: { firstMin: 60, everyMin: 30 },
+    sauce: true,
+    sauceLastMin: 35,
+  });
+  const at = (id: string): number => jobs.find((j) => j.id === id)!.atMin;
+  expect(at('wrap') - at('meat-on')).toBeCloseTo(200, -1);
+  expect(at('spray-1') - at('meat-on')).toBeCloseTo(60, -1);
+  expect(at('spray-2') - at('spray-1')).toBe(30);
+  expect(at('sauce') - at('bare')).toBe(5);
 });
 
 describe('the jobs of it', () => {

@@ -18,7 +18,7 @@ export {
   type SheetLine,
   visitWords,
 } from './plan/sheet';
-export { schoolWords, wordVariant, type PlanVariant } from './plan/variants';
+export { whenWrappedWords, wordVariant, type PlanVariant } from './plan/variants';
 export {
   capital,
   lowered,

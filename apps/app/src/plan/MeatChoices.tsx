@@ -5,22 +5,19 @@ import {
   doneByFeel,
   doneOnPlate,
   SAFE_C,
-  SCHOOL_IDS,
   usualMassKg,
   type Cut,
-  type SchoolId,
-  type SpraySchool,
-  type WrapId,
 } from '@ostrin/core/catalogue';
 import { piecesPerMeat } from '@ostrin/core';
 import { clamp, fromKg, roundTo, toKg, type Units } from '@ostrin/core/quantity';
-import { capital, countWords, massWords, schoolWords, temperatureWords } from '@ostrin/wording';
+import { capital, countWords, massWords, temperatureWords } from '@ostrin/wording';
 import { useSettings } from '../store/settings';
 import { usePlanDraft, withCut, type DraftMeat } from '../store/planDraft';
 import { stepMass, usualMasses, withinMass } from '../store/masses';
 import { Button } from '../ui/Button';
-import { Choice, Stepper, TitledChoice } from '../ui/Choice';
+import { Choice, Stepper } from '../ui/Choice';
 import { Note } from '../ui/Notice';
+import { TemperatureStepper } from '../ui/TemperatureStepper';
 import { Subhead } from '../ui/Title';
 
 export interface MeatChoiceProps {
@@ -135,103 +132,6 @@ export function Mass({ meat }: MeatChoiceProps) {
   );
 }
 
-const WRAP_OPTIONS: { value: WrapId; label: string; note: string }[] = [
-  { value: 'none', label: 'Not wrapped', note: 'the hardest bark, the longest cook' },
-  { value: 'paper', label: 'Paper', note: 'lets steam out; keeps most of the bark' },
-  { value: 'foil', label: 'Foil', note: 'quickest, softest bark' },
-  { value: 'boat', label: 'Foil boat', note: 'open above: bark on top, juice below' },
-  { value: 'pan', label: 'Covered pan', note: 'with a cup of liquid; braises to the end' },
-];
-
-/** What each school of wrapping stands for. */
-const SCHOOL_NOTES: Readonly<Record<SchoolId, string>> = {
-  'core-68': 'early: softer bark, sooner done',
-  'core-74': 'the usual',
-  'core-80': 'late: past the stall',
-  'core-85': 'only to finish',
-  stall: 'when it has stopped climbing',
-  bark: 'when nothing comes off on a finger',
-};
-
-const BARE_OPTIONS = [
-  { value: 'stays', label: 'Stays wrapped', note: 'juicier; the bark stays soft' },
-  {
-    value: 'bare',
-    label: 'Bare for the last 25 min',
-    note: 'the bark firms up; some juice is lost',
-  },
-] as const;
-
-/** The schools of spraying; the first is the usual. */
-const SPRAY_OPTIONS = [
-  { value: 'never', label: 'Never', note: 'fastest; every look costs minutes' },
-  {
-    value: 'dry-spots',
-    label: 'When dry spots show',
-    note: 'once the bark is firm, every 40 min; darker bark, ready later',
-  },
-  { value: 'twice', label: 'Once or twice', note: 'a little colour for little time' },
-] as const satisfies readonly { value: SpraySchool | 'never'; label: string; note: string }[];
-
-const SAUCE_OPTIONS = [
-  { value: 'no', label: 'None' },
-  { value: 'yes', label: 'Sauced', note: '15 min before the end' },
-] as const;
-
-export function Wrap({ meat }: MeatChoiceProps) {
-  const change = useChangeMeat(meat);
-  const units = useSettings((s) => s.units);
-  return (
-    <>
-      <Choice
-        label="Wrap"
-        options={WRAP_OPTIONS}
-        value={meat.wrap}
-        onChange={(w) => change({ wrap: w })}
-      />
-      {meat.wrap === 'none' ? null : (
-        <>
-          <Subhead>When</Subhead>
-          <Choice
-            label="When to wrap"
-            columns={2}
-            options={SCHOOL_IDS.map((id) => ({
-              value: id,
-              label: capital(schoolWords(id, units)),
-              note: SCHOOL_NOTES[id],
-            }))}
-            value={meat.wrapWhen}
-            onChange={(id) => change({ wrapWhen: id })}
-          />
-          <TitledChoice
-            label="At the end"
-            options={BARE_OPTIONS}
-            value={meat.bare ? 'bare' : 'stays'}
-            onChange={(v) => change({ bare: v === 'bare' })}
-          />
-        </>
-      )}
-      <TitledChoice
-        label="Spray"
-        options={SPRAY_OPTIONS}
-        value={meat.spray ?? 'never'}
-        onChange={(v) => change({ spray: v === 'never' ? undefined : v })}
-      />
-      {meat.wrap === 'none' || meat.bare ? (
-        <>
-          <TitledChoice
-            label="Sauce"
-            columns={2}
-            options={SAUCE_OPTIONS}
-            value={meat.sauce ? 'yes' : 'no'}
-            onChange={(v) => change({ sauce: v === 'yes' })}
-          />
-        </>
-      ) : null}
-    </>
-  );
-}
-
 const FEEL = 'feel';
 
 export function Done({ meat }: MeatChoiceProps) {
@@ -253,12 +153,12 @@ export function Done({ meat }: MeatChoiceProps) {
           onChange={() => change({ doneC: null })}
         />
       ) : null}
-      <Stepper
+      <TemperatureStepper
         label={doneOnPlate(cut) ? 'Middle on the plate' : 'Middle when it is done'}
-        shown={doneC === null ? 'by feel' : temperatureWords(doneC, units)}
-        onStep={(by) => change({ doneC: doneC === null ? shownC : doneC + by })}
-        canDown={doneC === null || doneC > low}
-        canUp={doneC === null || doneC < high}
+        shown={doneC === null ? 'by feel' : undefined}
+        c={shownC}
+        range={{ low, high }}
+        onChange={(c) => change({ doneC: Math.round(c) })}
       />
       <Note>{doneNote(cut.safetyKind, doneByFeel(cut), units)}</Note>
     </>

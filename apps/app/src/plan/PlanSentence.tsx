@@ -7,9 +7,9 @@ import {
   fireChoiceWords,
   massWords,
   paceWhenWords,
-  schoolWords,
   spanWords,
   temperatureWords,
+  whenWrappedWords,
 } from '@ostrin/wording';
 import type { PitRecord } from '@ostrin/contract/types';
 import { Fragment, useState } from 'react';
@@ -78,11 +78,11 @@ function fireWords(preset: string, fire: DraftFire): string {
 const wrapWords = (meat: DraftMeat, units: Units): string =>
   meat.wrap === 'none'
     ? 'left unwrapped'
-    : `wrapped in ${WRAPS[meat.wrap].name} ${schoolWords(meat.wrapWhen, units)}${meat.bare ? ', bare at the end' : ''}`;
+    : `wrapped in ${WRAPS[meat.wrap].name} ${whenWrappedWords(meat.wrapWhen, units)}${meat.bareLastMin ? ', bare at the end' : ''}`;
 
 /** What else is done to it on the grate. */
-const careWords = ({ spray, sauce, wrap, bare }: DraftMeat): string =>
-  [spray ? ', sprayed' : '', sauce && (wrap === 'none' || bare) ? ', sauced' : ''].join('');
+const careWords = ({ spray, sauce, wrap, bareLastMin }: DraftMeat): string =>
+  [spray ? ', sprayed' : '', sauce && (wrap === 'none' || bareLastMin) ? ', sauced' : ''].join('');
 
 /** Opens the sheet behind a word. */
 type Opening = (field: OpenedField) => void;

@@ -22,7 +22,8 @@ import { Note } from '../ui/Notice';
 import { Subhead } from '../ui/Title';
 import { clockOf, dayOf } from '../ui/words';
 import type { PitRecord } from '@ostrin/contract/types';
-import { Done, Mass, WhichCut, Wrap } from './MeatChoices';
+import { Done, Mass, WhichCut } from './MeatChoices';
+import { Wrapping } from './Wrapping';
 import { BeforeAndAfter, MeatPit } from './MoreChoices';
 import { AddMeat } from './AddMeat';
 import { Fire } from './FireChoices';
@@ -111,7 +112,7 @@ function MeatField({
     case 'mass':
       return <Mass meat={meat} />;
     case 'wrap':
-      return <Wrap meat={meat} />;
+      return <Wrapping meat={meat} />;
     case 'done':
       return <Done meat={meat} />;
     case 'rest':

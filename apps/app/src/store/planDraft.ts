@@ -2,6 +2,9 @@
 import {
   type FIRST_STAGES,
   type RestWhere,
+  BARE_LAST_MIN,
+  USUAL_WRAP_WHEN,
+  WRAP_SCHOOLS,
   type SchoolId,
   USUAL_CHUNK_WOOD,
   WOODS,
@@ -12,7 +15,7 @@ import {
   wishedC,
   usualWrap,
 } from '@ostrin/core/catalogue';
-import type { Request, RequestMeat, RequestPit } from '@ostrin/core';
+import type { Request, RequestMeat, RequestPit, WrapWhen } from '@ostrin/core';
 import { MINUTE_MS, epochOf, localOf } from '@ostrin/core/quantity';
 import { v4 as newId } from 'uuid';
 import { create, type StateCreator } from 'zustand';
@@ -25,9 +28,9 @@ type SaidInWords = 'pit' | 'wrap' | 'done' | 'rest';
 export interface DraftMeat extends Omit<RequestMeat, SaidInWords> {
   wrap: WrapId;
   /** When to wrap. */
-  wrapWhen: SchoolId;
-  /** Bared again at the end. */
-  bare?: boolean;
+  wrapWhen: WrapWhen;
+  /** Bared again so long before it is done, min; stays wrapped when left out. */
+  bareLastMin?: number;
   /** Core at which it is done, C; null: when it probes tender. */
   doneC: number | null;
   /** Where it rests; null: as is usual for the cut. */
@@ -157,7 +160,7 @@ export function newMeat(
   return {
     ...withCut(cut),
     id: freeId(cut, others),
-    wrapWhen: 'core-74',
+    wrapWhen: USUAL_WRAP_WHEN,
     pitId,
   };
 }
@@ -256,10 +259,19 @@ const createDraftStore: StateCreator<PlanDraftStore> = (set) => ({
   open: (id, draft) => set({ ...draft, calendarKey: id }),
 });
 
+/** A meat as drafts of before kept it: `wrapWhen` the name of a school, `bare` for its usual time. */
+type FormerMeat = Omit<DraftMeat, 'wrapWhen'> & { wrapWhen: WrapWhen | SchoolId; bare?: boolean };
+
+const liftedMeat = ({ wrapWhen, bare, ...meat }: FormerMeat): DraftMeat => ({
+  ...meat,
+  wrapWhen: typeof wrapWhen === 'string' ? WRAP_SCHOOLS[wrapWhen] : wrapWhen,
+  ...(bare ? { bareLastMin: BARE_LAST_MIN } : {}),
+});
+
 /** A draft of before, that wrote `null` for what it left open. */
 const lifted = (kept: PlanDraft): PlanDraft => ({
   ...kept,
-  meats: (kept.meats ?? []).map((m) => ({ ...usualOf(m), ...withoutNulls(m) })),
+  meats: (kept.meats ?? []).map((m) => ({ ...usualOf(m), ...withoutNulls(liftedMeat(m)) })),
   fires: Object.fromEntries(
     Object.entries(kept.fires ?? {}).map(([id, f]) => [id, { ...USUAL_FIRE, ...withoutNulls(f) }]),
   ),
@@ -278,7 +290,7 @@ const withoutNulls = <T extends object>(of: T): T =>
 export const usePlanDraft = create<PlanDraftStore>()(
   persist(createDraftStore, {
     name: 'ostrin-slip',
-    version: 2,
+    version: 3,
     storage: createJSONStorage(() => localStorage),
     migrate: (kept) => lifted(kept as PlanDraft),
     merge: (kept, now) => (isStillAhead(kept, Date.now()) ? { ...now, ...kept } : now),

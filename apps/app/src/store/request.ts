@@ -2,10 +2,6 @@
 import { pitFor, type Request, type RequestMeat, type RequestPit } from '@ostrin/core';
 import {
   ANOTHER_KIND_SD,
-  BARE_LAST_MIN,
-  SCHOOL_IDS,
-  type SchoolId,
-  WRAP_SCHOOLS,
   cutOf,
   doneOnPlate,
   wishedC,
@@ -113,7 +109,7 @@ function requestPit(pit: PitRecord, wish: DraftFire): RequestPit {
 }
 
 function requestMeat(meat: DraftMeat, pit: PitRecord): RequestMeat {
-  const { pitId, wrapWhen, bare, doneC, rest, restC, restFirst, restMin, ...asSaid } = meat;
+  const { pitId, wrapWhen, bareLastMin, doneC, rest, restC, restFirst, restMin, ...asSaid } = meat;
   return {
     ...asSaid,
     pit: pit.id,
@@ -123,13 +119,13 @@ function requestMeat(meat: DraftMeat, pit: PitRecord): RequestMeat {
   };
 }
 
-const wrapOf = ({ wrap, wrapWhen, bare }: DraftMeat): RequestMeat['wrap'] =>
+const wrapOf = ({ wrap, wrapWhen, bareLastMin }: DraftMeat): RequestMeat['wrap'] =>
   wrap === 'none'
     ? { with: 'none' }
     : {
         with: wrap,
-        when: { ...WRAP_SCHOOLS[wrapWhen] },
-        ...(bare ? { bareLastMin: BARE_LAST_MIN } : {}),
+        when: wrapWhen,
+        ...(bareLastMin === undefined ? {} : { bareLastMin }),
       };
 
 /** The request of a draft, with what is on the shelf, in a yard so high above the sea, m; it must have a pit. */
@@ -236,16 +232,13 @@ function draftMeatOf(
     ...usual,
     ...asSaid,
     wrap: wrap.with,
-    wrapWhen: wrapSchoolOf(wrap.when) ?? usual.wrapWhen,
-    bare: wrap.bareLastMin !== undefined,
+    wrapWhen: wrap.when ?? usual.wrapWhen,
+    bareLastMin: wrap.bareLastMin,
     doneC: wishedC(done),
     ...draftRestOf(m),
     pitId: yard.some((p) => p.id === pitId) ? pitId : null,
   };
 }
-
-const wrapSchoolOf = (when: RequestMeat['wrap']['when']): SchoolId | undefined =>
-  SCHOOL_IDS.find((id) => JSON.stringify(WRAP_SCHOOLS[id]) === JSON.stringify(when));
 
 /** The same wish for the next time: days that have passed move on by whole weeks, hours and weekdays stay. */
 export function movedToComingWeek(draft: PlanDraft, nowMs: number): PlanDraft {

@@ -8,6 +8,8 @@ interface Props {
   label: string;
   /** What it is, and its bounds, C. */
   c: number;
+  /** What is shown instead of a temperature: what is there before one is chosen. */
+  shown?: string;
   range: { low: number; high: number };
   onChange: (c: number) => void;
   /** One touch of a button, K; one of the user's degrees when left out. */
@@ -15,7 +17,7 @@ interface Props {
   ends?: { low: string; high: string };
 }
 
-export function TemperatureStepper({ label, c, range, onChange, stepK, ends }: Props) {
+export function TemperatureStepper({ label, c, shown, range, onChange, stepK, ends }: Props) {
   const units = useSettings((s) => s.units);
   const { temperature } = units;
   const { low, high } = range;
@@ -24,10 +26,10 @@ export function TemperatureStepper({ label, c, range, onChange, stepK, ends }: P
   return (
     <Stepper
       label={label}
-      shown={temperatureWords(c, units)}
+      shown={shown ?? temperatureWords(c, units)}
       onStep={(by) => set(c + by * step)}
-      canDown={c > low}
-      canUp={c < high}
+      canDown={shown !== undefined || c > low}
+      canUp={shown !== undefined || c < high}
       typed={{
         value: Math.round(fromC(c, temperature)),
         onType: (v) => set(toC(v, temperature)),

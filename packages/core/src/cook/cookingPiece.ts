@@ -47,6 +47,7 @@ export function createCookingPiece(
       cells,
     }),
     stage: 'waiting',
+    onForMin: 0,
     gratePlace: spec.at,
     rest: null,
     restUntilMin: Infinity,
@@ -125,6 +126,7 @@ export function endPieceMinute(g: CookingPiece, atMin: number): Action[] {
     done.push({ atMin, do: 'wrap', meat: spec.id, with: wrapWith });
   }
   if (g.stage === 'on' && hasRules(spec)) done.push(...treatmentDue(g, atMin, core));
+  if (g.stage === 'on') g.onForMin += 1;
   const cooking = g.stage === 'on' || g.stage === 'oven';
   if (cooking && r.doneAtMin === null && isDone(g, atMin, core)) {
     r.doneAtMin = atMin;
@@ -165,10 +167,11 @@ function treatmentDue(g: CookingPiece, atMin: number, core: number): Action[] {
   return isSprayDue(g, atMin) ? [{ atMin, do: 'spritz', meat }] : [];
 }
 
-/** Sprayed only once its bark is firm enough, and not any more once it was wrapped. */
-function isSprayDue({ spec, piece, result: r }: CookingPiece, atMin: number): boolean {
-  if (!spec.spray || r.wrappedAtMin !== null || bark(piece) < FIRM_BARK) return false;
-  const { everyMin, most = Infinity } = spec.spray;
+/** Sprayed only once its bark is firm enough or its own hour has come, and not any more once it was wrapped. */
+function isSprayDue({ spec, piece, onForMin, result: r }: CookingPiece, atMin: number): boolean {
+  if (!spec.spray || r.wrappedAtMin !== null) return false;
+  const { everyMin, firstMin, most = Infinity } = spec.spray;
+  if (firstMin === undefined ? bark(piece) < FIRM_BARK : onForMin < firstMin) return false;
   return r.sprayedAtMin.length < most && atMin - (r.sprayedAtMin.at(-1) ?? -Infinity) >= everyMin;
 }
 
@@ -191,6 +194,7 @@ function isWrapDue(cooking: CookingPiece, atMin: number, core: number): boolean 
   const { when } = wrap;
   if ('coreC' in when) return core >= when.coreC;
   if ('atMin' in when) return atMin >= when.atMin;
+  if ('onForMin' in when) return cooking.onForMin >= when.onForMin;
   return 'stalled' in when ? cooking.stalled : bark(cooking.piece) >= 1;
 }
 

@@ -42,6 +42,8 @@ export interface CookingPiece {
   piece: Piece;
   /** Where it is on its way. */
   stage: 'waiting' | 'on' | 'oven' | 'resting' | 'off';
+  /** How long it has been on, min. */
+  onForMin: number;
   /** Where on the grate; the middle when not said. */
   gratePlace: Place | undefined;
   /** Its resting place; null before it rests. */

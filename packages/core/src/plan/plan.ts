@@ -135,8 +135,8 @@ function pieceTarget(
       meat.wrap.with === 'none'
         ? undefined
         : { ...meat.wrap, when: meat.wrap.when ?? USUAL_WRAP_WHEN },
-    spray: meat.spray && SPRAY_SCHOOLS[meat.spray],
-    sauce: meat.sauce ? { lastMin: SAUCE_LAST_MIN } : undefined,
+    spray: meat.spray && { ...SPRAY_SCHOOLS[meat.spray], ...meat.sprayTimes },
+    sauce: meat.sauce ? { lastMin: meat.sauceLastMin ?? SAUCE_LAST_MIN } : undefined,
     done: undefined,
     rest: meat.rest,
   };

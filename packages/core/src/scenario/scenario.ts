@@ -7,9 +7,11 @@ import type { Action } from './actions';
 import type { FireSpec } from '../fire/fireSpec';
 import type { Weather } from '../air/weather';
 
+/** `atMin` after lighting, `onForMin` after it went on. */
 export type WrapWhen =
   | { coreC: number }
   | { atMin: number }
+  | { onForMin: number }
   | { stalled: true }
   | { barkSet: true };
 
@@ -37,8 +39,8 @@ export interface MeatSpec {
    * is done, min, so that its bark firms up.
    */
   wrap?: { with: WrapId; when?: WrapWhen; liquidKg?: number; bareLastMin?: number };
-  /** Sprayed while it is bare: from when its bark is firm, so often, at most so many times. */
-  spray?: { everyMin: number; most?: number };
+  /** Sprayed while it is bare: from when its bark is firm, or first so long after it went on, so often, at most so many times. */
+  spray?: { everyMin: number; firstMin?: number; most?: number };
   /** Brushed with sauce about so long before it is done, min. */
   sauce?: { lastMin: number };
   /** Spraying, brushing and baring go by their rules from this minute on, after lighting; before it only what was done counts. */

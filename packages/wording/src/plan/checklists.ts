@@ -11,9 +11,9 @@ import {
   type SideInWrap,
   type SpotId,
 } from '@ostrin/core/catalogue';
-import type { JobFacts, JobWords, KitId, RequestPit } from '@ostrin/core';
+import type { JobFacts, JobWords, KitId, RequestPit, WrapWhen } from '@ostrin/core';
 import type { Units } from '@ostrin/core/quantity';
-import { massWords, temperatureWords, thinWords, volumeWords } from '../quantities';
+import { massWords, spanOfTime, temperatureWords, thinWords, volumeWords } from '../quantities';
 import { ventNames } from '../vents';
 import { firstStageWords } from './holds';
 
@@ -48,12 +48,15 @@ export const kitList = (kit: readonly KitId[]): Checklist => ({
   items: kit.map((k) => KIT_WORDS[k]),
 });
 
+/** What decides in the end. */
+function lastSign(when: WrapWhen, units: Units): string {
+  if ('coreC' in when) return `Last of all the middle: ${temperatureWords(when.coreC, units)}.`;
+  if ('onForMin' in when) return `Last of all the clock: ${spanOfTime(when.onForMin)} on the pit.`;
+  return 'Last of all the middle: it has stopped climbing.';
+}
+
 /** The signs that it may be wrapped, in the order to look for them (common practice). */
 export function wrapSigns({ when }: FactsOf<'wrap'>, units: Units): Checklist {
-  const reads =
-    'coreC' in when
-      ? `Last of all the middle: ${temperatureWords(when.coreC, units)}.`
-      : 'Last of all the middle: it has stopped climbing.';
   return {
     heading: 'Signs, in this order',
     items: [
@@ -61,7 +64,7 @@ export function wrapSigns({ when }: FactsOf<'wrap'>, units: Units): Checklist {
       'It has shrunk.',
       'The bark is firm: nothing comes off on a finger.',
       'Its colour is what you want to eat: it will not darken any more.',
-      reads,
+      lastSign(when, units),
     ],
   };
 }

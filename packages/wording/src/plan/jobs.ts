@@ -280,5 +280,6 @@ function wrapWhenWords(when: WrapWhen, units: Units): string {
     return `When the middle reads ${temperatureWords(when.coreC, units)}.`;
   }
   if ('stalled' in when) return 'When the middle has stopped climbing.';
+  if ('onForMin' in when) return `After ${spanOfTime(when.onForMin)} on the pit.`;
   return 'atMin' in when ? 'At this time.' : 'When nothing comes off on a finger.';
 }

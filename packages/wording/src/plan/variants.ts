@@ -1,10 +1,10 @@
 /** Variants of a plan in words. */
-import { cutOf, WRAPS, WRAP_SCHOOLS, type SchoolId } from '@ostrin/core/catalogue';
+import { cutOf, WRAPS, WRAP_SCHOOLS } from '@ostrin/core/catalogue';
 import { METRIC, type Units } from '@ostrin/core/quantity';
-import type { Request } from '@ostrin/core';
+import type { Request, WrapWhen } from '@ostrin/core';
 import type { VariantChange, VariantFigures } from '@ostrin/core/engine';
 import { fireChoiceWords } from '../fires';
-import { temperatureWords } from '../quantities';
+import { spanOfTime, temperatureWords } from '../quantities';
 import { problemWords } from './problems';
 
 /** One variant as it would go, with its sentences. */
@@ -15,10 +15,11 @@ export interface PlanVariant extends Omit<VariantFigures, 'problem'> {
   problem: string;
 }
 
-/** When a piece is wrapped: `at 74 C`, `in the stall`. */
-export function schoolWords(id: SchoolId, units: Units): string {
-  const when: (typeof WRAP_SCHOOLS)[SchoolId] = WRAP_SCHOOLS[id];
+/** When a piece is wrapped: `at 74 C`, `in the stall`, `after 3 h`. */
+export function whenWrappedWords(when: WrapWhen, units: Units): string {
   if ('coreC' in when) return `at ${temperatureWords(when.coreC, units)}`;
+  if ('onForMin' in when) return `after ${spanOfTime(when.onForMin)}`;
+  if ('atMin' in when) return 'by the clock';
   return 'stalled' in when ? 'in the stall' : 'when the bark is set';
 }
 
@@ -40,7 +41,7 @@ export function changeWords(change: VariantChange, units: Units): string {
     case 'cut':
       return `with ${cutOf(change.cut).plural} instead`;
     case 'wrap-when':
-      return `wrapped ${schoolWords(change.school, units)}`;
+      return `wrapped ${whenWrappedWords(WRAP_SCHOOLS[change.school], units)}`;
   }
 }
 

@@ -1,7 +1,7 @@
 /** Jobs with one piece between meat on and off besides wrapping: spraying, baring, brushing. */
 import { LOOK_LID_S } from '../../scenario/actions';
 import { FIRM_BARK } from '../../meat/treatments';
-import { BARE_LAST_MIN, SAUCE_LAST_MIN } from '../../meat/usualTreatment';
+import { SAUCE_LAST_MIN } from '../../meat/usualTreatment';
 import type { RequestMeat } from '../request/types';
 import type { PlanLog } from '../document/plan';
 import type { PitSchedule } from '../schedule/pitSchedule';
@@ -55,7 +55,7 @@ export function careJobs(
   if (meat.sauce && (meat.wrap.with === 'none' || bareMin !== undefined)) {
     jobs.push({
       id: id('sauce'),
-      ...before(Math.min(SAUCE_LAST_MIN, bareMin ?? BARE_LAST_MIN)),
+      ...before(Math.min(meat.sauceLastMin ?? SAUCE_LAST_MIN, bareMin ?? Infinity)),
       do: 'sauce',
       facts: { kind: 'sauce', cut, pieces },
       logs: [LOOK, { do: 'sauce', meat: meat.id }],

@@ -7,7 +7,7 @@ import type { SpraySchool } from '../../meat/usualTreatment';
 import type { WrapId } from '../../meat/wraps';
 import type { CookerParameters, KnownPit } from '../../pit/parameters';
 import type { Place } from '../../pit/layout';
-import type { PaceWhen } from '../../scenario/scenario';
+import type { PaceWhen, WrapWhen } from '../../scenario/scenario';
 import type { VentsTold } from '../../pit/ventNotation';
 import type { Units } from '../../quantity/units';
 
@@ -84,15 +84,19 @@ export interface RequestMeat {
   /** What it is wrapped in, and when. */
   wrap: {
     with: WrapId;
-    when?: { coreC: number } | { barkSet: true } | { stalled: true } | { atMin: number };
+    when?: WrapWhen;
     liquidKg?: number;
     /** Bared again about so long before it is done, min: its bark firms up. */
     bareLastMin?: number;
   };
   /** Sprayed once its bark is firm: when dry spots show, or twice; never when left out. */
   spray?: SpraySchool;
+  /** First so long after it went on, and so often, min; as that school does where left out. */
+  sprayTimes?: { firstMin?: number; everyMin?: number };
   /** Brushed with sauce towards the end. */
   sauce?: boolean;
+  /** So long before it is done, min; as is usual when left out. */
+  sauceLastMin?: number;
   /** The middle when it is taken off, probe tender, or the middle on the plate after its rest, C. */
   done: { coreC: number } | { tender: true } | { plateC: number };
   /** Where it rests and for how long, min. */

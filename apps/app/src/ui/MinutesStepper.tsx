@@ -1,0 +1,29 @@
+/** A span of time that is stepped, or typed in minutes, within bounds. */
+import { clamp } from '@ostrin/core/quantity';
+import { spanOfTime } from '@ostrin/wording';
+import { Stepper } from './Choice';
+
+interface Props {
+  label: string;
+  /** What it is, its bounds and one touch of a button, min. */
+  minutes: number;
+  range: { low: number; high: number; step: number };
+  onChange: (minutes: number) => void;
+  ends?: { low: string; high: string };
+}
+
+export function MinutesStepper({ label, minutes, range, onChange, ends }: Props) {
+  const { low, high, step } = range;
+  const set = (to: number): void => onChange(clamp(Math.round(to), low, high));
+  return (
+    <Stepper
+      label={label}
+      shown={spanOfTime(minutes)}
+      onStep={(by) => set(minutes + by * step)}
+      canDown={minutes > low}
+      canUp={minutes < high}
+      typed={{ value: minutes, onType: set }}
+      ends={ends}
+    />
+  );
+}

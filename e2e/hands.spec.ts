@@ -203,11 +203,15 @@ test('ribs with sauce on a light offset with a fan', async ({ page }) => {
   await change(page, /^Meat:/, /^Rack of spare ribs/);
   await change(page, /^Fire:/, /^Briquettes and chunks/, /^A fan is fitted/);
   await choose(page, /^Wrap:/, /^Foil, /);
+  await page.getByRole('radio', { name: /^At another core/ }).click();
+  await type(page, 'Core when it is wrapped', '71');
   await page.getByRole('radio', { name: /^Bare for the last/ }).click();
   await page.getByRole('radio', { name: /^Sauced/ }).click();
   await page.getByRole('radio', { name: /^When dry spots show/ }).click();
+  await type(page, 'From one spray to the next', '25');
   await done(page);
   await planned(page);
+  await expect(page.getByTestId('plan-sentence')).toContainText('in foil at 71');
   await expect(page.getByTestId('plan-sentence')).toContainText('bare at the end, sprayed, sauced');
   await expect(page.getByRole('heading', { name: 'Set the fan' })).toBeVisible();
   const ids = await page

@@ -5,6 +5,8 @@ import { askPlan } from '../api/core';
 
 interface PlanState {
   plan: Plan | null;
+  /** What `plan` was asked for. */
+  asked: string | null;
   /** Whether `plan` is the full plan for the draft as it stands. */
   settled: boolean;
   progress: number;
@@ -16,6 +18,7 @@ export function usePlan(request: Request | null): PlanState {
   const text = useMemo(() => (request ? JSON.stringify(request) : null), [request]);
   const [state, setState] = useState<PlanState>({
     plan: null,
+    asked: null,
     settled: false,
     progress: 0,
     failure: null,
@@ -25,10 +28,9 @@ export function usePlan(request: Request | null): PlanState {
     return askPlan(JSON.parse(text) as Request, Date.now(), {
       onProgress: (progress) => setState((s) => ({ ...s, progress, settled: false })),
       onPlan: (plan, final) =>
-        setState({ plan, settled: final, progress: final ? 1 : 0.25, failure: null }),
+        setState({ plan, asked: text, settled: final, progress: final ? 1 : 0.25, failure: null }),
       onFail: (failure) => setState((s) => ({ ...s, failure, settled: false })),
     });
   }, [text]);
-  const current = state.plan !== null && JSON.stringify(state.plan.request) === text;
-  return { ...state, settled: state.settled && current };
+  return { ...state, settled: state.settled && state.asked === text };
 }

@@ -1,7 +1,7 @@
 /** A piece that comes late, a bird that cannot wait, every fire drawn: by touch, from the first page. */
 import { expect } from '@playwright/test';
 import { quickTest as test } from './home';
-import { change, done, planned, printed } from './help';
+import { change, done, planned, printed, type } from './help';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
@@ -44,6 +44,9 @@ test('a turkey that waits badly is told so, with a place that keeps it', async (
   await page.goto('/');
   await change(page, /^Cooker:/, /^Clay Jar/);
   await change(page, /^Meat:/, /^Turkey/);
+  await page.getByRole('button', { name: /^Mass of one piece/ }).click();
+  await type(page, 'Mass of one piece', '5');
+  await done(page);
   await planned(page);
   await expect(
     page.getByText(/^The turkey is ready more than .* before it is eaten$/),

@@ -1,6 +1,6 @@
 /** Practice cooks at full speed, by touch: four uneven pieces with two probes, and food put on late beside splits. */
 import { expect } from '@playwright/test';
-import { change } from './help';
+import { change, done, type } from './help';
 import { demoTest as test, practise, PRACTICE_MS, setSpeed, tendUntil } from './home';
 
 test.describe.configure({ timeout: 2 * PRACTICE_MS });
@@ -14,6 +14,14 @@ test('half a day of practice with four uneven pieces and two probes, at full spe
   for (const cut of [/^Pork shoulder/, /^Chuck/, /^Beef cheek/]) {
     await page.getByRole('button', { name: 'Add another meat' }).click();
     await page.getByRole('radio', { name: cut }).click();
+  }
+  for (const [i, kg] of ['2.5', '3.8', '2', '0.45'].entries()) {
+    await page
+      .getByRole('button', { name: /^Mass of one piece/ })
+      .nth(i)
+      .click();
+    await type(page, 'Mass of one piece', kg);
+    await done(page);
   }
   await practise(page);
   const chips = page.getByTestId(/^piece-/);

@@ -111,7 +111,17 @@ test('a plan of two meats on two pits is saved, opened again, started and tended
   await page.getByRole('button', { name: 'Saved plans' }).click();
   await page.getByRole('button', { name: 'Open Two fires for the crew' }).click();
   await expect(page.getByTestId('plan-sentence')).toContainText('eaten at 15:45');
+  await change(page, /^People:/, '12');
   await planned(page);
+
+  // What was changed is kept under the same name.
+  await page.getByRole('button', { name: 'Saved plans' }).click();
+  await page.getByTestId('plan-update').click();
+  await page.getByRole('button', { name: 'Saved plans' }).click();
+  await expect(page.getByTestId('saved-plan').filter({ hasText: 'Two fires' })).toContainText(
+    '12 people',
+  );
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
 
   // One cook a fire, each tended for itself.
   await page.getByTestId('start-cook').click();

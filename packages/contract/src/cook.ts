@@ -26,6 +26,7 @@ import {
   MaxLength,
   Min,
 } from 'class-validator';
+import { Name } from './names';
 import { ACTIONS, type ActionDto } from './actions';
 import type { ProbeMove } from './instrumentTypes';
 import { PlanDto } from './plan';
@@ -193,10 +194,7 @@ export class NewCooksDto {
 
 /** Another name for a cook. */
 export class CookNameDto {
-  @IsString()
-  @Length(1, 60)
-  @Matches(/\S/, { message: 'must not be blank' })
-  name!: string;
+  @Name(60) name!: string;
 }
 
 /** A span of a cook, [from, to), epoch ms. */

@@ -2,6 +2,7 @@
 import 'reflect-metadata';
 import { PRESETS, VENT_NOTATIONS, type VentNotation, type VentScale } from '@ostrin/core/catalogue';
 import { IsIn, IsString, Length, Matches } from 'class-validator';
+import { Name } from './names';
 import { DialFits, InRange, Known, Nested, NestedList, Optional, ShortTexts } from './rules';
 import { KnownPitDto, OverridesDto } from './scenario';
 import { MOST_VERSIONS } from './types';
@@ -37,10 +38,7 @@ class PitVersionDto {
 
 /** The body that makes or changes a pit; its id stands in the path. */
 export class PitDto {
-  @IsString()
-  @Length(1, 40)
-  @Matches(/\S/, { message: 'must not be blank' })
-  name!: string;
+  @Name(40) name!: string;
   @Known(Object.keys(PRESETS)) preset!: string;
   @Optional() @Nested(() => OverridesDto) overrides: OverridesDto = new OverridesDto();
   @Optional() @IsIn(VENT_NOTATIONS) ventWay?: VentNotation;

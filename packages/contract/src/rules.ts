@@ -18,7 +18,8 @@ import { Type, type ClassConstructor } from 'class-transformer';
 import { applyAll } from './compose';
 import { isObject } from './plain';
 
-function rule(
+/** A rule by a function of the value; `name` is what the schema knows it by. */
+export function rule(
   name: string,
   holds: (value: unknown, args: ValidationArguments) => boolean,
   message: string | ((args: ValidationArguments) => string),

@@ -1,8 +1,9 @@
 /** What a cook keeps between cooks: wishes worth planning again, and the fuel on the shelf. */
 import 'reflect-metadata';
 import type { Request } from '@ostrin/core';
-import { IsBoolean, IsString, Length, Matches } from 'class-validator';
+import { IsBoolean } from 'class-validator';
 import type { FieldProblem } from './problems';
+import { Name } from './names';
 import { validate, type Checked } from './validate';
 import { requestProblems } from './readRequest';
 import { FUEL_KINDS, PriceDto, RequestDto, StockDto, toRequest } from './request';
@@ -11,10 +12,7 @@ import type { SavedPlan, Shelf } from './types';
 
 /** The body that keeps a plan; its id stands in the path. What is kept is the wish: it is planned anew each time. */
 export class SavedPlanDto {
-  @IsString()
-  @Length(1, 60)
-  @Matches(/\S/, { message: 'must not be blank' })
-  name!: string;
+  @Name(60) name!: string;
   @IsBoolean() favourite!: boolean;
   @Nested(() => RequestDto) request!: RequestDto;
 }

@@ -39,6 +39,7 @@ export function schemaDefinitions(prefix = '#/$defs/'): Record<string, Json> {
       exactlyOne: () => ({ minProperties: 1, maxProperties: 1 }),
       series: () => ({ type: 'array', items: { type: ['number', 'null'] } }),
       localTime: () => ({ type: 'string', pattern: '^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d$' }),
+      letters: () => ({ type: 'string', pattern: '\\S' }),
       zone: () => ({ type: 'string' }),
       dialFits: () => ({}),
       oneBeside: () => ({}),

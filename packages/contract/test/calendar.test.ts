@@ -1,5 +1,5 @@
-import { epochOf } from '@ostrin/core/quantity';
-import { type WordedPlan, linesOf, ringingLines, markdownOf } from '@ostrin/wording';
+import { epochOf, localOf } from '@ostrin/core/quantity';
+import { type WordedPlan, linesOf, ringingLines, markdownOf, visitWords } from '@ostrin/wording';
 import { planDocument } from '@ostrin/wording/documents';
 import ICAL from 'ical.js';
 import { request } from '@ostrin/testing';
@@ -51,23 +51,47 @@ it('takes the place of what was made of the plan before, job by job, and not of 
   expect(new Set(others).size).toBe(others.length);
 });
 
-it('rings at every look of the rule, and at every split', () => {
-  /** Every minute at which what is called so rings. */
-  const rings = (of: WordedPlan, summary: RegExp): number[] =>
-    new ICAL.Component(ICAL.parse(calendarOf(of, 'Mutton', 'k1', NOW)))
-      .getAllSubcomponents('vevent')
-      .map((e) => new ICAL.Event(e))
-      .filter((e) => summary.test(e.summary))
-      .flatMap((event) => {
-        const all: number[] = [];
-        const iterator = event.iterator();
-        for (let at = iterator.next(); at; at = iterator.next()) all.push(at.toUnixTime() / 60);
-        return all;
-      });
-  const [rule] = made.rules;
-  const looks = rings(made, /^Look at the pit$/);
-  expect(looks).toHaveLength(rule!.looks.count);
-  expect(looks[1]! - looks[0]!).toBe(rule!.everyMin);
+/** Every minute at which what is called so rings. */
+const rings = (of: WordedPlan, summary: RegExp): number[] =>
+  new ICAL.Component(ICAL.parse(calendarOf(of, 'Mutton', 'k1', NOW)))
+    .getAllSubcomponents('vevent')
+    .map((e) => new ICAL.Event(e))
+    .filter((e) => summary.test(e.summary))
+    .flatMap((event) => {
+      const all: number[] = [];
+      const iterator = event.iterator();
+      for (let at = iterator.next(); at; at = iterator.next()) all.push(at.toUnixTime() / 60);
+      return all;
+    });
+
+it('rings at every look of the rule by day, and by night no oftener than the pit needs', () => {
+  const looksOf = (serveAt: string) => {
+    const of = planDocument(request({ serveAt }), { nowMs: NOW, members: 2 });
+    return { rule: of.rules[0]!, looks: rings(of, /^Look at the pit$/), of };
+  };
+  const day = looksOf('2027-10-30T18:00');
+  expect(day.looks).toHaveLength(day.rule.looks.count);
+  for (const [i, at] of day.looks.slice(1).entries()) {
+    expect(at - day.looks[i]!).toBe(day.rule.everyMin);
+  }
+  const night = looksOf('2027-10-31T08:00');
+  const aloneMin = night.rule.aloneMin!;
+  expect(aloneMin).toBeGreaterThan(night.rule.everyMin);
+  expect(night.looks.length).toBeLessThan(night.rule.looks.count);
+  const hourOf = (min: number): number =>
+    Number(localOf(min * 60_000, 'Europe/Ljubljana').slice(11, 13));
+  for (const [i, at] of night.looks.slice(1).entries()) {
+    const gap = at - night.looks[i]!;
+    const byNight = hourOf(at) >= 22 || hourOf(at) < 6;
+    if (byNight) expect(gap).toBeGreaterThanOrEqual(Math.min(aloneMin, 60));
+    expect(gap).toBeLessThanOrEqual(Math.max(aloneMin, night.rule.everyMin) + 15);
+  }
+  expect(visitWords(night.of).join(' ')).toContain(
+    `less often by night, ${night.looks.length} in all`,
+  );
+});
+
+it('rings at every split', () => {
   const onSplits = request({ serveAt: '2027-10-30T18:00' });
   onSplits.pits[0].cooker.preset = 'offset-heavy';
   onSplits.pits[0].fire = { fuel: 'splits', species: 'oak' };

@@ -150,6 +150,16 @@ it('scenario/1 reads a pit and refuses a blank name, an unknown kind and a figur
   );
 });
 
+it('scenario/1 counts the letters of a name as people do, and says how many there may be', () => {
+  const named = (name: string) => readPit({ name, preset: 'kettle-57', overrides: {} });
+  // An accent set apart, and a family of four signs in one picture: one letter each.
+  expect(named('e\u0301'.repeat(40)).ok).toBe(true);
+  expect(named('\u{1F468}\u200D\u{1F469}\u200D\u{1F467}'.repeat(40)).ok).toBe(true);
+  const long = named('a'.repeat(41));
+  expect(long).toMatchObject({ ok: false });
+  expect(JSON.stringify(long)).toMatch(/at most 40 letters/);
+});
+
 it('scenario/1 checks what spans fields', () => {
   const meats = [
     { id: 'a', cut: 'mutton-shoulder', massKg: 2.5, startC: 4, wrap: { with: 'foil' } },

@@ -36,6 +36,7 @@ export type {
 export type { PlannedRule } from './plan/document/rule';
 export { fuelWorth } from './plan/jobs/shopping';
 export { onePit } from './plan/onePit';
+export { lookTimesMs } from './plan/jobs/night';
 export { numberOfMeat, piecesPerMeat, type Pieces } from './plan/request/amount';
 export {
   type PiecePlacement,

@@ -138,6 +138,7 @@ export * from './plan/schedule/planPit';
 export * from './plan/schedule/pullTemperature';
 export * from './plan/schedule/schedule';
 export * from './quantity/finite';
+export * from './quantity/letters';
 export * from './quantity/random';
 export * from './quantity/statistics';
 export * from './quantity/time';

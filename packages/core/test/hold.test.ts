@@ -1,6 +1,13 @@
 /** A piece that waits after it came off: in one stage or two, and until when it waits well. */
 import fc from 'fast-check';
-import { plan, simulate, type Request, type RestSpec } from '@ostrin/core/internals';
+import {
+  epochOf,
+  MINUTE_MS,
+  plan,
+  simulate,
+  type Request,
+  type RestSpec,
+} from '@ostrin/core/internals';
 import { held, request } from '@ostrin/testing';
 
 const NOW = Date.UTC(2027, 4, 12, 12);
@@ -78,12 +85,28 @@ describe('the hold of a plan', () => {
     });
     const [hold] = figures.holds;
     expect(hold!.ends).toBe('cold');
-    const row = hold!.rows.find((r) => r.afterMin === hold!.goodMin)!;
-    expect(row.coreC).toBeGreaterThanOrEqual(60);
+    const within = hold!.rows.filter((r) => r.afterMin <= hold!.goodMin);
+    expect(within.length).toBeGreaterThan(3);
+    expect(within.at(-1)!.coreC).toBeGreaterThanOrEqual(60);
+    expect(hold!.rows[within.length]!.coreC).toBeLessThan(60);
     const off = figures.jobs.find((j) => j.facts.kind === 'meat-off')!.facts;
     if (off.kind !== 'meat-off') throw new Error(off.kind);
     expect(off.holdsMin).toBeLessThanOrEqual(hold!.goodMin);
     expect(hold!.goodUntil > hold!.offAt).toBe(true);
+  });
+
+  it('is when the piece is wanted at the earliest, and no later than its rest allows', () => {
+    const figures = holdOf({ where: 'cool-box', minutes: 60 });
+    const ready = figures.ready[0]!;
+    const [from, to, served] = [...ready.wanted!, figures.serveAt].map((at) =>
+      epochOf(at, 'Europe/Ljubljana'),
+    );
+    expect(served! - to!).toBe(60 * MINUTE_MS);
+    // No longer than it waits well, by the simulated piece; that is known to half an hour before its hour is.
+    const waits = (served! - from!) / MINUTE_MS;
+    expect(waits).toBeGreaterThan(60);
+    expect(waits).toBeLessThanOrEqual(figures.holds[0]!.goodMin + 30);
+    expect(ready.chanceEarlyFraction).toBeLessThan(0.3);
   });
 
   it('is not told of a rough answer', () => {

@@ -5,11 +5,13 @@ import {
   fromC,
   fromKg,
   knownZone,
+  lettersIn,
   localOf,
   normalShareBelow,
   quantile,
   roundTo,
   seeded,
+  shortened,
   seedFrom,
   toC,
   toKg,
@@ -109,4 +111,18 @@ describe('clocks', () => {
     expect(knownZone('Nowhere/Much')).toBe(false);
     expect(epochOf('soon', zone)).toBeNaN();
   });
+});
+
+it('letters are counted as people count them, and what is cut shows it', () => {
+  expect(lettersIn('Žar pri čolnu')).toBe(13);
+  expect(lettersIn('e\u0301')).toBe(1);
+  expect(shortened('Mutton shoulder', 60)).toBe('Mutton shoulder');
+  fc.assert(
+    fc.property(fc.string({ unit: 'grapheme' }), fc.integer({ min: 1, max: 20 }), (text, most) => {
+      const short = shortened(text, most);
+      expect(lettersIn(short)).toBeLessThanOrEqual(most);
+      if (lettersIn(text) > most) expect(short.endsWith('…')).toBe(true);
+      else expect(short).toBe(text);
+    }),
+  );
 });

@@ -1,7 +1,7 @@
 /** What was cooked, on which pit and when: beside readings that say nothing of it. */
 import { onePit, type Plan } from '@ostrin/core';
 import { cutOf, usualMassKg } from '@ostrin/core/catalogue';
-import { localOf, MINUTE_MS } from '@ostrin/core/quantity';
+import { localOf, MINUTE_MS, shortened } from '@ostrin/core/quantity';
 import type { ReadingRow } from '@ostrin/core/log';
 import { wordPlan, massWords, spanOfTime } from '@ostrin/wording';
 import { router } from 'expo-router';
@@ -45,7 +45,7 @@ const MOST_PIECES = 20;
 const STEP_MS = 5 * MINUTE_MS;
 
 /** What a file is called without its ending, as the name of a cook. */
-const nameOf = (file: string): string => file.replace(/\.\w+$/, '').slice(0, LONGEST_NAME);
+const nameOf = (file: string): string => shortened(file.replace(/\.\w+$/, ''), LONGEST_NAME);
 
 export function ForeignDetails({ file, readings, zone }: Props) {
   const pits = usePits();

@@ -14,6 +14,7 @@ import {
 } from '../store/planDraft';
 import { withNight } from '../store/weather';
 import { Button } from '../ui/Button';
+import { CalendarField } from '../ui/CalendarField';
 import { Choice, Stepper, TitledChoice } from '../ui/Choice';
 import { Sheet } from '../ui/Sheet';
 import { YardHeight } from '../ui/YardHeight';
@@ -55,7 +56,7 @@ export interface OpenedField {
   pit?: number;
 }
 
-const DAYS_AHEAD = 14;
+const DAYS_AHEAD = 400;
 const PEOPLE_QUICK = [4, 6, 8, 12, 18, 24];
 
 interface Props {
@@ -216,6 +217,23 @@ function ServeAt() {
         canDown={serveAt.slice(0, 10) > today}
         canUp={serveAt.slice(0, 10) < last}
       />
+      <View className="flex-row gap-3">
+        <CalendarField
+          label="Date"
+          kind="date"
+          value={serveAt.slice(0, 10)}
+          range={{ first: today, last }}
+          onChange={(day) => change({ serveAt: `${day}T${clockOf(serveAt)}` })}
+          testID="serve-date"
+        />
+        <CalendarField
+          label="Hour"
+          kind="time"
+          value={clockOf(serveAt)}
+          onChange={(clock) => change({ serveAt: `${serveAt.slice(0, 10)}T${clock}` })}
+          testID="serve-hour"
+        />
+      </View>
       <Stepper
         label="Time"
         shown={clockOf(serveAt)}

@@ -1,5 +1,6 @@
 /** Saved plans: this one under a name, the others to open, duplicate, rename or delete. */
 import type { Request } from '@ostrin/core';
+import { shortened } from '@ostrin/core/quantity';
 import { countWords } from '@ostrin/wording';
 import type { SavedPlan, PitRecord } from '@ostrin/contract/types';
 import Star from 'lucide-react-native/icons/star';
@@ -35,7 +36,7 @@ export function SavedPlans({ request, yard, onClose }: Props) {
   const saved = useSavedPlans();
   const save = useSavePlan();
   const remove = useDeletePlan();
-  const { open: openSaved, clear } = usePlanDraft();
+  const { open: openSaved, clear, calendarKey } = usePlanDraft();
   const [naming, setNaming] = useState<Naming>(null);
   const now = useTick(60_000);
   if (naming) {
@@ -58,6 +59,7 @@ export function SavedPlans({ request, yard, onClose }: Props) {
     openSaved(plan.id, movedToComingWeek(draftOf(plan.request, yard), now));
     onClose();
   };
+  const opened = saved.data?.find((plan) => plan.id === calendarKey);
   const failure = saved.error ?? save.error ?? remove.error;
   return (
     <Sheet title="Saved plans" onClose={onClose}>
@@ -66,13 +68,23 @@ export function SavedPlans({ request, yard, onClose }: Props) {
           {failure.message}
         </Notice>
       ) : null}
+      {opened ? (
+        <Button
+          kind="primary"
+          label={`Update “${opened.name}”`}
+          testID="plan-update"
+          onPress={() => save.mutate({ ...opened, request }, { onSuccess: onClose })}
+        />
+      ) : null}
       <Button
-        kind="primary"
-        label="Save the plan on the page"
+        kind={opened ? 'plain' : 'primary'}
+        label={
+          opened ? 'Save the plan on the page under another name' : 'Save the plan on the page'
+        }
         onPress={() =>
           setNaming({
-            id: newId(),
-            first: titleOf({ request }).slice(0, MOST_LETTERS),
+            id: opened ? newId() : calendarKey,
+            first: shortened(titleOf({ request }), MOST_LETTERS),
             favourite: false,
             request,
           })
@@ -101,7 +113,7 @@ export function SavedPlans({ request, yard, onClose }: Props) {
             save.mutate({
               ...plan,
               id: newId(),
-              name: `${plan.name}, again`.slice(0, MOST_LETTERS),
+              name: shortened(`${plan.name}, again`, MOST_LETTERS),
             })
           }
           onRename={() => setNaming({ ...plan, first: plan.name })}

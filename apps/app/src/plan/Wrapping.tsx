@@ -98,19 +98,22 @@ function WhenWrapped({ meat: { wrapWhen }, meat }: MeatChoiceProps) {
             note: SCHOOL_NOTES[school],
           })),
           { value: 'core', label: 'At another core', note: 'any temperature' },
-          { value: 'clock', label: 'By the clock', note: 'so long after it went on' },
+          { value: 'clock', label: 'By the clock', note: 'counted from when it went on' },
         ]}
         value={id}
         onChange={choose}
       />
       {'coreC' in wrapWhen ? (
-        <TemperatureStepper
-          label="Core when it is wrapped"
-          c={wrapWhen.coreC}
-          range={WRAP_C}
-          stepK={1}
-          onChange={(c) => change({ wrapWhen: { coreC: Math.round(c) } })}
-        />
+        <>
+          <Subhead>Core when it is wrapped</Subhead>
+          <TemperatureStepper
+            label="Core when it is wrapped"
+            c={wrapWhen.coreC}
+            range={WRAP_C}
+            stepK={1}
+            onChange={(c) => change({ wrapWhen: { coreC: Math.round(c) } })}
+          />
+        </>
       ) : null}
       {'onForMin' in wrapWhen ? (
         <MinutesStepper
@@ -185,6 +188,7 @@ function Spraying({ meat: { spray, sprayTimes = {} }, meat }: MeatChoiceProps) {
       />
       {spray ? (
         <>
+          <Subhead>First spray</Subhead>
           <Choice
             label="First spray"
             columns={2}

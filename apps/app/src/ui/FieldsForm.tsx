@@ -1,7 +1,7 @@
 /** A sheet of a few fields, checked where they are typed. Fetched after the first page stands: see `FormSheet`. */
 import 'reflect-metadata';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
-import { Matches, ValidateIf } from 'class-validator';
+import { ValidateBy, ValidateIf } from 'class-validator';
 import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { Text, TextInput, View } from 'react-native';
@@ -17,7 +17,7 @@ export interface Field {
   /** What stands in it at first. */
   first: string;
   /** What may be typed, and what is said of anything else. */
-  pattern: RegExp;
+  pattern: Pick<RegExp, 'test'>;
   message: string;
   /** Whether it must be filled in beside what else is typed; always when left out. */
   needed?: (values: Values) => boolean;
@@ -43,7 +43,8 @@ function formOf(fields: readonly Field[]): new () => Values {
     [name: string]: string;
   }
   for (const { name, pattern, message, needed } of fields) {
-    Matches(pattern, { message })(Form.prototype, name);
+    const validate = (text: string): boolean => pattern.test(text);
+    ValidateBy({ name: 'pattern', validator: { validate } }, { message })(Form.prototype, name);
     if (needed) ValidateIf((values: Values) => needed(values))(Form.prototype, name);
   }
   return Form;

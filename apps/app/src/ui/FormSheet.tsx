@@ -1,4 +1,5 @@
 /** A sheet of a few fields; its form and validator come after the first page stands. */
+import { lettersIn } from '@ostrin/core/quantity';
 import type { Field } from './FieldsForm';
 import { lazyComponent } from './lazyComponent';
 
@@ -11,7 +12,7 @@ export const wordsField = (label: string, most: number, part: Partial<Field> = {
   name: 'text',
   label,
   first: '',
-  pattern: new RegExp(`^(?=[^]*\\S)[^]{1,${most}}$`),
+  pattern: { test: (text) => text.trim() !== '' && lettersIn(text) <= most },
   message: `Write something, at most ${most} letters.`,
   ...part,
 });

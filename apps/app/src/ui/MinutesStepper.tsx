@@ -2,6 +2,7 @@
 import { clamp } from '@ostrin/core/quantity';
 import { spanOfTime } from '@ostrin/wording';
 import { Stepper } from './Choice';
+import { Subhead } from './Title';
 
 interface Props {
   label: string;
@@ -16,14 +17,17 @@ export function MinutesStepper({ label, minutes, range, onChange, ends }: Props)
   const { low, high, step } = range;
   const set = (to: number): void => onChange(clamp(Math.round(to), low, high));
   return (
-    <Stepper
-      label={label}
-      shown={spanOfTime(minutes)}
-      onStep={(by) => set(minutes + by * step)}
-      canDown={minutes > low}
-      canUp={minutes < high}
-      typed={{ value: minutes, onType: set }}
-      ends={ends}
-    />
+    <>
+      <Subhead>{label}</Subhead>
+      <Stepper
+        label={label}
+        shown={spanOfTime(minutes)}
+        onStep={(by) => set(minutes + by * step)}
+        canDown={minutes > low}
+        canUp={minutes < high}
+        typed={{ value: minutes, onType: set }}
+        ends={ends}
+      />
+    </>
   );
 }

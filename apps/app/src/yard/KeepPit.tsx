@@ -1,4 +1,5 @@
 /** Another name for a pit, a copy of it, putting it away, and taking it out of the yard. */
+import { lettersIn, shortened } from '@ostrin/core/quantity';
 import type { PitRecord, Versioned } from '@ostrin/contract/types';
 import { router } from 'expo-router';
 import { useState } from 'react';
@@ -17,7 +18,7 @@ const LONGEST_NAME = 40;
 function copyName(name: string, taken: readonly { name: string }[]): string {
   for (let n = 2; ; n++) {
     const end = ` ${n}`;
-    const copy = `${name.slice(0, LONGEST_NAME - end.length)}${end}`;
+    const copy = `${shortened(name, LONGEST_NAME - end.length)}${end}`;
     if (!taken.some((p) => p.name === copy)) return copy;
   }
 }
@@ -49,7 +50,9 @@ export function KeepPit({ pit }: { pit: Versioned<PitRecord> }) {
           <NameField label="Name" value={name} longest={LONGEST_NAME} onChange={setName} />
           <Button
             label="Save the name"
-            disabled={!name.trim() || name.trim() === pit.name}
+            disabled={
+              !name.trim() || name.trim() === pit.name || lettersIn(name.trim()) > LONGEST_NAME
+            }
             onPress={() => change({ name: name.trim() })}
           />
           <Button label="Make a copy" onPress={copy} />

@@ -7,7 +7,7 @@ import { lastDeed, lastVents, type Log } from '../log/log';
 import type { PlanJob } from '../plan/document/plan';
 import { pitOf } from '../plan/document/pitPlan';
 import type { PlannedRule } from '../plan/document/rule';
-import { isNight } from '../plan/jobs/night';
+import { nextLookMs } from '../plan/jobs/night';
 import { localOf, MINUTE_MS } from '../quantity/time';
 import { isAllOff, type KnownCook } from './knownCook';
 
@@ -37,21 +37,6 @@ function besides(
   const { settings } = rule.notches;
   const here = nearestNotch(settings, { intake: at.intakeFraction, exhaust: at.exhaustFraction });
   return { tighter: settings[here - 1] ?? null, wider: settings[here + 1] ?? null };
-}
-
-/** A night's looks are put off in steps of so much, min. */
-const NIGHT_STEP_MIN = 15;
-
-/**
- * When the next look is due, epoch ms. By night nobody is woken for one that the pit can do without: it waits as long as the
- * plan says that a settled pit may be left alone, or for the morning.
- */
-function nextLookMs({ everyMin, aloneMin }: PlannedRule, lastMs: number, zone: string): number {
-  const dueMs = lastMs + everyMin * MINUTE_MS;
-  const latestMs = lastMs + Math.max(everyMin, aloneMin ?? 0) * MINUTE_MS;
-  let ms = dueMs;
-  while (isNight(ms, zone) && ms < latestMs) ms += NIGHT_STEP_MIN * MINUTE_MS;
-  return Math.max(dueMs, Math.min(ms, latestMs));
 }
 
 /**

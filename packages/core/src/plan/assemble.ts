@@ -24,7 +24,7 @@ import type { PlannedPit, PlanClock } from './plannedPit';
 import { amountOf, cookedKgOf, numberOfMeat } from './request/amount';
 import { expectedOf } from './schedule/expected';
 import type { PitSchedule } from './schedule/pitSchedule';
-import { latestEndMin, missChances, servedMs, wantedWindow } from './schedule/schedule';
+import { latestEndMin, missChances, servedMs } from './schedule/schedule';
 
 /** What the planner is told besides the request: time and patience are passed in, never taken. */
 export interface PlanOptions {
@@ -72,7 +72,9 @@ function meatWindow(
   const meat = meats[n]!;
   const at = (min: number): string => localOf(litMs + min * MINUTE_MS, request.timeZone);
   const eatenMin = (servedMs(request, meat) - litMs) / MINUTE_MS;
-  const [earliest, latest] = wantedWindow(meat, eatenMin);
+  const { readyFromMin, readyByMin } = cook.targets[n]!;
+  const latest = eatenMin - meat.rest.minutes;
+  const earliest = latest - (readyByMin - readyFromMin);
   const [p10, p50, p90] = windowOf(cook.readyMin[n]!);
   const odds = missChances(cook.readyMin[n]!, latest, earliest);
   const late = rough ? 1 - request.chanceOnTimeFraction : odds.late;

@@ -1,7 +1,7 @@
 /** A plan as a sheet of plain text (Markdown): to print, to hand over, to keep. */
 import { cutOf } from '@ostrin/core/catalogue';
 import { epochOf, localOf, METRIC, MINUTE_MS } from '@ostrin/core/quantity';
-import type { Plan } from '@ostrin/core';
+import { lookTimesMs, type Plan } from '@ostrin/core';
 import type { WordedJob, WordedPlan } from './plan';
 import { capital, countWords, massWords, spanOfTime } from '../quantities';
 
@@ -77,33 +77,52 @@ export const ruleLines = (plan: WordedPlan, pit: string): string[] =>
 /** When somebody is at the pits: for jobs, and for looks. */
 export function visitWords(plan: WordedPlan): string[] {
   const { visits, longestFreeMin } = plan.watch;
-  const looks = plan.rules.filter((r) => r.notches.by === 'vents' && r.looks.count > 0);
   return [
     `${countWords(visits, 'visit', 'visits')} with a job, longest break between them ${spanOfTime(longestFreeMin)}.`,
-    ...looks.map(({ pit, everyMin, looks: { count } }) => {
-      const at = plan.fires.length > 1 ? ` at ${pitName(plan, pit)}` : '';
-      return `Besides them a look${at} every ${spanOfTime(everyMin)}, ${count} in all, where no thermometer sends its readings.`;
+    ...plan.rules.flatMap((rule) => {
+      const times = looksAt(plan, rule);
+      if (times.length === 0) return [];
+      const at = plan.fires.length > 1 ? ` at ${pitName(plan, rule.pit)}` : '';
+      const seldom = times.length < rule.looks.count ? ', less often by night' : '';
+      return `Besides them a look${at} every ${spanOfTime(rule.everyMin)}${seldom}, ${times.length} in all, where no thermometer sends its readings.`;
     }),
   ];
 }
 
-/** The looks at each pit as lines of their own: where a fire is fed at each look, that is one already. */
-function lookLines(plan: WordedPlan): SheetLine[] {
-  return plan.rules.flatMap(({ pit, everyMin, looks, notches, inWords }): SheetLine[] => {
-    if (notches.by === 'splits' || looks.count < 1) return [];
-    const zone = plan.request.timeZone;
-    const lit = plan.fires.find((f) => f.pit === pit)?.lightAt ?? plan.lightAt;
-    return [
-      {
-        job: `look-${pit}`,
-        at: localOf(epochOf(lit, zone) + looks.fromMin * MINUTE_MS, zone),
-        inWords: `Look at ${plan.fires.length > 1 ? pitName(plan, pit) : 'the pit'}`,
-        detail: inWords.join(' '),
-        round: { count: looks.count, everyMin },
-      },
-    ];
-  });
+/** When a pit is looked at by its rule, epoch ms: by night no oftener than it needs. */
+function looksAt(plan: WordedPlan, rule: WordedPlan['rules'][number]): number[] {
+  const { pit, everyMin, looks, notches } = rule;
+  if (notches.by === 'splits' || looks.count < 1) return [];
+  const zone = plan.request.timeZone;
+  const lit = plan.fires.find((f) => f.pit === pit)?.lightAt ?? plan.lightAt;
+  const firstMs = epochOf(lit, zone) + looks.fromMin * MINUTE_MS;
+  return lookTimesMs(rule, [firstMs, firstMs + (looks.count - 1) * everyMin * MINUTE_MS], zone);
 }
+
+/** Times in rounds: as many as follow each other at the same distance. */
+function roundsOf(timesMs: readonly number[]): { atMs: number; count: number; everyMin: number }[] {
+  const rounds: { atMs: number; count: number; everyMin: number }[] = [];
+  timesMs.forEach((atMs, i) => {
+    const everyMin = Math.round((atMs - (timesMs[i - 1] ?? atMs)) / MINUTE_MS);
+    const round = rounds.at(-1);
+    if (round && (round.count === 1 || round.everyMin === everyMin)) {
+      Object.assign(round, { everyMin, count: round.count + 1 });
+    } else rounds.push({ atMs, count: 1, everyMin });
+  });
+  return rounds;
+}
+
+/** The looks at each pit as lines of their own: where a fire is fed at each look, that is one already. */
+const lookLines = (plan: WordedPlan): SheetLine[] =>
+  plan.rules.flatMap((rule) =>
+    roundsOf(looksAt(plan, rule)).map(({ atMs, count, everyMin }, n): SheetLine => ({
+      job: n === 0 ? `look-${rule.pit}` : `look-${rule.pit}-${n + 1}`,
+      at: localOf(atMs, plan.request.timeZone),
+      inWords: `Look at ${plan.fires.length > 1 ? pitName(plan, rule.pit) : 'the pit'}`,
+      detail: rule.inWords.join(' '),
+      ...(count > 1 ? { round: { count, everyMin } } : {}),
+    })),
+  );
 
 /** A job in words, with the name of its pit where there are several. */
 const atPit = (plan: Plan, { pit, do: what, inWords }: WordedJob): string => {

@@ -132,9 +132,10 @@ const BETTER_BY = { thanSimpler: 0.05, thanNow: 0.1 };
 /** Ready before it can be held: where it would keep, and how many of the likely cooks that saves. */
 function earlyRisk(plan: PitSchedule, meat: RequestMeat, i: number): RiskOfPit[] {
   const ready = plan.readyMin[i]!;
-  const latest = plan.targets[i]!.readyByMin - plan.litMin;
+  const { readyFromMin, readyByMin } = plan.targets[i]!;
+  const latest = readyByMin - plan.litMin;
   const eaten = latest + meat.rest.minutes;
-  const holdMin = maxHoldMin(meat);
+  const holdMin = readyByMin + meat.rest.minutes - readyFromMin;
   /** Share of the likely cooks that are in time and not held longer than `hold` minutes. */
   const inside = (hold: number): number =>
     ready.filter((v) => v >= eaten - hold && v <= latest).length / ready.length;

@@ -21,7 +21,7 @@ import type { RunResult } from '../../sampling/runUntilDone';
 import { allowanceMin, MAX_COOK_MIN } from './schedule';
 import { plannedScenario, type MeatSchedule } from '../fire/policyTrial';
 import { lookCostMin, roughTimes, runReference, runReferenceFast } from './referenceCook';
-import { holdsOf } from './hold';
+import { holdsOf, targetsThatKeep } from './hold';
 import { cleanSmokeMin, usualMeatOnMin } from './meatOn';
 import { initialPolicy } from '../fire/initialPolicy';
 import type { TunedPolicy } from '../fire/tunedPolicy';
@@ -79,7 +79,10 @@ export function* planPit(
     onMin,
     took.map((t) => t * ROUGH.late),
   );
-  const plan = firstSchedule({ setup, policy, tuned, targets, onMin, schedule, took, first });
+  const { altitudeM } = meanWeather(weather, LEARNT_OVER_MIN);
+  const kept = rough ? targets : targetsThatKeep(targets, holdsOf(first, targets, altitudeM));
+  const begun = { setup, policy, tuned, targets: kept, onMin, schedule, took, first };
+  const plan = firstSchedule(begun);
   if (!rough && meats.length > 0) {
     const jobs = likelyPitJobs(plan, weather, schedule, options.members);
     recordLikelyPits(plan, yield* within(runLikelyPits(jobs, options.handOn ?? false), 0.32, 0.6));
@@ -96,8 +99,7 @@ export function* planPit(
   plan.fuelLoadKg = fireLoadKg(fire, setup.parameters.diameterM);
   if (!rough) {
     plan.lookCostMin = lookCostMin(plan, weather, meats, fire);
-    const wanted = targets.map((t) => t.wanted);
-    plan.holds = holdsOf(again, meats, wanted, meanWeather(weather, LEARNT_OVER_MIN).altitudeM);
+    plan.holds = holdsOf(again, targets, altitudeM);
   }
   yield 1;
   return plan;

@@ -97,7 +97,7 @@ test('a plan of two meats on two pits is saved, opened again, started and tended
   await page.getByRole('button', { name: 'Save the plan on the page' }).click();
   await page.getByTestId('plan-name').fill('Two fires for the crew');
   await page.getByTestId('plan-save').click();
-  await expect(page.getByText('Two fires for the crew')).toBeVisible();
+  await expect(page.getByText('Two fires for the crew', { exact: true })).toBeVisible();
   await page.getByRole('checkbox', { name: /^Two fires/ }).click();
   await expect(page.getByRole('checkbox', { name: /^Two fires/ })).toBeChecked();
   // The draft is still there when the page comes back; a new one is begun when asked for.
@@ -118,9 +118,9 @@ test('a plan of two meats on two pits is saved, opened again, started and tended
   await page.getByRole('button', { name: 'Saved plans' }).click();
   await page.getByTestId('plan-update').click();
   await page.getByRole('button', { name: 'Saved plans' }).click();
-  await expect(page.getByTestId('saved-plan').filter({ hasText: 'Two fires' })).toContainText(
-    '12 people',
-  );
+  await expect(
+    page.getByTestId('saved-plan').filter({ hasText: 'Two fires for the crew' }),
+  ).toContainText('12 people');
   await page.getByRole('button', { name: 'Close', exact: true }).click();
 
   // One cook a fire, each tended for itself.

@@ -217,6 +217,13 @@ function ServeAt() {
         canDown={serveAt.slice(0, 10) > today}
         canUp={serveAt.slice(0, 10) < last}
       />
+      <Stepper
+        label="Time"
+        shown={clockOf(serveAt)}
+        onStep={(by) => change({ serveAt: localOf(ms + by * 15 * MINUTE_MS, timeZone) })}
+        canDown
+        canUp
+      />
       <View className="flex-row gap-3">
         <CalendarField
           label="Date"
@@ -234,13 +241,6 @@ function ServeAt() {
           testID="serve-hour"
         />
       </View>
-      <Stepper
-        label="Time"
-        shown={clockOf(serveAt)}
-        onStep={(by) => change({ serveAt: localOf(ms + by * 15 * MINUTE_MS, timeZone) })}
-        canDown
-        canUp
-      />
       <Choice
         label="Usual times"
         columns={3}

@@ -1,4 +1,4 @@
-/** Starts the server. What it can be told stands in `start/settings.ts` and in the README. */
+/** Starts the server. What it takes stands in `start/settings.ts` and in the README. */
 import { mkdirSync } from 'node:fs';
 import { HOUR_MS } from '@ostrin/core/quantity';
 import http from 'node:http';

@@ -1,4 +1,4 @@
-/** Event streams: one write for what is told together, and nobody waits for a reader that does not read. */
+/** Event streams: one write for what comes together, and nobody waits for a reader that does not read. */
 import type { LiveEvent } from '@ostrin/contract';
 import type { Request, Response } from 'express';
 import { EventEmitter } from 'node:events';

@@ -78,7 +78,7 @@ it('corrects by what a channel reads too much, as that is known when it is read'
   };
   expect((await call(url, 'PUT', put)).status).toBe(200);
   expect(await readings()).toEqual([{ at: clock, pitC: 121, coreC: null }]);
-  // Taken out, what it told stays as it was corrected.
+  // Taken out, what it reported stays as it was corrected.
   expect((await call(url, 'DELETE')).status).toBe(200);
   expect(await readings()).toEqual([{ at: clock, pitC: 121, coreC: null }]);
 });

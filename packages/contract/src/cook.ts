@@ -217,7 +217,7 @@ export class ProbeDto implements ProbeMove {
   @Instant() from!: number;
 }
 
-/** What a weather station at the pit told. */
+/** What a weather station at the pit reported. */
 class StationDto {
   @Optional() @InRange(-60, 60) airC?: number;
   @Optional() @InRange(0, 75) windMps?: number;

@@ -55,7 +55,7 @@ export interface InstrumentSeen {
   heardAt: number | null;
   /** Charge of its battery, 0 to 1; null where it does not tell. */
   battery: number | null;
-  /** Its last values as it told them, by channel. */
+  /** Its last values as it reported them, by channel. */
   values: Record<string, { at: number; value: number }>;
   /** The last value of each channel that cannot be true and was not used, until one comes that can. */
   impossible?: Record<string, { at: number; value: number }>;

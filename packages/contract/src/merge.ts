@@ -27,7 +27,7 @@ export function mergeFields(base: Fields, mine: Fields, theirs: Fields): Merged 
 
 const OWN = 'overrides.';
 
-/** A pit as fields: its name, how its vents are told, and each figure of its own. */
+/** A pit as fields: its name, how its vents are given, and each figure of its own. */
 export const pitFields = ({
   name,
   ventWay,

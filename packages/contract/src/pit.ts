@@ -18,7 +18,7 @@ class VentScaleDto {
   @Optional() @Nested(() => VentDialDto) dial?: VentDialDto;
 }
 
-/** How each of the two vents is told. */
+/** How each of the two vents is given. */
 export class VentScalesDto {
   @Nested(() => VentScaleDto) @DialFits() intake!: VentScaleDto;
   @Nested(() => VentScaleDto) @DialFits() exhaust!: VentScaleDto;

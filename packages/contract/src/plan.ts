@@ -143,6 +143,7 @@ class PlacedPieceDto {
   @InRange(0, 3) lengthM!: number;
   @InRange(0, 3) widthM!: number;
   @Known(PLACES) at!: Place;
+  @Optional() @IsInt() @Min(0) @Max(20) round?: number;
 }
 
 class GratePlanDto {

@@ -104,7 +104,7 @@ function actionProblems(a: Action, i: number, ids: string[]): FieldProblem[] {
 export const amountGiven = (a: { pieces: number; massKg?: number }): boolean =>
   a.pieces > 0 && (a.massKg === undefined || a.massKg > 0);
 
-/** A pit to make or change; how its vents are told is the preset's way when left out. */
+/** A pit to make or change; how its vents are given is the preset's way when left out. */
 export function readPit(plain: unknown): Checked<Omit<PitRecord, 'id'>> {
   const checked = validate(PitDto, plain);
   if (!checked.ok) return checked;

@@ -272,7 +272,7 @@ export const Zone = (): PropertyDecorator =>
 /** Fewest and most steps of a dial between shut and open: fewer cannot tell two needed settings apart. */
 const DIAL_STEPS = { fewest: 4, most: 1000 };
 
-/** How one vent is told: a dial exactly where it is told by one, with steps enough between its two ends. */
+/** How one vent is given: a dial exactly where it is given by one, with steps enough between its two ends. */
 export const DialFits = (): PropertyDecorator =>
   rule(
     'dialFits',

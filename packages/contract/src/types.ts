@@ -12,7 +12,7 @@ export * from './instrumentTypes';
 export * from './logTypes';
 export { packetsTopic, ROUTES } from './paths';
 
-/** What thermometers and other instruments told at a moment of the cook's clock. */
+/** What thermometers and other instruments reported at a moment of the cook's clock. */
 export type Reading = ReadingRow;
 
 /** What burns in a cook: a real fire by the real clock, or a simulated one by a clock of its own. */
@@ -40,7 +40,7 @@ export interface CookDoc {
   readings: Reading[];
 }
 
-/** A pit of the yard: its preset with the owner's figures laid over it, and how its vents are told. */
+/** A pit of the yard: its preset with the owner's figures laid over it, and how its vents are given. */
 export interface PitRecord {
   /** Its id. */
   id: string;
@@ -50,11 +50,11 @@ export interface PitRecord {
   preset: string;
   /** Parameters that differ from the preset. */
   overrides: Partial<CookerParameters>;
-  /** Notation in which its vents are told. */
+  /** Notation in which its vents are given. */
   ventWay: VentNotation;
   /** What was learned of it from its cooks, the newest last; the last one is in force. */
   learned?: PitVersion[];
-  /** A scale for each vent, where they are told in two ways or by a dial of the owner's. */
+  /** A scale for each vent, where they are given in two ways or by a dial of the owner's. */
   ventScales?: VentScales;
   /** What its owner calls its kind, where the catalogue does not have it: `preset` is then the nearest kind. */
   kind?: string;

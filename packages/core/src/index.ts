@@ -4,10 +4,10 @@ export { waysOut } from './plan/advice/waysOut';
 export { holdsByFan } from './plan/fire/designFire';
 export { FAT_SIDES, type FatSide, type KitId, type Preparation } from './plan/document/preparation';
 export { leadMeat, meatOf, pitOf, type PitPlan } from './plan/document/pitPlan';
+export type { GratePlan } from './plan/document/gratePlan';
 export type {
   Expected,
   Feeding,
-  GratePlan,
   Plan,
   PlanJob,
   PlanLog,

@@ -1,4 +1,4 @@
-/** Hands beside a fan, and the first move of a vent as it is told. */
+/** Hands beside a fan, and the first move of a vent as it is given. */
 import {
   createSimulatedOperator,
   designFire,

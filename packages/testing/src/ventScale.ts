@@ -1,4 +1,4 @@
-/** Every way in which a vent may be told: the notations, and dials of an owner's own marks. */
+/** Every way in which a vent may be given: the notations, and dials of an owner's own marks. */
 import fc from 'fast-check';
 import { VENT_NOTATIONS, type VentScale } from '@ostrin/core/internals';
 

@@ -1,4 +1,4 @@
-/** Instruments in words: where they measure, what they told, and two that disagree. */
+/** Instruments in words: where they measure, what they reported, and two that disagree. */
 import { spanFromK, type Units } from '@ostrin/core/quantity';
 import type { CheckedAgainst, Disagreement, InstrumentCheck, WireSpot } from '@ostrin/core/log';
 import { rainWords, spanOfTime, spanWords, temperatureWords, windWords } from './quantities';

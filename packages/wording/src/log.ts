@@ -11,7 +11,7 @@ import { settingWords, ventName, type VentedPit } from './vents';
 export interface Telling {
   /** Units of the reader. */
   units: Units;
-  /** The pit whose vents are told; null where it is not known. */
+  /** The pit whose vents are given; null where it is not known. */
   pit: VentedPit | null;
 }
 

@@ -7,7 +7,7 @@ import { behindWords } from './meat';
 import { spanOfTime } from './quantities';
 import { ventedPit } from './vents';
 
-/** The finest steps that a setting is told in. */
+/** The finest steps that a setting is given in. */
 const STEP_WORDS: Readonly<Record<VentScale['way'], string>> = {
   quarters: 'in eighths',
   mm: 'to the millimetre',

@@ -76,7 +76,7 @@ function dialName(steps: number, { shut, open, step }: VentDial): string {
   return `mark ${dialMark(shut + Math.sign(open - shut) * Math.min(steps * step, Math.abs(open - shut)))}`;
 }
 
-/** An opening counted in 32nds, told by the eighths beside it. */
+/** An opening counted in 32nds, given by the eighths beside it. */
 function quarterName(thirtySeconds: number): string {
   if (thirtySeconds <= 2) return 'a crack';
   const eighth = Math.floor(thirtySeconds / 4);
@@ -87,11 +87,11 @@ function quarterName(thirtySeconds: number): string {
   return over === 1 ? `just over ${below}` : `just under ${above}`;
 }
 
-/** A pit as far as its vents are told: its preset and its owner's scales. */
+/** A pit as far as its vents are given: its preset and its owner's scales. */
 export interface VentedPit {
   /** The preset of the pit. */
   preset: Preset;
-  /** How each of its vents is told. */
+  /** How each of its vents is given. */
   scales: VentScales;
   /** Whether a thermostat fan holds it. */
   hasFan: boolean;

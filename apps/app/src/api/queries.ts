@@ -35,7 +35,7 @@ export type CookView = CookDoc & {
   clock: ClockState;
   /** Names of the instruments that told of it; left out where the server is an older one. */
   instruments?: string[];
-  /** Whether its readings are told in steps: a strip that is zoomed in asks for more. */
+  /** Whether its readings are given in steps: a strip that is zoomed in asks for more. */
   inSteps?: boolean;
 };
 
@@ -46,7 +46,7 @@ export const queryClient = new QueryClient({
   },
 });
 
-/** What was read in a span of a cook whose readings are told in steps; none while nothing is asked. */
+/** What was read in a span of a cook whose readings are given in steps; none while nothing is asked. */
 export const useReadings = (id: string | null, span: { from: number; to: number } | null) =>
   useQuery({
     queryKey: ['readings', id, span?.from, span?.to],

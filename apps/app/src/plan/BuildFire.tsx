@@ -21,8 +21,8 @@ import { Paragraph, SmallText } from '../ui/Text';
 const FireSide = lazyComponent(async () => ({
   default: (await import('../drawings/FireSide')).FireSide,
 }));
-const GrateEditor = lazyComponent(async () => ({
-  default: (await import('./GrateEditor')).GrateEditor,
+const GrateLoads = lazyComponent(async () => ({
+  default: (await import('./GrateLoads')).GrateLoads,
 }));
 
 /** Width of the drawings, px. */
@@ -45,7 +45,7 @@ export function BuildFire({ plan, fire }: FireProps) {
     <View className="gap-2">
       <Heading>Build the fire</Heading>
       <FireSide preset={cooker.preset} fire={fire} units={units} size={DRAWN_PX} />
-      <GrateEditor
+      <GrateLoads
         preset={cooker.preset}
         diameterM={parameters.diameterM}
         fire={fire}

@@ -18,7 +18,7 @@ interface LiveState {
   plan: PitPlan | null;
   entries: Entry[];
   readings: Reading[];
-  /** Whether they are told in steps. */
+  /** Whether they are given in steps. */
   inSteps: boolean;
   clock: ClockState | null;
   /** This device's clock when `clock` arrived, ms. */
@@ -109,7 +109,7 @@ export function mergeReadings(old: Reading[], fresh: readonly Reading[]): Readin
   return mergedRows(old, fresh);
 }
 
-/** Readings with new ones: a record that grew long is told in steps. */
+/** Readings with new ones: a record that grew long is given in steps. */
 function keptReadings(
   { readings, inSteps: before }: Pick<LiveState, 'readings' | 'inSteps'>,
   fresh: readonly Reading[],

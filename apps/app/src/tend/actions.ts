@@ -149,7 +149,7 @@ function sameIntent(planned: PlanLog, done: PlanLog): boolean {
   }
 }
 
-/** Openings that are told as the same, as shares of the travel. */
+/** Openings that count as the same, as shares of the travel. */
 const isNear = (a: number, b: number): boolean => Math.abs(a - b) < 1 / 32;
 
 /**

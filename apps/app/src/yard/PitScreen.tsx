@@ -176,7 +176,7 @@ function Figures({
   );
 }
 
-/** The vent card with the way its settings are told, and its printing. */
+/** The vent card with the way its settings are given, and its printing. */
 interface CardProps {
   pit: PitRecord;
   onTold: (told: VentsTold) => void;

@@ -1,4 +1,4 @@
-/** How each vent of a pit is told: in a notation, or by the marks of its owner's own dial. */
+/** How each vent of a pit is given: in a notation, or by the marks of its owner's own dial. */
 import {
   presetOf,
   VENT_NOTATIONS,
@@ -26,7 +26,7 @@ const FARTHEST_MARK = 100;
 
 const sameScale = (a: VentScale, b: VentScale): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-/** The shortest way to say how both vents are told. */
+/** The shortest way to say how both vents are given. */
 function toldOf(scales: VentScales): VentsTold {
   const { way } = scales.intake;
   return way !== 'dial' && sameScale(scales.intake, scales.exhaust)
@@ -39,7 +39,7 @@ interface Props {
   onTold: (told: VentsTold) => void;
 }
 
-/** What both vents are told in now, and on touch a choice for each. */
+/** What both vents are given in now, and on touch a choice for each. */
 export function ScalesOfVents({ pit, onTold }: Props) {
   const preset = presetOf(pit.preset);
   const scales = ventScales(pit, preset.ventNotation);

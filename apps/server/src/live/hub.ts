@@ -14,7 +14,7 @@ interface Watcher {
   deviceId: string | null;
 }
 
-/** Event streams. What is told within one turn of the event loop goes out in one write to each. */
+/** Event streams. What is written within one turn of the event loop goes out in one write to each. */
 export class Hub {
   private readonly watchers = new Set<Watcher>();
   private readonly hearers = new Set<(event: LiveEvent) => void>();

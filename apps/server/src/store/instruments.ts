@@ -1,4 +1,4 @@
-/** Instruments that tell by wire, and what they told: each value once, as it was told. */
+/** Instruments that tell by wire, and what they reported: each value once, as it was told. */
 import type {
   Channel,
   Instrument,
@@ -156,7 +156,7 @@ export function instrumentStore(db: Knex) {
         await putVersioned(trx, 'instruments', await get(id, trx), expected, row);
         return (await get(id, trx))!;
       }),
-    /** Takes an instrument out; what it told stays with the cooks, as it was corrected last. Throws `Stale`. */
+    /** Takes an instrument out; what it reported stays with the cooks, as it was corrected last. Throws `Stale`. */
     remove: (id: string, expected: Expected = null): Promise<boolean> =>
       db.transaction(async (trx) => {
         const known = await get(id, trx);

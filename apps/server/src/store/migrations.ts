@@ -166,7 +166,7 @@ const STEPS: Step[] = [
     },
   },
   {
-    // What instruments tell by wire, as they told it, and what else a reading may hold beside pit and first piece.
+    // What instruments tell by wire, as they reported it, and what else a reading may hold beside pit and first piece.
     name: '2026-11-28-instruments',
     async up(knex) {
       await knex.schema.createTable('instruments', (t) => {

@@ -49,7 +49,7 @@ const roleByName = (name: string): ColumnRole | null =>
 
 const FAHRENHEIT = /fahrenheit|°\s*f\b|\bf\b|\(f\)|_f$/i;
 const CELSIUS = /celsius|°\s*c\b|\bc\b|\(c\)|_c$/i;
-/** Meat that is hotter than this is told in Fahrenheit, C. */
+/** Meat that is hotter than this is given in Fahrenheit, C. */
 const NO_MEAT_SO_HOT = 112;
 /** A probe that tells more than this is broken or not in, of either unit. */
 const BROKEN_FROM = 310;

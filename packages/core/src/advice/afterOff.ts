@@ -27,7 +27,7 @@ export interface AfterOff {
 
 /** What is known of a cook whose pieces come off. */
 interface CookedPieces {
-  plan: Pick<PitPlan, 'request'>;
+  plan: Pick<PitPlan, 'request' | 'holds'>;
   /** The forecast of the first piece. */
   forecast: Pick<Forecast, 'fromMin' | 'everyMin' | 'coreC'> | null;
   litMs: number | null;
@@ -35,13 +35,21 @@ interface CookedPieces {
   pieces: readonly { id: string; offMs: number | null; notSafe: NotSafe | null }[];
 }
 
+/** How long a piece waits well where it rests, min: as its plan says, and no longer than such a place keeps it. */
+function waitsMin({ holds }: CookedPieces['plan'], meat: RequestMeat): number {
+  const hold = holds.find((h) => h.meat === meat.id);
+  const goodMin = hold && 'goodMin' in hold ? hold.goodMin : Infinity;
+  return Math.max(meat.rest.minutes, Math.min(maxHoldMin(meat), goodMin));
+}
+
 /** From when on a piece that came off is rested, and until when it holds well, epoch ms. */
 export const restOf = (
+  plan: CookedPieces['plan'],
   meat: RequestMeat,
   offMs: number,
 ): { restedMs: number; bestUntilMs: number } => ({
   restedMs: offMs + meat.rest.minutes * MINUTE_MS,
-  bestUntilMs: offMs + maxHoldMin(meat) * MINUTE_MS,
+  bestUntilMs: offMs + waitsMin(plan, meat) * MINUTE_MS,
 });
 
 /** Every piece that came off, in the order of the plan. */
@@ -59,7 +67,7 @@ export function afterOff({ plan, forecast, litMs, pieces }: CookedPieces): After
         offMs,
         where,
         first: m.rest.first ?? null,
-        ...restOf(m, offMs),
+        ...restOf(plan, m, offMs),
         notSafe: piece.notSafe,
         coldMs:
           cold < 0 || litMs === null

@@ -23,7 +23,7 @@ export const MILD_DAY: Weather = {
   rainMmPerH: 0,
 };
 
-/** Weather that holds from an hour of the day on, told in wall-clock time. */
+/** Weather that holds from an hour of the day on, given in wall-clock time. */
 export interface WeatherFromHour extends Omit<Weather, 'atMin'> {
   /** Local time from which it holds. */
   at: string;

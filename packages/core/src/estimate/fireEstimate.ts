@@ -43,7 +43,7 @@ export interface FireNews {
   readings: readonly PitSighting[];
   /** How fast a fan turned, 0 to 1. */
   fan?: readonly { atMin: number; duty: number }[];
-  /** What a weather station at the pit told. */
+  /** What a weather station at the pit reported. */
   weather?: readonly WeatherReading[];
   /** What the smoke looked like to whoever stood there. */
   smoke?: readonly { atMin: number; smoke: 'clear' | 'thin-blue' | 'white' | 'dark' }[];

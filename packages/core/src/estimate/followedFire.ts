@@ -21,7 +21,7 @@ interface FireRecord {
   done: readonly Action[];
   /** What was read so far. */
   readings: readonly ProbeReading[];
-  /** What a weather station at the pit told so far; none when left out. */
+  /** What a weather station at the pit reported so far; none when left out. */
   weather?: readonly WeatherReading[];
   /** What the smoke looked like; nothing when left out. */
   smoke?: FireNews['smoke'];

@@ -36,7 +36,7 @@ export interface ForecastInput extends CookInProgress {
   readings: ProbeReading[];
   /** The piece that is asked about, by its id. */
   piece: string;
-  /** What a weather station at the pit told, minutes after lighting; none when left out. */
+  /** What a weather station at the pit reported, minutes after lighting; none when left out. */
   weather?: WeatherReading[];
   /** How tender the piece that is asked about felt; nothing when left out. */
   felt?: FeltTender[];

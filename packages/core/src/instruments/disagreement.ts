@@ -5,7 +5,7 @@ import { boilingPointC, pressureAt } from '../air/moistAir';
 export interface ChannelTold {
   /** The instrument and its channel, as its owner calls them. */
   name: string;
-  /** Mean of what it told of late, corrected, C. */
+  /** Mean of what it reported lately, corrected, C. */
   c: number;
   /** When its error was last found out, epoch ms; null where it never was. */
   checkedAt: number | null;

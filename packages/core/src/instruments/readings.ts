@@ -20,7 +20,7 @@ export interface ReadingRow {
   meatC?: Record<string, number>;
   /** How fast a fan turns, 0 to 1; left out where none tells. */
   fanDuty?: number;
-  /** What a weather station at the pit told: air, C, wind, m/s, and rain, mm/h. */
+  /** What a weather station at the pit reported: air, C, wind, m/s, and rain, mm/h. */
   weather?: { airC?: number; windMps?: number; rainMmPerH?: number };
 }
 

@@ -1,5 +1,5 @@
 /**
- * Long records in steps: what lies further back is told less often. A pit moves in minutes, and a week at one reading a
+ * Long records in steps: what lies further back is given less often. A pit moves in minutes, and a week at one reading a
  * second is more than a page can draw or a forecast can use. What is left out is still kept, and shown where it is asked for.
  */
 import { DAY_MS, HOUR_MS, MINUTE_MS } from '../quantity/time';
@@ -8,7 +8,7 @@ import type { ReadingRow } from './readings';
 /** Instruments that read every second are asked about this often only, ms. */
 const THINNED_MS = 15_000;
 
-/** A record of more values than this is told in steps: four probes every fifteen seconds for most of a day. */
+/** A record of more values than this is given in steps: four probes every fifteen seconds for most of a day. */
 export const MOST_VALUES = 16_000;
 
 /** How often a value is told, ms, by how long before the last reading it was, ms; the latest first. */

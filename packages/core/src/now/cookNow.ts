@@ -167,7 +167,12 @@ function piecesNow(
       ...p,
       readyMin,
       horizonMin: forecasts[p.id]?.horizonMin ?? null,
-      phase: piecePhase({ ...p, readyMin }, meatOf(plan.request, p.id), { litMs, state }, nowMs),
+      phase: piecePhase(
+        { ...p, readyMin },
+        meatOf(plan.request, p.id),
+        { plan, litMs, state },
+        nowMs,
+      ),
     };
   });
   const next = nextToRead(pieces, nowMs);

@@ -4,7 +4,7 @@ import type { Forecast } from '../forecast/forecast';
 import { restOf } from '../advice/afterOff';
 import type { RequestMeat } from '../plan/request/types';
 import { MINUTE_MS } from '../quantity/time';
-import { isAllOff, isOnPit, type KnownPiece } from './knownCook';
+import { isAllOff, isOnPit, type KnownCook, type KnownPiece } from './knownCook';
 
 /** The phases, in the order in which a piece goes through them; one that is left unwrapped leaves one out. */
 export const PHASES = [
@@ -45,16 +45,15 @@ type Phased = Pick<KnownPiece, 'onMs' | 'offMs' | 'wrapped' | 'feltDone'> & {
 export function piecePhase(
   piece: Phased,
   meat: RequestMeat,
-  fire: { litMs: number | null; state: Diagnosis },
+  { plan, litMs, state }: Pick<KnownCook, 'plan' | 'litMs'> & { state: Diagnosis },
   nowMs: number,
 ): Phase {
   const { onMs, offMs, wrapped, feltDone, readyMin } = piece;
   if (offMs !== null) {
-    const { restedMs, bestUntilMs } = restOf(meat, offMs);
+    const { restedMs, bestUntilMs } = restOf(plan, meat, offMs);
     if (nowMs < restedMs) return 'resting';
     return nowMs < bestUntilMs ? 'held' : 'over';
   }
-  const { litMs, state } = fire;
   if (onMs === null || litMs === null) return fireUpPhase(litMs, state);
   if (feltDone || nearDoneMin(readyMin, (nowMs - litMs) / MINUTE_MS) !== null) return 'near-done';
   return wrapped ? 'wrapped' : 'cooking';

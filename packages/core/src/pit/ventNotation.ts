@@ -1,6 +1,6 @@
 /**
  * How owners tell a vent's opening: in a notation (quarters, millimetres, fingers, the hand of a clock) or by
- * the marks of a dial of their own. The two vents of a pit may be told in different ways.
+ * the marks of a dial of their own. The two vents of a pit may be given in different ways.
  */
 
 export const VENT_NOTATIONS = ['quarters', 'mm', 'fingers', 'clock'] as const;
@@ -16,16 +16,16 @@ export interface VentDial {
   step: number;
 }
 
-/** How one vent is told: in a notation, or by its owner's dial. */
+/** How one vent is given: in a notation, or by its owner's dial. */
 export type VentScale = { way: VentNotation } | { way: 'dial'; dial: VentDial };
 
-/** How the two vents of a pit are told. */
+/** How the two vents of a pit are given. */
 export interface VentScales {
   intake: VentScale;
   exhaust: VentScale;
 }
 
-/** A pit as far as it says how its vents are told. */
+/** A pit as far as it says how its vents are given. */
 export interface VentsTold {
   /** One notation for both vents. */
   ventWay?: VentNotation;
@@ -33,7 +33,7 @@ export interface VentsTold {
   ventScales?: VentScales;
 }
 
-/** How each vent of a pit is told; `usual` is the notation of its preset. */
+/** How each vent of a pit is given; `usual` is the notation of its preset. */
 export function ventScales(pit: VentsTold, usual: VentNotation): VentScales {
   const both = { way: pit.ventWay ?? usual };
   return pit.ventScales ?? { intake: both, exhaust: both };
@@ -49,12 +49,12 @@ const DIAL_MIN = 180;
 
 /** The finest settings: a 32nd of the travel, 1 mm, a quarter of a finger, five minutes of a dial. */
 const FINEST = { thirtySecond: 1 / 32, fingerQuarter: FINGER_MM / 4, dial: 5 / DIAL_MIN };
-/** The narrowest openings that are told, in counts of the notation. */
+/** The narrowest openings that are given, in counts of the notation. */
 const NARROWEST = { thirtySeconds: 2, halfFingers: 0.5, dialMinutes: 5, dialSteps: 0.5 };
-/** Openings from this on are told to 5 mm, mm. */
+/** Openings from this on are given to 5 mm, mm. */
 const COARSE_FROM_MM = 20;
 
-/** The finest setting that can be told, share of the travel. `fullMm` is the travel in mm. */
+/** The finest setting that can be given, share of the travel. `fullMm` is the travel in mm. */
 export function finestStep(scale: VentScale, fullMm: number): number {
   switch (scale.way) {
     case 'quarters':

@@ -9,8 +9,8 @@ import { planPit } from './schedule/planPit';
 import { pullTemperatureC } from './schedule/pullTemperature';
 import { weatherFromLighting } from './request/planWeather';
 import type { PitSchedule, PieceTarget } from './schedule/pitSchedule';
-import { planGrate, mainPlaceOf, type PiecesToPlace } from './grate/planGrate';
-import { designFire } from './fire/designFire';
+import { inRounds, planGrate, mainPlaceOf, type PiecesToPlace } from './grate/planGrate';
+import { designFire, type PitSetup } from './fire/designFire';
 import { misplacedPiece, tooManyPieces } from './advice/problems';
 import type { Plan, Problem } from './document/plan';
 import type { Request, RequestMeat } from './request/types';
@@ -44,7 +44,7 @@ export function* planSteps(asked: Request, options: PlanOptions): Steps<Plan> {
   const zone = request.timeZone;
   const serveMs = epochOf(request.serveAt, zone);
   const problems: Problem[] = [];
-  const { pieces, setups, grates } = fitToGrates(request, wanted, problems);
+  const { pieces, setups, grates } = fitToGrates(request, wanted, serveMs, problems);
   const parts: PlannedPit[] = [];
   const used = request.pits.map((_, k) => request.meats.some((m) => pitOf(request, m) === k));
   const share = 1 / Math.max(used.filter(Boolean).length, 1);
@@ -89,7 +89,12 @@ const pitOf = (request: Request, m: RequestMeat): number =>
   );
 
 /** Fires, places on the grates, and how many pieces there is room for. */
-function fitToGrates(request: Request, asked: readonly Pieces[], problems: Problem[]) {
+function fitToGrates(
+  request: Request,
+  asked: readonly Pieces[],
+  serveMs: number,
+  problems: Problem[],
+) {
   const wanted = asked.map((a) => a.pieces);
   const setups = request.pits.map(designFire);
   const pieces = [...wanted];
@@ -97,7 +102,13 @@ function fitToGrates(request: Request, asked: readonly Pieces[], problems: Probl
     const on: PiecesToPlace[] = request.meats.flatMap((meat, i) =>
       pitOf(request, meat) === k ? [{ meat, pieces: wanted[i]!, index: i }] : [],
     );
-    const { plan, fits, misplaced } = planGrate(setup, on);
+    const together = planGrate(setup, on);
+    const allFit = on.every((o) => together.fits[o.index]! >= o.pieces);
+    // What does not fit together may fit one after the other.
+    const { plan, fits, misplaced } =
+      allFit || on.length < 2
+        ? together
+        : planGrate(setup, inRounds(on, hoursOnGrate(request, setup, on, serveMs)));
     problems.push(...misplaced.map((m) => misplacedPiece(request, m)));
     for (const { meat, index } of on) {
       if (fits[index]! < wanted[index]!) {
@@ -108,6 +119,22 @@ function fitToGrates(request: Request, asked: readonly Pieces[], problems: Probl
     return plan;
   });
   return { pieces, setups, grates };
+}
+
+/** From when to when each meat lies on the grate, min on the clock of the plan, by a rough schedule. */
+function hoursOnGrate(
+  request: Request,
+  setup: PitSetup,
+  on: readonly PiecesToPlace[],
+  serveMs: number,
+): (readonly [number, number])[] {
+  const { pitC } = setup.pit.pace;
+  const targets = on.map((o) => pieceTarget(request, o.meat, o.pieces, serveMs, pitC));
+  const litMs = serveMs - USUAL_COOK_MIN * MINUTE_MS;
+  const weather = weatherFromLighting(request.weather, request.timeZone, litMs);
+  const chance = request.chanceOnTimeFraction;
+  const { onMin, readyMin } = planPitAtOnce(setup, weather, targets, { chance, members: 1 });
+  return on.map((_, i) => [onMin[i]!, Math.max(...readyMin[i]!)]);
 }
 
 /** A meat as the scheduler takes it: minutes from the request's serving time. */

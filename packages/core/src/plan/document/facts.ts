@@ -199,10 +199,10 @@ export type Shopping =
       fuel: FuelId | 'chunks';
       species: WoodId;
       kg: number;
-      /** On the shelf, and still to be bought, kg; null where the shelf was not told. */
+      /** On the shelf, and still to be bought, kg; null where the shelf was not given. */
       shelfKg: number | null;
       missingKg: number;
-      /** Bags to buy, each holding so much, kg, and their cost; null where no price was told. */
+      /** Bags to buy, each holding so much, kg, and their cost; null where no price was given. */
       bags: { count: number; eachKg: number; cost: number } | null;
     };
 

@@ -6,7 +6,6 @@ import type { PolicyDocument } from '../../control/policyDocument';
 import type { RestSpec } from '../../meat/rest';
 import type { CautionId } from '../../safety/cautions';
 import type { CharcoalId, FuelId, WoodId } from '../../fuel/catalogue';
-import type { Place } from '../../pit/layout';
 import type { Action } from '../../scenario/actions';
 import type { ArrangementId } from '../../fire/fireSpec';
 import type { Scenario } from '../../scenario/scenario';
@@ -24,6 +23,7 @@ import type {
 } from './facts';
 import type { Hold } from './hold';
 import type { Preparation } from './preparation';
+import type { GratePlan } from './gratePlan';
 import type { PlannedRule } from './rule';
 
 /** A job with its minute after lighting of its pit (negative: before). */
@@ -184,14 +184,6 @@ export interface Problem {
   field: string;
   /** Its figures, by kind. */
   facts: ProblemFacts;
-}
-
-/** Where the pieces lie, m from the middle of the grate; the fire is to the left of a long one. */
-export interface GratePlan {
-  /** The pit. */
-  pit: string;
-  /** Each piece with its size, m, and its place. */
-  laid: { meat: string; x: number; y: number; lengthM: number; widthM: number; at: Place }[];
 }
 
 export interface Shift {

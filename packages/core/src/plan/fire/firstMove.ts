@@ -47,7 +47,7 @@ export function firstMove({ setup, policy, rule }: HeldPit, offK: number): First
   return { do: 'nothing-left', whenHigh: high };
 }
 
-/** The setting that somebody really makes who is told `vents`: each on its owner's scale. */
+/** The setting that somebody really makes who is given `vents`: each on its owner's scale. */
 export function settable({ pit, preset }: PitSetup, vents: VentOpenings): VentOpenings {
   const scales = ventScales(pit, preset.ventNotation);
   const on = (which: keyof VentOpenings): number => {

@@ -11,7 +11,7 @@ import {
   type PlacedPiece,
 } from './grate';
 import type { PitSetup } from '../fire/designFire';
-import type { GratePlan } from '../document/plan';
+import type { GratePlan } from '../document/gratePlan';
 import type { RequestMeat } from '../request/types';
 
 export interface PiecesToPlace {
@@ -21,6 +21,8 @@ export interface PiecesToPlace {
   pieces: number;
   /** Where the meat stands in the request. */
   index: number;
+  /** Which load of the grate it belongs to, from 0; all lie there together where left out. */
+  round?: number;
 }
 
 /** A piece that cannot lie where it was wished. */
@@ -36,14 +38,55 @@ export interface MisplacedPiece {
 /** More pieces than this are not laid one by one. */
 const MAX_PLACED = 120;
 
-/**
- * Where everything lies, and how many of each meat (by its index) there is room for. Pieces lie where they
- * are wished; one that cannot is named and laid with the rest, where there is room.
- */
-export function planGrate(
-  setup: PitSetup,
+/** Where everything lies, how many of each meat (by its index) there is room for, and what cannot lie where it was wished. */
+interface LaidGrate {
+  plan: GratePlan;
+  fits: Record<number, number>;
+  misplaced: MisplacedPiece[];
+}
+
+/** One load of the grate makes room for the next so long before that goes on, min. */
+const ROOM_MIN = 10;
+
+/** The loads of a grate, by the hours at which each meat lies there, min: what overlaps lies there together. */
+export function inRounds(
   on: readonly PiecesToPlace[],
-): { plan: GratePlan; fits: Record<number, number>; misplaced: MisplacedPiece[] } {
+  hours: readonly (readonly [fromMin: number, toMin: number])[],
+): PiecesToPlace[] {
+  const inOrder = on.map((_, i) => i).sort((a, b) => hours[a]![0] - hours[b]![0]);
+  const rounds: number[] = [];
+  let [round, untilMin] = [-1, -Infinity];
+  for (const i of inOrder) {
+    const [from, to] = hours[i]!;
+    if (from >= untilMin + ROOM_MIN || round < 0) round += 1;
+    rounds[i] = round;
+    untilMin = Math.max(untilMin, to);
+  }
+  return on.map((o, i) => ({ ...o, round: rounds[i]! }));
+}
+
+/**
+ * Where everything lies, load by load. Pieces lie where they are wished; one that cannot is named and laid with the rest,
+ * where there is room.
+ */
+export function planGrate(setup: PitSetup, on: readonly PiecesToPlace[]): LaidGrate {
+  const rounds = [...new Set(on.map((o) => o.round ?? 0))].sort((a, b) => a - b);
+  if (rounds.length <= 1) return oneLoad(setup, on);
+  const all: LaidGrate = { plan: { pit: setup.pit.id, laid: [] }, fits: {}, misplaced: [] };
+  for (const round of rounds) {
+    const load = oneLoad(
+      setup,
+      on.filter((o) => (o.round ?? 0) === round),
+    );
+    all.plan.laid.push(...load.plan.laid.map((p) => ({ ...p, round })));
+    Object.assign(all.fits, load.fits);
+    all.misplaced.push(...load.misplaced);
+  }
+  return all;
+}
+
+/** What lies on the grate together. */
+function oneLoad(setup: PitSetup, on: readonly PiecesToPlace[]): LaidGrate {
   const grate = grateOf(setup.preset, setup.fire.arrangement);
   const all = on.flatMap((o) => {
     const foot = footprintOf(o.meat.cut, requestedMassKg(o.meat), o.meat.thicknessMm);

@@ -18,7 +18,7 @@ export const PREPARATIONS = ['dry-brine', 'brine', 'season', 'as-is'] as const;
 export const GAUGES = ['lid-dial', 'oven-thermometer'] as const;
 export type Gauge = (typeof GAUGES)[number];
 
-/** A pit of a request; its vents are told in its preset's notation where it says nothing of them. */
+/** A pit of a request; its vents are given in its preset's notation where it says nothing of them. */
 export interface RequestPit extends VentsTold {
   /** Its id in the request. */
   id: string;
@@ -77,7 +77,7 @@ export interface RequestMeat {
   pit?: string;
   /** Where on the grate. */
   at?: Place;
-  /** Where its pieces are laid, m from the middle of the grate; those not told are laid where there is room. */
+  /** Where its pieces are laid, m from the middle of the grate; those not given are laid where there is room. */
   lie?: PiecePlacement[];
   /** When this course is eaten; with everything else when left out. */
   serveAt?: string;

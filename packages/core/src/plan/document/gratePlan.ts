@@ -18,5 +18,6 @@ interface LaidPiece {
 export interface GratePlan {
   /** The pit. */
   pit: string;
+  /** Each piece with its size, m, and its place; `round`: which load of the grate it is in, from 0, where there are several. */
   laid: LaidPiece[];
 }

@@ -1,6 +1,7 @@
 /** Who may come in, and what they may do. */
 import 'reflect-metadata';
-import { IsIn, IsString, Length, Matches } from 'class-validator';
+import { IsIn, IsString, Length } from 'class-validator';
+import { Name } from './names';
 
 /** What a device may do: everything, log but not delete or plan, or read. */
 export const ROLES = ['cook', 'helper', 'looker'] as const;
@@ -8,8 +9,8 @@ export const ROLES = ['cook', 'helper', 'looker'] as const;
 /** What a device signs in with: the passcode of the house or an invitation, who uses it and what it is. */
 export class SignInDto {
   @IsString() @Length(1, 100) code!: string;
-  @IsString() @Length(1, 40) @Matches(/\S/, { message: 'must not be blank' }) name!: string;
-  @IsString() @Length(1, 40) @Matches(/\S/, { message: 'must not be blank' }) device!: string;
+  @Name(40) name!: string;
+  @Name(40) device!: string;
 }
 
 /** The role that a device gets, or that an invitation gives. */

@@ -26,7 +26,7 @@ import {
   MaxLength,
   Min,
 } from 'class-validator';
-import { Name } from './names';
+import { Letters, Name } from './names';
 import { ACTIONS, type ActionDto } from './actions';
 import type { ProbeMove } from './instrumentTypes';
 import { PlanDto } from './plan';
@@ -57,7 +57,7 @@ class EntryDto {
   @Instant() at!: number;
   @Optional() @IsString() @Length(1, 140) jobId?: string;
   /** Who wrote it, and on which device. */
-  @Optional() @IsString() @Length(1, 40) by?: string;
+  @Optional() @Letters(40) by?: string;
   @Optional() @IsUUID() device?: string;
   kind!: Entry['kind'];
 }
@@ -110,7 +110,7 @@ class CallAtEntryDto extends EntryDto {
 }
 
 class HandOverEntryDto extends EntryDto {
-  @IsString() @Length(1, 40) to!: string;
+  @Letters(40) to!: string;
   @IsString() @MaxLength(4000) sheet!: string;
 }
 class TakeWatchEntryDto extends EntryDto {
@@ -175,8 +175,8 @@ const COOK_FIRES = ['real', 'practice'] as const;
 
 /** A cook to be begun. `startMs` is the minute 0 of its plan on the cook's own clock. */
 export class NewCookDto {
-  @IsString() @Length(1, 120) name!: string;
-  @IsString() @Length(1, 60) pitName!: string;
+  @Letters(120) name!: string;
+  @Letters(60) pitName!: string;
   @Nested(() => PlanDto) plan!: PlanDto;
   /** Practice when left out. */
   @Optional() @IsIn(COOK_FIRES) fire?: (typeof COOK_FIRES)[number];
@@ -243,8 +243,8 @@ export const MOST_READINGS = 1_000_000;
 export class CookDocDto {
   @Equals('cook/1', { message: 'must be "cook/1"' }) ostrin!: 'cook/1';
   @IsUUID() id!: string;
-  @IsString() @Length(1, 120) name!: string;
-  @IsString() @Length(1, 60) pitName!: string;
+  @Letters(120) name!: string;
+  @Letters(60) pitName!: string;
   @Instant() startMs!: number;
   /** Practice when left out. */
   @Optional() @IsIn(COOK_FIRES) fire?: (typeof COOK_FIRES)[number];

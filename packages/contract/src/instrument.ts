@@ -7,6 +7,7 @@ import { Allow, IsIn, IsInt, IsISO8601, IsString, Length, Matches } from 'class-
 import Papa from 'papaparse';
 import { Instant } from './cook';
 import type { FieldProblem } from './problems';
+import { Letters, Name } from './names';
 import { InRange, NestedList, Numbers, Optional, OrNull } from './rules';
 import { isObject, plainOf } from './plain';
 import {
@@ -48,8 +49,8 @@ class ChannelDto {
 
 /** The body that makes or changes an instrument; its id stands in the path. */
 export class InstrumentDto {
-  @IsString() @Length(1, 40) @Matches(/\S/, { message: 'must not be blank' }) name!: string;
-  @IsString() @Length(1, 60) pitName!: string;
+  @Name(40) name!: string;
+  @Letters(60) pitName!: string;
   @NestedList(() => ChannelDto, MOST_CHANNELS) channels!: ChannelDto[];
   @Optional() @IsIn(INSTRUMENT_KINDS) kind?: InstrumentKind;
   @Optional() @IsInt() @InRange(1, 3650) dueDays?: number;

@@ -1,20 +1,26 @@
-/** What people call their things. */
+/** What people call their things and themselves, counted in letters as people count them. */
 import { lettersIn } from '@ostrin/core/quantity';
-import { IsString, MaxLength } from 'class-validator';
+import { IsString, Matches, MaxLength } from 'class-validator';
 import { applyAll } from './compose';
 import { rule } from './rules';
 
 /** One letter, with all that is written on and under it, has at most so many signs. */
 const MOST_SIGNS = 12;
 
-/** A name that is not blank, of so many letters at most, as people count them. */
-export const Name = (most: number): PropertyDecorator =>
+/** A text of 1 to so many letters, or a list of such. */
+export const Letters = (most: number, { each = false } = {}): PropertyDecorator =>
   applyAll(
-    IsString(),
-    MaxLength(MOST_SIGNS * most, { message: 'has too many signs' }),
+    IsString({ each }),
+    MaxLength(MOST_SIGNS * most, { message: 'has too many signs', each }),
     rule(
       'letters',
-      (v) => typeof v === 'string' && v.trim() !== '' && lettersIn(v) <= most,
-      `must not be blank, and have at most ${most} letters`,
+      (v) => typeof v === 'string' && v !== '' && lettersIn(v) <= most,
+      `must have at least 1 and at most ${most} letters`,
+      [],
+      each,
     ),
   );
+
+/** A name of 1 to so many letters, and not of spaces alone. */
+export const Name = (most: number): PropertyDecorator =>
+  applyAll(Letters(most), Matches(/\S/, { message: 'must not be blank' }));

@@ -1,7 +1,7 @@
 /** A pit as its owner keeps it. */
 import 'reflect-metadata';
 import { PRESETS, VENT_NOTATIONS, type VentNotation, type VentScale } from '@ostrin/core/catalogue';
-import { IsIn, IsString, Length, Matches } from 'class-validator';
+import { IsIn } from 'class-validator';
 import { Name } from './names';
 import { DialFits, InRange, Known, Nested, NestedList, Optional, ShortTexts } from './rules';
 import { KnownPitDto, OverridesDto } from './scenario';
@@ -43,11 +43,7 @@ export class PitDto {
   @Optional() @Nested(() => OverridesDto) overrides: OverridesDto = new OverridesDto();
   @Optional() @IsIn(VENT_NOTATIONS) ventWay?: VentNotation;
   @Optional() @Nested(() => VentScalesDto) ventScales?: VentScalesDto;
-  @Optional()
-  @IsString()
-  @Length(1, 40)
-  @Matches(/\S/, { message: 'must not be blank' })
-  kind?: string;
+  @Optional() @Name(40) kind?: string;
   @Optional() @InRange(0, 1e14) putAwayAt?: number;
   @Optional() @NestedList(() => PitVersionDto, MOST_VERSIONS) learned?: PitVersionDto[];
 }

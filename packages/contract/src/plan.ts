@@ -30,6 +30,7 @@ import {
   SHOPPING,
   type ShoppingDto,
 } from './planCards';
+import { Letters } from './names';
 import { JobFactsOf, MovesDto } from './planFacts';
 import { PlannedRuleDto } from './handRule';
 import { ControlPolicyDto } from './policy';
@@ -117,11 +118,11 @@ export class PlanJobDto {
   @KindList(ACTIONS, 10) logs!: ActionDto[];
   @Optional() @Series(2) spanMin?: [number, number];
   @Optional() @IsString() @MaxLength(60) pit?: string;
-  @Optional() @IsString() @MaxLength(40) by?: string;
+  @Optional() @Letters(40) by?: string;
 }
 
 class ShiftDto {
-  @IsString() @MaxLength(40) name!: string;
+  @Letters(40) name!: string;
   @LocalTime() from!: string;
   @LocalTime() to!: string;
   @InRange(0, 1000) visits!: number;

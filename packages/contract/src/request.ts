@@ -40,6 +40,7 @@ import {
   Optional,
   Zone,
 } from './rules';
+import { Letters } from './names';
 import { VentScalesDto } from './pit';
 import {
   CookerDto,
@@ -78,7 +79,7 @@ export class PaceDto {
 
 export class RequestPitDto {
   @IsString() @Length(1, 60) id!: string;
-  @Optional() @IsString() @Length(1, 60) name?: string;
+  @Optional() @Letters(60) name?: string;
   @Optional() @Known(VENT_NOTATIONS) ventWay?: VentNotation;
   @Optional() @Nested(() => VentScalesDto) ventScales?: VentScalesDto;
   @Nested(() => CookerDto) cooker!: CookerDto;
@@ -179,8 +180,7 @@ export class RequestDto {
   @Optional()
   @IsArray({ message: 'must be a list' })
   @ArrayMaxSize(MOST.crew)
-  @IsString({ each: true })
-  @Length(1, 40, { each: true })
+  @Letters(40, { each: true })
   crew?: string[];
   @Optional() @Nested(() => UnitsDto) units?: UnitsDto;
 }

@@ -18,12 +18,13 @@ import { Type, type ClassConstructor } from 'class-transformer';
 import { applyAll } from './compose';
 import { isObject } from './plain';
 
-/** A rule by a function of the value; `name` is what the schema knows it by. */
+/** A rule by a function of the value, or of each of a list; `name` is what the schema knows it by. */
 export function rule(
   name: string,
   holds: (value: unknown, args: ValidationArguments) => boolean,
   message: string | ((args: ValidationArguments) => string),
   constraints: unknown[] = [],
+  each = false,
 ): PropertyDecorator {
   return (target, property) =>
     registerDecorator({
@@ -31,7 +32,7 @@ export function rule(
       target: target.constructor,
       propertyName: String(property),
       constraints,
-      options: { message },
+      options: { message, each },
       validator: { validate: (value, args) => holds(value, args!) },
     });
 }
@@ -290,11 +291,10 @@ export const DialFits = (): PropertyDecorator =>
 const MOST_TEXTS = 200;
 
 /** A list of texts of at most `most` letters each, 200 at most. */
-export function ShortTexts(most: number): PropertyDecorator {
-  return (target, property) => {
-    IsArray({ message: 'must be a list' })(target, property);
-    ArrayMaxSize(MOST_TEXTS)(target, property);
-    IsString({ each: true })(target, property);
-    MaxLength(most, { each: true })(target, property);
-  };
-}
+export const ShortTexts = (most: number): PropertyDecorator =>
+  applyAll(
+    IsArray({ message: 'must be a list' }),
+    ArrayMaxSize(MOST_TEXTS),
+    IsString({ each: true }),
+    MaxLength(most, { each: true }),
+  );

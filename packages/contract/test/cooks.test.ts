@@ -14,6 +14,8 @@ import {
   readingsCsv,
   readCookDoc,
   readNewCook,
+  readPit,
+  readRequest,
   readReadings,
   type CookDoc,
 } from '../src';
@@ -47,6 +49,31 @@ describe('entries and cooks', () => {
     body.plan.scenarios = [];
     body.plan.jobs[0]!.atMin = 'soon';
     expect(fields(readNewCook(body))).toContain('plan.jobs[0].atMin');
+  });
+
+  it('takes a name of a pit or of a person wherever it goes, in letters as people count them', () => {
+    const family = '\u{1F468}\u200D\u{1F469}\u200D\u{1F467}';
+    const long = family.repeat(40);
+    expect(readPit({ name: long, preset: 'kettle-57', overrides: {} }).ok).toBe(true);
+    const asked = request({ crew: [long, 'Anka'] });
+    asked.pits[0].name = long;
+    expect(readRequest(JSON.parse(JSON.stringify(asked))).ok).toBe(true);
+    const planned = planOnePit(asked, { nowMs: 0, members: 1 });
+    const begun = {
+      name: long,
+      pitName: long,
+      plan: JSON.parse(JSON.stringify(planned)) as unknown,
+    };
+    expect(readNewCook(begun)).toMatchObject({ ok: true });
+    const at = { id: randomUUID(), at: start, by: long };
+    const entries = [
+      { ...at, kind: 'note', text: 'windy' },
+      { ...at, id: randomUUID(), kind: 'hand-over', to: long, sheet: '' },
+    ];
+    expect(readEntries({ entries }, LOGGED)).toMatchObject({ ok: true });
+    expect(fields(readRequest({ ...asked, crew: [`${long}a`, ''] }))).toEqual(
+      expect.arrayContaining([expect.stringMatching(/^crew/)]),
+    );
   });
 
   it('wants ids, times and targets that exist', () => {

@@ -163,7 +163,7 @@ const SPRAY_OPTIONS = [
   {
     value: 'dry-spots',
     label: 'When dry spots show',
-    note: 'once the bark is firm, every 40 min; darker bark, ready later',
+    note: `once the bark is firm, every ${spanOfTime(SPRAY_SCHOOLS['dry-spots'].everyMin)}; darker bark, ready later`,
   },
   { value: 'twice', label: 'Once or twice', note: 'a little colour for little time' },
 ] as const satisfies readonly { value: SpraySchool | 'never'; label: string; note: string }[];

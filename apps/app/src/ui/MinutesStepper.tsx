@@ -10,10 +10,9 @@ interface Props {
   minutes: number;
   range: { low: number; high: number; step: number };
   onChange: (minutes: number) => void;
-  ends?: { low: string; high: string };
 }
 
-export function MinutesStepper({ label, minutes, range, onChange, ends }: Props) {
+export function MinutesStepper({ label, minutes, range, onChange }: Props) {
   const { low, high, step } = range;
   const set = (to: number): void => onChange(clamp(Math.round(to), low, high));
   return (
@@ -26,7 +25,6 @@ export function MinutesStepper({ label, minutes, range, onChange, ends }: Props)
         canDown={minutes > low}
         canUp={minutes < high}
         typed={{ value: minutes, onType: set }}
-        ends={ends}
       />
     </>
   );

@@ -3,7 +3,7 @@ import { HOLD_ABOVE_C } from '../cook/foodSafety';
 import type { RestFirst, RestWhere } from '../meat/rest';
 import type { PitPlan } from '../plan/document/pitPlan';
 import type { RequestMeat } from '../plan/request/types';
-import { maxHoldMin } from '../plan/schedule/schedule';
+import { waitsWellMin } from '../plan/schedule/schedule';
 import { MINUTE_MS } from '../quantity/time';
 import type { Forecast } from '../forecast/forecast';
 import type { NotSafe } from './pieceSafety';
@@ -35,11 +35,10 @@ interface CookedPieces {
   pieces: readonly { id: string; offMs: number | null; notSafe: NotSafe | null }[];
 }
 
-/** How long a piece waits well where it rests, min: as its plan says, and no longer than such a place keeps it. */
+/** How long a piece waits well, min, its rest at least: as its plan says, where that is not an older document's. */
 function waitsMin({ holds }: CookedPieces['plan'], meat: RequestMeat): number {
   const hold = holds.find((h) => h.meat === meat.id);
-  const goodMin = hold && 'goodMin' in hold ? hold.goodMin : Infinity;
-  return Math.max(meat.rest.minutes, Math.min(maxHoldMin(meat), goodMin));
+  return Math.max(meat.rest.minutes, waitsWellMin(meat, hold && 'goodMin' in hold ? hold : null));
 }
 
 /** From when on a piece that came off is rested, and until when it holds well, epoch ms. */

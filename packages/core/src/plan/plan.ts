@@ -2,7 +2,7 @@
 import { withWindTimes } from '../air/weather';
 import { FRIDGE_C, SAUCE_LAST_MIN, SPRAY_SCHOOLS, USUAL_WRAP_WHEN } from '../meat/usualTreatment';
 import { epochOf, MINUTE_MS } from '../quantity/time';
-import { requestedMassKg, piecesPerMeat, type Pieces } from './request/amount';
+import { requestedMassKg, piecesPerMeat } from './request/amount';
 import { servedMs, wantedWindow } from './schedule/schedule';
 import type { MeatSpec } from '../scenario/scenario';
 import { planPit } from './schedule/planPit';
@@ -44,7 +44,12 @@ export function* planSteps(asked: Request, options: PlanOptions): Steps<Plan> {
   const zone = request.timeZone;
   const serveMs = epochOf(request.serveAt, zone);
   const problems: Problem[] = [];
-  const { pieces, setups, grates } = fitToGrates(request, wanted, serveMs, problems);
+  const { pieces, setups, grates } = fitToGrates(
+    request,
+    wanted.map((w) => w.pieces),
+    serveMs,
+    problems,
+  );
   const parts: PlannedPit[] = [];
   const used = request.pits.map((_, k) => request.meats.some((m) => pitOf(request, m) === k));
   const share = 1 / Math.max(used.filter(Boolean).length, 1);
@@ -91,11 +96,10 @@ const pitOf = (request: Request, m: RequestMeat): number =>
 /** Fires, places on the grates, and how many pieces there is room for. */
 function fitToGrates(
   request: Request,
-  asked: readonly Pieces[],
+  wanted: readonly number[],
   serveMs: number,
   problems: Problem[],
 ) {
-  const wanted = asked.map((a) => a.pieces);
   const setups = request.pits.map(designFire);
   const pieces = [...wanted];
   const grates = setups.map((setup, k) => {

@@ -1,12 +1,15 @@
 /** Letters as people count them: a letter with its accents is one, and so is a picture of several signs. */
-const segmenter = new Intl.Segmenter(undefined, { granularity: 'grapheme' });
+const lettersOf = (text: string): string[] =>
+  [...new Intl.Segmenter(undefined, { granularity: 'grapheme' }).segment(text)].map(
+    ({ segment }) => segment,
+  );
 
 /** How many letters a text has. */
-export const lettersIn = (text: string): number => [...segmenter.segment(text)].length;
+export const lettersIn = (text: string): number => lettersOf(text).length;
 
 /** A text of at most so many letters; one that is longer ends in an ellipsis. */
 export function shortened(text: string, most: number): string {
-  const letters = [...segmenter.segment(text)].map((s) => s.segment);
+  const letters = lettersOf(text);
   return letters.length <= most
     ? text
     : `${letters

@@ -3,7 +3,7 @@ import { USUAL_LID_S } from '../../scenario/actions';
 import { p10p50p90 } from '../../quantity/statistics';
 import type { RequestMeat } from '../request/types';
 import type { PitSchedule } from '../schedule/pitSchedule';
-import { maxHoldMin } from '../schedule/schedule';
+import { waitsWellMin } from '../schedule/schedule';
 import { barkFirmAfterMin, careJobs } from './careJobs';
 import { windowOf, type JobDraft } from './job';
 
@@ -78,7 +78,7 @@ export function meatJobs(
         cut,
         pieces,
         wrap: wrapWith,
-        holdsMin: Math.min(maxHoldMin(meat), plan.holds[i]?.goodMin ?? Infinity),
+        holdsMin: waitsWellMin(meat, plan.holds[i] ?? null),
         ends: plan.holds[i]?.ends ?? null,
         rest: meat.rest,
       },

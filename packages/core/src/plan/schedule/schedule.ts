@@ -5,6 +5,7 @@ import { ascending, quantile } from '../../quantity/statistics';
 import { epochOf } from '../../quantity/time';
 import { clamp } from '../../quantity/units';
 import { requestedMassKg } from '../request/amount';
+import type { Hold } from '../document/hold';
 import type { Request, RequestMeat } from '../request/types';
 
 /**
@@ -44,6 +45,10 @@ export function maxHoldMin(meat: RequestMeat): number {
   // A longer hold that is asked for is planned with room to be ready sooner than that.
   return minutes + (HEATED_PLACES.includes(where) ? HOLD_ROOM_MIN : 0);
 }
+
+/** How long a piece waits well where it rests, min: as the simulated one does, and no longer than such a place keeps it. */
+export const waitsWellMin = (meat: RequestMeat, hold: Pick<Hold, 'goodMin'> | null): number =>
+  Math.min(maxHoldMin(meat), hold?.goodMin ?? Infinity);
 
 /** When a piece is eaten: with its course, or with everything else; epoch ms. */
 export const servedMs = (request: Request, meat: RequestMeat): number =>

@@ -5,7 +5,8 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { CHROMIUM_FLAGS, findChromium } from '../scripts/browser.mjs';
 import { PHONE, readByHand, startLit } from './help';
-import { keptPage, note, expectNotes, expectNotesOfTwo, phone, startCook, test } from './home';
+import { keptPage, phone, startCook, test } from './home';
+import { note, expectNotes, expectNotesOfTwo } from './notes';
 
 const root = path.resolve(import.meta.dirname, '..');
 

@@ -5,7 +5,8 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { CHROMIUM_FLAGS, findChromium } from '../scripts/browser.mjs';
-import { expectNotes, MEMBERS, note, startCook, test } from './home';
+import { MEMBERS, startCook, test } from './home';
+import { expectNotes, note } from './notes';
 
 const ROUNDS = 4;
 

@@ -1,16 +1,7 @@
 /** Several phones of a crew, tabs of one phone, and what happens when the line or the server goes away. */
 import { expect } from '@playwright/test';
-import {
-  keptOnDevice,
-  keptPage,
-  note,
-  expectNotes,
-  expectNotesOfTwo,
-  phone,
-  setSpeed,
-  startCook,
-  test,
-} from './home';
+import { keptOnDevice, keptPage, phone, setSpeed, startCook, test } from './home';
+import { note, expectNotes, expectNotesOfTwo } from './notes';
 
 // Apps that are kept on their device.
 test.use({ serviceWorkers: 'allow' });
